@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { plainFrame } from '../../test/frames.ts';
+import { type Frame, frameProblems, cutRail, railAt, railEnds, type Rail, sectionProblem } from './index.ts';
+
+const format = { unit: 'in', division: 16 } as const;
+const problems = (changes: Partial<Frame>, stations?: Rail) => frameProblems(plainFrame(changes, stations), format);
+const kinked: Rail = [
+  { x: 0, halfWidth: 400, top: 0, section: 'rail' },
+  { x: 1000, halfWidth: 400, top: 0, section: 'rail' },
+  { x: 2000, halfWidth: 500, top: 100, section: 'heavy' },
+  { x: 3000, halfWidth: 500, top: 100, section: 'rail' },
+];
+
+describe('railAt', () => {
+  it('is straight between stations, and at a station takes the stretch asked for', () => {
+    expect(railAt(kinked, 1500)).toMatchObject({ halfWidth: 450, top: 50, section: 'rail', topSlope: 0.1 });
+    expect(railAt(kinked, 2000)).toMatchObject({ section: 'heavy', topSlope: 0 });
+    expect(railAt(kinked, 2000, 'front')).toMatchObject({ section: 'rail', topSlope: 0.1 });
+    expect(railAt(kinked, -100)).toMatchObject({ halfWidth: 400, top: 0 });
+  });
+
+  it('cuts a stretch out with its ends interpolated', () => {
+    expect(cutRail(kinked, 1500, 2500).map(({ x, halfWidth }) => [x, halfWidth])).toEqual([
+      [1500, 450],
+      [2000, 500],
+      [2500, 500],
+    ]);
+    expect(railEnds(kinked)).toEqual([0, 3000]);
+  });
+});
+
+describe('frameProblems', () => {
+  it('finds nothing wrong with a good frame', () => {
+    expect(problems({})).toEqual([]);
+  });
+
+  it.each([
+    ['frame/stations-order', 'donor.rails.stations[1].x', {}, [{ ...kinked[1]!, section: 'rail' }, kinked[0]!]],
+    ['frame/rails-cross', 'donor.rails.stations[1].halfWidth', {}, [kinked[0]!, { ...kinked[1]!, x: 6000, halfWidth: -5 }]],
+    ['frame/unknown-section', 'donor.rails.stations[2].section', {}, [kinked[0]!, kinked[1]!, { ...kinked[2]!, x: 6000 }]],
+    ['frame/rail-too-short', 'donor.rails.stations', {}, [kinked[0]!]],
+    ['frame/unknown-material', 'donor.material', { material: 'cheese' }, undefined],
+    ['frame/unknown-datum', 'donor.datum', { datum: 'nothing' }, undefined],
+    ['frame/axle-missing', 'donor.axles', { axles: [] }, undefined],
+    ['frame/axle-order', 'donor.axles', { axles: plainFrame().axles.map((axle) => ({ ...axle, x: axle.role === 'front' ? 5000 : 100 })) }, undefined],
+    ['frame/off-the-rail', 'donor.features[0].x', { features: [{ ...plainFrame().features[0]!, x: 7000 }] }, undefined],
+    ['frame/same-id', 'donor.features[1].id', { features: [plainFrame().features[0]!, plainFrame().features[0]!] }, undefined],
+    ['frame/unknown-group', 'donor.features[0].group', { features: [{ ...plainFrame().features[0]!, group: 'x' }] }, undefined],
+    ['frame/line-order', 'donor.lines[0].to', { lines: [{ id: 'l', name: 'Line', kind: 'fuel', side: 'left', from: 200, to: 100, slack: 0 }] }, undefined],
+    [
+      'frame/unknown-point',
+      'donor.controlMeasurements[0].from',
+      { controlPoints: [{ id: 'a', name: 'a', x: 10, inboard: 0, down: 0 }], controlMeasurements: [{ id: 'm', from: { point: 'z', side: 'left' }, to: { point: 'a', side: 'left' } }] },
+      undefined,
+    ],
+  ] as [string, string, Partial<Frame>, Rail | undefined][])('names %s at %s', (code, path, changes, stations) => {
+    expect(problems(changes, stations)).toContainEqual(expect.objectContaining({ code, path }));
+  });
+
+  it('says the station and what is wrong in the job’s own unit', () => {
+    const [problem] = problems({ features: [{ ...plainFrame().features[0]!, name: 'Tank strap', x: 7000 }] });
+    expect(problem!.message).toBe('Tank strap at 275 9/16 in full is off the rail, which runs from 0 in to 236 1/4 in scant.');
+  });
+
+  it.each([
+    [{ kind: 'channel', depth: 10, flange: 50, thickness: 5 }, /thicker than the depth/],
+    [{ kind: 'tube', depth: 100, width: 8, thickness: 4, inner: 4 }, /thicker than the width/],
+    [{ kind: 'tube', depth: 100, width: 60, thickness: 4, inner: 0 }, /inner wall/],
+    [{ kind: 'hat', depth: 60, crown: 80, brim: 2, thickness: 3 }, /brim/],
+    [{ kind: 'round', depth: 0, thickness: 3 }, /more than 0/],
+  ] as const)('refuses the impossible section %o', (section, message) => {
+    expect(sectionProblem(section, String)).toMatch(message);
+  });
+});

@@ -1,0 +1,185 @@
+import type { Section } from '../sections/index.ts';
+
+export type Side = 'left' | 'right';
+export const SIDES: readonly Side[] = ['left', 'right'];
+
+/** The sign of y on a side: the left rail has y < 0. */
+export const sideSign = (side: Side): -1 | 1 => (side === 'left' ? -1 : 1);
+
+export interface Vec3 {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
+
+/** A measured place on a rail, mm. `section` runs from here to the next station. */
+export interface Station {
+  readonly x: number;
+  /** From the centre line to the outside face of the web. */
+  readonly halfWidth: number;
+  /** Height of the top of the rail over the datum plane. */
+  readonly top: number;
+  readonly section: string;
+}
+
+export type Rail = readonly Station[];
+
+/** One rail table for both sides, or one each where they were measured separately. */
+export type Rails =
+  | { readonly kind: 'mirrored'; readonly stations: Rail }
+  | { readonly kind: 'measured'; readonly left: Rail; readonly right: Rail };
+
+export interface NamedSection {
+  readonly id: string;
+  readonly section: Section;
+}
+
+export interface Crossmember {
+  readonly id: string;
+  readonly name: string;
+  /** Station of its middle, and its length along the frame, mm. */
+  readonly x: number;
+  readonly length: number;
+  readonly depth: number;
+  /** How far its top lies below the rail top, mm; more than the rail depth hangs below the rail. */
+  readonly below: number;
+  readonly fixing: 'riveted' | 'bolted' | 'welded';
+  readonly removable: boolean;
+  readonly mass: number;
+}
+
+export const FEATURE_KINDS = [
+  'body-mount',
+  'cab-mount',
+  'bed-mount',
+  'spring-hanger',
+  'link-bracket',
+  'track-bar-bracket',
+  'shock-bracket',
+  'coil-seat',
+  'bump-stop',
+  'steering-box',
+  'engine-mount',
+  'gearbox-mount',
+  'carrier-bearing',
+  'tank-strap',
+  'exhaust-hanger',
+  'line-clip',
+  'hitch',
+  'hole',
+  'rivet',
+  'weld-seam',
+  'crack',
+  'identity-stamp',
+] as const;
+export type FeatureKind = (typeof FEATURE_KINDS)[number];
+
+export type Face = 'top' | 'web-outside' | 'web-inside' | 'bottom';
+
+/** Something on a rail. `both` stands for one on each rail, mirrored. */
+export interface Feature {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: FeatureKind;
+  readonly side: Side | 'both';
+  /** Front end of its extent, and its length along the rail (0 for a point), mm. */
+  readonly x: number;
+  readonly length: number;
+  readonly face: Face;
+  /** Below the top of the rail, mm (0 on the top face). */
+  readonly down: number;
+  /** Hole diameter, mm; 0 where there is none. */
+  readonly diameter: number;
+  readonly attachment: 'rivets' | 'bolts' | 'weld' | 'hole';
+  readonly movable: 'no' | 're-drill' | 're-weld';
+  readonly mass: number;
+  /** The group whose members keep their distances, if it belongs to one. */
+  readonly group?: string;
+}
+
+export interface Group {
+  readonly id: string;
+  readonly name: string;
+}
+
+export interface Axle {
+  readonly id: string;
+  readonly name: string;
+  readonly role: 'front' | 'rear';
+  readonly x: number;
+  readonly z: number;
+  readonly tyreRadius: number;
+  readonly track: number;
+  readonly group?: string;
+}
+
+/** A point with a name that rides on the frame: gearbox flange, carrier, pinion, a mass, the cab back. */
+export interface FramePoint extends Vec3 {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'output-flange' | 'carrier-bearing' | 'pinion' | 'mass' | 'cab-back' | 'body';
+  readonly mass: number;
+}
+
+/** A line, hose, harness, cable or pipe that runs along the frame between two stations. */
+export interface FrameLine {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'brake' | 'fuel' | 'harness' | 'cable' | 'exhaust';
+  readonly side: Side;
+  readonly from: number;
+  readonly to: number;
+  /** Spare length it can give before it pulls, mm. */
+  readonly slack: number;
+}
+
+/** A left/right pair of places that are measured from: punch marks on the rail top's outside edge by default. */
+export interface ControlPoint {
+  readonly id: string;
+  readonly name: string;
+  readonly x: number;
+  /** Inboard of the outside face of the web, and below the rail top, mm. */
+  readonly inboard: number;
+  readonly down: number;
+}
+
+export interface ControlEnd {
+  readonly point: string;
+  readonly side: Side;
+}
+
+/** A tape measurement between two control points, repeated before, during and after. */
+export interface ControlMeasurement {
+  readonly id: string;
+  readonly from: ControlEnd;
+  readonly to: ControlEnd;
+}
+
+/** A donor frame as measured. */
+export interface Frame {
+  readonly name: string;
+  readonly material: string;
+  readonly sections: readonly NamedSection[];
+  readonly rails: Rails;
+  readonly crossmembers: readonly Crossmember[];
+  readonly features: readonly Feature[];
+  /** The feature all shop measurements are given from. */
+  readonly datum: string;
+  readonly groups: readonly Group[];
+  readonly axles: readonly Axle[];
+  readonly points: readonly FramePoint[];
+  readonly lines: readonly FrameLine[];
+  readonly controlPoints: readonly ControlPoint[];
+  readonly controlMeasurements: readonly ControlMeasurement[];
+}
+
+export const railOf = (rails: Rails, side: Side): Rail => (rails.kind === 'mirrored' ? rails.stations : rails[side]);
+
+/** The sides a feature stands on. */
+export const sidesOf = (feature: { readonly side: Side | 'both' }): readonly Side[] =>
+  feature.side === 'both' ? SIDES : [feature.side];
+
+/** The station of the datum hole, mm; 0 (the front axle) when the frame names none. */
+export function datumStation(frame: Frame): number {
+  return frame.features.find((feature) => feature.id === frame.datum)?.x ?? 0;
+}

@@ -1,0 +1,71 @@
+import type { Section } from '../sections/index.ts';
+import type { Frame, Rail, Station } from './frame.ts';
+
+/** A rail at one station: interpolated place, section id, and slopes (per mm of x) of the stretch it lies on. */
+export interface RailHere {
+  readonly halfWidth: number;
+  readonly top: number;
+  readonly section: string;
+  readonly widthSlope: number;
+  readonly topSlope: number;
+}
+
+/** Front and rear end of a rail, mm. A validated rail has two stations or more. */
+export const railEnds = (rail: Rail): readonly [front: number, rear: number] => [
+  rail[0]?.x ?? 0,
+  rail[rail.length - 1]?.x ?? 0,
+];
+
+/** Index of the stretch that holds `x`; at a station the stretch behind it, unless `toward` asks for the one ahead. */
+function stretchAt(rail: Rail, x: number, toward: 'front' | 'rear'): number {
+  let low = 0;
+  let high = rail.length - 2;
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    const start = rail[middle]?.x ?? 0;
+    if (toward === 'rear' ? start <= x : start < x) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+/**
+ * The rail at station `x`, mm, straight between stations and carried on straight beyond the ends.
+ * At a station `toward` chooses which stretch gives the slope and the section.
+ */
+export function railAt(rail: Rail, x: number, toward: 'front' | 'rear' = 'rear'): RailHere {
+  const index = stretchAt(rail, x, toward);
+  const [a, b] = [rail[index], rail[index + 1]] as [Station, Station];
+  const span = b.x - a.x;
+  const widthSlope = (b.halfWidth - a.halfWidth) / span;
+  const topSlope = (b.top - a.top) / span;
+  return {
+    halfWidth: a.halfWidth + widthSlope * (x - a.x),
+    top: a.top + topSlope * (x - a.x),
+    section: a.section,
+    widthSlope,
+    topSlope,
+  };
+}
+
+/** The part of a rail between two stations on it, ends interpolated, mm. */
+export function cutRail(rail: Rail, from: number, to: number): Rail {
+  const inner = rail.filter((station) => station.x > from && station.x < to);
+  const start = railAt(rail, from, 'rear');
+  const end = railAt(rail, to, 'front');
+  return [
+    { x: from, halfWidth: start.halfWidth, top: start.top, section: start.section },
+    ...inner,
+    { x: to, halfWidth: end.halfWidth, top: end.top, section: end.section },
+  ];
+}
+
+/** Looks sections up by id; the frame must have been validated. */
+export function sectionLookup(frame: Pick<Frame, 'sections'>): (id: string) => Section {
+  const byId = new Map(frame.sections.map((named) => [named.id, named.section]));
+  return (id) => {
+    const section = byId.get(id);
+    if (!section) throw new RangeError(`no section “${id}” in a frame that was not validated`);
+    return section;
+  };
+}

@@ -1,0 +1,149 @@
+import type { InputProblem } from '../input-error.ts';
+import { MATERIALS } from '../materials/index.ts';
+import { type Section, widthOf } from '../sections/index.ts';
+import { lengthText, type LengthFormat } from '../units/index.ts';
+import { type Frame, type Rail, railOf, SIDES } from './frame.ts';
+import { railEnds } from './rail.ts';
+
+/** The most stations, features and so on that a frame may hold. */
+const MOST = 2000;
+
+/**
+ * Everything about a frame that cannot be, each with its place in the document and what would be right.
+ * Shape and types are the schema's business; this looks at the meaning. Lengths in messages are in `format`.
+ */
+export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'): InputProblem[] {
+  const show = (mm: number) => lengthText(mm, format, true);
+  const problems: InputProblem[] = [];
+  const add = (code: string, place: string, message: string) =>
+    problems.push({ code: `frame/${code}`, path: `${path}.${place}`, message });
+
+  const sectionIds = new Set(frame.sections.map((named) => named.id));
+  const groupIds = new Set(frame.groups.map((group) => group.id));
+  if (!MATERIALS.some((material) => material.id === frame.material))
+    add('unknown-material', 'material', `There is no material “${frame.material}”.`);
+
+  for (const [list, entries] of Object.entries({
+    sections: frame.sections,
+    crossmembers: frame.crossmembers,
+    features: frame.features,
+    groups: frame.groups,
+    axles: frame.axles,
+    points: frame.points,
+    lines: frame.lines,
+    controlPoints: frame.controlPoints,
+    controlMeasurements: frame.controlMeasurements,
+  })) {
+    if (entries.length > MOST) add('too-many', list, `There are ${entries.length}; at most ${MOST} are allowed.`);
+    const seen = new Set<string>();
+    entries.forEach((entry, index) => {
+      if (seen.has(entry.id)) add('same-id', `${list}[${index}].id`, `“${entry.id}” is used twice.`);
+      seen.add(entry.id);
+    });
+  }
+
+  frame.sections.forEach(({ section }, index) => {
+    const message = sectionProblem(section, show);
+    if (message) add('section-walls', `sections[${index}].section`, message);
+  });
+
+  const railKeys = frame.rails.kind === 'mirrored' ? (['stations'] as const) : SIDES;
+  for (const key of railKeys) {
+    const rail = railOf(frame.rails, key === 'stations' ? 'left' : key);
+    const place = `rails.${key}`;
+    if (rail.length < 2) add('rail-too-short', place, 'A rail needs two stations at least: its front end and its rear end.');
+    if (rail.length > MOST) add('too-many', place, `There are ${rail.length} stations; at most ${MOST} are allowed.`);
+    rail.forEach((station, index) => {
+      const here = `${place}[${index}]`;
+      const before = rail[index - 1];
+      if (before && station.x <= before.x)
+        add('stations-order', `${here}.x`, `Station ${index + 1} (${show(station.x)}) must lie behind the one above it (${show(before.x)}).`);
+      if (station.halfWidth <= 0)
+        add('rails-cross', `${here}.halfWidth`, `At ${show(station.x)} the rails cross: the half-width must be more than 0.`);
+      if (!sectionIds.has(station.section))
+        add('unknown-section', `${here}.section`, `Station ${index + 1} names section “${station.section}”, which is not in the list of sections.`);
+    });
+  }
+
+  const reach = commonReach(frame);
+  const off = (x: number) => reach !== undefined && (x < reach[0] || x > reach[1]);
+  const offMessage = (name: string, x: number) =>
+    `${name} at ${show(x)} is off the rail, which runs from ${show(reach?.[0] ?? 0)} to ${show(reach?.[1] ?? 0)}.`;
+  frame.features.forEach((feature, index) => {
+    const at = `features[${index}]`;
+    const ends = [feature.x, feature.x + feature.length];
+    if (feature.length < 0) add('negative', `${at}.length`, `${feature.name} has a length below 0.`);
+    else if (ends.some(off)) add('off-the-rail', `${at}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
+    if (feature.group !== undefined && !groupIds.has(feature.group))
+      add('unknown-group', `${at}.group`, `${feature.name} belongs to group “${feature.group}”, which is not in the list of groups.`);
+    if (feature.diameter < 0 || feature.mass < 0) add('negative', at, `${feature.name} has a diameter or a mass below 0.`);
+  });
+  frame.crossmembers.forEach((crossmember, index) => {
+    if (off(crossmember.x)) add('off-the-rail', `crossmembers[${index}].x`, offMessage(crossmember.name, crossmember.x));
+    if (crossmember.length <= 0 || crossmember.depth <= 0)
+      add('negative', `crossmembers[${index}]`, `${crossmember.name} needs a length and a depth above 0.`);
+  });
+  frame.controlPoints.forEach((point, index) => {
+    if (off(point.x)) add('off-the-rail', `controlPoints[${index}].x`, offMessage(point.name, point.x));
+  });
+  frame.lines.forEach((line, index) => {
+    if (line.to <= line.from) add('line-order', `lines[${index}].to`, `${line.name} must end behind where it begins.`);
+  });
+
+  const datum = frame.features.find((feature) => feature.id === frame.datum);
+  if (!datum)
+    add('unknown-datum', 'datum', `The datum hole “${frame.datum}” is not in the list of features: pick a hole that stays on the frame.`);
+  problems.push(...axleProblems(frame, path, show));
+  const pointIds = new Set(frame.controlPoints.map((point) => point.id));
+  frame.controlMeasurements.forEach((measurement, index) => {
+    for (const end of ['from', 'to'] as const)
+      if (!pointIds.has(measurement[end].point))
+        add('unknown-point', `controlMeasurements[${index}].${end}`, `There is no control point “${measurement[end].point}”.`);
+  });
+  return problems;
+}
+
+function commonReach(frame: Frame): readonly [number, number] | undefined {
+  const rails: Rail[] = SIDES.map((side) => railOf(frame.rails, side));
+  if (rails.some((rail) => rail.length < 2)) return undefined;
+  const ends = rails.map(railEnds);
+  return [Math.max(...ends.map(([front]) => front)), Math.min(...ends.map(([, rear]) => rear))];
+}
+
+/** What is impossible about a section's walls, as a sentence; undefined when it can be. */
+export function sectionProblem(section: Section, show: (mm: number) => string): string | undefined {
+  const { depth, thickness } = section;
+  const width = widthOf(section);
+  if (![depth, thickness, width].every((mm) => mm > 0)) return 'Depth, width and wall must be more than 0.';
+  if (2 * thickness >= depth) return `Two walls of ${show(thickness)} are thicker than the depth of ${show(depth)}.`;
+  const across = section.kind === 'tube' ? thickness + section.inner : section.kind === 'hat' ? 2 * thickness : thickness;
+  const room = section.kind === 'hat' ? section.crown : section.kind === 'closed-channel' ? section.flange : width;
+  if (across >= room) return `Walls of ${show(across)} together are thicker than the width of ${show(room)}.`;
+  if (section.kind === 'hat' && section.brim <= thickness) return 'The brim must be wider than its wall.';
+  if ((section.kind === 'tube' && section.inner <= 0) || (section.kind === 'closed-channel' && section.plate <= 0))
+    return 'The inner wall must be thicker than 0.';
+  return undefined;
+}
+
+function axleProblems(frame: Frame, path: string, show: (mm: number) => string): InputProblem[] {
+  const front = frame.axles.filter((axle) => axle.role === 'front');
+  const rear = frame.axles.filter((axle) => axle.role === 'rear');
+  const at = `${path}.axles`;
+  if (front.length === 0 || rear.length === 0)
+    return [{ code: 'frame/axle-missing', path: at, message: 'A frame needs a front axle and a rear axle.' }];
+  const lastFront = Math.max(...front.map((axle) => axle.x));
+  const firstRear = Math.min(...rear.map((axle) => axle.x));
+  if (lastFront >= firstRear)
+    return [
+      {
+        code: 'frame/axle-order',
+        path: at,
+        message: `The rear axle (${show(firstRear)}) must lie behind the front axle (${show(lastFront)}).`,
+      },
+    ];
+  return frame.axles.flatMap((axle, index) =>
+    axle.tyreRadius > 0 && axle.track > 0
+      ? []
+      : [{ code: 'frame/negative', path: `${at}[${index}]`, message: `${axle.name} needs a tyre radius and a track above 0.` }],
+  );
+}

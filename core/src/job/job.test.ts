@@ -1,0 +1,135 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { InputError } from '../input-error.ts';
+import { evaluatePlan } from '../plan/index.ts';
+import { inches } from '../units/index.ts';
+import { checkReading, type JobFile, migrate, parseJobFile, writeJobFile } from './index.ts';
+
+const folder = new URL('../../../demo/', import.meta.url);
+const demoFiles = readdirSync(folder).filter((name) => name.endsWith('.json'));
+const textOf = (name: string) => readFileSync(new URL(name, folder), 'utf8');
+const flagship = () => JSON.parse(textOf('parcel-van.json')) as JobFile;
+
+const problemsOf = (file: unknown) => {
+  try {
+    parseJobFile(typeof file === 'string' ? file : JSON.stringify(file));
+    return [];
+  } catch (error) {
+    if (error instanceof InputError) return error.problems;
+    throw error;
+  }
+};
+
+/** The flagship with one thing in it changed, by path. */
+function broken(path: string, value: unknown): unknown {
+  const file = flagship() as unknown as Record<string, never>;
+  const keys = path.split('.');
+  const last = keys.pop()!;
+  const holder = keys.reduce<Record<string, never>>((at, key) => at[key]!, file) as Record<string, unknown>;
+  if (value === undefined) delete holder[last];
+  else holder[last] = value;
+  return file;
+}
+
+describe('demo jobs', () => {
+  it('are all there', () => {
+    expect(demoFiles).toEqual(['beach-rescue.json', 'orchard-sprayer.json', 'parcel-van.json']);
+  });
+
+  it.each(demoFiles)('%s comes back to the same bytes', (name) => {
+    expect(writeJobFile(parseJobFile(textOf(name)))).toBe(textOf(name));
+  });
+
+  it('the same job gives the same bytes however its keys were stored', () => {
+    const shuffle = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(shuffle)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(Object.entries(value).reverse().map(([key, item]) => [key, shuffle(item)]))
+          : value;
+    expect(writeJobFile(shuffle(flagship()) as JobFile)).toBe(textOf('parcel-van.json'));
+  });
+
+  it('keep their anchors: the flagship gains 14 3/4 in and no diagonal gains the same', () => {
+    const { measures, controls, conflicts } = evaluatePlan(flagship().job);
+    expect(measures.before.wheelbase).toBeNear(inches(141), 1e-6);
+    expect(measures.after.wheelbase).toBeNear(inches(155.75), 1e-6);
+    expect(measures.after.cabToAxle).toBeNear(inches(98.25), 1e-6);
+    expect(measures.after.axleToEnd).toBeNear(inches(44.5), 1e-6);
+    const diagonals = controls.filter((control) => control.kind === 'diagonal' && control.before !== control.predicted);
+    expect(diagonals.length).toBeGreaterThan(3);
+    for (const { before, predicted } of diagonals) expect(predicted! - before).toBeLessThan(inches(14.7));
+    expect(conflicts.filter((conflict) => conflict.severity === 'stop')).toEqual([]);
+  });
+
+  it('the sprayer comes to 133 7/8 in where its rails are straight, and not behind the cab', () => {
+    const { job } = parseJobFile(textOf('orchard-sprayer.json'));
+    const good = evaluatePlan(job);
+    expect(good.measures.after.wheelbase).toBeNear(inches(133.875), 1e-6);
+    expect(good.joints.map((joint) => joint.verdict)).toEqual(['meets']);
+    const operations = job.plan.operations.map((operation) =>
+      operation.kind === 'shorten'
+        ? { ...operation, from: { x: inches(70), on: 'donor' as const }, to: { x: inches(93.625), on: 'donor' as const } }
+        : operation,
+    );
+    const obvious = evaluatePlan({ ...job, plan: { ...job.plan, operations } });
+    expect(obvious.joints.map((joint) => joint.verdict)).toEqual(['needs-a-transition-piece']);
+  });
+});
+
+describe('parseJobFile', () => {
+  it.each([
+    ['not JSON', '{', 'file/not-json', ''],
+    ['another file', '{"format":"other"}', 'file/not-a-job', 'format'],
+    ['a newer version', { ...flagship(), version: 99 }, 'file/newer', 'version'],
+    ['no version', { ...flagship(), version: undefined }, 'file/version', 'version'],
+  ])('refuses %s', (_, file, code, path) => {
+    expect(problemsOf(file)).toMatchObject([{ code, path }]);
+  });
+
+  it.each([
+    ['job.name', '', 'job.name', 'must not be empty'],
+    ['job.donor.axles.0.x', '12', 'job.donor.axles[0].x', 'must be a number of millimetres'],
+    ['job.donor.axles.0.x', 80_000, 'job.donor.axles[0].x', 'is above 50 000 mm'],
+    ['job.donor.axles.0.x', undefined, 'job.donor.axles[0].x', 'is missing'],
+    ['job.donor.sections.0.section.kind', 'beam', 'job.donor.sections[0].section.kind', 'must be one of channel'],
+    ['job.plan.operations.0.length', null, 'job.plan.operations[0].length', 'is missing'],
+    ['job.plan.operations.0.sideways', 1, 'job.plan.operations[0]', 'unknown key “sideways”'],
+    ['job.donor.features', {}, 'job.donor.features', 'must be a list'],
+    ['job.rules.changes', { 'made/up': 1 }, 'job.rules.changes', 'unknown key “made/up”'],
+    ['readings.0.taken', 'yesterday', 'readings[0].taken', 'must be a moment in UTC'],
+    ['readings.0.measurement', 'nothing', 'readings[0].measurement', 'no control measurement “nothing”'],
+    ['readings.0.id', 'before-cut-p2-width', 'readings[1].id', 'is used twice'],
+    ['job.plan.operations.1.id', 'stretch', 'job.plan.operations[1].id', 'is used twice'],
+    ['job.donor.datum', 'nothing', 'job.donor.datum', 'not in the list of features'],
+  ])('names what is wrong at %s = %o', (path, value, where, message) => {
+    expect(problemsOf(broken(path, value))).toContainEqual(
+      expect.objectContaining({ path: where, message: expect.stringContaining(message) }),
+    );
+  });
+
+  it('lists every problem, not only the first', () => {
+    const file = broken('job.name', '') as JobFile;
+    expect(problemsOf({ ...file, readings: [{ ...file.readings[0], value: null }] }).length).toBe(2);
+  });
+
+  it('numbers that JSON cannot hold never get through as readings', () => {
+    const reading = flagship().readings[0]!;
+    expect(checkReading(reading)).toBe(reading);
+    expect(() => checkReading({ ...reading, value: Number.NaN })).toThrow(InputError);
+    expect(() => checkReading({ ...reading, value: Infinity })).toThrow(InputError);
+  });
+});
+
+describe('migrate', () => {
+  const steps = { 1: (file: object) => ({ ...file, second: true }), 2: (file: object) => ({ ...file, third: true }) };
+
+  it('goes up one version at a time', () => {
+    expect(migrate({ version: 1, first: true }, steps, 3)).toEqual({ version: 3, first: true, second: true, third: true });
+    expect(migrate({ version: 3 }, steps, 3)).toEqual({ version: 3 });
+  });
+
+  it('says when there is no way up', () => {
+    expect(() => migrate({ version: 1 }, {}, 2)).toThrow(/no way up from version 1/);
+  });
+});

@@ -1,0 +1,193 @@
+import * as yup from 'yup';
+import { FEATURE_KINDS } from '../frame/index.ts';
+import { PROFILES, RULES } from '../rules/index.ts';
+import { STAGES } from '../survey/index.ts';
+import { flag, id, length, list, name, number, oneOf, orNull, record, text, variant, whole } from './fields.ts';
+import { JOB_FORMAT, JOB_VERSION } from './job.ts';
+
+const section = variant('kind', {
+  channel: { depth: length(), flange: length(), thickness: length() },
+  'closed-channel': { depth: length(), flange: length(), thickness: length(), plate: length() },
+  tube: { depth: length(), width: length(), thickness: length(), inner: length() },
+  hat: { depth: length(), crown: length(), brim: length(), thickness: length() },
+  round: { depth: length(), thickness: length() },
+});
+
+const rail = () => list(record({ x: length(), halfWidth: length(), top: length(), section: id() }));
+
+const crossmemberFields = {
+  id: id(),
+  name: name(),
+  x: length(),
+  length: length(),
+  depth: length(),
+  below: length(),
+  fixing: oneOf(['riveted', 'bolted', 'welded']),
+  removable: flag(),
+  mass: number(),
+};
+
+const featureFields = {
+  id: id(),
+  name: name(),
+  kind: oneOf(FEATURE_KINDS),
+  side: oneOf(['left', 'right', 'both']),
+  x: length(),
+  length: length(),
+  face: oneOf(['top', 'web-outside', 'web-inside', 'bottom']),
+  down: length(),
+  diameter: length(),
+  attachment: oneOf(['rivets', 'bolts', 'weld', 'hole']),
+  movable: oneOf(['no', 're-drill', 're-weld']),
+  mass: number(),
+  group: yup.string().strict().optional(),
+};
+
+const controlEnd = () => record({ point: id(), side: oneOf(['left', 'right']) });
+
+const frame = record({
+  name: name(),
+  material: id(),
+  sections: list(record({ id: id(), section })),
+  rails: variant('kind', { mirrored: { stations: rail() }, measured: { left: rail(), right: rail() } }),
+  crossmembers: list(record(crossmemberFields)),
+  features: list(record(featureFields)),
+  datum: id(),
+  groups: list(record({ id: id(), name: name() })),
+  axles: list(
+    record({
+      id: id(),
+      name: name(),
+      role: oneOf(['front', 'rear']),
+      x: length(),
+      z: length(),
+      tyreRadius: length(),
+      track: length(),
+      group: yup.string().strict().optional(),
+    }),
+    20,
+  ),
+  points: list(
+    record({
+      id: id(),
+      name: name(),
+      kind: oneOf(['output-flange', 'carrier-bearing', 'pinion', 'mass', 'cab-back', 'body']),
+      x: length(),
+      y: length(),
+      z: length(),
+      mass: number(),
+    }),
+  ),
+  lines: list(
+    record({
+      id: id(),
+      name: name(),
+      kind: oneOf(['brake', 'fuel', 'harness', 'cable', 'exhaust']),
+      side: oneOf(['left', 'right']),
+      from: length(),
+      to: length(),
+      slack: length(),
+    }),
+  ),
+  controlPoints: list(record({ id: id(), name: name(), x: length(), inboard: length(), down: length() })),
+  controlMeasurements: list(record({ id: id(), from: controlEnd(), to: controlEnd() })),
+});
+
+const place = () => record({ x: length(), on: oneOf(['donor', 'built']) });
+const common = { id: id(), note: text(2000), off: flag() };
+
+const operation = variant('kind', {
+  shorten: { ...common, from: place(), to: place() },
+  lengthen: { ...common, at: place(), length: length(), section: orNull(id()) },
+  widen: { ...common, amount: length(), from: orNull(place()), to: orNull(place()), transition: length() },
+  'pie-cut': {
+    ...common,
+    at: place(),
+    pivot: oneOf(['top', 'bottom']),
+    mode: oneOf(['close', 'open']),
+    turned: oneOf(['front', 'rear']),
+    amount: variant('by', { angle: { angle: number() }, drop: { drop: length(), distance: length() } }),
+    wedge: oneOf(['symmetric', 'square']),
+  },
+  step: { ...common, from: place(), to: place(), rise: length(), method: oneOf(['turn-middle', 'new-middle']) },
+  trim: {
+    ...common,
+    end: oneOf(['front', 'rear']),
+    at: place(),
+    angle: number(),
+    lean: oneOf(['top-longer', 'bottom-longer']),
+  },
+  extend: { ...common, end: oneOf(['front', 'rear']), length: length(), section: orNull(id()) },
+  notch: {
+    ...common,
+    at: place(),
+    width: length(),
+    depth: length(),
+    from: oneOf(['below', 'above']),
+    form: oneOf(['round', 'arch']),
+    plate: length(),
+  },
+  box: { ...common, from: place(), to: place(), plate: length(), taper: length() },
+  crossmember: {
+    ...common,
+    change: variant('what', {
+      add: { at: place(), crossmember: record(crossmemberFields) },
+      remove: { crossmember: id() },
+      move: { crossmember: id(), to: place() },
+      lower: { crossmember: id(), by: length() },
+      thin: { crossmember: id(), depth: length() },
+    }),
+  },
+  bracket: {
+    ...common,
+    change: variant('what', {
+      add: { at: place(), feature: record(featureFields) },
+      remove: { feature: id() },
+      move: { feature: id(), to: place(), down: length() },
+      drill: { at: place(), feature: record(featureFields), count: whole(), pitch: length() },
+    }),
+  },
+});
+
+const body = record({
+  name: name(),
+  wheelbase: length(),
+  outline: list(record({ x: length(), z: length() }), 500),
+  mounts: list(record({ id: id(), name: name(), x: length(), y: length(), z: length() }), 200),
+});
+
+/** The shape of a job document. */
+export const jobSchema = record({
+  name: name(),
+  donor: frame,
+  body: orNull(body),
+  plan: record({
+    name: name(),
+    accepted: list(record({ group: id(), reason: name() }), 100),
+    operations: list(operation, 200),
+  }),
+  rules: record({
+    profile: oneOf(Object.keys(PROFILES)),
+    changes: record(Object.fromEntries(Object.keys(RULES).map((rule) => [rule, number().optional()]))),
+  }),
+  display: record({ unit: oneOf(['in', 'mm']), division: oneOf([8, 16, 32, 64, 'decimal']) }),
+  done: list(id(), 50),
+});
+
+/** The shape of one reading. */
+export const readingSchema = record({
+  id: id(),
+  measurement: id(),
+  stage: oneOf(STAGES),
+  value: length(),
+  taken: name().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/, 'must be a moment in UTC like 2026-03-14T09:30:00Z'),
+  by: name(),
+});
+
+/** The shape of a job file. */
+export const jobFileSchema = record({
+  format: oneOf([JOB_FORMAT]),
+  version: oneOf([JOB_VERSION]),
+  job: jobSchema,
+  readings: list(readingSchema, 20_000),
+});

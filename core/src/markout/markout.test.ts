@@ -1,0 +1,84 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { donor, inputOf, plainFrame } from '../../test/frames.ts';
+import type { Rail } from '../frame/index.ts';
+import { parseJobFile } from '../job/index.ts';
+import { evaluatePlan, type PlanInput } from '../plan/index.ts';
+import { inches } from '../units/index.ts';
+import { alongRail, markSheet } from './index.ts';
+
+const sheetOf = (input: PlanInput) => markSheet(input, evaluatePlan(input));
+
+describe('alongRail', () => {
+  const kickUp: Rail = [
+    { x: 0, halfWidth: 400, top: 0, section: 'rail' },
+    { x: 300, halfWidth: 400, top: 0, section: 'rail' },
+    { x: 700, halfWidth: 400, top: 300, section: 'rail' },
+    { x: 1000, halfWidth: 400, top: 300, section: 'rail' },
+  ];
+
+  it('lays the tape on the steel: 300 + a 3-4-5 ramp + 300', () => {
+    expect(alongRail(kickUp, 0, 1000, 0, () => 150)).toBeNear(300 + 500 + 300, 1e-9);
+    expect(alongRail(kickUp, 1000, 0, 0, () => 150)).toBeNear(-1100, 1e-9);
+    expect(alongRail(kickUp, 100, 250, 1, () => 150)).toBeNear(150, 1e-9);
+  });
+});
+
+describe('markSheet', () => {
+  it('one line where nothing is wasted, and the new piece makes the kerf good', () => {
+    const sheet = sheetOf(inputOf(plainFrame(), { kind: 'lengthen', at: donor(2000), length: 300, section: null }));
+    expect(sheet.lines.map(({ letters, side, kerf }) => [letters, side, kerf])).toEqual([
+      ['A B', 'left', 'line'],
+      ['A B', 'right', 'line'],
+    ]);
+    expect(sheet.lines[0]!.from).toEqual({ top: 1900, web: 1900, bottom: 1900, level: 1900 });
+    expect(sheet.newPieces).toMatchObject([
+      { side: 'left', letters: 'A B', length: 300, kerf: inches(1 / 16), section: 'rail' },
+      { side: 'right', letters: 'A B', length: 300, kerf: inches(1 / 16), section: 'rail' },
+    ]);
+  });
+
+  it('two lines around steel that is taken out, with the blade on the waste', () => {
+    const sheet = sheetOf(inputOf(plainFrame(), { kind: 'shorten', from: donor(2000), to: donor(2400) }));
+    const left = sheet.lines.filter((line) => line.side === 'left');
+    expect(left.map(({ from, kerf, letters }) => [from.top, kerf, letters])).toEqual([
+      [1900, 'behind', 'A'],
+      [2300, 'ahead', 'A'],
+    ]);
+    expect(sheet.checks).toContainEqual({ name: 'A front line to A rear line, left', kind: 'mark to mark', distance: 400 });
+    const diagonal = sheet.checks.filter((check) => check.kind === 'diagonal')[0]!;
+    expect(diagonal.distance).toBeNear(Math.hypot(1900, 860), 1e-9);
+  });
+
+  it('an angled trim leans down the web by the depth at 45°', () => {
+    const sheet = sheetOf(inputOf(plainFrame(), { kind: 'trim', end: 'rear', at: donor(5600), angle: Math.PI / 4, lean: 'top-longer' }));
+    const line = sheet.lines[0]!;
+    expect(line.lean).toBeNear(-150, 1e-9);
+    expect(line.from).toMatchObject({ top: 5500 });
+    expect(line.from.web).toBeNear(5425, 1e-9);
+    expect(line.from.bottom).toBeNear(5350, 1e-9);
+    expect(line.kerf).toBe('behind');
+  });
+
+  it('lists holes to punch on donor steel', () => {
+    const bolted = { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 3000, movable: 're-drill' as const };
+    const frame = plainFrame({ features: [...plainFrame().features, bolted] });
+    const sheet = sheetOf(inputOf(frame, { kind: 'bracket', change: { what: 'move', feature: 'mount', to: donor(3050), down: 60 } }));
+    expect(sheet.punches.map(({ name, side, down, from }) => [name, side, down, from.web])).toEqual([
+      ['Mount', 'left', 60, 2950],
+      ['Mount', 'right', 60, 2950],
+    ]);
+  });
+
+  it('the flagship: cut 56 in behind the datum hole, trim leaning 7 3/8 in', () => {
+    const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+    const sheet = sheetOf(job);
+    expect(sheet.datum).toBe('Datum hole');
+    const [cut, tail] = sheet.lines.filter((line) => line.side === 'left');
+    expect(cut!.from.top).toBeNear(inches(56), 1e-6);
+    expect(tail!.from.level).toBeNear(inches(163.5), 1e-6);
+    // Over the kick-up the tape reads more: two ramps of 14 in run and 4 1/4 in rise.
+    expect(tail!.from.top).toBeNear(inches(163.5 + 2 * (Math.hypot(14, 4.25) - 14)), 1e-6);
+    expect(tail!.lean).toBeNear(-inches(7.375), 1e-6);
+  });
+});

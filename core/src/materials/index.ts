@@ -1,0 +1,1 @@
+export { type Material, materialOf, MATERIALS } from './material.ts';

@@ -1,0 +1,219 @@
+import { type Axle, type Crossmember, type Feature, type Frame, type FramePoint, sectionLookup } from '../frame/index.ts';
+import { materialOf } from '../materials/index.ts';
+import type { Rulebook } from '../rules/index.ts';
+import { lengthText, type LengthFormat } from '../units/index.ts';
+import { type Conflict, SEVERITIES } from './conflict.ts';
+import type { Context } from './context.ts';
+import { type ControlPrediction, controlPredictions } from './control.ts';
+import { findConflicts } from './find-conflicts.ts';
+import { type Joint, jointsOf, letterOf } from './joint.ts';
+import { type Measures, measuresOf, type Standing } from './measures.ts';
+import type { Operation, Plan } from './operation.ts';
+import { applyOperation } from './operations/index.ts';
+import {
+  type CrossmemberOutcome,
+  crossmemberOutcome,
+  type FeatureOutcome,
+  featureOutcome,
+  type RiderOutcome,
+  riderOutcome,
+} from './outcome.ts';
+import { frontTop, type Piece, rearTop, type RemovedPiece, frontSpine, rearSpine } from './piece.ts';
+import { donorState, type PlanState, type Refusal, type Rework } from './state.ts';
+import { builtOf, type Tape, tapeOf } from './tape.ts';
+
+/** What a plan is evaluated from; a `Job` is one. */
+export interface PlanInput {
+  readonly donor: Frame;
+  readonly plan: Plan;
+  readonly rules: Rulebook;
+  readonly display: LengthFormat;
+}
+
+/** A free end that the plan cut, lettered along with the joints. */
+export interface CutEnd {
+  readonly letter: string;
+  readonly operation: string;
+  readonly end: 'front' | 'rear';
+  readonly builtX: number;
+  readonly donorX: number | null;
+}
+
+/** How one operation went. */
+export interface OperationOutcome {
+  readonly operation: Operation;
+  readonly status: 'done' | 'off' | 'refused';
+  readonly refusal: Refusal | null;
+  /** Letters of the joints and free ends it made, front to rear. */
+  readonly letters: readonly string[];
+}
+
+/** Everything a plan gives; lengths in mm, angles in radians, stations on the built frame unless named donor. */
+export interface PlanResult {
+  readonly pieces: readonly Piece[];
+  readonly removed: readonly RemovedPiece[];
+  readonly reworks: readonly Rework[];
+  readonly joints: readonly Joint[];
+  readonly cutEnds: readonly CutEnd[];
+  readonly operations: readonly OperationOutcome[];
+  readonly features: readonly FeatureOutcome[];
+  readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly axles: readonly RiderOutcome<Axle>[];
+  readonly points: readonly RiderOutcome<FramePoint>[];
+  readonly tape: Tape;
+  readonly measures: { readonly before: Measures; readonly after: Measures };
+  readonly controls: readonly ControlPrediction[];
+  /** Worst first. */
+  readonly conflicts: readonly Conflict[];
+}
+
+/** Looks up what a hung thing was on the donor, and where. */
+interface DonorView {
+  readonly piece: Piece;
+  readonly features: ReadonlyMap<string, Feature>;
+  readonly crossmembers: ReadonlyMap<string, Crossmember>;
+}
+
+interface Prepared {
+  readonly state: PlanState;
+  readonly view: DonorView;
+  readonly standing: Standing;
+  readonly measures: Measures;
+}
+
+const preparedFrames = new WeakMap<Frame, Prepared>();
+
+function standingOf(state: PlanState, frame: Frame, view: DonorView, context: Context): Standing {
+  return {
+    state,
+    features: state.features.map((hung) =>
+      featureOutcome(state, hung, { piece: view.piece, feature: view.features.get(hung.item.id) }, context),
+    ),
+    crossmembers: state.crossmembers.map((hung) =>
+      crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }),
+    ),
+    axles: frame.axles.map((axle) => riderOutcome(state, axle)),
+    points: frame.points.map((point) => riderOutcome(state, point)),
+  };
+}
+
+/** The donor half of every result: the same for all plans on a frame, so it is kept by the frame's identity. */
+function prepare(frame: Frame, context: Context): Prepared {
+  const known = preparedFrames.get(frame);
+  if (known) return known;
+  const state = donorState(frame);
+  const byId = <T extends { readonly id: string }>(items: readonly T[]) => new Map(items.map((item) => [item.id, item]));
+  const view = {
+    piece: state.pieces[0] as Piece,
+    features: byId(frame.features),
+    crossmembers: byId(frame.crossmembers),
+  };
+  const standing = standingOf(state, frame, view, context);
+  const prepared = { state, view, standing, measures: measuresOf(standing, context, materialOf(frame.material).density) };
+  preparedFrames.set(frame, prepared);
+  return prepared;
+}
+
+/** Free ends of the chain that an operation cut. */
+function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
+  const [first, last] = [state.pieces[0] as Piece, state.pieces[state.pieces.length - 1] as Piece];
+  const donorX = (piece: Piece, x: number) => (piece.source === 'donor' ? x : null);
+  return [
+    ...(first.front.operation && first.front.operation !== first.source
+      ? [{ operation: first.front.operation, end: 'front' as const, builtX: frontSpine(first).x, donorX: donorX(first, frontTop(first)) }]
+      : []),
+    ...(last.rear.operation && last.rear.operation !== last.source
+      ? [{ operation: last.rear.operation, end: 'rear' as const, builtX: rearSpine(last).x, donorX: donorX(last, rearTop(last)) }]
+      : []),
+  ];
+}
+
+/** Letters joints and free ends together, front to rear. */
+function lettered(joints: readonly Omit<Joint, 'letter'>[], ends: readonly Omit<CutEnd, 'letter'>[]) {
+  const inOrder = [...joints, ...ends].sort((a, b) => a.builtX - b.builtX);
+  const letter = (mark: (typeof inOrder)[number]): string => letterOf(inOrder.indexOf(mark));
+  return {
+    joints: joints.map((joint): Joint => ({ ...joint, letter: letter(joint) })),
+    cutEnds: ends.map((end): CutEnd => ({ ...end, letter: letter(end) })),
+  };
+}
+
+/**
+ * What a plan makes of its donor. Pure, total and deterministic for a validated frame: whatever the operations say,
+ * there is a result, with everything that cannot be done listed under `conflicts` and `operations`.
+ */
+export function evaluatePlan(input: PlanInput): PlanResult {
+  const { donor: frame, plan, rules, display } = input;
+  const context: Context = {
+    section: sectionLookup(frame),
+    hasSection: (id) => frame.sections.some((named) => named.id === id),
+    rules,
+    display,
+    show: (mm) => lengthText(mm, display, true),
+  };
+  const before = prepare(frame, context);
+
+  let state = before.state;
+  const went: Omit<OperationOutcome, 'letters'>[] = [];
+  for (const operation of plan.operations) {
+    if (operation.off) {
+      went.push({ operation, status: 'off', refusal: null });
+      continue;
+    }
+    const applied = applyOperation(state, operation, context);
+    state = applied.state;
+    went.push({ operation, status: applied.done ? 'done' : 'refused', refusal: applied.done ? null : applied.refusal });
+  }
+
+  const kinds = new Map(plan.operations.map((operation) => [operation.id, operation.kind]));
+  const standing = standingOf(state, frame, before.view, context);
+  const { joints, cutEnds } = lettered(jointsOf(state, (id) => kinds.get(id), context), cutEndsOf(state));
+  const lettersOf = (operation: string) =>
+    [...joints, ...cutEnds].filter((mark) => mark.operation === operation).map((mark) => mark.letter).sort();
+  const tape = tapeOf(state);
+  const refused = went.flatMap(({ operation, refusal }): Conflict[] =>
+    refusal
+      ? [
+          {
+            code: refusal.code,
+            severity: 'stop',
+            operation: operation.id,
+            ...placeOf(operation, tape),
+            about: null,
+            message: refusal.message,
+            waysOut: refusal.waysOut,
+          },
+        ]
+      : [],
+  );
+  const found = findConflicts({ frame, plan, tape, joints, ...standing }, context);
+  const conflicts = [...refused, ...found].sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+
+  return {
+    pieces: state.pieces,
+    removed: state.removed,
+    reworks: state.reworks,
+    joints,
+    cutEnds,
+    operations: went.map((outcome) => ({
+      ...outcome,
+      letters: lettersOf(outcome.operation.id),
+    })),
+    features: standing.features,
+    crossmembers: standing.crossmembers,
+    axles: standing.axles,
+    points: standing.points,
+    tape,
+    measures: { before: before.measures, after: measuresOf(standing, context, materialOf(frame.material).density) },
+    controls: controlPredictions(frame, before.state, state),
+    conflicts,
+  };
+}
+
+/** The place an operation names first, as donor and built station where it has them. */
+function placeOf(operation: Operation, tape: Tape): { readonly donorX: number | null; readonly builtX: number | null } {
+  const place = 'at' in operation ? operation.at : 'from' in operation && typeof operation.from === 'object' ? operation.from : null;
+  if (!place) return { donorX: null, builtX: null };
+  return place.on === 'donor' ? { donorX: place.x, builtX: builtOf(tape, place.x) } : { donorX: null, builtX: place.x };
+}
+

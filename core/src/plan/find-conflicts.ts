@@ -1,0 +1,353 @@
+import type { FeatureKind, Frame, FrameLine, Vec3 } from '../frame/index.ts';
+import { materialOf } from '../materials/index.ts';
+import { ruleValue } from '../rules/index.ts';
+import type { Conflict } from './conflict.ts';
+import type { Context } from './context.ts';
+import type { Joint, JointVerdict } from './joint.ts';
+import type { Plan } from './operation.ts';
+import type { CrossmemberOutcome, FeatureOutcome, RiderOutcome } from './outcome.ts';
+import { frontTop, rearTop } from './piece.ts';
+import { distance } from './pose.ts';
+import type { PlanState } from './state.ts';
+import { builtOf, type Tape } from './tape.ts';
+
+/** What the conflicts are looked for in: the evaluated plan, before its conflicts are known. */
+export interface Findings {
+  readonly frame: Frame;
+  readonly plan: Plan;
+  readonly state: PlanState;
+  readonly tape: Tape;
+  readonly joints: readonly Joint[];
+  readonly features: readonly FeatureOutcome[];
+  readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly axles: readonly RiderOutcome<Frame['axles'][number]>[];
+  readonly points: readonly RiderOutcome<Frame['points'][number]>[];
+}
+
+type Finder = (findings: Findings, context: Context) => Conflict[];
+
+const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as const;
+
+const donorXOf = (outcome: FeatureOutcome): number => outcome.feature.x + outcome.feature.length / 2;
+const builtXOf = (outcome: FeatureOutcome): number | null => Object.values(outcome.places)[0]?.built?.x ?? null;
+
+/** Features that are only marks in the steel: nothing hangs on them. */
+const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
+
+const fatesOfFeatures: Finder = ({ frame, features, tape }) =>
+  features.flatMap((outcome): Conflict[] => {
+    const { feature, fate, reason, operation } = outcome;
+    const at = { operation, donorX: donorXOf(outcome), builtX: builtOf(tape, donorXOf(outcome)), about: feature.id };
+    const lost = fate === 'lost' || fate === 'cut-through';
+    if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))
+      return [
+        {
+          ...at,
+          code: 'identity-stamp',
+          severity: 'stop',
+          message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : 'lost'}: it must never be cut, ground, covered or moved.`,
+          waysOut: ['Move the cut well clear of the stamp.'],
+        },
+      ];
+    if (fate === 'cut-through')
+      return [
+        {
+          ...at,
+          code: 'cut-through',
+          severity: 'stop',
+          message: `A cut runs through ${feature.name}.`,
+          waysOut: ['Move the cut to clear it.', 'Remove it first and put it back elsewhere.'],
+        },
+      ];
+    if (lost && feature.id === frame.datum)
+      return [
+        {
+          ...at,
+          code: 'datum-lost',
+          severity: 'stop',
+          message: `${feature.name} is what every measurement is given from, and it is ${reason}.`,
+          waysOut: ['Pick another hole as the datum.', 'Cut somewhere else.'],
+        },
+      ];
+    if (fate === 'lost' && PLAIN.includes(feature.kind))
+      return [{ ...at, code: 'feature-lost', severity: 'note', message: `${feature.name} goes with the steel that is taken out.`, waysOut: [] }];
+    if (fate === 'lost')
+      return [
+        {
+          ...at,
+          code: 'feature-lost',
+          severity: feature.movable === 'no' ? 'stop' : 'warn',
+          message: `${feature.name} is ${reason}${feature.movable === 'no' ? ' and cannot be moved' : ''}.`,
+          waysOut: ['Move it to steel that stays.', 'Cut somewhere else.', 'Remove it if it is not needed any more.'],
+        },
+      ];
+    if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
+      return [
+        {
+          ...at,
+          builtX: builtXOf(outcome),
+          code: 'not-movable',
+          severity: 'stop',
+          message: `${feature.name} was entered as not movable, but the plan moves it.`,
+          waysOut: ['Leave it where it is.', 'Change how it is fixed in the donor table if that was wrong.'],
+        },
+      ];
+    return [];
+  });
+
+const fatesOfCrossmembers: Finder = ({ crossmembers, tape }, { show }) =>
+  crossmembers.flatMap(({ crossmember, fate, operation, built, wider }): Conflict[] => {
+    const at = { operation, donorX: crossmember.x, builtX: built?.x ?? builtOf(tape, crossmember.x), about: crossmember.id };
+    if (fate === 'cut-through')
+      return [
+        {
+          ...at,
+          code: 'cut-crossmember',
+          severity: 'stop',
+          message: `A cut runs through ${crossmember.name}.`,
+          waysOut: ['Move the cut to clear it.', ...(crossmember.removable ? ['Take the crossmember out first.'] : [])],
+        },
+      ];
+    if (fate === 'lost')
+      return [
+        {
+          ...at,
+          code: 'crossmember-lost',
+          severity: 'warn',
+          message: `${crossmember.name} is on steel that is taken out.`,
+          waysOut: ['Move it to steel that stays.', 'Add a crossmember near the joint.'],
+        },
+      ];
+    if (wider !== 0)
+      return [
+        {
+          ...at,
+          code: 'crossmember-width',
+          severity: 'warn',
+          message: `${crossmember.name} must become ${show(Math.abs(wider))} ${wider > 0 ? 'wider' : 'narrower'}: split it or replace it.`,
+          waysOut: ['Replace it.', 'Split it in the middle and add or take out the difference.'],
+        },
+      ];
+    return [];
+  });
+
+const placesOfGroup = (findings: Findings, group: string): { id: string; donor: Vec3; built: Vec3 | null }[] => [
+  ...findings.features
+    .filter((outcome) => outcome.feature.group === group && outcome.fate !== 'new')
+    .flatMap((outcome) =>
+      Object.entries(outcome.places).flatMap(([side, { donor, built }]) =>
+        donor ? [{ id: `${outcome.feature.name}, ${side}`, donor, built }] : [],
+      ),
+    ),
+  ...findings.axles
+    .filter((axle) => axle.item.group === group)
+    .map((axle) => ({ id: axle.item.name, donor: axle.donor, built: axle.built })),
+];
+
+const groups: Finder = (findings, { rules, show }) =>
+  findings.frame.groups.flatMap((group): Conflict[] => {
+    const places = placesOfGroup(findings, group.id);
+    let worst = { change: 0, a: '', b: '', x: 0 };
+    for (const [index, a] of places.entries())
+      for (const b of places.slice(index + 1)) {
+        if (!a.built || !b.built) continue;
+        const change = distance(a.built, b.built) - distance(a.donor, b.donor);
+        if (Math.abs(change) > Math.abs(worst.change) + 1e-9) worst = { change, a: a.id, b: b.id, x: (a.donor.x + b.donor.x) / 2 };
+      }
+    if (Math.abs(worst.change) <= ruleValue(rules, 'group/moved')) return [];
+    const accepted = findings.plan.accepted.find((entry) => entry.group === group.id);
+    const by = `${worst.a} to ${worst.b} ${worst.change > 0 ? 'grows' : 'shrinks'} by ${show(Math.abs(worst.change))}`;
+    return [
+      {
+        ...NOWHERE,
+        donorX: worst.x,
+        builtX: builtOf(findings.tape, worst.x),
+        about: group.id,
+        code: 'group-split',
+        severity: accepted ? 'note' : 'stop',
+        message: `${group.name} is split: ${by}.${accepted ? ` Accepted: ${accepted.reason}` : ''}`,
+        waysOut: accepted ? [] : ['Cut ahead of the whole group, or behind it.', 'Accept the split, with a reason, and remake the links.'],
+      },
+    ];
+  });
+
+const JOINT_WORDS: Readonly<Record<JointVerdict, { severity: Conflict['severity']; words: string; waysOut: readonly string[] }>> = {
+  meets: { severity: 'note', words: 'ends meet', waysOut: [] },
+  dress: { severity: 'note', words: 'ends meet after dressing', waysOut: ['Clamp, hammer and grind the ends level before tacking.'] },
+  'ease-with-a-pie-cut': {
+    severity: 'warn',
+    words: 'rails meet at a kink',
+    waysOut: ['Cut where the rail runs straight.', 'Take the kink out with a pie cut.'],
+  },
+  'needs-a-transition-piece': {
+    severity: 'warn',
+    words: 'ends do not meet',
+    waysOut: ['Cut where both ends have the same width and height.', 'Add a transition piece.'],
+  },
+  cannot: { severity: 'stop', words: 'ends cannot meet', waysOut: ['Cut somewhere else, or split the change over two places.'] },
+};
+
+const joints: Finder = (findings, { show }) =>
+  findings.joints.flatMap((joint): Conflict[] => {
+    if (joint.verdict === 'meets') return [];
+    const { severity, words, waysOut } = JOINT_WORDS[joint.verdict];
+    const side = joint.sides.left.verdict === joint.verdict ? joint.sides.left : joint.sides.right;
+    const degrees = (radians: number) => `${((Math.abs(radians) * 180) / Math.PI).toFixed(1)}°`;
+    const parts = [
+      ...(Math.abs(side.dy) > 0.2 ? [`${show(Math.abs(side.dy))} apart sideways`] : []),
+      ...(Math.abs(side.dz) > 0.2 ? [`${show(Math.abs(side.dz))} apart in height`] : []),
+      ...(Math.abs(side.pitch) > 0.001 && !joint.plannedKink ? [`${degrees(side.pitch)} in side view`] : []),
+      ...(Math.abs(side.yaw) > 0.001 && !joint.plannedKink ? [`${degrees(side.yaw)} in plan`] : []),
+      ...(Math.abs(side.depth) > 0.2 ? [`depths differ by ${show(Math.abs(side.depth))}`] : []),
+      ...(Math.abs(side.width) > 0.2 ? [`flanges differ by ${show(Math.abs(side.width))}`] : []),
+    ];
+    return [
+      {
+        code: `joint-${joint.verdict}`,
+        severity,
+        operation: joint.operation,
+        donorX: joint.donorX,
+        builtX: joint.builtX,
+        about: joint.letter,
+        message: `Joint ${joint.letter}: ${words}: ${parts.join(', ')}.`,
+        waysOut,
+      },
+    ];
+  });
+
+const nearJoints: Finder = ({ joints: all, features }, { rules, show }) => {
+  const limit = ruleValue(rules, 'joint/hole-distance');
+  return all.flatMap((joint) =>
+    features.flatMap((outcome): Conflict[] => {
+      const x = builtXOf(outcome);
+      if (x === null || outcome.fate === 'new') return [];
+      const { feature } = outcome;
+      const clear = Math.abs(x - joint.builtX) - Math.max(feature.length, feature.diameter) / 2;
+      if (clear >= limit) return [];
+      const stamp = feature.kind === 'identity-stamp';
+      return [
+        {
+          code: stamp ? 'identity-stamp' : 'near-joint',
+          severity: stamp ? 'stop' : 'note',
+          operation: joint.operation,
+          donorX: joint.donorX,
+          builtX: x,
+          about: feature.id,
+          message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
+          waysOut: stamp
+            ? ['Move the cut well clear of the stamp: grinding and plates come near it.']
+            : ['Move the cut a little.', 'Weld the hole shut before the joint, or let the plate run round it.'],
+        },
+      ];
+    }),
+  );
+};
+
+const schools: Finder = ({ frame, joints: all, features }, { rules }) => {
+  const material = materialOf(frame.material);
+  const first = all[0];
+  if (!first) return [];
+  const at = { operation: first.operation, donorX: first.donorX, builtX: first.builtX, about: first.letter };
+  if (material.heatTreated || !material.weldable)
+    return [
+      {
+        ...at,
+        code: 'not-weldable',
+        severity: 'stop',
+        message: `The rails are ${material.name}: they must not be welded or heated.`,
+        waysOut: ['Bolt through existing holes instead.', 'Use a donor with mild-steel rails.'],
+      },
+    ];
+  if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
+  const hangers = features.filter((outcome) => outcome.feature.kind === 'spring-hanger').map((outcome) => builtXOf(outcome) ?? -Infinity);
+  const last = Math.max(...hangers);
+  return all
+    .filter((joint) => joint.builtX < last)
+    .map((joint) => ({
+      code: 'ahead-of-hanger',
+      severity: 'stop' as const,
+      operation: joint.operation,
+      donorX: joint.donorX,
+      builtX: joint.builtX,
+      about: joint.letter,
+      message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger: the shop’s rulebook bolts there and welds only behind it.`,
+      waysOut: ['Move the cut behind the rearmost hanger.', 'Change the rule, with your reason, if this frame allows it.'],
+    }));
+};
+
+const overlaps: Finder = ({ state }) =>
+  state.removed
+    .filter((piece) => piece.source !== 'donor' && piece.source !== piece.operation)
+    .map((piece) => ({
+      ...NOWHERE,
+      operation: piece.operation,
+      code: 'operations-overlap',
+      severity: 'warn' as const,
+      about: piece.source,
+      message: 'This operation takes out steel that an earlier operation put in.',
+      waysOut: ['Make one operation of the two.', 'Move one of them.'],
+    }));
+
+const loosePieces: Finder = ({ state, crossmembers, joints: all }) =>
+  state.pieces.flatMap((piece, index): Conflict[] => {
+    if (piece.source !== 'donor' || state.pieces.length === 1) return [];
+    if (crossmembers.some((member) => member.piece === index)) return [];
+    const ahead = all.find((joint) => joint.piece === index - 1)?.letter;
+    const behind = all.find((joint) => joint.piece === index)?.letter;
+    const where = ahead && behind ? `between ${ahead} and ${behind}` : ahead ? `behind ${ahead}` : `ahead of ${behind}`;
+    return [
+      {
+        ...NOWHERE,
+        donorX: (frontTop(piece) + rearTop(piece)) / 2,
+        code: 'no-crossmember',
+        severity: 'warn',
+        message: `The piece ${where} has no crossmember: its two rails come loose from each other at the cut.`,
+        waysOut: ['Tie the two rails with a strongback before the cut.', 'Add a crossmember to this piece.'],
+      },
+    ];
+  });
+
+const lengthOf = (line: FrameLine, tape: Tape): number | null => {
+  const [from, to] = [builtOf(tape, line.from), builtOf(tape, line.to)];
+  return from === null || to === null ? null : to - from;
+};
+
+const lines: Finder = ({ frame, tape }, { show }) =>
+  frame.lines.flatMap((line): Conflict[] => {
+    const now = lengthOf(line, tape);
+    const change = now === null ? null : now - (line.to - line.from);
+    if (change !== null && Math.abs(change) < 0.5) return [];
+    const at = { ...NOWHERE, donorX: (line.from + line.to) / 2, about: line.id, code: 'line-length' };
+    if (change === null)
+      return [
+        { ...at, severity: 'note', message: `${line.name} ends on steel that is taken out: route it anew.`, waysOut: ['Replace it.'] },
+      ];
+    const fits = change > 0 && change <= line.slack;
+    return [
+      {
+        ...at,
+        severity: 'note',
+        message:
+          change < 0
+            ? `${line.name} is ${show(-change)} too long.`
+            : `${line.name} must reach ${show(change)} farther; it has ${show(line.slack)} to spare.`,
+        waysOut: change < 0 ? ['Shorten it, or lay the spare in a loop.'] : fits ? ['Use the slack.'] : ['Join a piece in, or replace it.'],
+      },
+    ];
+  });
+
+const FINDERS: readonly Finder[] = [
+  fatesOfFeatures,
+  fatesOfCrossmembers,
+  groups,
+  joints,
+  nearJoints,
+  schools,
+  overlaps,
+  loosePieces,
+  lines,
+];
+
+/** Everything a builder must know about an evaluated plan besides its refused operations. */
+export const findConflicts: Finder = (findings, context) => FINDERS.flatMap((find) => find(findings, context));
+

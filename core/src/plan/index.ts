@@ -1,0 +1,19 @@
+export { type Conflict } from './conflict.ts';
+export { type ControlPrediction, controlKind } from './control.ts';
+export { type CutEnd, evaluatePlan, type OperationOutcome, type PlanInput, type PlanResult } from './evaluate-plan.ts';
+export { type Joint, type JointSide, type JointVerdict, letterOf } from './joint.ts';
+export { type Measures } from './measures.ts';
+export * from './operation.ts';
+export { OPERATION_NAMES, operationName } from './operation-names.ts';
+export {
+  type CrossmemberOutcome,
+  type Fate,
+  type FeatureOutcome,
+  type RiderOutcome,
+  type Shift,
+  type SidePlace,
+} from './outcome.ts';
+export { type CutFace, faceAt, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
+export { distance, type Pose, posed } from './pose.ts';
+export { type Refusal, type Rework } from './state.ts';
+export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

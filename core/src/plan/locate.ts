@@ -1,0 +1,51 @@
+import { railAt, type Side, type Vec3 } from '../frame/index.ts';
+import { frontTop, holds, meanTop, type Piece, place, rearTop } from './piece.ts';
+import { posed } from './pose.ts';
+import type { PlanState } from './state.ts';
+
+/** Where a local place ended up: on a piece, taken out by an operation, or nowhere on the frame. */
+export type Whereabouts =
+  { readonly at: 'piece'; readonly index: number } | { readonly at: 'removed'; readonly operation: string } | { readonly at: 'off' };
+
+/** Finds the piece, or the removed steel, that holds a local point of `source`. */
+export function whereIs(state: PlanState, source: string, x: number, z: number): Whereabouts {
+  const index = state.pieces.findIndex((piece) => piece.source === source && holds(piece, x, z));
+  if (index >= 0) return { at: 'piece', index };
+  const gone = state.removed.find((piece) => piece.source === source && holds(piece, x, z));
+  return gone ? { at: 'removed', operation: gone.operation } : { at: 'off' };
+}
+
+/** Height of the mean rail top at local x of `source`, on whichever piece or removed steel has it there. */
+export function topAt(state: PlanState, source: string, x: number): number {
+  const all: readonly Piece[] = [...state.pieces, ...state.removed].filter((piece) => piece.source === source);
+  const here = all.find((piece) => x >= frontTop(piece) && x <= rearTop(piece)) ?? all[0];
+  return here ? meanTop(here, x).top : 0;
+}
+
+/** Present place of something on a rail, `down` below its top, `inboard` of the outside face. */
+export function railPlace(piece: Piece, side: Side, x: number, down: number, inboard = 0): Vec3 {
+  const here = railAt(piece.rails[side], x);
+  return place(piece, side, x, here.halfWidth - inboard, here.top - down);
+}
+
+/**
+ * The piece that something in space rides on: the one whose top edge spans its donor x. Beyond the ends of the
+ * donor it rides on the end piece; where the steel was taken out there is none.
+ */
+export function carrierOf(state: PlanState, x: number): { readonly index: number } | { readonly operation: string } {
+  const donor = state.pieces.flatMap((piece, index) => (piece.source === 'donor' ? [{ piece, index }] : []));
+  const under = donor.find(({ piece }) => x >= frontTop(piece) && x <= rearTop(piece));
+  if (under) return { index: under.index };
+  const gone = state.removed.find((piece) => piece.source === 'donor' && x >= frontTop(piece) && x <= rearTop(piece));
+  if (gone) return { operation: gone.operation };
+  const first = donor[0];
+  const last = donor[donor.length - 1];
+  if (first && x < frontTop(first.piece)) return { index: first.index };
+  return { index: last?.index ?? 0 };
+}
+
+/** Present place of a donor point in space that rides on a piece; its side keeps its outward shift. */
+export function ridden(piece: Piece, point: Vec3): Vec3 {
+  const at = posed(piece.pose, point.x, point.z);
+  return { x: at.x, y: point.y + Math.sign(point.y) * piece.spread, z: at.z };
+}

@@ -1,0 +1,182 @@
+import { type Axle, type FramePoint, railAt, SIDES, type Vec3 } from '../frame/index.ts';
+import { sectionProperties, STEEL_DENSITY } from '../sections/index.ts';
+import type { Context } from './context.ts';
+import { railPlace } from './locate.ts';
+import { frontSpine, type Piece, railEnd, rearSpine, stationsOf } from './piece.ts';
+import { posed } from './pose.ts';
+import type { CrossmemberOutcome, FeatureOutcome, RiderOutcome } from './outcome.ts';
+import type { PlanState } from './state.ts';
+
+/** The figures of a frame that people ask for first. mm, radians, kg; null where the frame lacks what it needs. */
+export interface Measures {
+  readonly wheelbase: number | null;
+  /** Cab back to rear axle. */
+  readonly cabToAxle: number | null;
+  /** Rear axle to the end of the frame. */
+  readonly axleToEnd: number | null;
+  readonly frontOverhang: number | null;
+  readonly overallLength: number;
+  readonly widest: number;
+  readonly narrowest: number;
+  /** Lowest part of rails and crossmembers over the ground, and what it is. */
+  readonly lowest: { readonly clearance: number; readonly what: string } | null;
+  readonly approach: number | null;
+  readonly departure: number | null;
+  readonly breakover: number | null;
+  /** Steel of rails and crossmembers, features and named masses, and where it balances. */
+  readonly mass: number;
+  readonly centreOfGravity: Vec3 | null;
+}
+
+/** What the measures are taken from, donor or built. */
+export interface Standing {
+  readonly state: PlanState;
+  readonly features: readonly FeatureOutcome[];
+  readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly axles: readonly RiderOutcome<Axle>[];
+  readonly points: readonly RiderOutcome<FramePoint>[];
+}
+
+interface Underside {
+  readonly x: number;
+  readonly z: number;
+  readonly what: string;
+}
+
+const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+function undersides(standing: Standing, context: Context): Underside[] {
+  const rails = standing.state.pieces.flatMap((piece) =>
+    SIDES.flatMap((side) =>
+      stationsOf(piece, side).map((station) => {
+        const depth = context.section(station.section).depth;
+        return { ...posed(piece.pose, station.x, station.top - depth), what: `${side} rail` };
+      }),
+    ),
+  );
+  const members = standing.crossmembers.flatMap(({ built, crossmember }) =>
+    built
+      ? [-1, 1].map((end) => ({
+          x: built.x + (end * crossmember.length) / 2,
+          z: built.z - crossmember.depth,
+          what: crossmember.name,
+        }))
+      : [],
+  );
+  return [...rails, ...members];
+}
+
+/** Wheel circles seen from the side: front-most axle and rear-most axle, with the ground line under them. */
+function wheels(axles: Standing['axles']) {
+  const there = axles.flatMap((axle) => (axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : []));
+  const front = there.filter((axle) => axle.role === 'front').sort((a, b) => a.x - b.x)[0];
+  const rear = there.filter((axle) => axle.role === 'rear').sort((a, b) => b.x - a.x)[0];
+  if (!front || !rear || rear.x <= front.x) return null;
+  const slope = (rear.z - rear.radius - (front.z - front.radius)) / (rear.x - front.x);
+  return { front, rear, ground: (x: number) => front.z - front.radius + slope * (x - front.x) };
+}
+
+/** Steepest ramp (radians from level) that clears a point outside a tyre: the line tangent under the tyre to the point. */
+function rampAngle(wheel: { readonly x: number; readonly z: number; readonly radius: number }, away: number, height: number): number {
+  const reach = Math.hypot(away, height);
+  return Math.atan2(height, away) + Math.asin(Math.min(1, wheel.radius / reach));
+}
+
+function ramps(standing: Standing, points: readonly Underside[]) {
+  const standingOn = wheels(standing.axles);
+  if (!standingOn) return { approach: null, departure: null, breakover: null };
+  const { front, rear } = standingOn;
+  const least = (angles: readonly number[]): number | null => (angles.length > 0 ? Math.min(...angles) : null);
+  const ahead = points.filter((point) => point.x < front.x - front.radius);
+  const behind = points.filter((point) => point.x > rear.x + rear.radius);
+  const between = points.filter((point) => point.x > front.x + front.radius && point.x < rear.x - rear.radius);
+  return {
+    approach: least(ahead.map((point) => rampAngle(front, front.x - point.x, point.z - front.z))),
+    departure: least(behind.map((point) => rampAngle(rear, point.x - rear.x, point.z - rear.z))),
+    breakover: least(
+      between.map(
+        (point) => rampAngle(front, point.x - front.x, point.z - front.z) + rampAngle(rear, rear.x - point.x, point.z - rear.z),
+      ),
+    ),
+  };
+}
+
+interface Lump {
+  readonly mass: number;
+  readonly at: Vec3;
+}
+
+/** Mass of the rails piece by piece; the section's centroid is taken at half depth, its width at the outside face. */
+export function railLumps(pieces: readonly Piece[], context: Context, density = STEEL_DENSITY): Lump[] {
+  return pieces.flatMap((piece) =>
+    SIDES.flatMap((side) => {
+      const stations = stationsOf(piece, side);
+      return stations.slice(0, -1).flatMap((station, index) => {
+        const next = stations[index + 1];
+        if (!next) return [];
+        const section = context.section(station.section);
+        const properties = sectionProperties(section);
+        const length = Math.hypot(next.x - station.x, next.halfWidth - station.halfWidth, next.top - station.top);
+        const middle = (station.x + next.x) / 2;
+        const at = railPlace(piece, side, middle, section.depth - properties.centroidZ, properties.centroidY);
+        return [{ mass: length * properties.area * density, at }];
+      });
+    }),
+  );
+}
+
+export function measuresOf(standing: Standing, context: Context, density: number): Measures {
+  const { pieces } = standing.state;
+  const axleX = (role: Axle['role']): number | null => {
+    const there = standing.axles.filter((axle) => axle.item.role === role && axle.built);
+    return there.length > 0 ? mean(there.map((axle) => axle.built?.x ?? 0)) : null;
+  };
+  const [frontAxle, rearAxle] = [axleX('front'), axleX('rear')];
+  const cabBack = standing.points.find((point) => point.item.kind === 'cab-back')?.built?.x ?? null;
+  const frontX = Math.min(frontSpine(pieces[0] as Piece).x, ...bottomXs(pieces[0] as Piece, 'front', context));
+  const rearX = Math.max(rearSpine(pieces[pieces.length - 1] as Piece).x, ...bottomXs(pieces[pieces.length - 1] as Piece, 'rear', context));
+  const widths = pieces.flatMap((piece) => {
+    const stations = new Set([...stationsOf(piece, 'left'), ...stationsOf(piece, 'right')].map((station) => station.x));
+    return [...stations].map((x) => mean(SIDES.map((side) => railAt(piece.rails[side], x, 'front').halfWidth)) * 2 + 2 * piece.spread);
+  });
+  const low = undersides(standing, context);
+  const ground = wheels(standing.axles)?.ground;
+  const lowest = ground
+    ? low.map((point) => ({ clearance: point.z - ground(point.x), what: point.what })).reduce((a, b) => (b.clearance < a.clearance - 1e-9 ? b : a))
+    : null;
+  const lumps: Lump[] = [
+    ...railLumps(pieces, context, density),
+    ...standing.crossmembers.flatMap(({ built, crossmember }) =>
+      built ? [{ mass: crossmember.mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
+    ),
+    ...standing.features.flatMap(({ feature, places }) =>
+      Object.values(places).flatMap(({ built }) => (built && feature.mass > 0 ? [{ mass: feature.mass, at: built }] : [])),
+    ),
+    ...standing.points.flatMap(({ item, built }) => (built && item.mass > 0 ? [{ mass: item.mass, at: built }] : [])),
+  ];
+  const mass = lumps.reduce((sum, lump) => sum + lump.mass, 0);
+  const balance = (axis: keyof Vec3) => lumps.reduce((sum, lump) => sum + lump.mass * lump.at[axis], 0) / mass;
+  const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
+  return {
+    wheelbase: minus(rearAxle, frontAxle),
+    cabToAxle: minus(rearAxle, cabBack),
+    axleToEnd: minus(rearX, rearAxle),
+    frontOverhang: minus(frontAxle, frontX),
+    overallLength: rearX - frontX,
+    widest: Math.max(...widths),
+    narrowest: Math.min(...widths),
+    lowest,
+    ...ramps(standing, low),
+    mass,
+    centreOfGravity: mass > 0 ? { x: balance('x'), y: balance('y'), z: balance('z') } : null,
+  };
+}
+
+/** Built x of the bottom edges at an end: a leaning cut may reach farther there than at the top. */
+function bottomXs(piece: Piece, end: 'front' | 'rear', context: Context): number[] {
+  return SIDES.map((side) => {
+    const at = railEnd(piece, side, end);
+    const bottom = at.top - context.section(at.section).depth;
+    return posed(piece.pose, piece[end].x + piece[end].lean * (bottom - piece[end].z), bottom).x;
+  });
+}

@@ -1,0 +1,63 @@
+import type { Widen } from '../operation.ts';
+import { bridge, frontTop, type Piece, railEnd, rearTop, spine } from '../piece.ts';
+import { asRemoved, findSpot, OperationRefused, type PlanState, type Spot, splitSquare } from '../state.ts';
+
+const spreadBy = (pieces: readonly Piece[], outward: number): Piece[] =>
+  pieces.map((piece) => ({ ...piece, spread: piece.spread + outward }));
+
+/** The place `distance` along the frame from a spot, as a spot. */
+function alongFrom(state: PlanState, spot: Spot, distance: number): Spot {
+  const x = spine(state.pieces[spot.index] as Piece, spot.x).x + distance;
+  try {
+    return findSpot(state, { x, on: 'built' });
+  } catch (error) {
+    if (!(error instanceof OperationRefused)) throw error;
+    throw new OperationRefused('operation/no-room-for-transition', 'The transition piece runs past the end of the frame.', [
+      'Take a shorter transition, or widen to the end of the frame.',
+    ]);
+  }
+}
+
+/** Moves the two rails of a range apart (or together), with oblique new pieces just outside the range. */
+export function widen(state: PlanState, operation: Widen): PlanState {
+  if (operation.amount === 0)
+    throw new OperationRefused('operation/not-positive', 'The change of width is 0: nothing would change.', ['Type an amount.']);
+  if (operation.transition < 0)
+    throw new OperationRefused('operation/not-positive', 'A transition cannot be shorter than 0.', ['Type 0 or more.']);
+  const outward = operation.amount / 2;
+  const lastIndex = state.pieces.length - 1;
+  const from = operation.from ? findSpot(state, operation.from) : { index: 0, x: frontTop(state.pieces[0] as Piece) };
+  const to = operation.to
+    ? findSpot(state, operation.to)
+    : { index: lastIndex, x: rearTop(state.pieces[lastIndex] as Piece) };
+  if (from.index > to.index || (from.index === to.index && from.x >= to.x))
+    throw new OperationRefused('operation/order', 'The range must end behind where it begins.', ['Swap the two places.']);
+
+  const range = splitSquare(state, from, to, operation.id);
+  let middle: Piece[] = spreadBy(range.between, outward);
+  for (const piece of middle)
+    for (const side of ['left', 'right'] as const)
+      for (const end of ['front', 'rear'] as const)
+        if (Math.abs(railEnd(piece, side, end).point.y) < 1 || railEnd(piece, side, end).halfWidth + piece.spread <= 0)
+          throw new OperationRefused('operation/rails-cross', 'The rails would cross.', ['Narrow by less.']);
+  let { ahead, behind } = range;
+  const removed = [...state.removed];
+  const bridged = (front: Piece | undefined, rear: Piece | undefined): Piece[] =>
+    front && rear && operation.transition > 0 ? [bridge(front, rear, null, operation.id)] : [];
+
+  if (operation.from && operation.transition > 0) {
+    const start = alongFrom(state, from, -operation.transition);
+    const cut = splitSquare(state, start, from, operation.id);
+    ahead = cut.ahead;
+    removed.push(...asRemoved(cut.between, operation.id));
+    middle = [...bridged(ahead[ahead.length - 1], middle[0]), ...middle];
+  }
+  if (operation.to && operation.transition > 0) {
+    const end = alongFrom(state, to, operation.transition);
+    const cut = splitSquare(state, to, end, operation.id);
+    behind = cut.behind;
+    removed.push(...asRemoved(cut.between, operation.id));
+    middle = [...middle, ...bridged(middle[middle.length - 1], behind[0])];
+  }
+  return { ...state, pieces: [...ahead, ...middle, ...behind], removed };
+}

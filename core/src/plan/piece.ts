@@ -1,0 +1,170 @@
+import { cutRail, railAt, railEnds, type Rail, type RailHere, type Side, SIDES, sideSign, type Vec3 } from '../frame/index.ts';
+import { axisOf, compose, type Pose, posed, unposed } from './pose.ts';
+
+/** A plane across the frame, in local coordinates: through (x, z), leaning `lean` = dx/dz. */
+export interface CutFace {
+  readonly x: number;
+  readonly z: number;
+  readonly lean: number;
+  /** The operation that made it; undefined for the donor's own ends. */
+  readonly operation?: string;
+}
+
+/** A stretch of the frame that moves as one, both rails. */
+export interface Piece {
+  /** Whose local coordinates it keeps: `donor`, or the id of the operation that added it. */
+  readonly source: string;
+  readonly rails: Readonly<Record<Side, Rail>>;
+  readonly front: CutFace;
+  readonly rear: CutFace;
+  readonly pose: Pose;
+  /** Shift of each rail outward, mm. */
+  readonly spread: number;
+}
+
+/** Steel that an operation took out, as it was then. */
+export interface RemovedPiece extends Piece {
+  readonly operation: string;
+}
+
+/** Shorter stretches than this are no steel, mm. */
+export const NO_LENGTH = 1e-7;
+
+export const faceAt = (face: CutFace, z: number): number => face.x + face.lean * (z - face.z);
+
+/** Height of the rail top at local x, mean of both sides: what cut places on the frame are read along. */
+export function meanTop(piece: Piece, x: number, toward: 'front' | 'rear' = 'rear'): { top: number; slope: number } {
+  const left = railAt(piece.rails.left, x, toward);
+  if (piece.rails.left === piece.rails.right) return { top: left.top, slope: left.topSlope };
+  const right = railAt(piece.rails.right, x, toward);
+  return { top: (left.top + right.top) / 2, slope: (left.topSlope + right.topSlope) / 2 };
+}
+
+/** Where a face crosses the top edge, local x. */
+export function faceTop(piece: Piece, face: CutFace, toward: 'front' | 'rear'): number {
+  if (face.lean === 0) return face.x;
+  const { top, slope } = meanTop(piece, face.x, toward);
+  return face.x + (face.lean * (top - face.z)) / (1 - face.lean * slope);
+}
+
+/** Where a face crosses the top edge of one side's rail, local x. */
+function faceTopOnSide(piece: Piece, side: Side, face: CutFace, toward: 'front' | 'rear'): number {
+  if (face.lean === 0) return face.x;
+  const { top, topSlope } = railAt(piece.rails[side], face.x, toward);
+  return face.x + (face.lean * (top - face.z)) / (1 - face.lean * topSlope);
+}
+
+export const frontTop = (piece: Piece): number => faceTop(piece, piece.front, 'rear');
+export const rearTop = (piece: Piece): number => faceTop(piece, piece.rear, 'front');
+
+/** True when the local point lies between the piece's faces. */
+export const holds = (piece: Piece, x: number, z: number): boolean =>
+  x >= faceAt(piece.front, z) - NO_LENGTH && x <= faceAt(piece.rear, z) + NO_LENGTH;
+
+/** Present x (and z) of the mean top edge at local x. */
+export function spine(piece: Piece, x: number, toward: 'front' | 'rear' = 'rear'): { readonly x: number; readonly z: number } {
+  return posed(piece.pose, x, meanTop(piece, x, toward).top);
+}
+
+export const frontSpine = (piece: Piece) => spine(piece, frontTop(piece), 'rear');
+export const rearSpine = (piece: Piece) => spine(piece, rearTop(piece), 'front');
+
+/** Local x whose place on the mean top edge has present x; exact unless the piece is turned, then to 1e-9 mm. */
+export function localAt(piece: Piece, present: number): number {
+  if (piece.pose.turn === 0) return present - piece.pose.dx;
+  let low = frontTop(piece);
+  let high = rearTop(piece);
+  for (let step = 0; step < 80 && high - low > 1e-10; step += 1) {
+    const middle = (low + high) / 2;
+    if (spine(piece, middle).x < present) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Present place of a local point on one side; `y` is outward from the centre line. */
+export function place(piece: Piece, side: Side, x: number, outward: number, z: number): Vec3 {
+  const at = posed(piece.pose, x, z);
+  return { x: at.x, y: sideSign(side) * (outward + piece.spread), z: at.z };
+}
+
+/** One end of one rail: its top edge on the outside face, where it points, and what it is made of. */
+export interface RailEnd extends RailHere {
+  readonly localX: number;
+  readonly point: Vec3;
+  /** Direction in plan, dy/dx as an angle, and in side view, rising to the rear; radians. */
+  readonly yaw: number;
+  readonly pitch: number;
+}
+
+export function railEnd(piece: Piece, side: Side, end: 'front' | 'rear'): RailEnd {
+  const face = piece[end];
+  const toward = end === 'front' ? 'rear' : 'front';
+  const localX = faceTopOnSide(piece, side, face, toward);
+  const here = railAt(piece.rails[side], localX, toward);
+  const axis = axisOf(piece.pose);
+  const along = { x: axis.x - here.topSlope * axis.z, z: axis.z + here.topSlope * axis.x };
+  return {
+    ...here,
+    localX,
+    point: place(piece, side, localX, here.halfWidth, here.top),
+    yaw: Math.atan2(sideSign(side) * here.widthSlope, along.x),
+    pitch: Math.atan2(along.z, along.x),
+  };
+}
+
+export const moved = (piece: Piece, move: Pose): Piece => ({ ...piece, pose: compose(move, piece.pose) });
+
+/** A new face on a piece: the part of it ahead of the face, or behind it. */
+export function partAhead(piece: Piece, face: CutFace): Piece {
+  return { ...piece, rear: face };
+}
+
+export function partBehind(piece: Piece, face: CutFace): Piece {
+  return { ...piece, front: face };
+}
+
+/** True when a piece still has steel along its top edge or below it. */
+export const hasLength = (piece: Piece): boolean => rearTop(piece) - frontTop(piece) > NO_LENGTH;
+
+/**
+ * A new, straight piece from the rear end of `front` to the front end of `rear`, in the local coordinates of
+ * `front`; level and parallel where the two ends already line up.
+ */
+export function bridge(front: Piece, rear: Piece, section: string | null, source: string): Piece {
+  const rails = Object.fromEntries(
+    SIDES.map((side) => {
+      const [a, b] = [railEnd(front, side, 'rear'), railEnd(rear, side, 'front')];
+      const end = unposed(front.pose, b.point.x, b.point.z);
+      const used = section ?? a.section;
+      const stations = [
+        { x: a.localX, halfWidth: a.halfWidth, top: a.top, section: used },
+        { x: end.x, halfWidth: Math.abs(b.point.y) - front.spread, top: end.z, section: used },
+      ];
+      return [side, stations];
+    }),
+  ) as unknown as Record<Side, Rail>;
+  const face = (x: number): CutFace => ({ x, z: 0, lean: 0, operation: source });
+  const same = sameRail(rails.left, rails.right) ? { left: rails.left, right: rails.left } : rails;
+  return {
+    source,
+    rails: same,
+    front: { ...front.rear, operation: source },
+    rear: face(railEnds(rails.left)[1]),
+    pose: front.pose,
+    spread: front.spread,
+  };
+}
+
+const sameRail = (a: Rail, b: Rail): boolean =>
+  a.every((station, index) => {
+    const other = b[index];
+    return other !== undefined && station.x === other.x && station.halfWidth === other.halfWidth && station.top === other.top;
+  });
+
+/** The stations of one rail of a piece between its faces (at the top edge), local. */
+export function stationsOf(piece: Piece, side: Side): Rail {
+  const front = faceTopOnSide(piece, side, piece.front, 'rear');
+  const rear = faceTopOnSide(piece, side, piece.rear, 'front');
+  return cutRail(piece.rails[side], front, Math.max(rear, front + NO_LENGTH));
+}

@@ -1,0 +1,325 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { built, donor, inputOf, plainFrame } from '../../test/frames.ts';
+import type { Feature, Frame, Rail } from '../frame/index.ts';
+import { inches } from '../units/index.ts';
+import { builtOf, donorOf, evaluatePlan, pieAngle, type PlanResult } from './index.ts';
+
+const taper: Rail = [
+  { x: 0, halfWidth: 457.2, top: 0, section: 'rail' },
+  { x: 1524, halfWidth: 457.2, top: 0, section: 'rail' },
+  { x: 2540, halfWidth: 406.4, top: 0, section: 'rail' },
+  { x: 6000, halfWidth: 406.4, top: 0, section: 'rail' },
+];
+
+const hole = (id: string, x: number, changes: Partial<Feature> = {}): Feature => ({
+  ...plainFrame().features[0]!,
+  id,
+  name: id,
+  x,
+  movable: 're-drill',
+  ...changes,
+});
+
+const withFeatures = (...features: Feature[]): Frame => plainFrame({ features: [...plainFrame().features, ...features] });
+const codes = (result: PlanResult) => result.conflicts.map((conflict) => conflict.code);
+const outcome = (result: PlanResult, id: string) => result.features.find(({ feature }) => feature.id === id)!;
+
+describe('worked cases', () => {
+  it('a tape diagonal does not grow by the stretch', () => {
+    const frame = plainFrame({
+      controlPoints: [
+        { id: 'f', name: 'front', x: 100, inboard: 10.9, down: 0 },
+        { id: 'r', name: 'rear', x: 3148, inboard: 10.9, down: 0 },
+      ],
+      controlMeasurements: [{ id: 'd', from: { point: 'f', side: 'left' }, to: { point: 'r', side: 'right' } }],
+    });
+    const result = evaluatePlan(inputOf(frame, { kind: 'lengthen', at: donor(2000), length: 374.65, section: null }));
+    expect(result.controls[0]!.kind).toBe('diagonal');
+    expect(result.controls[0]!.before).toBeNear(3161.15, 0.01);
+    expect(result.controls[0]!.predicted).toBeNear(3523.79, 0.01);
+  });
+
+  it('shortening across a taper leaves each rear rail 20.32 inboard, parallel', () => {
+    const result = evaluatePlan(inputOf(plainFrame({}, taper), { kind: 'shorten', from: donor(1778), to: donor(2184.4) }));
+    const { left, right } = result.joints[0]!.sides;
+    expect(left.dy).toBeNear(20.32, 1e-6);
+    expect(right.dy).toBeNear(-20.32, 1e-6);
+    expect(left.yaw).toBeNear(0, 1e-12);
+  });
+
+  it('a pie cut for a drop of 4 in at 38 in turns by 6.0423°, and the point comes forward', () => {
+    const amount = { by: 'drop', drop: 101.6, distance: 965.2 } as const;
+    expect((pieAngle(amount) * 180) / Math.PI).toBeNear(6.0423, 1e-4);
+    const frame = withFeatures(hole('tip', 3965.2, { down: 0 }));
+    const result = evaluatePlan(
+      inputOf(frame, { kind: 'pie-cut', at: donor(3000), pivot: 'top', mode: 'close', turned: 'rear', amount, wedge: 'square' }),
+    );
+    const shift = outcome(result, 'tip').shift!;
+    expect(shift.dz).toBeNear(-101.6, 1e-6);
+    expect(shift.dx).toBeNear(-5.36, 0.01);
+    expect((shift.turn * 180) / Math.PI).toBeNear(-6.0423, 1e-4);
+    const wedge = result.removed[0]!;
+    expect(wedge.front.lean).toBe(0);
+    expect(Math.abs(wedge.rear.lean) * 187.325).toBeNear(19.83, 0.005);
+    expect(2 * 187.325 * Math.tan(pieAngle(amount) / 2)).toBeNear(19.77, 0.005);
+  });
+
+  it('a step with a new middle raises the rear and keeps the plan length', () => {
+    const result = evaluatePlan(inputOf(plainFrame(), { kind: 'step', from: donor(3000), to: donor(3500), rise: 100, method: 'new-middle' }));
+    expect(result.measures.after.overallLength).toBeNear(6000, 1e-9);
+    expect(result.measures.after.wheelbase).toBeNear(3600, 1e-9);
+    expect(result.axles[1]!.built!.z).toBeNear(-50, 1e-9);
+    expect(result.joints.map((joint) => joint.verdict)).toEqual(['meets', 'meets']);
+    expect((result.joints[0]!.sides.left.pitch * 180) / Math.PI).toBeNear(11.3099, 1e-4);
+  });
+
+  it('widening a range moves its rails out and bridges to it with oblique pieces', () => {
+    const result = evaluatePlan(
+      inputOf(plainFrame(), { kind: 'widen', amount: 158.75, from: donor(4000), to: null, transition: 400 }),
+    );
+    expect(result.measures.after.widest).toBeNear(860 + 158.75, 1e-9);
+    expect(result.measures.after.overallLength).toBeNear(6000, 1e-9);
+    expect(result.pieces.map((piece) => piece.source)).toEqual(['donor', 'op1', 'donor']);
+    expect((result.joints[0]!.sides.left.yaw * 180) / Math.PI).toBeNear(-(Math.atan(79.375 / 400) * 180) / Math.PI, 1e-9);
+    expect(result.joints.every((joint) => joint.verdict === 'meets')).toBe(true);
+    const abrupt = evaluatePlan(inputOf(plainFrame(), { kind: 'widen', amount: 158.75, from: donor(4000), to: null, transition: 0 }));
+    expect(abrupt.joints[0]!.sides.left.dy).toBeNear(-79.375, 1e-9);
+    expect(abrupt.joints[0]!.verdict).toBe('needs-a-transition-piece');
+  });
+
+  it('narrows the whole frame without a joint, and says that crossmembers must follow', () => {
+    const crossmember = { id: 'c', name: 'Crossmember 1', x: 3000, length: 80, depth: 60, below: 40, fixing: 'riveted', removable: true, mass: 9 } as const;
+    const frame = plainFrame({ crossmembers: [crossmember] });
+    const result = evaluatePlan(inputOf(frame, { kind: 'widen', amount: -50, from: null, to: null, transition: 0 }));
+    expect(result.joints).toEqual([]);
+    expect(result.crossmembers[0]!.wider).toBeNear(-50, 1e-9);
+    expect(codes(result)).toContain('crossmember-width');
+  });
+
+  it('a horn can be added and trimmed at either end', () => {
+    const result = evaluatePlan(
+      inputOf(
+        plainFrame(),
+        { kind: 'extend', end: 'rear', length: 200, section: null },
+        { kind: 'extend', end: 'front', length: 100, section: null },
+        { kind: 'trim', end: 'front', at: built(-40), angle: 0, lean: 'top-longer' },
+      ),
+    );
+    expect(result.operations.map((entry) => entry.status)).toEqual(['done', 'done', 'done']);
+    expect(result.measures.after.overallLength).toBeNear(6240, 1e-9);
+    expect(result.measures.after.frontOverhang).toBeNear(740, 1e-9);
+    expect(result.cutEnds).toMatchObject([{ letter: 'A', end: 'front', builtX: -40 }]);
+    expect(result.joints.map((joint) => joint.letter)).toEqual(['B', 'C']);
+  });
+});
+
+describe('places on the donor and on the frame as it is', () => {
+  it('the same cut given either way gives the same frame', () => {
+    const first = { kind: 'lengthen', at: donor(2000), length: 300, section: null } as const;
+    const onDonor = evaluatePlan(inputOf(plainFrame(), first, { kind: 'shorten', from: donor(3000), to: donor(3200) }));
+    const onBuilt = evaluatePlan(inputOf(plainFrame(), first, { kind: 'shorten', from: built(3300), to: built(3500) }));
+    expect(onBuilt.tape).toEqual(onDonor.tape);
+  });
+
+  it('each station of the tape knows its other number, and the fold has none', () => {
+    const { tape } = evaluatePlan(
+      inputOf(plainFrame(), { kind: 'lengthen', at: donor(2000), length: 300, section: null }, { kind: 'shorten', from: donor(3000), to: donor(3200) }),
+    );
+    expect(builtOf(tape, 2500)).toBeNear(2800, 1e-9);
+    expect(donorOf(tape, 2800)).toBeNear(2500, 1e-9);
+    expect(donorOf(tape, 2100)).toBeNull();
+    expect(builtOf(tape, 3100)).toBeNull();
+    expect(tape.folds).toMatchObject([{ donorFrom: 3000, donorTo: 3200 }]);
+    expect(tape.folds[0]!.builtX).toBeNear(3300, 1e-9);
+  });
+
+  it('refuses steel that is gone, with a reason, and carries on', () => {
+    const result = evaluatePlan(
+      inputOf(
+        plainFrame(),
+        { kind: 'shorten', from: donor(2000), to: donor(2400) },
+        { kind: 'lengthen', at: donor(2200), length: 50, section: null },
+        { kind: 'lengthen', at: built(9000), length: 50, section: null },
+        { kind: 'lengthen', at: donor(3000), length: 50, section: null },
+      ),
+    );
+    expect(result.operations.map((entry) => entry.refusal?.code ?? entry.status)).toEqual([
+      'done',
+      'operation/place-gone',
+      'operation/off-the-frame',
+      'done',
+    ]);
+    expect(codes(result).slice(0, 2)).toEqual(['operation/place-gone', 'operation/off-the-frame']);
+  });
+
+  it.each([
+    ['operation/order', { kind: 'shorten', from: donor(3000), to: donor(2000) }],
+    ['operation/not-positive', { kind: 'lengthen', at: donor(2000), length: 0, section: null }],
+    ['operation/unknown-section', { kind: 'lengthen', at: donor(2000), length: 10, section: 'cheese' }],
+    ['operation/nothing-left', { kind: 'shorten', from: donor(3000), to: donor(6000) }],
+    ['operation/trim-angle', { kind: 'trim', end: 'rear', at: donor(5000), angle: 2, lean: 'top-longer' }],
+    ['operation/notch-depth', { kind: 'notch', at: donor(3000), width: 100, depth: 150, from: 'below', form: 'arch', plate: 6 }],
+    ['operation/already-closed', { kind: 'box', from: donor(2000), to: donor(3000), plate: 5, taper: 50 }],
+    ['operation/not-on-the-frame', { kind: 'bracket', change: { what: 'remove', feature: 'nothing' } }],
+    ['operation/step-too-steep', { kind: 'step', from: donor(3000), to: donor(3100), rise: 99, method: 'turn-middle' }],
+    [
+      'operation/pie-angle',
+      { kind: 'pie-cut', at: donor(3000), pivot: 'top', mode: 'close', turned: 'rear', amount: { by: 'drop', drop: 50, distance: 40 }, wedge: 'square' },
+    ],
+    ['operation/rails-cross', { kind: 'widen', amount: -900, from: null, to: null, transition: 0 }],
+  ] as const)('refuses as %s', (code, operation) => {
+    const result = evaluatePlan(inputOf(plainFrame(), operation));
+    expect(result.operations[0]!.refusal?.code).toBe(code);
+    expect(result.pieces.length).toBe(1);
+  });
+});
+
+describe('what becomes of everything', () => {
+  it('tells stays, moves, lost, cut through, moved and removed apart', () => {
+    const frame = withFeatures(
+      hole('ahead', 1000),
+      hole('behind', 5000),
+      hole('gone', 2100),
+      hole('cut', 2000),
+      hole('strap', 3000, { attachment: 'weld', movable: 're-weld' }),
+      hole('clip', 3100),
+    );
+    const result = evaluatePlan(
+      inputOf(
+        frame,
+        { kind: 'shorten', from: donor(2000), to: donor(2400) },
+        { kind: 'bracket', change: { what: 'move', feature: 'strap', to: donor(3300), down: 40 } },
+        { kind: 'bracket', change: { what: 'remove', feature: 'clip' } },
+        { kind: 'bracket', change: { what: 'drill', at: donor(4000), feature: hole('new', 0), count: 3, pitch: 50 } },
+      ),
+    );
+    const fates = Object.fromEntries(result.features.map(({ feature, fate }) => [feature.id, fate]));
+    expect(fates).toEqual({
+      datum: 'stays',
+      ahead: 'stays',
+      behind: 'moves',
+      gone: 'lost',
+      cut: 'cut-through',
+      strap: 're-weld',
+      clip: 'removed',
+      'new-1': 'new',
+      'new-2': 'new',
+      'new-3': 'new',
+    });
+    expect(outcome(result, 'behind').shift).toMatchObject({ dx: -400, dy: 0, dz: 0, turn: 0 });
+    expect(outcome(result, 'strap').places.left!.built!.x).toBeNear(2900, 1e-9);
+    expect(outcome(result, 'new-3').places.left!.built!.x).toBeNear(3700, 1e-9);
+    expect(codes(result)).toEqual(expect.arrayContaining(['cut-through', 'feature-lost']));
+  });
+
+  it('never lets the identity stamp be cut, lost, moved or crowded', () => {
+    const stamp = (x: number) => withFeatures(hole('stamp', x, { kind: 'identity-stamp', length: 80, diameter: 0, movable: 'no' }));
+    const cut = { kind: 'shorten', from: donor(2000), to: donor(2400) } as const;
+    for (const x of [2100, 1960, 1900])
+      expect(evaluatePlan(inputOf(stamp(x), cut)).conflicts[0]).toMatchObject({ code: 'identity-stamp', severity: 'stop' });
+    expect(codes(evaluatePlan(inputOf(stamp(1000), cut)))).not.toContain('identity-stamp');
+    const moving = evaluatePlan(inputOf(stamp(1000), { kind: 'bracket', change: { what: 'move', feature: 'stamp', to: donor(1200), down: 0 } }));
+    expect(codes(moving)).toContain('operation/identity-stamp');
+  });
+
+  it('says by how much a suspension group is pulled apart, unless that is accepted', () => {
+    const group = 'rear-suspension';
+    const frame: Frame = {
+      ...withFeatures(hole('link', 3400, { group })),
+      groups: [{ id: group, name: 'Rear suspension' }],
+      axles: plainFrame().axles.map((axle) => (axle.role === 'rear' ? { ...axle, group } : axle)),
+    };
+    const input = inputOf(frame, { kind: 'lengthen', at: donor(4000), length: inches(2), section: null });
+    const split = evaluatePlan(input).conflicts.find((conflict) => conflict.code === 'group-split')!;
+    expect(split).toMatchObject({ severity: 'stop', about: group });
+    expect(split.message).toMatch(/Rear suspension is split: link, (left|right) to Rear axle grows by 1 .* in/);
+    const accepted = evaluatePlan({ ...input, plan: { ...input.plan, accepted: [{ group, reason: 'new links' }] } });
+    expect(accepted.conflicts.find((conflict) => conflict.code === 'group-split')).toMatchObject({ severity: 'note' });
+  });
+
+  it('a notch loses what is inside it, and only that', () => {
+    const frame = withFeatures(hole('low', 4300, { down: 130 }), hole('high', 4300, { down: 30 }), hole('beside', 4100, { down: 130 }));
+    const result = evaluatePlan(inputOf(frame, { kind: 'notch', at: donor(4300), width: 250, depth: 60, from: 'below', form: 'arch', plate: 6 }));
+    expect(['low', 'high', 'beside'].map((id) => outcome(result, id).fate)).toEqual(['lost', 'stays', 'stays']);
+  });
+
+  it('refuses to weld heat-treated rails, and ahead of the hanger where the rulebook says so', () => {
+    const cut = { kind: 'lengthen', at: donor(2000), length: 100, section: null } as const;
+    const hanger = withFeatures(hole('hanger', 4800, { kind: 'spring-hanger' }));
+    expect(codes(evaluatePlan(inputOf({ ...hanger, material: 'heat-treated-110' }, cut)))).toContain('not-weldable');
+    expect(codes(evaluatePlan(inputOf(hanger, cut)))).not.toContain('ahead-of-hanger');
+    const bolting = { ...inputOf(hanger, cut), rules: { profile: 'bolt-ahead-weld-behind', changes: {} } } as const;
+    expect(codes(evaluatePlan(bolting))).toContain('ahead-of-hanger');
+  });
+
+  it('warns of a cut crossmember, an overlap, a piece without crossmember, and lines too short', () => {
+    const frame = plainFrame({
+      crossmembers: [
+        { id: 'c', name: 'Crossmember 3', x: 2400, length: 80, depth: 60, below: 40, fixing: 'riveted', removable: true, mass: 9 },
+      ],
+      lines: [{ id: 'b', name: 'Rear brake line', kind: 'brake', side: 'left', from: 800, to: 4200, slack: 50 }],
+    });
+    const result = evaluatePlan(
+      inputOf(
+        frame,
+        { kind: 'lengthen', at: donor(2400), length: 300, section: null },
+        { kind: 'shorten', from: built(2300), to: built(2500) },
+      ),
+    );
+    expect(codes(result)).toEqual(expect.arrayContaining(['cut-crossmember', 'operations-overlap', 'no-crossmember', 'line-length']));
+  });
+});
+
+describe('properties', () => {
+  const station = fc.integer({ min: 800, max: 5600 });
+
+  it('lengthening and taking the same length out again restores the frame', () => {
+    fc.assert(
+      fc.property(station, fc.integer({ min: 1, max: 900 }), (x, length) => {
+        const result = evaluatePlan(
+          inputOf(
+            plainFrame({}, taper),
+            { kind: 'lengthen', at: donor(x), length, section: null },
+            { kind: 'shorten', from: built(x), to: built(x + length) },
+          ),
+        );
+        const joint = result.joints[0]!;
+        expect(result.measures.after.overallLength).toBeNear(6000, 1e-6);
+        expect(result.measures.after.mass).toBeNear(result.measures.before.mass, 1e-6);
+        expect(Math.hypot(joint.sides.left.dy, joint.sides.left.dz)).toBeNear(0, 1e-9);
+      }),
+    );
+  });
+
+  it('mass is what was there, less what was taken out, plus what was added', () => {
+    const perMm = 2 * (150 * 60 - 140 * 50) * 7.85e-6;
+    fc.assert(
+      fc.property(station, fc.integer({ min: 1, max: 300 }), fc.integer({ min: 1, max: 300 }), (x, cut, add) => {
+        const result = evaluatePlan(
+          inputOf(plainFrame(), { kind: 'shorten', from: donor(x), to: donor(x + cut) }, { kind: 'lengthen', at: donor(700), length: add, section: null }),
+        );
+        expect(result.measures.after.mass).toBeNear(result.measures.before.mass + (add - cut) * perMm, 1e-6);
+      }),
+    );
+  });
+
+  it('left and right mirror each other when the rails do', () => {
+    fc.assert(
+      fc.property(station, fc.integer({ min: 5, max: 400 }), (x, length) => {
+        const { joints, features } = evaluatePlan(
+          inputOf(
+            plainFrame({ features: [...plainFrame().features, hole('h', 5700)] }, taper),
+            { kind: 'shorten', from: donor(x), to: donor(Math.min(x + length, 5650)) },
+            { kind: 'pie-cut', at: donor(700), pivot: 'bottom', mode: 'open', turned: 'front', amount: { by: 'angle', angle: 0.05 }, wedge: 'square' },
+          ),
+        );
+        for (const { sides } of joints) {
+          expect(sides.left.dy).toBeNear(-sides.right.dy, 1e-9);
+          expect(sides.left.dz).toBeNear(sides.right.dz, 1e-9);
+        }
+        for (const { places } of features) expect(places.left!.built?.y ?? 0).toBeNear(-(places.right!.built?.y ?? 0), 1e-9);
+      }),
+    );
+  });
+});

@@ -1,0 +1,44 @@
+import type { Vec3 } from '../frame/index.ts';
+
+/** A rigid move in the x–z plane: a turn about y (radians, positive raises the rear), then a shift, mm. */
+export interface Pose {
+  readonly turn: number;
+  readonly dx: number;
+  readonly dz: number;
+}
+
+export const STAY: Pose = { turn: 0, dx: 0, dz: 0 };
+
+export const shift = (dx: number, dz: number): Pose => ({ turn: 0, dx, dz });
+
+/** x and z of a point after a pose. */
+export function posed(pose: Pose, x: number, z: number): { readonly x: number; readonly z: number } {
+  if (pose.turn === 0) return { x: x + pose.dx, z: z + pose.dz };
+  const [cos, sin] = [Math.cos(pose.turn), Math.sin(pose.turn)];
+  return { x: x * cos - z * sin + pose.dx, z: x * sin + z * cos + pose.dz };
+}
+
+/** The local x and z that a pose carries to the given present ones. */
+export function unposed(pose: Pose, x: number, z: number): { readonly x: number; readonly z: number } {
+  return posed({ turn: -pose.turn, dx: 0, dz: 0 }, x - pose.dx, z - pose.dz);
+}
+
+/** `then` after `first`, as one pose. */
+export function compose(then: Pose, first: Pose): Pose {
+  const moved = posed(then, first.dx, first.dz);
+  return { turn: then.turn + first.turn, dx: moved.x, dz: moved.z };
+}
+
+/** The turn by `angle` (radians) about a present point. */
+export function turnAbout(x: number, z: number, angle: number): Pose {
+  const turned = posed({ turn: angle, dx: 0, dz: 0 }, x, z);
+  return { turn: angle, dx: x - turned.x, dz: z - turned.z };
+}
+
+/** The unit vector of the rail's own length direction after a pose, in x and z. */
+export const axisOf = (pose: Pose): { readonly x: number; readonly z: number } => ({
+  x: Math.cos(pose.turn),
+  z: Math.sin(pose.turn),
+});
+
+export const distance = (a: Vec3, b: Vec3): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z);

@@ -1,0 +1,167 @@
+import { type Crossmember, type Feature, type Frame, railEnds, railOf } from '../frame/index.ts';
+import type { Conflict } from './conflict.ts';
+import type { Box, Notch, Place } from './operation.ts';
+import {
+  type CutFace,
+  frontTop,
+  hasLength,
+  localAt,
+  meanTop,
+  moved,
+  partAhead,
+  partBehind,
+  type Piece,
+  rearTop,
+  type RemovedPiece,
+  frontSpine,
+  rearSpine,
+} from './piece.ts';
+import { type Pose, STAY } from './pose.ts';
+
+/** A feature or crossmember and the local coordinates its `x` is in. */
+export interface Hung<T> {
+  readonly item: T;
+  readonly source: string;
+  /** What an operation did to it on purpose. */
+  readonly change: 'none' | 'added' | 'removed' | 'moved' | 'lowered' | 'thinned';
+  readonly operation: string | null;
+}
+
+/** A notch or a boxing plate on a piece, in local coordinates. */
+export interface Rework {
+  readonly operation: Notch | Box;
+  readonly source: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The frame in work: what every operation takes and gives. */
+export interface PlanState {
+  readonly pieces: readonly Piece[];
+  readonly removed: readonly RemovedPiece[];
+  readonly features: readonly Hung<Feature>[];
+  readonly crossmembers: readonly Hung<Crossmember>[];
+  readonly reworks: readonly Rework[];
+  readonly conflicts: readonly Conflict[];
+}
+
+export function donorState(frame: Frame): PlanState {
+  const rails = { left: railOf(frame.rails, 'left'), right: railOf(frame.rails, 'right') };
+  const [frontX, rearX] = [railEnds(rails.left), railEnds(rails.right)].reduce(
+    ([front, rear], [otherFront, otherRear]) => [Math.min(front, otherFront), Math.max(rear, otherRear)],
+    [Infinity, -Infinity] as const,
+  );
+  const end = (x: number): CutFace => ({ x, z: 0, lean: 0 });
+  const hang = <T>(item: T): Hung<T> => ({ item, source: 'donor', change: 'none', operation: null });
+  return {
+    pieces: [{ source: 'donor', rails, front: end(frontX), rear: end(rearX), pose: STAY, spread: 0 }],
+    removed: [],
+    features: frame.features.map(hang),
+    crossmembers: frame.crossmembers.map(hang),
+    reworks: [],
+    conflicts: [],
+  };
+}
+
+/** A place found on the frame in work: which piece, and local x on its top edge. */
+export interface Spot {
+  readonly index: number;
+  readonly x: number;
+}
+
+/** Why an operation could not be carried out as given. */
+export interface Refusal {
+  readonly code: string;
+  readonly message: string;
+  readonly waysOut: readonly string[];
+}
+
+export class OperationRefused extends Error {
+  readonly refusal: Refusal;
+  constructor(code: string, message: string, waysOut: readonly string[] = []) {
+    super(message);
+    this.refusal = { code, message, waysOut };
+  }
+}
+
+/**
+ * Finds a place on the frame in work.
+ * @throws OperationRefused when it is off the frame or on steel that is gone.
+ */
+export function findSpot(state: PlanState, given: Place): Spot {
+  const index = state.pieces.findIndex((piece) =>
+    given.on === 'donor'
+      ? piece.source === 'donor' && given.x >= frontTop(piece) && given.x <= rearTop(piece)
+      : given.x >= frontSpine(piece).x && given.x <= rearSpine(piece).x,
+  );
+  const piece = state.pieces[index];
+  if (piece) return { index, x: given.on === 'donor' ? given.x : localAt(piece, given.x) };
+  const gone = given.on === 'donor' && state.removed.some((r) => r.source === 'donor' && given.x > frontTop(r) && given.x < rearTop(r));
+  throw gone
+    ? new OperationRefused('operation/place-gone', 'This place on the donor was taken out by an earlier operation.', [
+        'Pick a place on steel that is still there.',
+        'Move this operation ahead of the one that takes the steel out.',
+      ])
+    : new OperationRefused('operation/off-the-frame', 'This place is not on the frame.', [
+        'Pick a place between the front and the rear end of the rails.',
+      ]);
+}
+
+export const pieceAt = (state: PlanState, spot: Spot): Piece => state.pieces[spot.index] as Piece;
+
+/** A square face at a spot. */
+export const squareFace = (x: number, operation: string): CutFace => ({ x, z: 0, lean: 0, operation });
+
+/** A face through the top edge at local x of a piece, leaning. */
+export const leaningFace = (piece: Piece, x: number, lean: number, operation: string): CutFace => ({
+  x,
+  z: meanTop(piece, x).top,
+  lean,
+  operation,
+});
+
+export interface SplitResult {
+  readonly ahead: readonly Piece[];
+  readonly between: readonly Piece[];
+  readonly behind: readonly Piece[];
+}
+
+/** Cuts the chain at two spots with the given faces; each part keeps only pieces that still have length. */
+export function split(
+  state: PlanState,
+  from: Spot,
+  to: Spot,
+  faces: { readonly fromAhead: CutFace; readonly fromBehind: CutFace; readonly toAhead: CutFace; readonly toBehind: CutFace },
+): SplitResult {
+  const { pieces } = state;
+  const [first, last] = [pieces[from.index] as Piece, pieces[to.index] as Piece];
+  const between =
+    from.index === to.index
+      ? [partBehind(partAhead(first, faces.toAhead), faces.fromBehind)]
+      : [partBehind(first, faces.fromBehind), ...pieces.slice(from.index + 1, to.index), partAhead(last, faces.toAhead)];
+  return {
+    ahead: [...pieces.slice(0, from.index), partAhead(first, faces.fromAhead)].filter(hasLength),
+    between: between.filter(hasLength),
+    behind: [partBehind(last, faces.toBehind), ...pieces.slice(to.index + 1)].filter(hasLength),
+  };
+}
+
+/** Cuts square at two spots. */
+export function splitSquare(state: PlanState, from: Spot, to: Spot, operation: string): SplitResult {
+  const [a, b] = [squareFace(from.x, operation), squareFace(to.x, operation)];
+  return split(state, from, to, { fromAhead: a, fromBehind: a, toAhead: b, toBehind: b });
+}
+
+export const movedAll = (pieces: readonly Piece[], move: Pose): Piece[] => pieces.map((piece) => moved(piece, move));
+
+export const asRemoved = (pieces: readonly Piece[], operation: string): RemovedPiece[] =>
+  pieces.map((piece) => ({ ...piece, operation }));
+
+/** The piece that stays in front of a cut, or behind it. @throws OperationRefused when nothing is left there. */
+export function mustHave(pieces: readonly Piece[], which: 'last' | 'first', side: 'ahead of' | 'behind'): Piece {
+  const piece = which === 'last' ? pieces[pieces.length - 1] : pieces[0];
+  if (piece) return piece;
+  throw new OperationRefused('operation/nothing-left', `Nothing of the frame is left ${side} the cut.`, [
+    'To take an end off, use Trim.',
+  ]);
+}

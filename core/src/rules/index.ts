@@ -1,0 +1,1 @@
+export { type ProfileId, PROFILES, type Rule, type Rulebook, type RuleId, RULES, ruleValue } from './rule.ts';

@@ -1,0 +1,12 @@
+export { type Addition, type BuiltUpSection, builtUpSection } from './built-up.ts';
+export {
+  propertiesOfParts,
+  resistingMoment,
+  sectionProperties,
+  type SectionProperties,
+  shearArea,
+  STEEL_DENSITY,
+  torsionConstant,
+} from './properties.ts';
+export { describeSection, type Part, partsOf, type Section, type SectionKind, widthOf } from './section.ts';
+export { STOCK_SECTIONS, type StockSection } from './stock.ts';

@@ -1,0 +1,10 @@
+export {
+  judgeReading,
+  latestReadings,
+  type Reading,
+  type ReadingVerdict,
+  type Stage,
+  STAGE_NAMES,
+  STAGES,
+  targetOf,
+} from './reading.ts';

@@ -1,0 +1,64 @@
+import type { ControlPrediction } from '../plan/index.ts';
+import { type Rulebook, ruleValue } from '../rules/index.ts';
+import { inches, lengthText, type LengthFormat } from '../units/index.ts';
+
+/** When a reading was taken: before the first cut, and after each time the frame was handled. */
+export const STAGES = ['before-cut', 'fit-up', 'tacked', 'welded'] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
+  'before-cut': 'Before the cut',
+  'fit-up': 'Fit-up',
+  tacked: 'Tacked',
+  welded: 'Welded out',
+};
+
+/** One tape reading; never changed or deleted, only followed by a later one. */
+export interface Reading {
+  readonly id: string;
+  /** Id of the control measurement. */
+  readonly measurement: string;
+  readonly stage: Stage;
+  /** What the tape said, mm. */
+  readonly value: number;
+  /** When, as an ISO 8601 moment in UTC, and by whom. */
+  readonly taken: string;
+  readonly by: string;
+}
+
+export interface ReadingVerdict {
+  readonly verdict: 'right' | 'off' | 'misread' | 'no-target';
+  /** Reading minus target, mm; 0 where there is no target. */
+  readonly off: number;
+  readonly tolerance: number;
+  /** The reason, in shop words. */
+  readonly message: string;
+}
+
+/** The target of a measurement at a stage, mm: the donor before the cut, the plan after it. */
+export const targetOf = (control: ControlPrediction, stage: Stage): number | null =>
+  stage === 'before-cut' ? control.before : control.predicted;
+
+/** Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals have their own. */
+export function judgeReading(control: ControlPrediction, reading: Pick<Reading, 'stage' | 'value'>, rules: Rulebook, format: LengthFormat): ReadingVerdict {
+  const tolerance = ruleValue(rules, control.kind === 'diagonal' ? 'reading/diagonal' : 'reading/length');
+  const target = targetOf(control, reading.stage);
+  if (target === null) return { verdict: 'no-target', off: 0, tolerance, message: control.reason };
+  const off = reading.value - target;
+  const show = (mm: number) => lengthText(Math.abs(mm), format, true);
+  const way = off > 0 ? 'long' : 'short';
+  if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: `within ${show(tolerance)}` };
+  if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch'))
+    return { verdict: 'misread', off, tolerance, message: `an inch ${way}: read from the 1 in mark? Take it again` };
+  return { verdict: 'off', off, tolerance, message: `${show(off)} ${way}, allowed ${show(tolerance)}` };
+}
+
+/** The latest reading of each measurement at a stage; ties go to the one later in the list. */
+export function latestReadings(readings: readonly Reading[], stage: Stage): ReadonlyMap<string, Reading> {
+  const latest = new Map<string, Reading>();
+  for (const reading of readings) {
+    const known = latest.get(reading.measurement);
+    if (reading.stage === stage && (!known || reading.taken >= known.taken)) latest.set(reading.measurement, reading);
+  }
+  return latest;
+}

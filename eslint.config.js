@@ -1,0 +1,102 @@
+import js from '@eslint/js';
+import astro from 'eslint-plugin-astro';
+import boundaries from 'eslint-plugin-boundaries';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** core/src folders in the order they may depend on each other: each imports only those before it. */
+const CORE_ORDER = [
+  'units',
+  'sections',
+  'materials',
+  'rules',
+  'frame',
+  'plan',
+  'markout',
+  'survey',
+  'job',
+  'exchange',
+];
+
+const element = (type, pattern, extra = {}) => ({ type, pattern, mode: 'full', ...extra });
+
+const elements = [
+  ...CORE_ORDER.map((name) => element(`core-${name}`, `core/src/${name}/**/*`)),
+  element('core-root', 'core/src/*'),
+  element('core-outside', 'core/{bin,test}/**/*'),
+  element('web-bench', 'web/src/benches/*/**/*', { capture: ['bench'] }),
+  element('web-workbench', 'web/src/benches/*'),
+  element('web-board', 'web/src/board/**/*'),
+  element('web-ui', 'web/src/ui/**/*'),
+  element('web-client', 'web/src/client/**/*'),
+  element('web-shared', 'web/src/shared/**/*'),
+  element('web-server', 'web/src/server/**/*'),
+  element('web-print', 'web/src/print/**/*'),
+  element('web-pages', 'web/src/{pages,layouts}/**/*'),
+  element('web-root', 'web/src/*'),
+];
+
+const allCore = [...CORE_ORDER.map((name) => `core-${name}`), 'core-root'];
+const allow = (from, to) => ({ from: { type: from }, allow: { to: { type: to } } });
+
+const policies = [
+  ...CORE_ORDER.map((name, index) => allow(`core-${name}`, [...CORE_ORDER.slice(0, index + 1).map((n) => `core-${n}`), 'core-root', 'core-outside'])),
+  allow('core-root', allCore),
+  allow('core-outside', [...allCore, 'core-outside']),
+  allow('web-shared', [...allCore, 'web-shared']),
+  allow('web-client', [...allCore, 'web-shared', 'web-client']),
+  allow('web-ui', [...allCore, 'web-shared', 'web-ui']),
+  allow('web-board', [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board']),
+  {
+    from: { type: 'web-bench' },
+    allow: { to: { type: [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board', 'web-workbench'] } },
+  },
+  { from: { type: 'web-bench' }, allow: { to: { type: 'web-bench', captured: { bench: '{{ from.captured.bench }}' } } } },
+  allow('web-workbench', [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board', 'web-bench', 'web-workbench']),
+  allow('web-print', [...allCore, 'web-shared', 'web-print']),
+  allow('web-server', [...allCore, 'web-shared', 'web-print', 'web-server']),
+  allow('web-pages', [...allCore, 'web-shared', 'web-ui', 'web-print', 'web-server', 'web-pages', 'web-workbench', 'web-client']),
+  allow('web-root', ['web-server', 'web-shared', 'web-root']),
+];
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/dist', '**/.astro', '.splay', 'web/drizzle', '**/*.tmp.*'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  ...astro.configs.recommended,
+  {
+    files: ['core/**/*.ts', 'web/src/**/*.{ts,tsx,astro}'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': elements,
+      'boundaries/include': ['core/**/*', 'web/src/**/*'],
+      'import/resolver': { typescript: false, node: { extensions: ['.ts', '.tsx', '.astro', '.js'] } },
+    },
+    rules: { 'boundaries/dependencies': ['error', { default: 'disallow', rules: policies }] },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.bench.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'Date', 'performance'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'core is deterministic' }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['node:*', 'react', 'react-*', 'astro', 'astro:*', 'pg', 'drizzle-*', '@splay/*'], message: 'core is plain TypeScript' }] },
+      ],
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { ...hooks.configs.recommended.rules },
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', '**/*.bench.ts', 'e2e/**/*.ts', 'core/test/**/*.ts'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  {
+    files: ['**/*.{js,mjs}'],
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly', AbortSignal: 'readonly', Buffer: 'readonly' } },
+  },
+);
