@@ -26,7 +26,7 @@ function broken(path: string, value: unknown): unknown {
   const keys = path.split('.');
   const last = keys.pop()!;
   const holder = keys.reduce<Record<string, never>>((at, key) => at[key]!, file) as Record<string, unknown>;
-  if (value === undefined) delete holder[last];
+  if (value === undefined) Reflect.deleteProperty(holder, last);
   else holder[last] = value;
   return file;
 }
