@@ -14,6 +14,7 @@ export {
   type SidePlace,
 } from './outcome.ts';
 export { type CutFace, faceAt, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
+export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

@@ -1,0 +1,5 @@
+declare namespace App {
+  interface Locals {
+    member: import('./server/db/shop.ts').Member | null;
+  }
+}

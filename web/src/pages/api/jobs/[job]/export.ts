@@ -1,0 +1,9 @@
+import { endpoint } from '../../../../server/http/endpoint.ts';
+import { download } from '../../../../server/http/problem.ts';
+import { exportJob } from '../../../../server/services/jobs.ts';
+
+/** The job as a job file: the same bytes that an unchanged import came with. */
+export const GET = endpoint(async ({ member, job }) => {
+  const { name, text } = await exportJob(member, job);
+  return download(text, 'application/json', name, 'splay.json');
+});

@@ -1,0 +1,22 @@
+import * as yup from 'yup';
+import { checkJob } from '@splay/core';
+import { JOB_LIMIT, readJson } from '../../../../server/http/body.ts';
+import { endpoint } from '../../../../server/http/endpoint.ts';
+import { json } from '../../../../server/http/problem.ts';
+import { readJob, saveJob } from '../../../../server/services/jobs.ts';
+
+const save = yup
+  .object({
+    basedOn: yup.number().strict().integer().min(1).required(),
+    label: yup.string().strict().max(200).required(),
+    job: yup.mixed().required(),
+  })
+  .noUnknown();
+
+export const GET = endpoint(async ({ member, job }) => json(await readJob(member, job)));
+
+/** Saves a new revision that says which one it was based on; refuses with both versions when that is not the newest. */
+export const PUT = endpoint(async ({ member, job, request }) => {
+  const sent = await readJson(request, save, JOB_LIMIT);
+  return json(await saveJob(member, job, { basedOn: sent.basedOn, label: sent.label, job: checkJob(sent.job) }));
+});

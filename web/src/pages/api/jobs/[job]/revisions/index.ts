@@ -1,0 +1,5 @@
+import { endpoint } from '../../../../../server/http/endpoint.ts';
+import { json } from '../../../../../server/http/problem.ts';
+import { listRevisions } from '../../../../../server/services/jobs.ts';
+
+export const GET = endpoint(async ({ member, job }) => json(await listRevisions(member, job)));

@@ -1,0 +1,27 @@
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import { Pool } from 'pg';
+import { env } from '../env.ts';
+import { logError } from '../log.ts';
+import * as schema from './schema.ts';
+
+export type Database = NodePgDatabase<typeof schema>;
+
+let opened: { readonly pool: Pool; readonly database: Database } | undefined;
+
+function open() {
+  const pool = new Pool({ connectionString: env.databaseUrl, max: 10, connectionTimeoutMillis: 5000 });
+  // A connection that dies while idle (the database was restarted) is replaced at the next query.
+  pool.on('error', (error) => logError(error, 'database'));
+  return { pool, database: drizzle(pool, { schema }) };
+}
+
+/** The database without walls: only sign-in, memberships and migrations use it. A shop's rows go by `withShop`. */
+export function database(): Database {
+  opened ??= open();
+  return opened.database;
+}
+
+export async function closeDatabase(): Promise<void> {
+  await opened?.pool.end();
+  opened = undefined;
+}

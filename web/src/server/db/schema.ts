@@ -1,0 +1,166 @@
+import { sql } from 'drizzle-orm';
+import {
+  boolean,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  json,
+  pgPolicy,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import type { Job } from '@splay/core';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3 }).notNull().defaultNow();
+
+// Sign-in (the tables that better-auth keeps).
+
+export const user = pgTable('user', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  email: text('email').notNull().unique(),
+  emailVerified: boolean('email_verified').notNull().default(false),
+  image: text('image'),
+  createdAt: moment('created_at'),
+  updatedAt: moment('updated_at'),
+});
+
+export const session = pgTable('session', {
+  id: text('id').primaryKey(),
+  expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  token: text('token').notNull().unique(),
+  createdAt: moment('created_at'),
+  updatedAt: moment('updated_at'),
+  ipAddress: text('ip_address'),
+  userAgent: text('user_agent'),
+  userId: text('user_id')
+    .notNull()
+    .references(() => user.id, { onDelete: 'cascade' }),
+});
+
+export const account = pgTable('account', {
+  id: text('id').primaryKey(),
+  accountId: text('account_id').notNull(),
+  providerId: text('provider_id').notNull(),
+  userId: text('user_id')
+    .notNull()
+    .references(() => user.id, { onDelete: 'cascade' }),
+  accessToken: text('access_token'),
+  refreshToken: text('refresh_token'),
+  idToken: text('id_token'),
+  accessTokenExpiresAt: timestamp('access_token_expires_at', { withTimezone: true }),
+  refreshTokenExpiresAt: timestamp('refresh_token_expires_at', { withTimezone: true }),
+  scope: text('scope'),
+  password: text('password'),
+  createdAt: moment('created_at'),
+  updatedAt: moment('updated_at'),
+});
+
+export const verification = pgTable('verification', {
+  id: text('id').primaryKey(),
+  identifier: text('identifier').notNull(),
+  value: text('value').notNull(),
+  expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  createdAt: moment('created_at'),
+  updatedAt: moment('updated_at'),
+});
+
+// Shops and who works in them. A membership is looked up before the shop is known, so these are not walled.
+
+export const shops = pgTable('shops', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  name: text('name').notNull(),
+  createdAt: moment('created_at'),
+});
+
+export const ROLES = ['owner', 'fabricator', 'reviewer'] as const;
+export type Role = (typeof ROLES)[number];
+
+export const members = pgTable(
+  'members',
+  {
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    role: text('role', { enum: ROLES }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.userId, table.shopId] })],
+);
+
+// A shop's own rows. PostgreSQL itself walls them: see `withShop`.
+
+const ownShop = () =>
+  pgPolicy('own_shop', {
+    using: sql`shop_id = nullif(current_setting('splay.shop', true), '')::uuid`,
+    withCheck: sql`shop_id = nullif(current_setting('splay.shop', true), '')::uuid`,
+  });
+
+export const jobs = pgTable(
+  'jobs',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    /** Number of the newest revision. */
+    head: integer('head').notNull(),
+    createdAt: moment('created_at'),
+    updatedAt: moment('updated_at'),
+  },
+  (table) => [
+    unique('jobs_shop_and_id').on(table.shopId, table.id),
+    index('jobs_of_shop').on(table.shopId, table.updatedAt),
+    ownShop(),
+  ],
+);
+
+export const jobRevisions = pgTable(
+  'job_revisions',
+  {
+    shopId: uuid('shop_id').notNull(),
+    jobId: uuid('job_id').notNull(),
+    number: integer('number').notNull(),
+    /** What the save changed, in a few words. */
+    label: text('label').notNull(),
+    /** `json`, not `jsonb`: the document is kept as it was written. */
+    document: json('document').$type<Job>().notNull(),
+    savedBy: text('saved_by').notNull(),
+    savedAt: moment('saved_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.number] }),
+    foreignKey({ columns: [table.shopId, table.jobId], foreignColumns: [jobs.shopId, jobs.id] }).onDelete('cascade'),
+    ownShop(),
+  ],
+);
+
+export const readings = pgTable(
+  'readings',
+  {
+    shopId: uuid('shop_id').notNull(),
+    jobId: uuid('job_id').notNull(),
+    /** Made by the device that took it, so that sending twice stores once. */
+    id: text('id').notNull(),
+    measurement: text('measurement').notNull(),
+    stage: text('stage').notNull(),
+    value: doublePrecision('value').notNull(),
+    /** As the device wrote it: kept to the letter, so that an export gives the same bytes. */
+    taken: text('taken').notNull(),
+    takenBy: text('taken_by').notNull(),
+    receivedAt: moment('received_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.id] }),
+    foreignKey({ columns: [table.shopId, table.jobId], foreignColumns: [jobs.shopId, jobs.id] }).onDelete('cascade'),
+    ownShop(),
+  ],
+);

@@ -1,0 +1,43 @@
+import { sql } from 'drizzle-orm';
+import { database, type Database } from './database.ts';
+
+/** Somebody signed in, in the shop they work in. */
+export interface Member {
+  readonly userId: string;
+  readonly name: string;
+  readonly shopId: string;
+  readonly shopName: string;
+  readonly role: 'owner' | 'fabricator' | 'reviewer';
+}
+
+export type ShopTransaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/** The role that row-level security holds for when the server connects as one that it does not. */
+export const WALLED_ROLE = 'splay_walled';
+
+let passesWalls: Promise<boolean> | undefined;
+
+/** True when the connecting role ignores row-level security (a superuser, as a hosted DATABASE_URL may give). */
+function rolePassesWalls(): Promise<boolean> {
+  passesWalls ??= database()
+    .execute<{ passes: boolean }>(sql`select rolsuper or rolbypassrls as passes from pg_roles where rolname = current_user`)
+    .then(({ rows }) => rows[0]?.passes ?? true)
+    .catch((error: unknown) => {
+      passesWalls = undefined;
+      throw error;
+    });
+  return passesWalls;
+}
+
+/**
+ * Runs queries that see and change the rows of one shop only. The one way to a shop's rows: without it row-level
+ * security shows none, whatever a query forgets to ask.
+ */
+export async function withShop<T>(shopId: string, run: (tx: ShopTransaction) => Promise<T>): Promise<T> {
+  const walled = await rolePassesWalls();
+  return database().transaction(async (tx) => {
+    await tx.execute(sql`select set_config('splay.shop', ${shopId}, true)`);
+    if (walled) await tx.execute(sql.raw(`set local role ${WALLED_ROLE}`));
+    return run(tx);
+  });
+}

@@ -1,0 +1,48 @@
+import type { APIContext, APIRoute } from 'astro';
+import type { Member } from '../db/shop.ts';
+import { NotFound } from '../services/errors.ts';
+import { problem, problemOf } from './problem.ts';
+
+export interface Call {
+  readonly request: Request;
+  readonly url: URL;
+  readonly member: Member;
+  /** Id of the job in the path; checked to be one. */
+  readonly job: string;
+  readonly param: (name: string) => string;
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+
+function callOf(context: APIContext, member: Member): Call {
+  return {
+    request: context.request,
+    url: context.url,
+    member,
+    get job() {
+      const id = context.params.job ?? '';
+      if (!UUID.test(id)) throw new NotFound();
+      return id;
+    },
+    param: (name) => context.params[name] ?? '',
+  };
+}
+
+/** An endpoint for members: nobody else gets past it, and whatever is thrown becomes a problem answer. */
+export const endpoint =
+  (handle: (call: Call) => Promise<Response>): APIRoute =>
+  async (context) => {
+    const { member } = context.locals;
+    if (!member) return problem(401, 'signed-out', 'Sign in first.');
+    try {
+      return await handle(callOf(context, member));
+    } catch (error) {
+      return problemOf(error, `${context.request.method} ${context.routePattern}`);
+    }
+  };
+
+/** A whole number above 0 from the path. @throws NotFound */
+export function wholeNumber(text: string): number {
+  if (!/^[1-9]\d{0,8}$/.test(text)) throw new NotFound();
+  return Number(text);
+}
