@@ -1,5 +1,14 @@
 export { type Conflict } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
+export {
+  freshId,
+  newOperation,
+  placeOfOperation,
+  shiftOperation,
+  withOperation,
+  withOrder,
+  withoutOperation,
+} from './edit-plan.ts';
 export { type CutEnd, evaluatePlan, type OperationOutcome, type PlanInput, type PlanResult } from './evaluate-plan.ts';
 export { type Joint, type JointSide, type JointVerdict, letterOf } from './joint.ts';
 export { type Measures } from './measures.ts';

@@ -82,9 +82,10 @@ async function addRevision(tx: ShopTransaction, member: Member, jobId: string, n
 }
 
 /** Brings an earlier revision back as the newest. @throws NotFound, StaleSave */
-export function restoreRevision(member: Member, id: string, number: number, basedOn: number): Promise<JobHead> {
+export async function restoreRevision(member: Member, id: string, number: number, basedOn: number): Promise<JobHead> {
   mustWrite(member);
-  return readJob(member, id, number).then((old) => saveJob(member, id, { basedOn, label: `Restored revision ${number}`, job: old.job }));
+  const old = await readJob(member, id, number);
+  return saveJob(member, id, { basedOn, label: `Restored revision ${number}`, job: old.job });
 }
 
 /** The history of a job, newest first. @throws NotFound */

@@ -1,0 +1,123 @@
+import type { Frame } from '../frame/index.ts';
+import { inches } from '../units/index.ts';
+import type { Operation, OperationKind, Place, Plan } from './operation.ts';
+
+/** The plan with one operation replaced by another of the same id. */
+export const withOperation = (plan: Plan, operation: Operation): Plan => ({
+  ...plan,
+  operations: plan.operations.map((other) => (other.id === operation.id ? operation : other)),
+});
+
+export const withoutOperation = (plan: Plan, id: string): Plan => ({
+  ...plan,
+  operations: plan.operations.filter((operation) => operation.id !== id),
+});
+
+/** The plan with an operation moved up (−1) or down (+1) the list; as it was at the ends. */
+export function withOrder(plan: Plan, id: string, by: -1 | 1): Plan {
+  const index = plan.operations.findIndex((operation) => operation.id === id);
+  const [here, other] = [plan.operations[index], plan.operations[index + by]];
+  if (!here || !other) return plan;
+  return {
+    ...plan,
+    operations: plan.operations.map((operation) => (operation === here ? other : operation === other ? here : operation)),
+  };
+}
+
+const shifted = (place: Place, by: number): Place => ({ ...place, x: place.x + by });
+const shiftedOrEnd = (place: Place | null, by: number): Place | null => (place ? shifted(place, by) : null);
+
+/** The operation moved along the frame by mm, every place it names. Operations without a place stay as they are. */
+export function shiftOperation(operation: Operation, by: number): Operation {
+  switch (operation.kind) {
+    case 'lengthen':
+    case 'trim':
+    case 'pie-cut':
+    case 'notch':
+      return { ...operation, at: shifted(operation.at, by) };
+    case 'shorten':
+    case 'step':
+    case 'box':
+      return { ...operation, from: shifted(operation.from, by), to: shifted(operation.to, by) };
+    case 'widen':
+      return { ...operation, from: shiftedOrEnd(operation.from, by), to: shiftedOrEnd(operation.to, by) };
+    case 'extend':
+      return operation;
+    case 'crossmember': {
+      const { change } = operation;
+      if (change.what === 'add') return { ...operation, change: { ...change, at: shifted(change.at, by) } };
+      if (change.what === 'move') return { ...operation, change: { ...change, to: shifted(change.to, by) } };
+      return operation;
+    }
+    case 'bracket': {
+      const { change } = operation;
+      if (change.what === 'add' || change.what === 'drill') return { ...operation, change: { ...change, at: shifted(change.at, by) } };
+      if (change.what === 'move') return { ...operation, change: { ...change, to: shifted(change.to, by) } };
+      return operation;
+    }
+  }
+}
+
+/** The place an operation is known by: its cut, or the front one of its cuts; null where it has none. */
+export function placeOfOperation(operation: Operation): Place | null {
+  switch (operation.kind) {
+    case 'lengthen':
+    case 'trim':
+    case 'pie-cut':
+    case 'notch':
+      return operation.at;
+    case 'shorten':
+    case 'step':
+    case 'box':
+    case 'widen':
+      return operation.from;
+    case 'extend':
+      return null;
+    case 'crossmember':
+    case 'bracket':
+      return 'at' in operation.change ? operation.change.at : 'to' in operation.change ? operation.change.to : null;
+  }
+}
+
+/** An id that no operation of the plan has: `cut-1`, `cut-2` … */
+export function freshId(plan: Plan): string {
+  const taken = new Set(plan.operations.map((operation) => operation.id));
+  for (let count = plan.operations.length + 1; ; count += 1) if (!taken.has(`cut-${count}`)) return `cut-${count}`;
+}
+
+/** A new operation of a kind at a donor station, with sizes to start from. */
+export function newOperation(kind: OperationKind, id: string, x: number, frame: Frame): Operation {
+  const common = { id, note: '', off: false };
+  const at: Place = { x, on: 'donor' };
+  const behind = (mm: number): Place => ({ x: x + mm, on: 'donor' });
+  switch (kind) {
+    case 'shorten':
+      return { ...common, kind, from: at, to: behind(inches(6)) };
+    case 'lengthen':
+      return { ...common, kind, at, length: inches(6), section: null };
+    case 'widen':
+      return { ...common, kind, amount: inches(2), from: at, to: null, transition: inches(12) };
+    case 'pie-cut':
+      return { ...common, kind, at, pivot: 'top', mode: 'close', turned: 'rear', amount: { by: 'drop', drop: inches(1), distance: inches(24) }, wedge: 'symmetric' };
+    case 'step':
+      return { ...common, kind, from: at, to: behind(inches(16)), rise: inches(2), method: 'turn-middle' };
+    case 'trim':
+      return { ...common, kind, end: 'rear', at, angle: 0, lean: 'top-longer' };
+    case 'extend':
+      return { ...common, kind, end: 'rear', length: inches(6), section: null };
+    case 'notch':
+      return { ...common, kind, at, width: inches(10), depth: inches(2), from: 'below', form: 'arch', plate: inches(1 / 4) };
+    case 'box':
+      return { ...common, kind, from: at, to: behind(inches(24)), plate: inches(3 / 16), taper: inches(4) };
+    case 'crossmember': {
+      const crossmember = { id: `${id}-member`, name: 'New crossmember', x, length: inches(3), depth: inches(4), below: inches(1), fixing: 'bolted' as const, removable: true, mass: 8 };
+      return { ...common, kind, change: { what: 'add', at, crossmember } };
+    }
+    case 'bracket': {
+      const movable = frame.features.find((feature) => feature.movable !== 'no');
+      if (movable) return { ...common, kind, change: { what: 'move', feature: movable.id, to: at, down: movable.down } };
+      const feature = { id: `${id}-hole`, name: 'New hole', kind: 'hole' as const, side: 'both' as const, x, length: 0, face: 'web-outside' as const, down: inches(2), diameter: inches(1 / 2), attachment: 'hole' as const, movable: 'no' as const, mass: 0 };
+      return { ...common, kind, change: { what: 'drill', at, feature, count: 1, pitch: 0 } };
+    }
+  }
+}

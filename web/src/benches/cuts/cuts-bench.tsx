@@ -1,0 +1,68 @@
+import { datumStation, donorOf, freshId, inches, newOperation, OPERATION_NAMES, type OperationKind, OPERATION_KINDS } from '@splay/core';
+import { useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { change } from '../../client/job-store.ts';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { ConflictList } from './conflict-list.tsx';
+import { JointTable } from './joint-table.tsx';
+import { MovesWithIt } from './moves-with-it.tsx';
+import { OperationDetail } from './operation-detail.tsx';
+import { OperationList } from './operation-list.tsx';
+
+/** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
+export function CutsBench({ store, job, result, canWrite, selected, onSelect }: BenchProps) {
+  const [asked, setAsked] = useState<OperationKind | ''>('');
+  const outcome = result.operations.find((candidate) => candidate.operation.id === selected) ?? result.operations[0];
+  const operation = outcome?.operation;
+  const conflicts = result.conflicts.filter((conflict) => conflict.operation === operation?.id);
+  const others = result.conflicts.filter((conflict) => conflict.operation !== operation?.id);
+
+  const add = (kind: OperationKind) => {
+    const id = freshId(job.plan);
+    const last = result.joints.find((joint) => joint.operation === operation?.id)?.builtX;
+    const start = (last !== undefined ? donorOf(result.tape, last) : null) ?? datumStation(job.donor);
+    const fresh = newOperation(kind, id, start + inches(12), job.donor);
+    change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({ ...old, plan: { ...old.plan, operations: [...old.plan.operations, fresh] } }));
+    onSelect(id);
+    setAsked('');
+  };
+
+  return (
+    <>
+      <OperationList store={store} result={result} canWrite={canWrite} selected={operation?.id ?? null} onSelect={onSelect} display={job.display} />
+      {canWrite && (
+        <label className="mt-2 block">
+          <span className="sr-only">New operation</span>
+          <select className="field" data-key="new-operation" value={asked} onChange={(event) => add(event.target.value as OperationKind)}>
+            <option value="">New operation …</option>
+            {OPERATION_KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {OPERATION_NAMES[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {!operation && <p className="mt-4 text-pencil">Nothing is planned yet. Begin with the length the body asks for, or with the cut you have in mind.</p>}
+      {outcome && operation && (
+        <>
+          <OperationDetail key={operation.id} store={store} job={job} result={result} outcome={outcome} canWrite={canWrite} />
+          <JointTable joints={result.joints.filter((joint) => joint.operation === operation.id)} display={job.display} />
+          {conflicts.length > 0 && (
+            <>
+              <PanelHeading>This place</PanelHeading>
+              <ConflictList conflicts={conflicts} onSelect={onSelect} />
+            </>
+          )}
+          <MovesWithIt result={result} operation={operation.id} display={job.display} />
+        </>
+      )}
+      {others.length > 0 && (
+        <>
+          <PanelHeading aside={<span>{others.length}</span>}>Everywhere else</PanelHeading>
+          <ConflictList conflicts={others} onSelect={onSelect} />
+        </>
+      )}
+    </>
+  );
+}

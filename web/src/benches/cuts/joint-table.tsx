@@ -1,0 +1,75 @@
+import type { Joint, JointSide, JointVerdict, LengthFormat } from '@splay/core';
+import { Length } from '../../ui/length.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { Verdict, type VerdictKind } from '../../ui/verdict.tsx';
+
+const VERDICTS: Readonly<Record<JointVerdict, readonly [VerdictKind, string]>> = {
+  meets: ['good', 'meets'],
+  dress: ['note', 'meets after dressing'],
+  'ease-with-a-pie-cut': ['warn', 'kinked: ease it with a pie cut'],
+  'needs-a-transition-piece': ['warn', 'needs a transition piece'],
+  cannot: ['stop', 'cannot meet'],
+};
+
+const degrees = (radians: number) => `${Math.abs(radians) < 5e-4 ? '0' : ((radians * 180) / Math.PI).toFixed(1)}°`;
+
+/** How the ends meet at each joint of an operation: rear end minus front end, each side. */
+export function JointTable({ joints, display }: { readonly joints: readonly Joint[]; readonly display: LengthFormat }) {
+  if (joints.length === 0) return null;
+  const length = (mm: number) => <Length mm={mm} format={display} />;
+  const rows: readonly (readonly [string, (side: JointSide) => React.ReactNode])[] = [
+    ['sideways', (side) => length(side.dy)],
+    ['height', (side) => length(side.dz)],
+    ['gap at the bottom', (side) => length(side.gapBottom)],
+    ['kink, side view', (side) => degrees(side.pitch)],
+    ['kink, plan', (side) => degrees(side.yaw)],
+  ];
+  const used = rows.filter(([name], index) => index < 2 || joints.some((joint) => Math.abs(figure(joint.sides.left, name)) > 5e-4 || Math.abs(figure(joint.sides.right, name)) > 5e-4));
+  return (
+    <>
+      <PanelHeading>Ends meet</PanelHeading>
+      <table className="w-full text-sm">
+        <thead className="text-pencil">
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              <span className="sr-only">Joint and measure</span>
+            </th>
+            <th scope="col" className="text-right font-normal">
+              left
+            </th>
+            <th scope="col" className="text-right font-normal">
+              right
+            </th>
+          </tr>
+        </thead>
+        {joints.map((joint) => {
+          const [kind, words] = VERDICTS[joint.verdict];
+          return (
+            <tbody key={joint.letter}>
+              <tr>
+                <th scope="rowgroup" colSpan={3} className="pt-1 text-left font-semibold">
+                  <Verdict kind={kind}>
+                    {joint.letter} {words}
+                  </Verdict>
+                </th>
+              </tr>
+              {used.map(([name, show]) => (
+                <tr key={name} className="border-b border-rule/60">
+                  <th scope="row" className="py-0.5 text-left font-normal">
+                    {name}
+                  </th>
+                  <td className="text-right">{show(joint.sides.left)}</td>
+                  <td className="text-right">{show(joint.sides.right)}</td>
+                </tr>
+              ))}
+            </tbody>
+          );
+        })}
+      </table>
+    </>
+  );
+}
+
+function figure(side: JointSide, name: string): number {
+  return name === 'gap at the bottom' ? (Math.abs(side.gapBottom) > 0.1 ? side.gapBottom : 0) : name === 'kink, side view' ? side.pitch : name === 'kink, plan' ? side.yaw : 1;
+}

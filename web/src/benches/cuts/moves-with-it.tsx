@@ -1,0 +1,38 @@
+import type { LengthFormat, PlanResult } from '@splay/core';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { Length } from '../../ui/length.tsx';
+
+/** What goes along with the steel behind the operation's last joint, in few words. */
+export function MovesWithIt({ result, operation, display }: { readonly result: PlanResult; readonly operation: string; readonly display: LengthFormat }) {
+  const joint = result.joints.filter((candidate) => candidate.operation === operation).at(-1);
+  if (!joint) return null;
+  const behind = <T extends { readonly piece: number | null }>(items: readonly T[]) => items.filter((item) => item.piece !== null && item.piece > joint.piece);
+  const features = behind(result.features).filter((outcome) => outcome.fate === 'moves');
+  const mounts = features.filter((outcome) => outcome.feature.kind.endsWith('-mount'));
+  const members = behind(result.crossmembers).filter((outcome) => outcome.fate === 'moves');
+  const shift = features[0]?.shift;
+  if (features.length === 0 && members.length === 0) return null;
+  const parts = [
+    ...(mounts.length > 0 ? [`${mounts.length} mounts a side`] : []),
+    ...(members.length > 0 ? [`${members.length} crossmembers`] : []),
+    ...(features.length > mounts.length ? [`${features.length - mounts.length} other features`] : []),
+  ];
+  return (
+    <>
+      <PanelHeading>Moves with it</PanelHeading>
+      <p className="text-[0.92rem]">
+        {parts.join(', ')}
+        {shift && (
+          <>
+            : <Length mm={shift.dx} format={display} signed className="font-semibold" /> along the frame
+            {Math.abs(shift.dz) > 0.1 && (
+              <>
+                , the first <Length mm={shift.dz} format={display} signed /> in height
+              </>
+            )}
+          </>
+        )}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import { type Job, OPERATION_NAMES, type Operation, type OperationOutcome, type PlanResult, withOperation } from '@splay/core';
+import { change, type JobStore } from '../../client/job-store.ts';
+import { Length } from '../../ui/length.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { OperationFields } from './operation-fields.tsx';
+import { Sketch } from './sketches.tsx';
+
+interface OperationDetailProps {
+  readonly store: JobStore;
+  readonly job: Job;
+  readonly result: PlanResult;
+  readonly outcome: OperationOutcome;
+  readonly canWrite: boolean;
+}
+
+/** One operation: its figures to type, its geometry, and whether it gives the body what it asks for. */
+export function OperationDetail({ store, job, result, outcome, canWrite }: OperationDetailProps) {
+  const { operation, letters, refusal } = outcome;
+  const set = (next: Operation) => change(store, `Changed ${OPERATION_NAMES[next.kind].toLowerCase()}`, (old) => ({ ...old, plan: withOperation(old.plan, next) }));
+  return (
+    <section aria-label={OPERATION_NAMES[operation.kind]} className="mt-3">
+      <h2 className="heading flex items-center gap-2 text-xl">
+        {OPERATION_NAMES[operation.kind]}
+        {letters.length > 0 && <span className="bg-layout px-2 text-sheet">{letters.join('–')}</span>}
+      </h2>
+      <div className="mt-2 space-y-2.5">
+        <OperationFields operation={operation} job={job} result={result} disabled={!canWrite} onChange={set} />
+      </div>
+      {refusal && (
+        <div className="mt-3 border-l-4 border-oxide bg-oxide-wash px-3 py-2" role="alert">
+          <p className="font-semibold">{refusal.message}</p>
+          <ul className="mt-1 text-sm">
+            {refusal.waysOut.map((way) => (
+              <li key={way}>{way}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <Sketch operation={operation} job={job} result={result} />
+      {(operation.kind === 'lengthen' || operation.kind === 'shorten') && <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />}
+      <label className="mt-2.5 block text-sm text-pencil">
+        Note
+        <textarea
+          className="field mt-1 min-h-9 py-1 text-graphite"
+          rows={operation.note.length > 40 ? 2 : 1}
+          defaultValue={operation.note}
+          disabled={!canWrite}
+          maxLength={2000}
+          onBlur={(event) => event.target.value !== operation.note && set({ ...operation, note: event.target.value })}
+        />
+      </label>
+    </section>
+  );
+}
+
+/** What the body still asks of the wheelbase, and one press to give it. */
+function BodyAsks({ job, result, operation, disabled, onChange }: { readonly job: Job; readonly result: PlanResult; readonly operation: Operation; readonly disabled: boolean; readonly onChange: (operation: Operation) => void }) {
+  const { before, after } = result.measures;
+  if (!job.body || before.wheelbase === null || after.wheelbase === null) return null;
+  const asked = job.body.wheelbase - before.wheelbase;
+  const left = job.body.wheelbase - after.wheelbase;
+  const there = Math.abs(left) < 0.5;
+  const meet = () => {
+    if (operation.kind === 'lengthen') onChange({ ...operation, length: operation.length + left });
+    if (operation.kind === 'shorten') onChange({ ...operation, to: { ...operation.to, x: operation.to.x - left } });
+  };
+  const canMeet = operation.kind === 'lengthen' ? operation.length + left > 0 : operation.kind === 'shorten' && operation.to.x - left > operation.from.x;
+  return (
+    <div className={`mt-3 border-l-4 px-3 py-1.5 ${there ? 'border-passed bg-passed-wash' : 'border-ochre bg-ochre-wash'}`}>
+      <Verdict kind={there ? 'good' : 'warn'}>
+        The body asks for <Length mm={Math.abs(asked)} format={job.display} className="font-semibold" /> {asked > 0 ? 'more' : 'less'} wheelbase.{' '}
+        {there ? (
+          'You are there.'
+        ) : (
+          <>
+            Still <Length mm={Math.abs(left)} format={job.display} className="font-semibold" /> {left > 0 ? 'short' : 'too long'}.
+          </>
+        )}
+      </Verdict>
+      {!there && canMeet && (
+        <button type="button" className="button mt-1.5" disabled={disabled} onClick={meet}>
+          Make it meet
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,151 @@
+import { builtOf, type ControlPrediction, datumStation, type Job, operationName, type PlanResult, sectionLookup } from '@splay/core';
+import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
+import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useState } from 'react';
+import { CutTags } from './cut-tags.tsx';
+import { Hatches } from './hatches.tsx';
+import { Legend } from './legend.tsx';
+import { PlanView } from './plan-view.tsx';
+import { SideView } from './side-view.tsx';
+import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
+import { useDrag } from './use-drag.ts';
+import { type Reach, useView } from './view.ts';
+
+export interface BoardProps {
+  readonly job: Job;
+  readonly result: PlanResult;
+  /** The donor alone, evaluated. */
+  readonly donor: PlanResult;
+  readonly showBefore: boolean;
+  readonly selected: string | null;
+  readonly measurement: ControlPrediction | null;
+  readonly onSelect: (id: string) => void;
+  /** Shows a cut moved by mm from where it was when the drag began. */
+  readonly onDragCut: (operation: string, mm: number) => void;
+  /** Makes the move that was shown last. */
+  readonly onDropCut: (operation: string) => void;
+  readonly onNudgeCut: (operation: string, event: KeyboardEvent) => void;
+}
+
+/** Stations that donor and built frame span together, wheels included, mm. */
+function reachOf(result: PlanResult, donor: PlanResult): Reach {
+  const spans = [...result.tape.spans, ...donor.tape.spans];
+  const wheels = result.axles.flatMap(({ built, item }) => (built ? [built.x - item.tyreRadius, built.x + item.tyreRadius] : []));
+  return [Math.min(...spans.map((span) => span.builtFrom), ...wheels), Math.max(...spans.map((span) => span.builtTo), ...wheels)];
+}
+
+/** The drawing that every bench shares: side view, tape and plan view in register. */
+export function Board({ job, result, donor, showBefore, selected, measurement, onSelect, onDragCut, onDropCut, onNudgeCut }: BoardProps) {
+  const donorReach = useMemo(() => reachOf(donor, donor), [donor]);
+  const builtReach = reachOf(result, donor);
+  // The scale holds still while a cut is dragged; it changes by whole feet of frame, not by every sixteenth.
+  const foot = 304.8;
+  const reach: Reach = [Math.floor(Math.min(donorReach[0], builtReach[0]) / foot) * foot, Math.ceil(Math.max(donorReach[1], builtReach[1]) / foot) * foot];
+  const { box, view, zoom, pan, fit, zoomed } = useView(reach);
+  const [height, setHeight] = useState(0);
+  const [legend, setLegend] = useState(false);
+  const startDrag = useDrag();
+
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => setHeight(Math.round(entry?.contentRect.height ?? 0)));
+    observer.observe(element);
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      if (event.ctrlKey || event.metaKey || Math.abs(event.deltaY) > Math.abs(event.deltaX)) zoom(Math.exp(-event.deltaY * 0.0015), event.clientX - element.getBoundingClientRect().left);
+      else pan(event.deltaX);
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => {
+      observer.disconnect();
+      element.removeEventListener('wheel', wheel);
+    };
+  }, [box, zoom, pan]);
+
+  const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
+  const names = useMemo(() => new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)])), [job.plan.operations]);
+  const trims = useMemo(() => new Set(job.plan.operations.filter((operation) => operation.kind === 'trim').map((operation) => operation.id)), [job.plan.operations]);
+  const shown = showBefore ? donor : result;
+  const donorDatum = datumStation(job.donor);
+  const datum = builtOf(shown.tape, donorDatum) ?? donorDatum;
+
+  const sideHeight = Math.max(150, Math.round((height - TAPE_HEIGHT) * 0.52));
+  const tapeY = sideHeight;
+  const planTop = tapeY + TAPE_HEIGHT;
+  const planHeight = Math.max(100, height - planTop);
+  const common = { job, result, donor, view, section, datum, showBefore, trims, selected, onSelect };
+
+  return (
+    <div ref={box} className="relative min-h-0 min-w-0 flex-1 overflow-hidden">
+      {view.width > 0 && height > 0 && (
+        <svg
+          width={view.width}
+          height={height}
+          className="absolute inset-0 select-none"
+          role="group"
+          aria-label="Drawing of the frame; the same is in the tables of the benches"
+          onPointerDown={(event: PointerEvent<SVGSVGElement>) => {
+            if (event.target !== event.currentTarget || !zoomed) return;
+            let last = 0;
+            startDrag(
+              event,
+              (px) => {
+                pan(last - px);
+                last = px;
+              },
+              () => undefined,
+            );
+          }}
+        >
+          <Hatches />
+          <clipPath id="clip-side">
+            <rect x={0} y={0} width={view.width} height={sideHeight} />
+          </clipPath>
+          <clipPath id="clip-plan">
+            <rect x={0} y={planTop} width={view.width} height={planHeight} />
+          </clipPath>
+          <SideView {...common} top={0} height={sideHeight} />
+          <PlanView {...common} top={planTop} height={planHeight} measurement={measurement} />
+          <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
+          {!showBefore && (
+            <CutTags
+              joints={result.joints}
+              cutEnds={result.cutEnds}
+              operations={result.operations}
+              view={view}
+              top={40}
+              bottom={planTop + planHeight - 26}
+              tagY={planTop + 8}
+              selected={selected}
+              describe={(id) => names.get(id) ?? id}
+              onSelect={onSelect}
+              onDragStart={(operation, event) => {
+                startDrag(
+                  event,
+                  (px) => onDragCut(operation, px / view.scale),
+                  (moved) => moved && onDropCut(operation),
+                );
+              }}
+              onKey={onNudgeCut}
+            />
+          )}
+        </svg>
+      )}
+      <div className="absolute right-3 bottom-3 flex gap-1.5">
+        {legend && <Legend />}
+        <button type="button" className="button bg-paper" aria-expanded={legend} onClick={() => setLegend(!legend)}>
+          Legend
+        </button>
+        <button type="button" className="button bg-paper px-2" aria-label="Zoom out" disabled={!zoomed} onClick={() => zoom(1 / 1.5)}>
+          <ZoomOut size={16} />
+        </button>
+        <button type="button" className="button bg-paper px-2" aria-label="Zoom in" onClick={() => zoom(1.5)}>
+          <ZoomIn size={16} />
+        </button>
+        <button type="button" className="button bg-paper px-2" aria-label="Show the whole frame" disabled={!zoomed} onClick={fit}>
+          <Maximize2 size={16} />
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import type { CutEnd, Joint, OperationOutcome } from '@splay/core';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import { toPx, type View } from './view.ts';
+
+interface CutTagsProps {
+  readonly joints: readonly Joint[];
+  readonly cutEnds: readonly CutEnd[];
+  readonly operations: readonly OperationOutcome[];
+  readonly view: View;
+  /** From the top of the side view to the bottom of the plan view, and where the tags hang. */
+  readonly top: number;
+  readonly bottom: number;
+  readonly tagY: number;
+  readonly selected: string | null;
+  readonly describe: (operation: string) => string;
+  readonly onSelect: (operation: string) => void;
+  readonly onDragStart: (operation: string, event: PointerEvent<SVGGElement>) => void;
+  readonly onKey: (operation: string, event: KeyboardEvent<SVGGElement>) => void;
+}
+
+/** Lettered tags hung on the tape, one for each joint and cut end, with a line through both views: drag or nudge to move the cut. */
+export function CutTags({ joints, cutEnds, operations, view, top, bottom, tagY, selected, describe, onSelect, onDragStart, onKey }: CutTagsProps) {
+  const marks = [
+    ...joints.map((joint) => ({ ...joint, colour: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)' })),
+    ...cutEnds.map((end) => ({ ...end, colour: 'var(--color-oxide)' })),
+  ].sort((a, b) => a.builtX - b.builtX);
+  const firstOf = new Map(operations.map((outcome) => [outcome.operation.id, outcome.letters[0]]));
+  let lastX = -Infinity;
+  let level = 0;
+  return (
+    <g>
+      {marks.map((mark) => {
+        const x = toPx(view, mark.builtX);
+        level = x - lastX < 24 ? (level + 1) % 3 : 0;
+        lastX = x;
+        const y = tagY + level * 25;
+        const chosen = selected === mark.operation;
+        const handle = firstOf.get(mark.operation) === mark.letter;
+        return (
+          <g
+            key={mark.letter}
+            className="cursor-ew-resize touch-none"
+            role="button"
+            tabIndex={handle ? 0 : -1}
+            aria-label={`${mark.letter}: ${describe(mark.operation)}. Arrow keys move it.`}
+            aria-pressed={chosen}
+            onPointerDown={(event) => {
+              onSelect(mark.operation);
+              onDragStart(mark.operation, event);
+            }}
+            onKeyDown={(event) => onKey(mark.operation, event)}
+            onFocus={() => onSelect(mark.operation)}
+          >
+            <path d={`M${x} ${top}V${bottom}`} stroke={mark.colour} strokeWidth={chosen ? 2 : 1.4} />
+            <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={11} />
+            <path d={`M${x} ${y - 7}l10 8v17h-20v-17Z`} fill={mark.colour} stroke={chosen ? 'var(--color-graphite)' : 'none'} strokeWidth={2} />
+            <text x={x} y={y + 10.5} dy="0.34em" textAnchor="middle" fontSize={14} fontWeight={600} className="font-label" fill="var(--color-sheet)">
+              {mark.letter}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

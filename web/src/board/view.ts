@@ -1,0 +1,61 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+
+/** What part of the frame the board shows: station at the left edge, mm, and pixels per mm. */
+export interface View {
+  readonly from: number;
+  readonly scale: number;
+  readonly width: number;
+}
+
+/** Stations that the whole drawing spans, mm. */
+export type Reach = readonly [front: number, rear: number];
+
+const MARGIN_PX = 34;
+const CLOSEST = 1.6;
+
+export const toPx = (view: View, x: number): number => (x - view.from) * view.scale;
+export const toMm = (view: View, px: number): number => view.from + px / view.scale;
+
+export function fitView(width: number, [front, rear]: Reach): View {
+  const scale = Math.max(1e-4, (width - 2 * MARGIN_PX) / (rear - front));
+  return { from: front - MARGIN_PX / scale, scale, width };
+}
+
+/** The view zoomed by a factor with the station under `px` staying there; never farther out than the whole frame. */
+export function zoomView(view: View, factor: number, px: number, reach: Reach): View {
+  const whole = fitView(view.width, reach);
+  const scale = Math.min(CLOSEST, Math.max(whole.scale, view.scale * factor));
+  if (scale === whole.scale) return whole;
+  return keepInside({ ...view, scale, from: toMm(view, px) - px / scale }, reach);
+}
+
+export const panView = (view: View, px: number, reach: Reach): View => keepInside({ ...view, from: view.from + px / view.scale }, reach);
+
+function keepInside(view: View, [front, rear]: Reach): View {
+  const margin = MARGIN_PX / view.scale;
+  const most = rear + margin - view.width / view.scale;
+  const from = Math.min(Math.max(view.from, front - margin), Math.max(most, front - margin));
+  return { ...view, from };
+}
+
+/** The view of a board as wide as its box: fits the frame until somebody zooms, and fits again when asked. */
+export function useView(reach: Reach) {
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  const [zoomed, setZoomed] = useState<View | null>(null);
+  const [front, rear] = reach;
+
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => setWidth(Math.round(entry?.contentRect.width ?? 0)));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const view = useMemo(() => (zoomed ? { ...zoomed, width } : fitView(width, [front, rear])), [zoomed, width, front, rear]);
+  const zoom = useCallback((factor: number, px = width / 2) => setZoomed(zoomView(view, factor, px, [front, rear])), [view, width, front, rear]);
+  const pan = useCallback((px: number) => setZoomed(panView(view, px, [front, rear])), [view, front, rear]);
+  const fit = useCallback(() => setZoomed(null), []);
+  return { box, view, zoom, pan, fit, zoomed: zoomed !== null };
+}

@@ -1,0 +1,59 @@
+import type { InputProblem, Job, Reading } from '@splay/core';
+
+/** A job as the server keeps it. */
+export interface SavedJob {
+  readonly id: string;
+  readonly revision: number;
+  readonly job: Job;
+  readonly savedBy: string;
+  readonly savedAt: string;
+}
+
+export interface RevisionNote {
+  readonly number: number;
+  readonly label: string;
+  readonly savedBy: string;
+  readonly savedAt: string;
+}
+
+export type Refused = {
+  readonly ok: false;
+  /** `offline`: the request never got an answer, or the server could not do it just now; worth trying again. */
+  readonly reason: 'offline' | 'refused' | 'stale' | 'signed-out';
+  readonly detail: string;
+  readonly problems: readonly InputProblem[];
+  readonly theirs?: SavedJob;
+};
+
+export type Answer<T> = { readonly ok: true; readonly value: T } | Refused;
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+  const offline: Refused = { ok: false, reason: 'offline', detail: 'The server cannot be reached.', problems: [] };
+  try {
+    const text = body === undefined ? null : typeof body === 'string' ? body : JSON.stringify(body);
+    const response = await fetch(path, { method, headers: text === null ? {} : { 'content-type': 'application/json' }, body: text });
+    if (response.ok) return { ok: true, value: (await response.json()) as T };
+    if (response.status >= 500) return offline;
+    const told = (await response.json()) as { detail?: string; message?: string; problems?: InputProblem[]; theirs?: SavedJob };
+    return {
+      ok: false,
+      reason: response.status === 409 ? 'stale' : response.status === 401 ? 'signed-out' : 'refused',
+      detail: told.detail ?? told.message ?? 'The server refused.',
+      problems: told.problems ?? [],
+      ...(told.theirs ? { theirs: told.theirs } : {}),
+    };
+  } catch {
+    return offline;
+  }
+}
+
+export const api = {
+  signIn: (email: string, password: string) => call<unknown>('POST', '/api/auth/sign-in/email', { email, password }),
+  signOut: () => call<unknown>('POST', '/api/auth/sign-out', {}),
+  setUp: (form: Record<string, string>) => call<unknown>('POST', '/api/set-up', form),
+  importJob: (text: string) => call<SavedJob>('POST', '/api/jobs', text),
+  saveJob: (id: string, basedOn: number, label: string, job: Job) => call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, job }),
+  revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
+  restore: (id: string, number: number, basedOn: number) => call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
+  sendReadings: (id: string, readings: readonly Reading[]) => call<Reading[]>('POST', `/api/jobs/${id}/readings`, readings),
+};

@@ -1,0 +1,19 @@
+import type { ControlPrediction, Job, PlanResult, Reading } from '@splay/core';
+import type { JobStore } from './job-store.ts';
+
+/** What every bench gets: the open job, evaluated, and ways to point at the board. */
+export interface BenchProps {
+  readonly store: JobStore;
+  /** The job as shown: with the drag in progress, if one. */
+  readonly job: Job;
+  readonly result: PlanResult;
+  /** The donor alone, evaluated. */
+  readonly donor: PlanResult;
+  readonly readings: readonly Reading[];
+  readonly canWrite: boolean;
+  readonly selected: string | null;
+  readonly onSelect: (id: string | null) => void;
+  /** Draws a measurement across the plan view. */
+  readonly onShowMeasurement: (measurement: ControlPrediction | null) => void;
+  readonly onReading: (reading: Reading) => void;
+}

@@ -1,0 +1,116 @@
+import type { Job, Reading } from '@splay/core';
+import { temporal } from 'zundo';
+import { createStore, useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
+import type { BenchId } from '../shared/phases.ts';
+import type { SavedJob } from './api.ts';
+
+/** How the document on this page stands against the server's. */
+export type SaveState = 'saved' | 'changed' | 'saving' | 'offline' | 'stale' | 'refused' | 'signed-out';
+
+
+export interface JobState {
+  readonly id: string;
+  readonly job: Job;
+  /** The job while something is dragged: shown, but not yet a change. */
+  readonly preview: Job | null;
+  /** What the changes since the last save did. */
+  readonly labels: readonly string[];
+  /** The newest revision we know of: what the next save is based on. */
+  readonly revision: number;
+  readonly savedJob: Job;
+  readonly saveState: SaveState;
+  readonly saveDetail: string;
+  /** The server's version when a save came too late. */
+  readonly theirs: SavedJob | null;
+  readonly readings: readonly Reading[];
+  /** Ids of readings that are not yet on the server. */
+  readonly unsent: readonly string[];
+  readonly bench: BenchId;
+  /** Id of the selected operation, feature, conflict place … on the bench at hand. */
+  readonly selected: string | null;
+  readonly showBefore: boolean;
+  readonly canWrite: boolean;
+  readonly memberName: string;
+}
+
+export type JobStore = ReturnType<typeof createJobStore>;
+
+export interface JobStart {
+  readonly saved: SavedJob;
+  readonly readings: readonly Reading[];
+  readonly bench: BenchId;
+  readonly canWrite: boolean;
+  readonly memberName: string;
+}
+
+/** The state of one open job. Only the job itself is undone and redone. */
+export function createJobStore({ saved, readings, bench, canWrite, memberName }: JobStart) {
+  return createStore<JobState>()(
+    temporal(
+      (): JobState => ({
+        id: saved.id,
+        job: saved.job,
+        preview: null,
+        labels: [],
+        revision: saved.revision,
+        savedJob: saved.job,
+        saveState: 'saved',
+        saveDetail: '',
+        theirs: null,
+        readings,
+        unsent: [],
+        bench,
+        selected: null,
+        showBefore: false,
+        canWrite,
+        memberName,
+      }),
+      { partialize: ({ job }) => ({ job }), equality: (a, b) => a.job === b.job, limit: 200 },
+    ),
+  );
+}
+
+/** Makes a change of the job: one step of undo, saved soon after. Nothing happens when the job stays the same. */
+export function change(store: JobStore, label: string, edit: (job: Job) => Job): void {
+  const { job, labels, canWrite } = store.getState();
+  if (!canWrite) return;
+  const next = edit(job);
+  if (next === job) return store.setState({ preview: null });
+  store.setState({ job: next, preview: null, labels: labels.at(-1) === label ? labels : [...labels, label] });
+}
+
+/** Shows a change without making it. */
+export function preview(store: JobStore, edit: (job: Job) => Job): void {
+  if (store.getState().canWrite) store.setState({ preview: edit(store.getState().job) });
+}
+
+export function undo(store: JobStore): void {
+  store.temporal.getState().undo();
+  store.setState({ preview: null, labels: [...store.getState().labels, 'Undo'] });
+}
+
+export function redo(store: JobStore): void {
+  store.temporal.getState().redo();
+  store.setState({ preview: null, labels: [...store.getState().labels, 'Redo'] });
+}
+
+/** Takes a version from the server as the one on this page; undo still reaches what was here. */
+export function takeTheirs(store: JobStore, theirs: SavedJob): void {
+  store.setState({
+    job: theirs.job,
+    savedJob: theirs.job,
+    revision: theirs.revision,
+    labels: [],
+    preview: null,
+    saveState: 'saved',
+    theirs: null,
+  });
+}
+
+export const useJobState = <T>(store: JobStore, pick: (state: JobState) => T): T => useStore(store, useShallow(pick));
+export const useHistory = (store: JobStore) =>
+  useStore(
+    store.temporal,
+    useShallow((state) => ({ past: state.pastStates.length, future: state.futureStates.length })),
+  );

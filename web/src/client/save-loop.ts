@@ -1,0 +1,89 @@
+import { api } from './api.ts';
+import type { JobStore } from './job-store.ts';
+
+/** A job that was changed here and not yet saved, kept through a reload or a crash of the browser. */
+interface Draft {
+  readonly basedOn: number;
+  readonly job: unknown;
+}
+
+const QUIET_MS = 700;
+const RETRY_MS = [1000, 2000, 5000, 10_000];
+const draftKey = (id: string) => `splay/draft/${id}`;
+
+/**
+ * Saves the job some moments after each change, one save at a time, and tries again while the connection is down.
+ * A stale save waits for the person to decide. Gives a function that stops it.
+ */
+export function startSaving(store: JobStore): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let busy = false;
+  let failures = 0;
+
+  const plan = (wait: number) => {
+    clearTimeout(timer);
+    timer = setTimeout(() => void save(), wait);
+  };
+
+  async function save(): Promise<void> {
+    const { id, job, savedJob, revision, labels, saveState } = store.getState();
+    if (busy || job === savedJob || saveState === 'stale') return;
+    busy = true;
+    store.setState({ saveState: 'saving' });
+    const answer = await api.saveJob(id, revision, labels.slice(-4).join(' · ').slice(0, 200) || 'Changed', job);
+    busy = false;
+    if (answer.ok) {
+      failures = 0;
+      const later = store.getState().labels.slice(labels.length);
+      const unchanged = store.getState().job === job;
+      store.setState({ revision: answer.value.revision, savedJob: job, labels: later, saveState: unchanged ? 'saved' : 'changed', saveDetail: answer.value.savedAt });
+      if (unchanged) localStorage.removeItem(draftKey(id));
+      else plan(QUIET_MS);
+    } else if (answer.reason === 'stale' && answer.theirs) {
+      store.setState({ saveState: 'stale', theirs: answer.theirs });
+    } else if (answer.reason === 'offline') {
+      store.setState({ saveState: 'offline' });
+      plan(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)] ?? QUIET_MS);
+      failures += 1;
+    } else {
+      const first = answer.problems[0];
+      const detail = first ? `${first.path}: ${first.message}` : answer.detail;
+      store.setState({ saveState: answer.reason === 'signed-out' ? 'signed-out' : 'refused', saveDetail: detail });
+    }
+  }
+
+  const stopListening = store.subscribe((state, before) => {
+    if (state.job === before.job && state.saveState === before.saveState) return;
+    if (state.job === state.savedJob) return;
+    if (state.job !== before.job) {
+      const draft: Draft = { basedOn: state.revision, job: state.job };
+      localStorage.setItem(draftKey(state.id), JSON.stringify(draft));
+      if (state.saveState === 'stale') return;
+      if (state.saveState !== 'offline') store.setState({ saveState: 'changed' });
+      plan(QUIET_MS);
+    }
+  });
+  const online = () => plan(0);
+  const leaving = (event: BeforeUnloadEvent) => {
+    if (store.getState().job !== store.getState().savedJob) event.preventDefault();
+  };
+  window.addEventListener('online', online);
+  window.addEventListener('beforeunload', leaving);
+  return () => {
+    clearTimeout(timer);
+    stopListening();
+    window.removeEventListener('online', online);
+    window.removeEventListener('beforeunload', leaving);
+  };
+}
+
+/** What was left unsaved on this device, if it was based on the revision at hand or an older one. */
+export function leftDraft(id: string): Draft | null {
+  try {
+    return JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null') as Draft | null;
+  } catch {
+    return null;
+  }
+}
+
+export const forgetDraft = (id: string): void => localStorage.removeItem(draftKey(id));

@@ -1,0 +1,187 @@
+import { lengthText, type LengthFormat, parseLength } from '@splay/core';
+import { Trash2 } from 'lucide-react';
+import { type ClipboardEvent, type KeyboardEvent, useId, useRef, useState } from 'react';
+
+/** A column of an editable table. Lengths are mm; `offset` is added to what is shown (stations count from the datum hole). */
+export type Column<Row> = {
+  readonly key: string;
+  readonly title: string;
+  readonly width?: string;
+} & (
+  | { readonly kind: 'length'; readonly get: (row: Row) => number; readonly set: (row: Row, mm: number) => Row; readonly offset?: number }
+  | { readonly kind: 'text'; readonly get: (row: Row) => string; readonly set: (row: Row, text: string) => Row }
+  | { readonly kind: 'choice'; readonly get: (row: Row) => string; readonly set: (row: Row, choice: string) => Row; readonly choices: readonly (readonly [value: string, name: string])[] }
+);
+
+export interface CellProblem {
+  readonly row: number;
+  readonly column: string;
+  readonly message: string;
+}
+
+interface EditTableProps<Row> {
+  readonly caption: string;
+  readonly columns: readonly Column<Row>[];
+  readonly rows: readonly Row[];
+  readonly format: LengthFormat;
+  /** A new row after the last, when pasting runs past the end or a row is asked for. */
+  readonly newRow: (after: Row | undefined, index: number) => Row;
+  /** Takes the rows when they are right, or says what is wrong with which cell. */
+  readonly onChange: (rows: readonly Row[]) => readonly CellProblem[];
+  readonly addLabel: string;
+  readonly disabled?: boolean;
+  readonly selectedRow?: number;
+  readonly onSelectRow?: (index: number) => void;
+}
+
+type Drafts = ReadonlyMap<string, string>;
+const cell = (row: number, column: string) => `${row}/${column}`;
+
+/**
+ * A table to type in. What is typed is taken at once when it is right; what is not stays in its cell with the reason
+ * under it, and nothing else changes. A column copied from a spreadsheet can be pasted into any cell.
+ */
+export function EditTable<Row>({ caption, columns, rows, format, newRow, onChange, addLabel, disabled = false, selectedRow, onSelectRow }: EditTableProps<Row>) {
+  const id = useId();
+  const table = useRef<HTMLTableElement>(null);
+  const [drafts, setDrafts] = useState<Drafts>(new Map());
+  const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
+
+  /** Tries to make rows of what stands in all drafts; keeps every draft when any of them is not right. */
+  const settle = (all: Drafts) => {
+    const next = [...rows];
+    const wrong = new Map<string, string>();
+    for (const [key, text] of all) {
+      const [row, name] = [Number(key.split('/')[0]), key.split('/')[1]];
+      const column = columns.find((candidate) => candidate.key === name);
+      if (!column) continue;
+      while (next.length <= row) next.push(newRow(next.at(-1), next.length));
+      const old = next[row] as Row;
+      if (column.kind === 'length') {
+        const read = parseLength(text, format.unit);
+        if (read.ok) next[row] = column.set(old, read.value + (column.offset ?? 0));
+        else wrong.set(key, read.problem.message);
+      } else next[row] = column.set(old, text);
+    }
+    if (wrong.size === 0) for (const problem of onChange(next)) wrong.set(cell(problem.row, problem.column), problem.message);
+    setProblems(wrong);
+    setDrafts(wrong.size === 0 ? new Map() : all);
+  };
+
+  const paste = (event: ClipboardEvent, row: number, column: number) => {
+    const text = event.clipboardData.getData('text/plain').replace(/\r/g, '').replace(/\n+$/, '');
+    if (!/[\n\t]/.test(text)) return;
+    event.preventDefault();
+    const all = new Map(drafts);
+    text.split('\n').forEach((line, down) =>
+      line.split('\t').forEach((value, right) => {
+        const target = columns[column + right];
+        if (target && target.kind !== 'choice') all.set(cell(row + down, target.key), value.trim());
+      }),
+    );
+    settle(all);
+  };
+
+  const move = (event: KeyboardEvent, row: number, column: number) => {
+    const down = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (event.key === 'Escape') {
+      const left = new Map(drafts);
+      left.delete(cell(row, columns[column]?.key ?? ''));
+      settle(left);
+    }
+    if (down === 0) return;
+    event.preventDefault();
+    table.current?.querySelector<HTMLElement>(`[data-cell="${row + down}/${column}"]`)?.focus();
+    if (event.key === 'Enter') (event.target as HTMLElement).blur();
+  };
+
+  const rowCount = Math.max(rows.length, ...[...drafts.keys()].map((key) => Number(key.split('/')[0]) + 1));
+  const forget = (index: number) => {
+    setDrafts(new Map());
+    setProblems(new Map());
+    for (const problem of onChange(rows.filter((_, other) => other !== index)))
+      setProblems(new Map([[cell(Math.min(problem.row, rows.length - 1), problem.column), problem.message]]));
+  };
+
+  return (
+    <div>
+      <table ref={table} className="w-full border-collapse text-sm">
+        <caption className="sr-only">{caption}</caption>
+        <thead className="sticky top-0 z-10 bg-sheet">
+          <tr>
+            {columns.map((column) => (
+              <th key={column.key} scope="col" style={{ width: column.width }} className={`label border-b border-graphite px-1.5 py-1 font-semibold ${column.kind === 'length' ? 'text-right' : 'text-left'}`}>
+                {column.title}
+              </th>
+            ))}
+            <th className="w-7 border-b border-graphite">
+              <span className="sr-only">Remove</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {Array.from({ length: rowCount }, (_, rowIndex) => {
+            const row = rows[rowIndex];
+            return (
+              <tr key={rowIndex} className={selectedRow === rowIndex ? 'bg-layout-wash' : ''} onFocus={() => onSelectRow?.(rowIndex)}>
+                {columns.map((column, columnIndex) => {
+                  const key = cell(rowIndex, column.key);
+                  const problem = problems.get(key);
+                  const stored = row === undefined ? '' : column.kind === 'length' ? lengthText(column.get(row) - (column.offset ?? 0), format).replace(/ (scant|full)$/, '') : column.get(row);
+                  const common = {
+                    'data-cell': `${rowIndex}/${columnIndex}`,
+                    'aria-label': `${column.title}, row ${rowIndex + 1}`,
+                    'aria-invalid': problem !== undefined,
+                    'aria-describedby': problem ? `${id}${key}` : undefined,
+                    disabled,
+                    className: `w-full min-w-0 border bg-transparent px-1 py-0.5 ${problem ? 'border-oxide bg-oxide-wash' : 'border-transparent hover:border-rule'} ${column.kind === 'length' ? 'text-right' : ''}`,
+                  };
+                  return (
+                    <td key={column.key} className="border-b border-rule/60 p-0 align-top">
+                      {column.kind === 'choice' ? (
+                        <select {...common} value={stored} onChange={(event) => settle(new Map(drafts).set(key, event.target.value))}>
+                          {column.choices.map(([value, name]) => (
+                            <option key={value} value={value}>
+                              {name}
+                            </option>
+                          ))}
+                        </select>
+                      ) : (
+                        <input
+                          {...common}
+                          autoComplete="off"
+                          value={drafts.get(key) ?? stored}
+                          onChange={(event) => setDrafts(new Map(drafts).set(key, event.target.value))}
+                          onBlur={() => drafts.has(key) && settle(drafts)}
+                          onKeyDown={(event) => move(event, rowIndex, columnIndex)}
+                          onPaste={(event) => paste(event, rowIndex, columnIndex)}
+                        />
+                      )}
+                      {problem && (
+                        <p id={`${id}${key}`} role="alert" className="px-1 pb-1 text-xs text-oxide">
+                          {problem}
+                        </p>
+                      )}
+                    </td>
+                  );
+                })}
+                <td className="border-b border-rule/60 p-0 text-center align-top">
+                  {!disabled && row !== undefined && (
+                    <button type="button" className="p-1 text-rule hover:text-oxide" aria-label={`Remove row ${rowIndex + 1}`} onClick={() => forget(rowIndex)}>
+                      <Trash2 size={14} />
+                    </button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {!disabled && (
+        <button type="button" className="button mt-2" onClick={() => onChange([...rows, newRow(rows.at(-1), rows.length)])}>
+          {addLabel}
+        </button>
+      )}
+    </div>
+  );
+}

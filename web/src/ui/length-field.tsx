@@ -1,0 +1,85 @@
+import { lengthText, type LengthFormat, nudgeOf, parseLength } from '@splay/core';
+import { Minus, Plus } from 'lucide-react';
+import { type KeyboardEvent, useId, useState } from 'react';
+
+interface LengthFieldProps {
+  readonly label: string;
+  readonly mm: number;
+  readonly format: LengthFormat;
+  readonly onChange: (mm: number) => void;
+  readonly disabled?: boolean;
+  /** Says what is wrong with a length that can be read, or nothing. */
+  readonly check?: (mm: number) => string | null;
+  readonly strong?: boolean;
+}
+
+/** How far one press moves: the shown division, eight of them with Shift, a quarter with Alt. */
+export const nudgeStep = (event: { readonly shiftKey: boolean; readonly altKey: boolean }, format: LengthFormat): number =>
+  nudgeOf(format) * (event.shiftKey ? 8 : event.altKey ? 0.25 : 1);
+
+/** A length to type, step or nudge with the arrow keys. What was typed stays there until it can be read. */
+export function LengthField({ label, mm, format, onChange, disabled = false, check, strong = false }: LengthFieldProps) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const shown = draft ?? lengthText(mm, format).replace(/ (scant|full)$/, '');
+
+  const take = (value: number) => {
+    const wrong = check?.(value) ?? null;
+    setProblem(wrong);
+    if (wrong) return;
+    setDraft(null);
+    onChange(value);
+  };
+  const commit = () => {
+    if (draft === null) return;
+    const read = parseLength(draft, format.unit);
+    if (read.ok) take(read.value);
+    else setProblem(read.problem.message);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') commit();
+    else if (event.key === 'Escape') {
+      setDraft(null);
+      setProblem(null);
+    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      take(mm + nudgeStep(event, format) * (event.key === 'ArrowUp' ? 1 : -1));
+    }
+  };
+  const stepper = 'flex w-9 items-center justify-center bg-bench text-pencil hover:text-graphite disabled:text-rule';
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-sm text-pencil">
+        {label}
+      </label>
+      <div className={`flex h-9 border ${problem ? 'border-oxide' : 'border-graphite'}`}>
+        <button type="button" className={`${stepper} border-r border-inherit`} disabled={disabled} aria-label={`${label}: less`} onClick={(event) => take(mm - nudgeStep(event, format))}>
+          <Minus size={14} />
+        </button>
+        <input
+          id={id}
+          className={`min-w-0 flex-1 bg-sheet text-center outline-offset-[-3px] ${strong ? 'text-lg font-semibold text-layout' : 'font-semibold'}`}
+          value={shown}
+          disabled={disabled}
+          inputMode="text"
+          autoComplete="off"
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onChange={(event) => setDraft(event.target.value)}
+          onFocus={(event) => event.target.select()}
+          onBlur={commit}
+          onKeyDown={onKeyDown}
+        />
+        <button type="button" className={`${stepper} border-l border-inherit`} disabled={disabled} aria-label={`${label}: more`} onClick={(event) => take(mm + nudgeStep(event, format))}>
+          <Plus size={14} />
+        </button>
+      </div>
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="mt-1 text-sm text-oxide">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import { formatLength, type LengthFormat, otherUnitText } from '@splay/core';
+
+interface LengthProps {
+  readonly mm: number;
+  readonly format: LengthFormat;
+  readonly unit?: boolean;
+  /** Show a plus before lengths above 0. */
+  readonly signed?: boolean;
+  readonly className?: string;
+}
+
+/** A length in the job's unit, with a real fraction, *scant* or *full* where it is, and the other unit on hover. */
+export function Length({ mm, format, unit = false, signed = false, className }: LengthProps) {
+  const shown = formatLength(mm, format);
+  const sign = shown.sign || (signed && mm > 0 ? '+' : '');
+  return (
+    <span className={`whitespace-nowrap ${className ?? ''}`} title={otherUnitText(mm, format)}>
+      {sign}
+      {shown.whole}
+      {shown.fraction && <span className="fraction">{shown.fraction}</span>}
+      {unit && ` ${shown.unit}`}
+      {shown.nuance && <span className="nuance">{shown.nuance}</span>}
+    </span>
+  );
+}

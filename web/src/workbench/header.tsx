@@ -1,0 +1,63 @@
+import { Download, History, Redo2, Undo2 } from 'lucide-react';
+import { type JobStore, redo, type SaveState, undo, useHistory, useJobState } from '../client/job-store.ts';
+
+const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
+  saved: 'saved',
+  changed: 'saving soon',
+  saving: 'saving …',
+  offline: 'no connection: kept on this device, sent when it is back',
+  stale: 'somebody else saved: choose a version',
+  refused: 'not saved',
+  'signed-out': 'not saved: signed out. Sign in again in another window',
+};
+
+interface HeaderProps {
+  readonly store: JobStore;
+  readonly onHistory: () => void;
+  readonly onHold: (held: boolean) => void;
+}
+
+export function Header({ store, onHistory, onHold }: HeaderProps) {
+  const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }));
+  const { past, future } = useHistory(store);
+  const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
+  return (
+    <header className="flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4">
+      <h1 className="heading text-xl whitespace-nowrap">{state.job.name}</h1>
+      <p className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`} role="status">
+        {!bad && `plan “${state.job.plan.name}” · `}
+        {state.canWrite ? SAVE_WORDS[state.saveState] : 'you are looking only'}
+        {state.saveState === 'refused' && `: ${state.saveDetail}`}
+        {state.saveState === 'saved' && ` as revision ${state.revision}`}
+        {state.unsent.length > 0 && ` · ${state.unsent.length} readings waiting to be sent`}
+      </p>
+      <button type="button" className="button px-2" disabled={past === 0 || !state.canWrite} onClick={() => undo(store)} title="Undo (Ctrl Z)">
+        <Undo2 size={15} aria-hidden="true" />
+        Undo
+      </button>
+      <button type="button" className="button px-2" disabled={future === 0 || !state.canWrite} onClick={() => redo(store)} title="Redo (Ctrl Shift Z)">
+        <Redo2 size={15} aria-hidden="true" />
+        Redo
+      </button>
+      <button
+        type="button"
+        className={`button ${state.showBefore ? 'button-dark' : ''}`}
+        aria-pressed={state.showBefore}
+        onPointerDown={() => onHold(true)}
+        onPointerUp={() => onHold(false)}
+        onPointerLeave={() => onHold(false)}
+        onKeyDown={(event) => event.key === ' ' && onHold(true)}
+        onKeyUp={(event) => event.key === ' ' && onHold(false)}
+      >
+        Hold for before
+        <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
+      </button>
+      <button type="button" className="button px-2" onClick={onHistory} aria-label="History of this job">
+        <History size={16} />
+      </button>
+      <a className="button px-2" href={`/api/jobs/${state.id}/export`} aria-label="Download the job file" download>
+        <Download size={16} />
+      </a>
+    </header>
+  );
+}

@@ -1,0 +1,49 @@
+import { type InputProblem } from '@splay/core';
+import { Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { api } from '../client/api.ts';
+import { Dialog } from '../ui/dialog.tsx';
+
+/** Takes a job file from this device and opens it as a new job, or says what is wrong with it. */
+export function ImportJob() {
+  const input = useRef<HTMLInputElement>(null);
+  const [problems, setProblems] = useState<readonly InputProblem[]>([]);
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const answer = await api.importJob(await file.text());
+    if (answer.ok) location.assign(`/jobs/${answer.value.id}`);
+    else setProblems(answer.problems.length > 0 ? answer.problems : [{ code: answer.reason, path: '', message: answer.detail }]);
+    if (input.current) input.current.value = '';
+  };
+  return (
+    <>
+      <button type="button" className="button" onClick={() => input.current?.click()}>
+        <Upload size={15} aria-hidden="true" />
+        Import a job file
+      </button>
+      <input ref={input} type="file" accept=".json,application/json" className="hidden" aria-label="Job file" onChange={(event) => void take(event.target.files?.[0])} />
+      {problems.length > 0 && (
+        <Dialog title="This file cannot be imported" onClose={() => setProblems([])}>
+          <p>Nothing was stored. Put these right in the file and import it again:</p>
+          <ul className="mt-2 space-y-1">
+            {problems.slice(0, 30).map((problem) => (
+              <li key={problem.path + problem.code}>
+                {problem.path && <code className="mr-2 bg-bench px-1 text-sm">{problem.path}</code>}
+                {problem.message}
+              </li>
+            ))}
+          </ul>
+          {problems.length > 30 && <p className="mt-2 text-pencil">… and {problems.length - 30} more.</p>}
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+export function SignOut() {
+  return (
+    <button type="button" className="button" onClick={() => void api.signOut().then(() => location.assign('/sign-in'))}>
+      Sign out
+    </button>
+  );
+}
