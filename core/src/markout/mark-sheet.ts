@@ -114,7 +114,10 @@ function punchesOf(result: PlanResult, from: (side: Side, x: number, down: numbe
 
 function crossChecks(lines: readonly CutLine[], corner: (line: CutLine) => Vec3, datumCorner: (side: Side) => Vec3): CrossCheck[] {
   const on = (side: Side) => lines.filter((line) => line.side === side);
-  const name = (line: CutLine) => `${line.letters}${line.kerf === 'line' ? '' : line.kerf === 'behind' ? ' front line' : ' rear line'}`;
+  const name = (line: CutLine) => {
+    const paired = lines.some((other) => other !== line && other.side === line.side && other.letters === line.letters);
+    return `${line.letters.replace(' ', '·')}${paired ? (line.kerf === 'behind' ? ' front line' : ' rear line') : ''}`;
+  };
   const along = SIDES.flatMap((side) =>
     on(side).slice(1).map((line, index): CrossCheck => {
       const before = on(side)[index] as CutLine;

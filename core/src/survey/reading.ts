@@ -47,7 +47,7 @@ export function judgeReading(control: ControlPrediction, reading: Pick<Reading, 
   const off = reading.value - target;
   const show = (mm: number) => lengthText(Math.abs(mm), format, true);
   const way = off > 0 ? 'long' : 'short';
-  if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: `within ${show(tolerance)}` };
+  if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: 'right' };
   if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch'))
     return { verdict: 'misread', off, tolerance, message: `an inch ${way}: read from the 1 in mark? Take it again` };
   return { verdict: 'off', off, tolerance, message: `${show(off)} ${way}, allowed ${show(tolerance)}` };

@@ -1,7 +1,7 @@
 import { builtOf, type ControlPrediction, datumStation, type Job, operationName, type PlanResult, sectionLookup } from '@splay/core';
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useState } from 'react';
-import { CutTags } from './cut-tags.tsx';
+import { CutLines, CutTags } from './cut-tags.tsx';
 import { Hatches } from './hatches.tsx';
 import { Legend } from './legend.tsx';
 import { PlanView } from './plan-view.tsx';
@@ -104,6 +104,7 @@ export function Board({ job, result, donor, showBefore, selected, measurement, o
           <clipPath id="clip-plan">
             <rect x={0} y={planTop} width={view.width} height={planHeight} />
           </clipPath>
+          {!showBefore && <CutLines joints={result.joints} cutEnds={result.cutEnds} view={view} top={40} bottom={planTop + planHeight - 26} selected={selected} />}
           <SideView {...common} top={0} height={sideHeight} />
           <PlanView {...common} top={planTop} height={planHeight} measurement={measurement} />
           <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
@@ -115,6 +116,7 @@ export function Board({ job, result, donor, showBefore, selected, measurement, o
               view={view}
               top={40}
               bottom={planTop + planHeight - 26}
+              tapeY={tapeY}
               tagY={planTop + 8}
               selected={selected}
               describe={(id) => names.get(id) ?? id}

@@ -2,6 +2,29 @@ import type { CutEnd, Joint, OperationOutcome } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { toPx, type View } from './view.ts';
 
+const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
+  [
+    ...joints.map((joint) => ({ ...joint, colour: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)' })),
+    ...cutEnds.map((end) => ({ ...end, colour: 'var(--color-oxide)' })),
+  ].sort((a, b) => a.builtX - b.builtX);
+
+interface CutLinesProps {
+  readonly joints: readonly Joint[];
+  readonly cutEnds: readonly CutEnd[];
+  readonly view: View;
+  readonly top: number;
+  readonly bottom: number;
+  readonly selected: string | null;
+}
+
+/** The lines of the cuts through both views, under the drawing so that figures stay readable. */
+export function CutLines({ joints, cutEnds, view, top, bottom, selected }: CutLinesProps) {
+  return marksOf(joints, cutEnds).map((mark) => {
+    const x = toPx(view, mark.builtX);
+    return <path key={mark.letter} d={`M${x} ${top}V${bottom}`} stroke={mark.colour} strokeWidth={selected === mark.operation ? 2 : 1.3} />;
+  });
+}
+
 interface CutTagsProps {
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
@@ -10,6 +33,7 @@ interface CutTagsProps {
   /** From the top of the side view to the bottom of the plan view, and where the tags hang. */
   readonly top: number;
   readonly bottom: number;
+  readonly tapeY: number;
   readonly tagY: number;
   readonly selected: string | null;
   readonly describe: (operation: string) => string;
@@ -19,11 +43,8 @@ interface CutTagsProps {
 }
 
 /** Lettered tags hung on the tape, one for each joint and cut end, with a line through both views: drag or nudge to move the cut. */
-export function CutTags({ joints, cutEnds, operations, view, top, bottom, tagY, selected, describe, onSelect, onDragStart, onKey }: CutTagsProps) {
-  const marks = [
-    ...joints.map((joint) => ({ ...joint, colour: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)' })),
-    ...cutEnds.map((end) => ({ ...end, colour: 'var(--color-oxide)' })),
-  ].sort((a, b) => a.builtX - b.builtX);
+export function CutTags({ joints, cutEnds, operations, view, top, bottom, tapeY, tagY, selected, describe, onSelect, onDragStart, onKey }: CutTagsProps) {
+  const marks = marksOf(joints, cutEnds);
   const firstOf = new Map(operations.map((outcome) => [outcome.operation.id, outcome.letters[0]]));
   let lastX = -Infinity;
   let level = 0;
@@ -51,8 +72,8 @@ export function CutTags({ joints, cutEnds, operations, view, top, bottom, tagY, 
             onKeyDown={(event) => onKey(mark.operation, event)}
             onFocus={() => onSelect(mark.operation)}
           >
-            <path d={`M${x} ${top}V${bottom}`} stroke={mark.colour} strokeWidth={chosen ? 2 : 1.4} />
             <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={11} />
+            <path d={`M${x} ${tapeY}V${y}`} stroke={mark.colour} strokeWidth={chosen ? 2.2 : 1.4} />
             <path d={`M${x} ${y - 7}l10 8v17h-20v-17Z`} fill={mark.colour} stroke={chosen ? 'var(--color-graphite)' : 'none'} strokeWidth={2} />
             <text x={x} y={y + 10.5} dy="0.34em" textAnchor="middle" fontSize={14} fontWeight={600} className="font-label" fill="var(--color-sheet)">
               {mark.letter}

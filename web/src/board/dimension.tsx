@@ -30,6 +30,7 @@ export function Dimension({ from, to, y, mm, format, before = '', signed = false
     <g className={className} stroke="currentColor" fill="none">
       <path d={`M${from} ${y - 4}v8M${to} ${y - 4}v8`} strokeWidth={1.25} />
       <path d={fits ? `M${from} ${y}H${middle - text / 2 - GAP}M${middle + text / 2 + GAP} ${y}H${to}` : `M${from} ${y}H${to}`} strokeWidth={1} />
+      {fits && <rect x={middle - text / 2 - 3} y={y - 9} width={text + 6} height={18} fill="var(--color-paper)" stroke="none" />}
       <text x={x} y={y} dy="0.34em" textAnchor={anchor} fill="currentColor" stroke="none" className="font-label" fontSize={size} fontWeight={strong ? 600 : 500}>
         {before && `${before} `}
         <SvgLength mm={mm} format={format} signed={signed} />

@@ -1,4 +1,4 @@
-import { type Job, otherUnitText, type PlanResult, type Section } from '@splay/core';
+import { type Body, type Job, otherUnitText, type PlanResult, type Section } from '@splay/core';
 import { Dimension } from './dimension.tsx';
 import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
 import { type Across, acrossPx, Steel } from './steel.tsx';
@@ -54,19 +54,7 @@ export function SideView({ job, result, donor, view, top, height, section, datum
           ),
       )}
 
-      {job.body && job.body.outline.length > 1 && front?.built && (
-        <g stroke="var(--color-ochre)" fill="none">
-          <path d={job.body.outline.map(({ x, z }, index) => `${index ? 'L' : 'M'}${px(x)} ${py(z)}`).join('')} strokeDasharray="8 4" strokeWidth={1.6} />
-          {job.body.mounts
-            .filter((mount) => mount.y < 0)
-            .map((mount) => (
-              <path key={mount.id} d={`M${px(mount.x) - 5} ${py(mount.z)}h10M${px(mount.x)} ${py(mount.z)}v-7`} strokeWidth={1.6} />
-            ))}
-          <text x={px(job.body.outline[0]?.x ?? 0) + 62} y={top + 36} fontSize={13} fill="var(--color-ochre)" stroke="none" className="font-label" fontWeight={500}>
-            {job.body.name}
-          </text>
-        </g>
-      )}
+      {job.body && job.body.outline.length > 1 && front?.built && <BodyOver body={job.body} px={px} py={py} />}
 
       {shown.crossmembers.map(({ crossmember, built }) => {
         if (!built) return null;
@@ -95,8 +83,8 @@ export function SideView({ job, result, donor, view, top, height, section, datum
       })}
 
       <g fill="var(--color-graphite)">
-        <path d={`M${px(datum) - 6} ${railTop - 14}h12l-6 11Z`} />
-        <text x={px(datum)} y={railTop - 20} textAnchor="middle" fontSize={12.5} className="font-label" fontWeight={600}>
+        <path d={`M${px(datum) - 6} ${railTop + 42}h12l-6 -11Z`} />
+        <text x={px(datum)} y={railTop + 56} textAnchor="middle" fontSize={12.5} className="font-label" fontWeight={600}>
           datum hole
         </text>
       </g>
@@ -129,6 +117,31 @@ export function SideView({ job, result, donor, view, top, height, section, datum
           was <SvgLength mm={before.wheelbase} format={job.display} />
         </text>
       )}
+    </g>
+  );
+}
+
+/** How much of the body is drawn over its floor, mm: enough to see where it ends and sits. */
+const BODY_SHOWN = 420;
+
+/** The underside of the body's floor with the feet of its walls, and where it wants to sit. */
+function BodyOver({ body, px, py }: { readonly body: Body; readonly px: (x: number) => number; readonly py: (z: number) => number }) {
+  const floor = Math.min(...body.outline.map(({ z }) => z));
+  const front = Math.min(...body.outline.map(({ x }) => x));
+  return (
+    <g stroke="var(--color-ochre)" fill="none" strokeWidth={1.6}>
+      <clipPath id="clip-body">
+        <rect x={-1e4} y={py(floor + BODY_SHOWN)} width={3e4} height={BODY_SHOWN * 2} />
+      </clipPath>
+      <path clipPath="url(#clip-body)" d={`${body.outline.map(({ x, z }, index) => `${index ? 'L' : 'M'}${px(x)} ${py(z)}`).join('')}Z`} strokeDasharray="8 4" />
+      {body.mounts
+        .filter((mount) => mount.y < 0)
+        .map((mount) => (
+          <path key={mount.id} d={`M${px(mount.x) - 5} ${py(mount.z)}h10M${px(mount.x)} ${py(mount.z)}v-7`} />
+        ))}
+      <text x={px(front) + 14} y={py(floor) - 14} fontSize={13} fill="var(--color-ochre)" stroke="none" className="font-label" fontWeight={500}>
+        {body.name}, floor
+      </text>
     </g>
   );
 }

@@ -11,6 +11,8 @@ const make = () =>
     database: drizzleAdapter(database(), { provider: 'pg', schema: { user, session, account, verification } }),
     secret: env.secret,
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10 },
+    // The middleware has already held the origin against the host the request came to, which knows the port.
+    trustedOrigins: (request) => [request?.headers.get('origin')].filter((origin) => typeof origin === 'string'),
     session: { expiresIn: 60 * 60 * 24 * 14, updateAge: 60 * 60 * 24 },
     rateLimit: { enabled: env.limitSignIn, window: 60, max: 100, customRules: { '/sign-in/email': { window: 60, max: 10 } } },
     telemetry: { enabled: false },

@@ -1,7 +1,7 @@
 import { type CutLine, type LengthFormat, type MarkSheet, operationName, SIDES } from '@splay/core';
 import { Length } from './length.tsx';
 
-const KERF_WORDS = { ahead: 'ahead of the line', behind: 'behind the line', line: 'on the line: both sides stay' } as const;
+const KERF_WORDS = { ahead: 'ahead of the line', behind: 'behind the line', line: 'on the line' } as const;
 
 interface MarksTablesProps {
   readonly sheet: MarkSheet;
@@ -17,7 +17,7 @@ export function MarksTables({ sheet, display }: MarksTablesProps) {
     <div className="space-y-4">
       {SIDES.map((side) => (
         <table key={side} className="marks w-full border-collapse">
-          <caption className="heading mb-1 text-left text-lg capitalize">{side} rail</caption>
+          <caption className="heading mb-1 text-left text-lg">{side === 'left' ? 'Left rail' : 'Right rail'}</caption>
           <thead>
             <tr className="border-b border-graphite text-sm text-pencil">
               <Head>Mark</Head>
@@ -38,10 +38,10 @@ export function MarksTables({ sheet, display }: MarksTablesProps) {
                     <span className="text-sm">{lineName(line)}</span>
                   </th>
                   <td className="pr-2 text-sm">{KERF_WORDS[line.kerf]}</td>
-                  <td className="text-right text-lg font-semibold">{length(line.from.top)}</td>
-                  <td className="text-right">{length(line.from.web)}</td>
-                  <td className="text-right">{length(line.from.bottom)}</td>
-                  <td className="text-right text-pencil">{length(line.from.level)}</td>
+                  <td className="pl-3 text-right text-lg font-semibold">{length(line.from.top)}</td>
+                  <td className="pl-3 text-right">{length(line.from.web)}</td>
+                  <td className="pl-3 text-right">{length(line.from.bottom)}</td>
+                  <td className="pl-3 text-right text-pencil">{length(line.from.level)}</td>
                 </tr>
               ))}
             {sheet.punches
@@ -122,7 +122,7 @@ function lineName(line: CutLine): string {
 
 function Head({ children, right = false }: { readonly children: string; readonly right?: boolean }) {
   return (
-    <th scope="col" className={`py-0.5 pr-2 font-normal last:pr-0 ${right ? 'text-right' : 'text-left'}`}>
+    <th scope="col" className={`py-0.5 font-normal whitespace-nowrap ${right ? 'pl-3 text-right' : 'pr-2 text-left'}`}>
       {children}
     </th>
   );

@@ -1,4 +1,4 @@
-import { type ControlPrediction, evaluatePlan, gatesOf, type Job, shiftOperation, withOperation } from '@splay/core';
+import { type ControlPrediction, evaluatePlan, type Gate, gatesOf, isPassed, type Job, shiftOperation, withOperation } from '@splay/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
@@ -21,9 +21,21 @@ import { useKeys } from './use-keys.ts';
 const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => React.ReactNode; readonly width: string }>> = {
   donor: { Bench: DonorBench, width: 'w-[38rem]' },
   cuts: { Bench: CutsBench, width: 'w-[19.5rem]' },
-  marks: { Bench: MarksBench, width: 'w-[33rem]' },
-  'true-up': { Bench: TrueUpBench, width: 'w-[36rem]' },
+  marks: { Bench: MarksBench, width: 'w-[37rem]' },
+  'true-up': { Bench: TrueUpBench, width: 'w-[41rem]' },
 };
+
+/** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
+function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
+  const [cutting, welding] = [gates.find((gate) => gate.id === 'before-cutting'), gates.find((gate) => gate.id === 'before-welding-out')];
+  const planned = cutting?.checks.filter((check) => check.bench === 'cuts').every((check) => check.passed) ?? false;
+  return new Set<BenchId>([
+    ...job.done.filter(isBench),
+    ...(planned ? (['cuts'] as const) : []),
+    ...(cutting && isPassed(cutting) ? (['marks'] as const) : []),
+    ...(welding && isPassed(welding) ? (['true-up'] as const) : []),
+  ]);
+}
 
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
 export default function Workbench(start: JobStart) {
@@ -85,8 +97,8 @@ export default function Workbench(start: JobStart) {
     onShowMeasurement: setMeasurement,
     onReading: (reading) => queue.current?.add(reading),
   };
+  const done = benchesDone(state.job, gates);
   const counts = { cuts: state.job.plan.operations.length };
-  const done = new Set(state.job.done.filter(isBench));
   return (
     <div className="flex h-dvh overflow-hidden">
       <PhaseRail jobId={state.id} bench={state.bench} done={done} counts={counts} gates={gates} onBench={go} />

@@ -1,5 +1,5 @@
-import { type ControlPrediction, judgeReading, latestReadings, lengthText, parseLength, type Reading, type ReadingVerdict, STAGE_NAMES, type Stage, stageCount, STAGES, targetOf } from '@splay/core';
-import { CloudOff } from 'lucide-react';
+import { type ControlPrediction, judgeReading, latestReadings, type LengthFormat, lengthText, parseLength, type Reading, type ReadingVerdict, STAGE_NAMES, type Stage, stageCount, STAGES, targetOf } from '@splay/core';
+import { CloudOff, MoveDiagonal } from 'lucide-react';
 import { type KeyboardEvent, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -72,7 +72,7 @@ export function TrueUpBench(props: BenchProps) {
             <th scope="col" className="pl-2 text-right font-normal">
               off by
             </th>
-            <th scope="col" className="w-[9.5rem] pl-3 text-left font-normal">
+            <th scope="col" className="w-40 pl-3 text-left font-normal">
               verdict
             </th>
           </tr>
@@ -85,7 +85,10 @@ export function TrueUpBench(props: BenchProps) {
             return (
               <tr key={control.measurement.id} className={`border-b border-rule/70 ${judged?.verdict === 'misread' ? 'bg-ochre-wash' : judged?.verdict === 'off' ? 'bg-oxide-wash' : ''}`} onMouseEnter={() => onShowMeasurement(control)} onFocus={() => onShowMeasurement(control)} data-measurement={control.measurement.id}>
                 <th scope="row" className="py-1 pr-1 text-left font-normal">
-                  {control.name} <span className="text-xs text-pencil">{control.kind === 'diagonal' ? 'diagonal' : ''}</span>
+                  {control.kind === 'diagonal' && (
+                    <MoveDiagonal size={13} aria-label="diagonal" className="mr-1 inline text-pencil" />
+                  )}
+                  {control.name}
                 </th>
                 <td className="text-right text-pencil">
                   <Length mm={control.before} format={job.display} />
@@ -94,7 +97,7 @@ export function TrueUpBench(props: BenchProps) {
                 <td className="pl-3">
                   <ReadingCell control={control} reading={reading} waiting={reading !== undefined && waiting.has(reading.id)} format={job.display} disabled={!canWrite} first={index === firstMissing(result.controls, latest)} onTake={(value) => take(control, value)} />
                 </td>
-                <td className="pl-2 text-right">{judged && judged.verdict !== 'no-target' && <Length mm={judged.off} format={job.display} signed />}</td>
+                <td className="pl-2 text-right">{judged && judged.verdict !== 'no-target' && <Length mm={judged.off} format={finer(job.display)} signed />}</td>
                 <td className="pl-3 text-sm leading-tight">{judged && <Verdict kind={LOOKS[judged.verdict]}>{judged.message}</Verdict>}</td>
               </tr>
             );
@@ -105,6 +108,9 @@ export function TrueUpBench(props: BenchProps) {
     </>
   );
 }
+
+/** Readings and what they are off by are shown to 1/32: a tape is read finer than a mark is scribed. */
+const finer = (format: LengthFormat): LengthFormat => ({ ...format, division: format.division === 'decimal' || format.division === 64 ? format.division : 32 });
 
 const firstMissing = (controls: readonly ControlPrediction[], latest: ReadonlyMap<string, Reading>): number => {
   const index = controls.findIndex((control) => !latest.has(control.measurement.id));
@@ -125,7 +131,7 @@ interface ReadingCellProps {
 function ReadingCell({ control, reading, waiting, format, disabled, first, onTake }: ReadingCellProps) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
-  const stored = reading ? lengthText(reading.value, { ...format, division: format.division === 'decimal' ? 'decimal' : 32 }).replace(/ (scant|full)$/, '') : '';
+  const stored = reading ? lengthText(reading.value, finer(format)).replace(/ (scant|full)$/, '') : '';
   const commit = (): boolean => {
     if (draft === null || draft.trim() === stored) {
       setDraft(null);

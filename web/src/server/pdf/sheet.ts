@@ -1,0 +1,179 @@
+import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import fontkit from '@pdf-lib/fontkit';
+import { formatLength, type LengthFormat } from '@splay/core';
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+
+export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
+export type Paper = keyof typeof PAPERS;
+
+/** What a cell holds: text, or a length that is set with a real fraction. */
+export type Cell = string | { readonly mm: number };
+
+export interface SheetColumn {
+  readonly title: string;
+  /** Share of the width. */
+  readonly share: number;
+  readonly right?: boolean;
+}
+
+const INK = rgb(0.21, 0.2, 0.17);
+const SOFT = rgb(0.42, 0.38, 0.32);
+const MARGIN = 40;
+const FOOT = 54;
+
+interface Fonts {
+  readonly text: PDFFont;
+  readonly bold: PDFFont;
+  readonly label: PDFFont;
+  /** The same faces with `frac` on, for fractions alone. */
+  readonly textFraction: PDFFont;
+  readonly boldFraction: PDFFont;
+}
+
+const require = createRequire(import.meta.url);
+// WOFF, not WOFF2: pdf-lib embeds the latter as invisible text.
+const fontFile = (name: string) => readFile(require.resolve(`@fontsource/${name}-normal.woff`));
+
+async function embed(document: PDFDocument): Promise<Fonts> {
+  document.registerFontkit(fontkit);
+  const [text, bold, label] = await Promise.all(['barlow/files/barlow-latin-400', 'barlow/files/barlow-latin-600', 'barlow-condensed/files/barlow-condensed-latin-600'].map(fontFile));
+  const add = (bytes: Buffer | undefined, features: Record<string, boolean> = { tnum: true }) => document.embedFont(bytes as Buffer, { subset: true, features });
+  return {
+    text: await add(text),
+    bold: await add(bold),
+    label: await add(label),
+    textFraction: await add(text, { frac: true }),
+    boldFraction: await add(bold, { frac: true }),
+  };
+}
+
+/** A printed sheet: title strip, tables that run over pages, and a foot on every page. */
+export class Sheet {
+  private page!: PDFPage;
+  private y = 0;
+  private readonly pages: PDFPage[] = [];
+
+  private constructor(
+    private readonly document: PDFDocument,
+    private readonly fonts: Fonts,
+    private readonly size: readonly [number, number],
+    private readonly format: LengthFormat,
+    private readonly strip: { readonly title: string; readonly facts: readonly string[] },
+  ) {
+    this.newPage();
+  }
+
+  static async make(paper: Paper, format: LengthFormat, strip: { readonly title: string; readonly facts: readonly string[] }): Promise<Sheet> {
+    const document = await PDFDocument.create();
+    document.setTitle(`${strip.title}, ${strip.facts[0] ?? ''}`);
+    document.setCreator('Splay');
+    return new Sheet(document, await embed(document), PAPERS[paper], format, strip);
+  }
+
+  private get width(): number {
+    return this.size[0] - 2 * MARGIN;
+  }
+
+  private newPage(): void {
+    this.page = this.document.addPage([this.size[0], this.size[1]]);
+    this.pages.push(this.page);
+    const top = this.size[1] - MARGIN;
+    this.page.drawText(this.strip.title, { x: MARGIN, y: top - 16, size: 22, font: this.fonts.label, color: INK });
+    this.page.drawLine({ start: { x: MARGIN, y: top - 26 }, end: { x: MARGIN + this.width, y: top - 26 }, thickness: 1.5, color: INK });
+    this.strip.facts.forEach((fact, index) => {
+      const column = index % 2;
+      const row = Math.floor(index / 2);
+      this.page.drawText(fact, { x: MARGIN + (column * this.width) / 2, y: top - 41 - row * 13, size: 9.5, font: this.fonts.text, color: INK });
+    });
+    this.y = top - 41 - Math.ceil(this.strip.facts.length / 2) * 13 - 10;
+  }
+
+  private room(height: number): void {
+    if (this.y - height < FOOT + 10) this.newPage();
+  }
+
+  heading(text: string): void {
+    this.room(70);
+    this.y -= 18;
+    this.page.drawText(text, { x: MARGIN, y: this.y, size: 14, font: this.fonts.label, color: INK });
+    this.y -= 6;
+  }
+
+  note(text: string): void {
+    for (const line of wrap(text, this.fonts.text, 9, this.width)) {
+      this.room(14);
+      this.y -= 12.5;
+      this.page.drawText(line, { x: MARGIN, y: this.y, size: 9, font: this.fonts.text, color: SOFT });
+    }
+  }
+
+  table(columns: readonly SheetColumn[], rows: readonly (readonly Cell[])[], strong: readonly number[] = []): void {
+    const total = columns.reduce((sum, column) => sum + column.share, 0);
+    const widths = columns.map((column) => (column.share / total) * this.width);
+    const lefts = widths.map((_, index) => MARGIN + widths.slice(0, index).reduce((sum, width) => sum + width, 0));
+    const put = (cell: Cell, index: number, bold: boolean, size: number, color = INK) => {
+      const right = columns[index]?.right ?? false;
+      const [left, width] = [lefts[index] ?? 0, widths[index] ?? 0];
+      const drawn = this.measure(cell, bold, size);
+      this.drawCell(cell, right ? left + width - drawn : left, bold, size, color);
+    };
+    this.room(40);
+    this.y -= 13;
+    columns.forEach((column, index) => put(column.title, index, false, 8.5, SOFT));
+    this.rule(1);
+    for (const row of rows) {
+      this.room(20);
+      this.y -= 15.5;
+      row.forEach((cell, index) => put(cell, index, strong.includes(index), strong.includes(index) ? 11.5 : 10));
+      this.rule(0.4);
+    }
+  }
+
+  private rule(thickness: number): void {
+    this.y -= 4;
+    this.page.drawLine({ start: { x: MARGIN, y: this.y }, end: { x: MARGIN + this.width, y: this.y }, thickness, color: thickness < 1 ? SOFT : INK });
+  }
+
+  private parts(cell: Cell): { readonly whole: string; readonly fraction: string; readonly nuance: string } {
+    if (typeof cell === 'string') return { whole: cell, fraction: '', nuance: '' };
+    const { sign, whole, fraction, nuance } = formatLength(cell.mm, this.format);
+    return { whole: sign + whole, fraction, nuance };
+  }
+
+  private measure(cell: Cell, bold: boolean, size: number): number {
+    const { whole, fraction, nuance } = this.parts(cell);
+    const [font, frac] = bold ? [this.fonts.bold, this.fonts.boldFraction] : [this.fonts.text, this.fonts.textFraction];
+    return font.widthOfTextAtSize(whole, size) + (fraction ? frac.widthOfTextAtSize(fraction, size) + (whole ? size * 0.14 : 0) : 0) + (nuance ? this.fonts.text.widthOfTextAtSize(` ${nuance}`, size * 0.7) : 0);
+  }
+
+  private drawCell(cell: Cell, x: number, bold: boolean, size: number, color = INK): void {
+    const { whole, fraction, nuance } = this.parts(cell);
+    const [font, frac] = bold ? [this.fonts.bold, this.fonts.boldFraction] : [this.fonts.text, this.fonts.textFraction];
+    let at = x;
+    if (whole) this.page.drawText(whole, { x: at, y: this.y, size, font, color });
+    at += font.widthOfTextAtSize(whole, size) + (whole && fraction ? size * 0.14 : 0);
+    if (fraction) this.page.drawText(fraction, { x: at, y: this.y, size, font: frac, color });
+    at += fraction ? frac.widthOfTextAtSize(fraction, size) : 0;
+    if (nuance) this.page.drawText(` ${nuance}`, { x: at, y: this.y, size: size * 0.7, font: this.fonts.text, color: SOFT });
+  }
+
+  /** The finished file, with the foot and page numbers on every page. */
+  async bytes(foot: string): Promise<Uint8Array<ArrayBuffer>> {
+    this.pages.forEach((page, index) => {
+      page.drawLine({ start: { x: MARGIN, y: FOOT }, end: { x: MARGIN + this.width, y: FOOT }, thickness: 0.6, color: INK });
+      wrap(foot, this.fonts.text, 8, this.width - 60).forEach((line, row) => page.drawText(line, { x: MARGIN, y: FOOT - 12 - row * 10, size: 8, font: this.fonts.text, color: SOFT }));
+      const number = `${index + 1} of ${this.pages.length}`;
+      page.drawText(number, { x: MARGIN + this.width - this.fonts.text.widthOfTextAtSize(number, 9), y: FOOT - 12, size: 9, font: this.fonts.text, color: INK });
+    });
+    return new Uint8Array(await this.document.save());
+  }
+}
+
+function wrap(text: string, font: PDFFont, size: number, width: number): string[] {
+  return text.split(' ').reduce<string[]>((lines, word) => {
+    const longer = lines.length > 0 ? `${lines[lines.length - 1]} ${word}` : word;
+    if (lines.length > 0 && font.widthOfTextAtSize(longer, size) <= width) return [...lines.slice(0, -1), longer];
+    return [...lines, word];
+  }, []);
+}
