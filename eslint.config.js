@@ -5,18 +5,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** core/src folders in the order they may depend on each other: each imports only those before it. */
-const CORE_ORDER = [
-  'units',
-  'sections',
-  'materials',
-  'rules',
-  'frame',
-  'plan',
-  'markout',
-  'survey',
-  'job',
-  'exchange',
-];
+const CORE_ORDER = ['units', 'sections', 'materials', 'rules', 'frame', 'plan', 'markout', 'survey', 'job', 'exchange'];
 
 const element = (type, pattern, extra = {}) => ({ type, pattern, ...extra });
 
@@ -33,6 +22,7 @@ const elements = [
   element('web-server', 'web/src/server'),
   element('web-print', 'web/src/print'),
   element('web-pages', 'web/src/{pages,layouts}'),
+  element('web-styles', 'web/src/styles'),
   element('web-root', 'web/src'),
 ];
 
@@ -40,7 +30,9 @@ const allCore = [...CORE_ORDER.map((name) => `core-${name}`), 'core-root'];
 const allow = (from, to) => ({ from: { element: { type: from } }, allow: { to: { element: { type: to } } } });
 
 const policies = [
-  ...CORE_ORDER.map((name, index) => allow(`core-${name}`, [...CORE_ORDER.slice(0, index + 1).map((n) => `core-${n}`), 'core-root', 'core-outside'])),
+  ...CORE_ORDER.map((name, index) =>
+    allow(`core-${name}`, [...CORE_ORDER.slice(0, index + 1).map((n) => `core-${n}`), 'core-root', 'core-outside']),
+  ),
   allow('core-root', allCore),
   allow('core-outside', [...allCore, 'core-outside']),
   allow('web-shared', [...allCore, 'web-shared']),
@@ -55,7 +47,17 @@ const policies = [
   allow('web-workbench', [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board', 'web-bench', 'web-workbench']),
   allow('web-print', [...allCore, 'web-shared', 'web-print']),
   allow('web-server', [...allCore, 'web-shared', 'web-print', 'web-server']),
-  allow('web-pages', [...allCore, 'web-shared', 'web-ui', 'web-print', 'web-server', 'web-pages', 'web-workbench', 'web-client']),
+  allow('web-pages', [
+    ...allCore,
+    'web-shared',
+    'web-ui',
+    'web-print',
+    'web-server',
+    'web-pages',
+    'web-workbench',
+    'web-client',
+    'web-styles',
+  ]),
   allow('web-root', ['web-server', 'web-shared', 'web-root']),
 ];
 
@@ -83,7 +85,14 @@ export default tseslint.config(
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'core is deterministic' }],
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['node:*', 'react', 'react-*', 'astro', 'astro:*', 'pg', 'drizzle-*', '@splay/*'], message: 'core is plain TypeScript' }] },
+        {
+          patterns: [
+            {
+              group: ['node:*', 'react', 'react-*', 'astro', 'astro:*', 'pg', 'drizzle-*', '@splay/*'],
+              message: 'core is plain TypeScript',
+            },
+          ],
+        },
       ],
     },
   },
@@ -98,6 +107,16 @@ export default tseslint.config(
   },
   {
     files: ['**/*.{js,mjs}'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly', AbortSignal: 'readonly', Buffer: 'readonly' } },
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        fetch: 'readonly',
+        AbortSignal: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
   },
 );

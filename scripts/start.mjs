@@ -13,7 +13,9 @@ const demo = process.env.SPLAY_DEMO !== '0';
 
 await new Promise((resolve) => {
   const probe = createServer();
-  probe.once('error', () => stop(`Port ${port} is taken. Stop what runs there, or choose another: PORT=4400 npm start`));
+  probe.once('error', () =>
+    stop(`Port ${port} is taken. Stop what runs there, or choose another: PORT=4400 npm start`),
+  );
   probe.listen(port, '127.0.0.1', () => probe.close(resolve));
 });
 
@@ -46,5 +48,6 @@ try {
 }
 
 say(`Splay runs at http://localhost:${port}`);
-if (demo) say('sign in with one press on “Open the demo shop”, or as owner@windrow-lane.example, password windrow-lane');
+if (demo)
+  say('sign in with one press on “Open the demo shop”, or as owner@windrow-lane.example, password windrow-lane');
 say('Ctrl-C stops it');

@@ -17,7 +17,9 @@ export class InputError extends Error {
   readonly problems: readonly InputProblem[];
 
   constructor(problems: readonly InputProblem[]) {
-    super(problems.map((problem) => (problem.path ? `${problem.path}: ${problem.message}` : problem.message)).join('\n'));
+    super(
+      problems.map((problem) => (problem.path ? `${problem.path}: ${problem.message}` : problem.message)).join('\n'),
+    );
     this.name = 'InputError';
     this.problems = problems;
   }

@@ -56,7 +56,9 @@ export function planOf(...operations: readonly Bare<Operation>[]): Plan {
   return {
     name: 'Test plan',
     accepted: [],
-    operations: operations.map((operation, index) => ({ id: `op${index + 1}`, note: '', off: false, ...operation }) as Operation),
+    operations: operations.map(
+      (operation, index) => ({ id: `op${index + 1}`, note: '', off: false, ...operation }) as Operation,
+    ),
   };
 }
 

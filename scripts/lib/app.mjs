@@ -10,7 +10,8 @@ function sourcesHash() {
   const hash = createHash('sha256');
   const add = (path) => {
     if (statSync(path).isDirectory()) {
-      for (const name of readdirSync(path).sort()) if (!['node_modules', 'dist', '.astro', 'test'].includes(name)) add(join(path, name));
+      for (const name of readdirSync(path).sort())
+        if (!['node_modules', 'dist', '.astro', 'test'].includes(name)) add(join(path, name));
     } else if (!/\.(test|bench)\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
   };
   for (const name of ['core/src', 'core/package.json', 'web', 'package-lock.json']) add(join(root, name));
@@ -47,7 +48,14 @@ export function secretOf(folder, random) {
 export async function serve(env, { port, quiet = false }) {
   const child = spawn(process.execPath, [join(root, 'web/dist/server/entry.mjs')], {
     cwd: root,
-    env: { ...process.env, ...env, HOST: '127.0.0.1', PORT: String(port), NODE_ENV: 'production', ASTRO_TELEMETRY_DISABLED: '1' },
+    env: {
+      ...process.env,
+      ...env,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      NODE_ENV: 'production',
+      ASTRO_TELEMETRY_DISABLED: '1',
+    },
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
   });
   for (let attempt = 0; attempt < 150; attempt += 1) {

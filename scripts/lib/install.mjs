@@ -6,12 +6,14 @@ import { has, must, root, run, say, stop } from './run.mjs';
 /** Installs Debian packages when we may, or says the one line that does. */
 export async function debian(packages, why) {
   const line = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
-  if (process.getuid?.() !== 0 || !has('apt-get')) stop(`${why}\nInstall it with this line, then start again:\n\n    sudo ${line}`);
+  if (process.getuid?.() !== 0 || !has('apt-get'))
+    stop(`${why}\nInstall it with this line, then start again:\n\n    sudo ${line}`);
   say(`installing ${packages.join(', ')} from Debian's packages …`);
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   if ((await run('apt-get', line.split(' ').slice(1), { env, quiet: true })) === 0) return;
   await run('apt-get', ['update'], { env, quiet: true });
-  if ((await run('apt-get', line.split(' ').slice(1), { env })) !== 0) stop(`${why}\nInstalling it failed; try by hand:\n\n    ${line}`);
+  if ((await run('apt-get', line.split(' ').slice(1), { env })) !== 0)
+    stop(`${why}\nInstalling it failed; try by hand:\n\n    ${line}`);
 }
 
 /** Runs `npm ci` unless the modules are those of the lock file. */

@@ -13,14 +13,16 @@ const asRoot = process.getuid?.() === 0;
 function programs() {
   const base = '/usr/lib/postgresql';
   if (!existsSync(base)) return undefined;
-  const versions = readdirSync(base).map(Number).filter((version) => existsSync(`${base}/${version}/bin/initdb`));
+  const versions = readdirSync(base)
+    .map(Number)
+    .filter((version) => existsSync(`${base}/${version}/bin/initdb`));
   return versions.length > 0 ? `${base}/${Math.max(...versions)}/bin` : undefined;
 }
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** A port nobody listens on. */
-const freePort = () =>
+export const freePort = () =>
   new Promise((resolve, reject) => {
     const server = createServer();
     server.on('error', reject);
@@ -32,7 +34,9 @@ const freePort = () =>
 
 /** Runs a PostgreSQL program, as its own user when we are root (it refuses to run as root). */
 function postgres(bin, program, args, options = {}) {
-  const command = asRoot ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...args]] : [join(bin, program), args];
+  const command = asRoot
+    ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...args]]
+    : [join(bin, program), args];
   return spawnSync(...command, { cwd: '/', encoding: 'utf8', ...options });
 }
 
@@ -90,7 +94,15 @@ export async function startPostgres(folder) {
     writeFileSync(passwordFile, password, { mode: 0o600 });
     ownedByPostgres(passwordFile);
     const made = postgres(bin, 'initdb', [
-      '-D', data, '-U', 'splay_root', '--auth=scram-sha-256', `--pwfile=${passwordFile}`, '--data-checksums', '--encoding=UTF8', '--locale=C.UTF-8',
+      '-D',
+      data,
+      '-U',
+      'splay_root',
+      '--auth=scram-sha-256',
+      `--pwfile=${passwordFile}`,
+      '--data-checksums',
+      '--encoding=UTF8',
+      '--locale=C.UTF-8',
     ]);
     rmSync(passwordFile);
     if (made.status !== 0) stop(`Making the database failed:\n${made.stderr}`);
@@ -104,10 +116,16 @@ export async function startPostgres(folder) {
     let started = { status: 1, stderr: '' };
     for (let attempt = 0; attempt < 8 && started.status !== 0; attempt += 1) {
       if (attempt > 0) await wait(700);
-      const port = await freePort();
+      // The same port as last time when it is free: a web server that outlived the database finds it again.
+      const port = attempt < 4 && existsSync(portFile) ? readFileSync(portFile, 'utf8') : await freePort();
       writeFileSync(portFile, String(port));
       const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c log_min_messages=warning`;
-      started = postgres(bin, 'pg_ctl', ['-D', data, '-l', join(data, 'server.log'), '-w', '-t', '60', '-o', options, 'start'], { stdio: ['ignore', 'ignore', 'pipe'] });
+      started = postgres(
+        bin,
+        'pg_ctl',
+        ['-D', data, '-l', join(data, 'server.log'), '-w', '-t', '60', '-o', options, 'start'],
+        { stdio: ['ignore', 'ignore', 'pipe'] },
+      );
     }
     if (started.status !== 0) stop(`The database did not start; its log is ${join(data, 'server.log')}.`);
   }

@@ -39,10 +39,13 @@ export const onRequest = defineMiddleware(async (context, next) => {
       return problemOf(error, 'session');
     }
     if (!locals.member && !open)
-      return api ? problem(401, 'signed-out', 'Sign in first.') : context.redirect(`/sign-in?to=${encodeURIComponent(url.pathname)}`);
+      return api
+        ? problem(401, 'signed-out', 'Sign in first.')
+        : context.redirect(`/sign-in?to=${encodeURIComponent(url.pathname)}`);
   }
   const response = await next();
   for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
-  if (!api && response.headers.get('content-type')?.includes('text/html')) response.headers.set('cache-control', 'no-store');
+  if (!api && response.headers.get('content-type')?.includes('text/html'))
+    response.headers.set('cache-control', 'no-store');
   return response;
 });

@@ -36,21 +36,54 @@ describe('frameProblems', () => {
 
   it.each([
     ['frame/stations-order', 'donor.rails.stations[1].x', {}, [{ ...kinked[1]!, section: 'rail' }, kinked[0]!]],
-    ['frame/rails-cross', 'donor.rails.stations[1].halfWidth', {}, [kinked[0]!, { ...kinked[1]!, x: 6000, halfWidth: -5 }]],
-    ['frame/unknown-section', 'donor.rails.stations[2].section', {}, [kinked[0]!, kinked[1]!, { ...kinked[2]!, x: 6000 }]],
+    [
+      'frame/rails-cross',
+      'donor.rails.stations[1].halfWidth',
+      {},
+      [kinked[0]!, { ...kinked[1]!, x: 6000, halfWidth: -5 }],
+    ],
+    [
+      'frame/unknown-section',
+      'donor.rails.stations[2].section',
+      {},
+      [kinked[0]!, kinked[1]!, { ...kinked[2]!, x: 6000 }],
+    ],
     ['frame/rail-too-short', 'donor.rails.stations', {}, [kinked[0]!]],
     ['frame/unknown-material', 'donor.material', { material: 'cheese' }, undefined],
     ['frame/unknown-datum', 'donor.datum', { datum: 'nothing' }, undefined],
     ['frame/axle-missing', 'donor.axles', { axles: [] }, undefined],
-    ['frame/axle-order', 'donor.axles', { axles: plainFrame().axles.map((axle) => ({ ...axle, x: axle.role === 'front' ? 5000 : 100 })) }, undefined],
+    [
+      'frame/axle-order',
+      'donor.axles',
+      { axles: plainFrame().axles.map((axle) => ({ ...axle, x: axle.role === 'front' ? 5000 : 100 })) },
+      undefined,
+    ],
     ['frame/off-the-rail', 'donor.features[0].x', { features: [{ ...plainFrame().features[0]!, x: 7000 }] }, undefined],
-    ['frame/same-id', 'donor.features[1].id', { features: [plainFrame().features[0]!, plainFrame().features[0]!] }, undefined],
-    ['frame/unknown-group', 'donor.features[0].group', { features: [{ ...plainFrame().features[0]!, group: 'x' }] }, undefined],
-    ['frame/line-order', 'donor.lines[0].to', { lines: [{ id: 'l', name: 'Line', kind: 'fuel', side: 'left', from: 200, to: 100, slack: 0 }] }, undefined],
+    [
+      'frame/same-id',
+      'donor.features[1].id',
+      { features: [plainFrame().features[0]!, plainFrame().features[0]!] },
+      undefined,
+    ],
+    [
+      'frame/unknown-group',
+      'donor.features[0].group',
+      { features: [{ ...plainFrame().features[0]!, group: 'x' }] },
+      undefined,
+    ],
+    [
+      'frame/line-order',
+      'donor.lines[0].to',
+      { lines: [{ id: 'l', name: 'Line', kind: 'fuel', side: 'left', from: 200, to: 100, slack: 0 }] },
+      undefined,
+    ],
     [
       'frame/unknown-point',
       'donor.controlMeasurements[0].from',
-      { controlPoints: [{ id: 'a', name: 'a', x: 10, inboard: 0, down: 0 }], controlMeasurements: [{ id: 'm', from: { point: 'z', side: 'left' }, to: { point: 'a', side: 'left' } }] },
+      {
+        controlPoints: [{ id: 'a', name: 'a', x: 10, inboard: 0, down: 0 }],
+        controlMeasurements: [{ id: 'm', from: { point: 'z', side: 'left' }, to: { point: 'a', side: 'left' } }],
+      },
       undefined,
     ],
   ] as [string, string, Partial<Frame>, Rail | undefined][])('names %s at %s', (code, path, changes, stations) => {
@@ -59,7 +92,9 @@ describe('frameProblems', () => {
 
   it('says the station and what is wrong in the job’s own unit', () => {
     const [problem] = problems({ features: [{ ...plainFrame().features[0]!, name: 'Tank strap', x: 7000 }] });
-    expect(problem!.message).toBe('Tank strap at 275 9/16 in full is off the rail, which runs from 0 in to 236 1/4 in scant.');
+    expect(problem!.message).toBe(
+      'Tank strap at 275 9/16 in full is off the rail, which runs from 0 in to 236 1/4 in scant.',
+    );
   });
 
   it.each([

@@ -51,17 +51,30 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
   for (const key of railKeys) {
     const rail = railOf(frame.rails, key === 'stations' ? 'left' : key);
     const place = `rails.${key}`;
-    if (rail.length < 2) add('rail-too-short', place, 'A rail needs two stations at least: its front end and its rear end.');
+    if (rail.length < 2)
+      add('rail-too-short', place, 'A rail needs two stations at least: its front end and its rear end.');
     if (rail.length > MOST) add('too-many', place, `There are ${rail.length} stations; at most ${MOST} are allowed.`);
     rail.forEach((station, index) => {
       const here = `${place}[${index}]`;
       const before = rail[index - 1];
       if (before && station.x <= before.x)
-        add('stations-order', `${here}.x`, `Station ${index + 1} (${show(station.x)}) must lie behind the one above it (${show(before.x)}).`);
+        add(
+          'stations-order',
+          `${here}.x`,
+          `Station ${index + 1} (${show(station.x)}) must lie behind the one above it (${show(before.x)}).`,
+        );
       if (station.halfWidth <= 0)
-        add('rails-cross', `${here}.halfWidth`, `At ${show(station.x)} the rails cross: the half-width must be more than 0.`);
+        add(
+          'rails-cross',
+          `${here}.halfWidth`,
+          `At ${show(station.x)} the rails cross: the half-width must be more than 0.`,
+        );
       if (!sectionIds.has(station.section))
-        add('unknown-section', `${here}.section`, `Station ${index + 1} names section “${station.section}”, which is not in the list of sections.`);
+        add(
+          'unknown-section',
+          `${here}.section`,
+          `Station ${index + 1} names section “${station.section}”, which is not in the list of sections.`,
+        );
     });
   }
 
@@ -75,11 +88,17 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     if (feature.length < 0) add('negative', `${at}.length`, `${feature.name} has a length below 0.`);
     else if (ends.some(off)) add('off-the-rail', `${at}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
     if (feature.group !== undefined && !groupIds.has(feature.group))
-      add('unknown-group', `${at}.group`, `${feature.name} belongs to group “${feature.group}”, which is not in the list of groups.`);
-    if (feature.diameter < 0 || feature.mass < 0) add('negative', at, `${feature.name} has a diameter or a mass below 0.`);
+      add(
+        'unknown-group',
+        `${at}.group`,
+        `${feature.name} belongs to group “${feature.group}”, which is not in the list of groups.`,
+      );
+    if (feature.diameter < 0 || feature.mass < 0)
+      add('negative', at, `${feature.name} has a diameter or a mass below 0.`);
   });
   frame.crossmembers.forEach((crossmember, index) => {
-    if (off(crossmember.x)) add('off-the-rail', `crossmembers[${index}].x`, offMessage(crossmember.name, crossmember.x));
+    if (off(crossmember.x))
+      add('off-the-rail', `crossmembers[${index}].x`, offMessage(crossmember.name, crossmember.x));
     if (crossmember.length <= 0 || crossmember.depth <= 0)
       add('negative', `crossmembers[${index}]`, `${crossmember.name} needs a length and a depth above 0.`);
   });
@@ -92,13 +111,21 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
 
   const datum = frame.features.find((feature) => feature.id === frame.datum);
   if (!datum)
-    add('unknown-datum', 'datum', `The datum hole “${frame.datum}” is not in the list of features: pick a hole that stays on the frame.`);
+    add(
+      'unknown-datum',
+      'datum',
+      `The datum hole “${frame.datum}” is not in the list of features: pick a hole that stays on the frame.`,
+    );
   problems.push(...axleProblems(frame, path, show));
   const pointIds = new Set(frame.controlPoints.map((point) => point.id));
   frame.controlMeasurements.forEach((measurement, index) => {
     for (const end of ['from', 'to'] as const)
       if (!pointIds.has(measurement[end].point))
-        add('unknown-point', `controlMeasurements[${index}].${end}`, `There is no control point “${measurement[end].point}”.`);
+        add(
+          'unknown-point',
+          `controlMeasurements[${index}].${end}`,
+          `There is no control point “${measurement[end].point}”.`,
+        );
   });
   return problems;
 }
@@ -116,7 +143,8 @@ export function sectionProblem(section: Section, show: (mm: number) => string): 
   const width = widthOf(section);
   if (![depth, thickness, width].every((mm) => mm > 0)) return 'Depth, width and wall must be more than 0.';
   if (2 * thickness >= depth) return `Two walls of ${show(thickness)} are thicker than the depth of ${show(depth)}.`;
-  const across = section.kind === 'tube' ? thickness + section.inner : section.kind === 'hat' ? 2 * thickness : thickness;
+  const across =
+    section.kind === 'tube' ? thickness + section.inner : section.kind === 'hat' ? 2 * thickness : thickness;
   const room = section.kind === 'hat' ? section.crown : section.kind === 'closed-channel' ? section.flange : width;
   if (across >= room) return `Walls of ${show(across)} together are thicker than the width of ${show(room)}.`;
   if (section.kind === 'hat' && section.brim <= thickness) return 'The brim must be wider than its wall.';
@@ -144,6 +172,12 @@ function axleProblems(frame: Frame, path: string, show: (mm: number) => string):
   return frame.axles.flatMap((axle, index) =>
     axle.tyreRadius > 0 && axle.track > 0
       ? []
-      : [{ code: 'frame/negative', path: `${at}[${index}]`, message: `${axle.name} needs a tyre radius and a track above 0.` }],
+      : [
+          {
+            code: 'frame/negative',
+            path: `${at}[${index}]`,
+            message: `${axle.name} needs a tyre radius and a track above 0.`,
+          },
+        ],
   );
 }

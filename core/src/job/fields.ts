@@ -27,13 +27,22 @@ export const number = () =>
 export const whole = () => number().integer('must be a whole number');
 
 export const text = (longest = 200) =>
-  yup.string().strict().defined(missing).typeError('must be text').nonNullable(missing).max(longest, `must be at most ${longest} characters`);
+  yup
+    .string()
+    .strict()
+    .defined(missing)
+    .typeError('must be text')
+    .nonNullable(missing)
+    .max(longest, `must be at most ${longest} characters`);
 
 /** A name or id: not empty. */
 export const name = () => text(120).required('must not be empty');
 
 export const id = () =>
-  name().matches(/^[A-Za-z0-9][A-Za-z0-9._-]*$/, 'must be letters, digits, dots, dashes or underscores, starting with a letter or digit');
+  name().matches(
+    /^[A-Za-z0-9][A-Za-z0-9._-]*$/,
+    'must be letters, digits, dots, dashes or underscores, starting with a letter or digit',
+  );
 
 export const flag = () => yup.boolean().strict().required(missing).typeError('must be true or false');
 
@@ -62,7 +71,9 @@ export const record = (fields: yup.ObjectShape) =>
 
 /** A record whose shape depends on the value of one key. */
 export function variant(key: string, shapes: Readonly<Record<string, yup.ObjectShape>>) {
-  const schemas = new Map(Object.entries(shapes).map(([value, fields]) => [value, record({ [key]: oneOf([value]), ...fields })]));
+  const schemas = new Map(
+    Object.entries(shapes).map(([value, fields]) => [value, record({ [key]: oneOf([value]), ...fields })]),
+  );
   const unknown = record({ [key]: oneOf(Object.keys(shapes)) }).noUnknown(false);
   const lazy = yup.lazy((value: unknown) => {
     const given = typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined;
@@ -76,4 +87,3 @@ export const orNull = (schema: yup.ISchema<unknown>) => {
   const lazy = yup.lazy((value: unknown) => (value === null ? yup.mixed().nullable() : (schema as yup.Schema)));
   return Object.assign(lazy, { variants: [schema], nullable: true });
 };
-

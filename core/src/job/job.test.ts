@@ -45,7 +45,11 @@ describe('demo jobs', () => {
       Array.isArray(value)
         ? value.map(shuffle)
         : typeof value === 'object' && value !== null
-          ? Object.fromEntries(Object.entries(value).reverse().map(([key, item]) => [key, shuffle(item)]))
+          ? Object.fromEntries(
+              Object.entries(value)
+                .reverse()
+                .map(([key, item]) => [key, shuffle(item)]),
+            )
           : value;
     expect(writeJobFile(shuffle(flagship()) as JobFile)).toBe(textOf('parcel-van.json'));
   });
@@ -69,7 +73,11 @@ describe('demo jobs', () => {
     expect(good.joints.map((joint) => joint.verdict)).toEqual(['meets']);
     const operations = job.plan.operations.map((operation) =>
       operation.kind === 'shorten'
-        ? { ...operation, from: { x: inches(70), on: 'donor' as const }, to: { x: inches(93.625), on: 'donor' as const } }
+        ? {
+            ...operation,
+            from: { x: inches(70), on: 'donor' as const },
+            to: { x: inches(93.625), on: 'donor' as const },
+          }
         : operation,
     );
     const obvious = evaluatePlan({ ...job, plan: { ...job.plan, operations } });
@@ -125,7 +133,12 @@ describe('migrate', () => {
   const steps = { 1: (file: object) => ({ ...file, second: true }), 2: (file: object) => ({ ...file, third: true }) };
 
   it('goes up one version at a time', () => {
-    expect(migrate({ version: 1, first: true }, steps, 3)).toEqual({ version: 3, first: true, second: true, third: true });
+    expect(migrate({ version: 1, first: true }, steps, 3)).toEqual({
+      version: 3,
+      first: true,
+      second: true,
+      third: true,
+    });
     expect(migrate({ version: 3 }, steps, 3)).toEqual({ version: 3 });
   });
 

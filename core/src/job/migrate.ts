@@ -14,7 +14,11 @@ export const MIGRATIONS: Migrations = {};
  * A job file brought up to `target`, one version at a time.
  * @throws InputError for a version that is missing, newer than the program, or without a way up.
  */
-export function migrate(file: RawJobFile, migrations: Migrations = MIGRATIONS, target: number = JOB_VERSION): RawJobFile {
+export function migrate(
+  file: RawJobFile,
+  migrations: Migrations = MIGRATIONS,
+  target: number = JOB_VERSION,
+): RawJobFile {
   const refuse = (code: string, message: string): never => {
     throw new InputError([{ code, path: 'version', message }]);
   };
@@ -22,7 +26,10 @@ export function migrate(file: RawJobFile, migrations: Migrations = MIGRATIONS, t
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return refuse('file/version', 'The file must say which version of the format it is, as a whole number from 1.');
   if (version > target)
-    return refuse('file/newer', `The file is of version ${version}; this program reads up to ${target}. Update the program.`);
+    return refuse(
+      'file/newer',
+      `The file is of version ${version}; this program reads up to ${target}. Update the program.`,
+    );
   if (version === target) return file;
   const step = migrations[version];
   if (!step) return refuse('file/too-old', `There is no way up from version ${version}.`);

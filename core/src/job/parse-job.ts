@@ -34,7 +34,9 @@ function planProblems(job: Job, path: string): InputProblem[] {
   return job.plan.operations.flatMap(({ id }, index) => {
     const twice = seen.has(id);
     seen.add(id);
-    return twice ? [{ code: 'plan/same-id', path: `${path}plan.operations[${index}].id`, message: `“${id}” is used twice.` }] : [];
+    return twice
+      ? [{ code: 'plan/same-id', path: `${path}plan.operations[${index}].id`, message: `“${id}” is used twice.` }]
+      : [];
   });
 }
 
@@ -52,7 +54,9 @@ function jobFileProblems({ job, readings }: JobFile): InputProblem[] {
       const twice = ids.has(id);
       ids.add(id);
       return [
-        ...(twice ? [{ code: 'reading/same-id', path: `readings[${index}].id`, message: `“${id}” is used twice.` }] : []),
+        ...(twice
+          ? [{ code: 'reading/same-id', path: `readings[${index}].id`, message: `“${id}” is used twice.` }]
+          : []),
         ...(known.has(measurement)
           ? []
           : [
@@ -80,11 +84,17 @@ export function parseJobFile(text: string): JobFile {
     raw = JSON.parse(text);
   } catch (error) {
     const where = error instanceof SyntaxError ? `: ${error.message}` : '';
-    throw new InputError([{ code: 'file/not-json', path: '', message: `This is not a job file: it is not JSON${where}.` }]);
+    throw new InputError([
+      { code: 'file/not-json', path: '', message: `This is not a job file: it is not JSON${where}.` },
+    ]);
   }
   if (typeof raw !== 'object' || raw === null || (raw as Record<string, unknown>).format !== JOB_FORMAT)
     throw new InputError([
-      { code: 'file/not-a-job', path: 'format', message: `This is not a job file: it must say "format": "${JOB_FORMAT}".` },
+      {
+        code: 'file/not-a-job',
+        path: 'format',
+        message: `This is not a job file: it must say "format": "${JOB_FORMAT}".`,
+      },
     ]);
   return check<JobFile>(jobFileSchema, migrate(raw as Record<string, unknown>), jobFileProblems);
 }

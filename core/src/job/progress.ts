@@ -44,7 +44,8 @@ function readingsCheck(name: string, count: StageCount): GateCheck {
     ...(count.missing > 0 ? [`${count.missing} of ${count.total} still to take`] : []),
     ...(count.wrong > 0 ? [`${count.wrong} not right`] : []),
   ];
-  const detail = count.total === 0 ? 'no control measurements yet' : passed ? `all ${count.total} right` : parts.join(', ');
+  const detail =
+    count.total === 0 ? 'no control measurements yet' : passed ? `all ${count.total} right` : parts.join(', ');
   return { name, passed, detail, bench: count.total === 0 ? 'donor' : 'true-up' };
 }
 
@@ -84,7 +85,11 @@ export function gatesOf(job: Job, result: PlanResult, readings: readonly Reading
 export const isPassed = (gate: Gate): boolean => gate.checks.every((check) => check.passed);
 
 /** The next thing to do on a job, in a few words, with the bench where it is done. */
-export function nextStep(job: Job, result: PlanResult, readings: readonly Reading[]): { readonly text: string; readonly bench: GateCheck['bench'] } {
+export function nextStep(
+  job: Job,
+  result: PlanResult,
+  readings: readonly Reading[],
+): { readonly text: string; readonly bench: GateCheck['bench'] } {
   if (!job.done.includes('donor')) return { text: 'Finish measuring the donor', bench: 'donor' };
   const gate = gatesOf(job, result, readings).find((candidate) => !isPassed(candidate));
   const check = gate?.checks.find((candidate) => !candidate.passed);

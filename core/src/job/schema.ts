@@ -180,7 +180,10 @@ export const readingSchema = record({
   measurement: id(),
   stage: oneOf(STAGES),
   value: length(),
-  taken: name().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/, 'must be a moment in UTC like 2026-03-14T09:30:00Z'),
+  taken: name().matches(
+    /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/,
+    'must be a moment in UTC like 2026-03-14T09:30:00Z',
+  ),
   by: name(),
 });
 

@@ -30,6 +30,8 @@ function canonical(value: unknown, indent: string): string {
 
 /** The text of a job file, the same bytes for the same job however it was stored; readings in order of time. */
 export function writeJobFile(file: JobFile): string {
-  const readings = [...file.readings].sort((a, b) => (a.taken === b.taken ? (a.id < b.id ? -1 : 1) : a.taken < b.taken ? -1 : 1));
+  const readings = [...file.readings].sort((a, b) =>
+    a.taken === b.taken ? (a.id < b.id ? -1 : 1) : a.taken < b.taken ? -1 : 1,
+  );
   return `${canonical({ ...file, readings }, '')}\n`;
 }

@@ -1,6 +1,25 @@
-import { datumStation, type Frame, type Rail, railAt, railOf, type Side, SIDES, sideSign, type Vec3 } from '../frame/index.ts';
+import {
+  datumStation,
+  type Frame,
+  type Rail,
+  railAt,
+  railOf,
+  type Side,
+  SIDES,
+  sideSign,
+  type Vec3,
+} from '../frame/index.ts';
 import { sectionLookup } from '../frame/index.ts';
-import { type CutFace, distance, faceAt, type Operation, operationName, type Piece, type PlanInput, type PlanResult } from '../plan/index.ts';
+import {
+  type CutFace,
+  distance,
+  faceAt,
+  type Operation,
+  operationName,
+  type Piece,
+  type PlanInput,
+  type PlanResult,
+} from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 
 /** Which side of the line the blade goes: on the waste; `line` where both sides are kept. */
@@ -65,7 +84,13 @@ export interface MarkSheet {
 type Level = 'top' | 'web' | 'bottom';
 
 /** Developed length along one line of a rail from station `a` to `b`, mm; negative when `b` lies ahead of `a`. */
-export function alongRail(rail: Rail, a: number, b: number, depthShare: number, depthOf: (section: string) => number): number {
+export function alongRail(
+  rail: Rail,
+  a: number,
+  b: number,
+  depthShare: number,
+  depthOf: (section: string) => number,
+): number {
   if (b < a) return -alongRail(rail, b, a, depthShare, depthOf);
   const xs = [a, ...rail.map((station) => station.x).filter((x) => x > a && x < b), b];
   const at = (x: number, toward: 'front' | 'rear'): Vec3 => {
@@ -100,7 +125,12 @@ function donorCuts(pieces: readonly Piece[]): { readonly face: CutFace; readonly
 
 function punchesOf(result: PlanResult, from: (side: Side, x: number, down: number) => MarkDistances): PunchMark[] {
   return result.features
-    .filter(({ fate, feature, piece }) => (fate === 're-drill' || fate === 'new') && feature.diameter > 0 && result.pieces[piece ?? -1]?.source === 'donor')
+    .filter(
+      ({ fate, feature, piece }) =>
+        (fate === 're-drill' || fate === 'new') &&
+        feature.diameter > 0 &&
+        result.pieces[piece ?? -1]?.source === 'donor',
+    )
     .flatMap(({ feature, places }) =>
       SIDES.filter((side) => places[side]).map((side) => ({
         name: feature.name,
@@ -112,22 +142,36 @@ function punchesOf(result: PlanResult, from: (side: Side, x: number, down: numbe
     );
 }
 
-function crossChecks(lines: readonly CutLine[], corner: (line: CutLine) => Vec3, datumCorner: (side: Side) => Vec3): CrossCheck[] {
+function crossChecks(
+  lines: readonly CutLine[],
+  corner: (line: CutLine) => Vec3,
+  datumCorner: (side: Side) => Vec3,
+): CrossCheck[] {
   const on = (side: Side) => lines.filter((line) => line.side === side);
   const name = (line: CutLine) => {
     const paired = lines.some((other) => other !== line && other.side === line.side && other.letters === line.letters);
     return `${line.letters.replace(' ', '·')}${paired ? (line.kerf === 'behind' ? ' front line' : ' rear line') : ''}`;
   };
   const along = SIDES.flatMap((side) =>
-    on(side).slice(1).map((line, index): CrossCheck => {
-      const before = on(side)[index] as CutLine;
-      return { name: `${name(before)} to ${name(line)}, ${side}`, kind: 'mark to mark', distance: distance(corner(before), corner(line)) };
-    }),
+    on(side)
+      .slice(1)
+      .map((line, index): CrossCheck => {
+        const before = on(side)[index] as CutLine;
+        return {
+          name: `${name(before)} to ${name(line)}, ${side}`,
+          kind: 'mark to mark',
+          distance: distance(corner(before), corner(line)),
+        };
+      }),
   );
   const across = SIDES.flatMap((side) =>
     on(side).map((line): CrossCheck => {
       const other: Side = side === 'left' ? 'right' : 'left';
-      return { name: `datum ${other} to ${name(line)} ${side}`, kind: 'diagonal', distance: distance(datumCorner(other), corner(line)) };
+      return {
+        name: `datum ${other} to ${name(line)} ${side}`,
+        kind: 'diagonal',
+        distance: distance(datumCorner(other), corner(line)),
+      };
     }),
   );
   return [...along, ...across.sort((a, b) => a.distance - b.distance)];
@@ -154,7 +198,8 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
       const operation = operations.get(face.operation ?? '');
       if (!operation) return [];
       const here = railAt(railOf(frame.rails, side), face.x);
-      const at = (share: number) => faceAt(face.lean === 0 ? { ...face, z: here.top } : face, here.top - share * depthOf(here.section));
+      const at = (share: number) =>
+        faceAt(face.lean === 0 ? { ...face, z: here.top } : face, here.top - share * depthOf(here.section));
       const xs = { top: at(0), web: at(0.5), bottom: at(1) };
       const letters = lettersAt(face, kerf, operation, marks);
       return [{ letters, operation, side, kerf, from: measure(side, xs), lean: xs.bottom - xs.top }];
@@ -178,7 +223,12 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
 }
 
 /** Letters of the joints and ends that a donor face makes: the nearest ones of its operation. */
-function lettersAt(face: CutFace, kerf: KerfSide, operation: Operation, marks: readonly { letter: string; operation: string; donorX: number | null }[]): string {
+function lettersAt(
+  face: CutFace,
+  kerf: KerfSide,
+  operation: Operation,
+  marks: readonly { letter: string; operation: string; donorX: number | null }[],
+): string {
   const own = marks.filter((mark) => mark.operation === operation.id);
   if (kerf === 'line') return own.map((mark) => mark.letter).join(' ');
   const nearest = [...own].sort((a, b) => Math.abs((a.donorX ?? 0) - face.x) - Math.abs((b.donorX ?? 0) - face.x))[0];
@@ -197,7 +247,14 @@ function newPiecesOf(result: PlanResult, operations: ReadonlyMap<string, Operati
       const rail = piece.rails[side];
       const [a, b] = [rail[0], rail[rail.length - 1]];
       const length = a && b ? Math.hypot(b.x - a.x, b.halfWidth - a.halfWidth, b.top - a.top) : 0;
-      return { letters, operation, side, section: a?.section ?? '', length, kerf: operation.kind === 'lengthen' ? kerf : 0 };
+      return {
+        letters,
+        operation,
+        side,
+        section: a?.section ?? '',
+        length,
+        kerf: operation.kind === 'lengthen' ? kerf : 0,
+      };
     });
   });
 }

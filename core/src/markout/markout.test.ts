@@ -45,13 +45,19 @@ describe('markSheet', () => {
       [1900, 'behind', 'A'],
       [2300, 'ahead', 'A'],
     ]);
-    expect(sheet.checks).toContainEqual({ name: 'A front line to A rear line, left', kind: 'mark to mark', distance: 400 });
+    expect(sheet.checks).toContainEqual({
+      name: 'A front line to A rear line, left',
+      kind: 'mark to mark',
+      distance: 400,
+    });
     const diagonal = sheet.checks.filter((check) => check.kind === 'diagonal')[0]!;
     expect(diagonal.distance).toBeNear(Math.hypot(1900, 860), 1e-9);
   });
 
   it('an angled trim leans down the web by the depth at 45°', () => {
-    const sheet = sheetOf(inputOf(plainFrame(), { kind: 'trim', end: 'rear', at: donor(5600), angle: Math.PI / 4, lean: 'top-longer' }));
+    const sheet = sheetOf(
+      inputOf(plainFrame(), { kind: 'trim', end: 'rear', at: donor(5600), angle: Math.PI / 4, lean: 'top-longer' }),
+    );
     const line = sheet.lines[0]!;
     expect(line.lean).toBeNear(-150, 1e-9);
     expect(line.from).toMatchObject({ top: 5500 });
@@ -63,7 +69,9 @@ describe('markSheet', () => {
   it('lists holes to punch on donor steel', () => {
     const bolted = { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 3000, movable: 're-drill' as const };
     const frame = plainFrame({ features: [...plainFrame().features, bolted] });
-    const sheet = sheetOf(inputOf(frame, { kind: 'bracket', change: { what: 'move', feature: 'mount', to: donor(3050), down: 60 } }));
+    const sheet = sheetOf(
+      inputOf(frame, { kind: 'bracket', change: { what: 'move', feature: 'mount', to: donor(3050), down: 60 } }),
+    );
     expect(sheet.punches.map(({ name, side, down, from }) => [name, side, down, from.web])).toEqual([
       ['Mount', 'left', 60, 2950],
       ['Mount', 'right', 60, 2950],

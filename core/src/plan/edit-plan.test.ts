@@ -16,7 +16,10 @@ import {
 
 const channelFrame = plainFrame({
   sections: [{ id: 'rail', section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 } }],
-  features: [...plainFrame().features, { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 2500, movable: 're-drill' }],
+  features: [
+    ...plainFrame().features,
+    { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 2500, movable: 're-drill' },
+  ],
 });
 
 describe('a new operation of every kind', () => {
@@ -41,7 +44,10 @@ it('shifting there and back changes nothing', () => {
 });
 
 it('operations are replaced, reordered and removed by id', () => {
-  const plan = planOf({ kind: 'lengthen', at: donor(2000), length: 10, section: null }, { kind: 'extend', end: 'rear', length: 20, section: null });
+  const plan = planOf(
+    { kind: 'lengthen', at: donor(2000), length: 10, section: null },
+    { kind: 'extend', end: 'rear', length: 20, section: null },
+  );
   const ids = (operations: readonly { id: string }[]) => operations.map((operation) => operation.id);
   expect(ids(withOrder(plan, 'op2', -1).operations)).toEqual(['op2', 'op1']);
   expect(withOrder(plan, 'op1', -1)).toBe(plan);

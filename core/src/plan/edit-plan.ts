@@ -20,7 +20,9 @@ export function withOrder(plan: Plan, id: string, by: -1 | 1): Plan {
   if (!here || !other) return plan;
   return {
     ...plan,
-    operations: plan.operations.map((operation) => (operation === here ? other : operation === other ? here : operation)),
+    operations: plan.operations.map((operation) =>
+      operation === here ? other : operation === other ? here : operation,
+    ),
   };
 }
 
@@ -51,7 +53,8 @@ export function shiftOperation(operation: Operation, by: number): Operation {
     }
     case 'bracket': {
       const { change } = operation;
-      if (change.what === 'add' || change.what === 'drill') return { ...operation, change: { ...change, at: shifted(change.at, by) } };
+      if (change.what === 'add' || change.what === 'drill')
+        return { ...operation, change: { ...change, at: shifted(change.at, by) } };
       if (change.what === 'move') return { ...operation, change: { ...change, to: shifted(change.to, by) } };
       return operation;
     }
@@ -98,7 +101,16 @@ export function newOperation(kind: OperationKind, id: string, x: number, frame: 
     case 'widen':
       return { ...common, kind, amount: inches(2), from: at, to: null, transition: inches(12) };
     case 'pie-cut':
-      return { ...common, kind, at, pivot: 'top', mode: 'close', turned: 'rear', amount: { by: 'drop', drop: inches(1), distance: inches(24) }, wedge: 'symmetric' };
+      return {
+        ...common,
+        kind,
+        at,
+        pivot: 'top',
+        mode: 'close',
+        turned: 'rear',
+        amount: { by: 'drop', drop: inches(1), distance: inches(24) },
+        wedge: 'symmetric',
+      };
     case 'step':
       return { ...common, kind, from: at, to: behind(inches(16)), rise: inches(2), method: 'turn-middle' };
     case 'trim':
@@ -106,17 +118,50 @@ export function newOperation(kind: OperationKind, id: string, x: number, frame: 
     case 'extend':
       return { ...common, kind, end: 'rear', length: inches(6), section: null };
     case 'notch':
-      return { ...common, kind, at, width: inches(10), depth: inches(2), from: 'below', form: 'arch', plate: inches(1 / 4) };
+      return {
+        ...common,
+        kind,
+        at,
+        width: inches(10),
+        depth: inches(2),
+        from: 'below',
+        form: 'arch',
+        plate: inches(1 / 4),
+      };
     case 'box':
       return { ...common, kind, from: at, to: behind(inches(24)), plate: inches(3 / 16), taper: inches(4) };
     case 'crossmember': {
-      const crossmember = { id: `${id}-member`, name: 'New crossmember', x, length: inches(3), depth: inches(4), below: inches(1), fixing: 'bolted' as const, removable: true, mass: 8 };
+      const crossmember = {
+        id: `${id}-member`,
+        name: 'New crossmember',
+        x,
+        length: inches(3),
+        depth: inches(4),
+        below: inches(1),
+        fixing: 'bolted' as const,
+        removable: true,
+        mass: 8,
+      };
       return { ...common, kind, change: { what: 'add', at, crossmember } };
     }
     case 'bracket': {
       const movable = frame.features.find((feature) => feature.movable !== 'no');
-      if (movable) return { ...common, kind, change: { what: 'move', feature: movable.id, to: at, down: movable.down } };
-      const feature = { id: `${id}-hole`, name: 'New hole', kind: 'hole' as const, side: 'both' as const, x, length: 0, face: 'web-outside' as const, down: inches(2), diameter: inches(1 / 2), attachment: 'hole' as const, movable: 'no' as const, mass: 0 };
+      if (movable)
+        return { ...common, kind, change: { what: 'move', feature: movable.id, to: at, down: movable.down } };
+      const feature = {
+        id: `${id}-hole`,
+        name: 'New hole',
+        kind: 'hole' as const,
+        side: 'both' as const,
+        x,
+        length: 0,
+        face: 'web-outside' as const,
+        down: inches(2),
+        diameter: inches(1 / 2),
+        attachment: 'hole' as const,
+        movable: 'no' as const,
+        mass: 0,
+      };
       return { ...common, kind, change: { what: 'drill', at, feature, count: 1, pitch: 0 } };
     }
   }

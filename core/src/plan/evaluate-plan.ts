@@ -1,4 +1,11 @@
-import { type Axle, type Crossmember, type Feature, type Frame, type FramePoint, sectionLookup } from '../frame/index.ts';
+import {
+  type Axle,
+  type Crossmember,
+  type Feature,
+  type Frame,
+  type FramePoint,
+  sectionLookup,
+} from '../frame/index.ts';
 import { materialOf } from '../materials/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
@@ -102,14 +109,20 @@ function prepare(frame: Frame, context: Context): Prepared {
   const known = preparedFrames.get(frame);
   if (known) return known;
   const state = donorState(frame);
-  const byId = <T extends { readonly id: string }>(items: readonly T[]) => new Map(items.map((item) => [item.id, item]));
+  const byId = <T extends { readonly id: string }>(items: readonly T[]) =>
+    new Map(items.map((item) => [item.id, item]));
   const view = {
     piece: state.pieces[0] as Piece,
     features: byId(frame.features),
     crossmembers: byId(frame.crossmembers),
   };
   const standing = standingOf(state, frame, view, context);
-  const prepared = { state, view, standing, measures: measuresOf(standing, context, materialOf(frame.material).density) };
+  const prepared = {
+    state,
+    view,
+    standing,
+    measures: measuresOf(standing, context, materialOf(frame.material).density),
+  };
   preparedFrames.set(frame, prepared);
   return prepared;
 }
@@ -120,10 +133,24 @@ function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
   const donorX = (piece: Piece, x: number) => (piece.source === 'donor' ? x : null);
   return [
     ...(first.front.operation && first.front.operation !== first.source
-      ? [{ operation: first.front.operation, end: 'front' as const, builtX: frontSpine(first).x, donorX: donorX(first, frontTop(first)) }]
+      ? [
+          {
+            operation: first.front.operation,
+            end: 'front' as const,
+            builtX: frontSpine(first).x,
+            donorX: donorX(first, frontTop(first)),
+          },
+        ]
       : []),
     ...(last.rear.operation && last.rear.operation !== last.source
-      ? [{ operation: last.rear.operation, end: 'rear' as const, builtX: rearSpine(last).x, donorX: donorX(last, rearTop(last)) }]
+      ? [
+          {
+            operation: last.rear.operation,
+            end: 'rear' as const,
+            builtX: rearSpine(last).x,
+            donorX: donorX(last, rearTop(last)),
+          },
+        ]
       : []),
   ];
 }
@@ -167,9 +194,15 @@ export function evaluatePlan(input: PlanInput): PlanResult {
 
   const kinds = new Map(plan.operations.map((operation) => [operation.id, operation.kind]));
   const standing = standingOf(state, frame, before.view, context);
-  const { joints, cutEnds } = lettered(jointsOf(state, (id) => kinds.get(id), context), cutEndsOf(state));
+  const { joints, cutEnds } = lettered(
+    jointsOf(state, (id) => kinds.get(id), context),
+    cutEndsOf(state),
+  );
   const lettersOf = (operation: string) =>
-    [...joints, ...cutEnds].filter((mark) => mark.operation === operation).map((mark) => mark.letter).sort();
+    [...joints, ...cutEnds]
+      .filter((mark) => mark.operation === operation)
+      .map((mark) => mark.letter)
+      .sort();
   const tape = tapeOf(state);
   const refused = went.flatMap(({ operation, refusal }): Conflict[] =>
     refusal
@@ -187,7 +220,9 @@ export function evaluatePlan(input: PlanInput): PlanResult {
       : [],
   );
   const found = findConflicts({ frame, plan, tape, joints, ...standing }, context);
-  const conflicts = [...refused, ...found].sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  const conflicts = [...refused, ...found].sort(
+    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  );
 
   return {
     pieces: state.pieces,
@@ -212,8 +247,12 @@ export function evaluatePlan(input: PlanInput): PlanResult {
 
 /** The place an operation names first, as donor and built station where it has them. */
 function placeOf(operation: Operation, tape: Tape): { readonly donorX: number | null; readonly builtX: number | null } {
-  const place = 'at' in operation ? operation.at : 'from' in operation && typeof operation.from === 'object' ? operation.from : null;
+  const place =
+    'at' in operation
+      ? operation.at
+      : 'from' in operation && typeof operation.from === 'object'
+        ? operation.from
+        : null;
   if (!place) return { donorX: null, builtX: null };
   return place.on === 'donor' ? { donorX: place.x, builtX: builtOf(tape, place.x) } : { donorX: null, builtX: place.x };
 }
-

@@ -70,7 +70,15 @@ const fatesOfFeatures: Finder = ({ frame, features, tape }) =>
         },
       ];
     if (fate === 'lost' && PLAIN.includes(feature.kind))
-      return [{ ...at, code: 'feature-lost', severity: 'note', message: `${feature.name} goes with the steel that is taken out.`, waysOut: [] }];
+      return [
+        {
+          ...at,
+          code: 'feature-lost',
+          severity: 'note',
+          message: `${feature.name} goes with the steel that is taken out.`,
+          waysOut: [],
+        },
+      ];
     if (fate === 'lost')
       return [
         {
@@ -97,7 +105,12 @@ const fatesOfFeatures: Finder = ({ frame, features, tape }) =>
 
 const fatesOfCrossmembers: Finder = ({ crossmembers, tape }, { show }) =>
   crossmembers.flatMap(({ crossmember, fate, operation, built, wider }): Conflict[] => {
-    const at = { operation, donorX: crossmember.x, builtX: built?.x ?? builtOf(tape, crossmember.x), about: crossmember.id };
+    const at = {
+      operation,
+      donorX: crossmember.x,
+      builtX: built?.x ?? builtOf(tape, crossmember.x),
+      about: crossmember.id,
+    };
     if (fate === 'cut-through')
       return [
         {
@@ -152,7 +165,8 @@ const groups: Finder = (findings, { rules, show }) =>
       for (const b of places.slice(index + 1)) {
         if (!a.built || !b.built) continue;
         const change = distance(a.built, b.built) - distance(a.donor, b.donor);
-        if (Math.abs(change) > Math.abs(worst.change) + 1e-9) worst = { change, a: a.id, b: b.id, x: (a.donor.x + b.donor.x) / 2 };
+        if (Math.abs(change) > Math.abs(worst.change) + 1e-9)
+          worst = { change, a: a.id, b: b.id, x: (a.donor.x + b.donor.x) / 2 };
       }
     if (Math.abs(worst.change) <= ruleValue(rules, 'group/moved')) return [];
     const accepted = findings.plan.accepted.find((entry) => entry.group === group.id);
@@ -166,14 +180,22 @@ const groups: Finder = (findings, { rules, show }) =>
         code: 'group-split',
         severity: accepted ? 'note' : 'stop',
         message: `${group.name} is split: ${by}.${accepted ? ` Accepted: ${accepted.reason}` : ''}`,
-        waysOut: accepted ? [] : ['Cut ahead of the whole group, or behind it.', 'Accept the split, with a reason, and remake the links.'],
+        waysOut: accepted
+          ? []
+          : ['Cut ahead of the whole group, or behind it.', 'Accept the split, with a reason, and remake the links.'],
       },
     ];
   });
 
-const JOINT_WORDS: Readonly<Record<JointVerdict, { severity: Conflict['severity']; words: string; waysOut: readonly string[] }>> = {
+const JOINT_WORDS: Readonly<
+  Record<JointVerdict, { severity: Conflict['severity']; words: string; waysOut: readonly string[] }>
+> = {
   meets: { severity: 'note', words: 'ends meet', waysOut: [] },
-  dress: { severity: 'note', words: 'ends meet after dressing', waysOut: ['Clamp, hammer and grind the ends level before tacking.'] },
+  dress: {
+    severity: 'note',
+    words: 'ends meet after dressing',
+    waysOut: ['Clamp, hammer and grind the ends level before tacking.'],
+  },
   'ease-with-a-pie-cut': {
     severity: 'warn',
     words: 'rails meet at a kink',
@@ -184,7 +206,11 @@ const JOINT_WORDS: Readonly<Record<JointVerdict, { severity: Conflict['severity'
     words: 'ends do not meet',
     waysOut: ['Cut where both ends have the same width and height.', 'Add a transition piece.'],
   },
-  cannot: { severity: 'stop', words: 'ends cannot meet', waysOut: ['Cut somewhere else, or split the change over two places.'] },
+  cannot: {
+    severity: 'stop',
+    words: 'ends cannot meet',
+    waysOut: ['Cut somewhere else, or split the change over two places.'],
+  },
 };
 
 const joints: Finder = (findings, { show }) =>
@@ -259,7 +285,9 @@ const schools: Finder = ({ frame, joints: all, features }, { rules }) => {
       },
     ];
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
-  const hangers = features.filter((outcome) => outcome.feature.kind === 'spring-hanger').map((outcome) => builtXOf(outcome) ?? -Infinity);
+  const hangers = features
+    .filter((outcome) => outcome.feature.kind === 'spring-hanger')
+    .map((outcome) => builtXOf(outcome) ?? -Infinity);
   const last = Math.max(...hangers);
   return all
     .filter((joint) => joint.builtX < last)
@@ -271,7 +299,10 @@ const schools: Finder = ({ frame, joints: all, features }, { rules }) => {
       builtX: joint.builtX,
       about: joint.letter,
       message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger: the shop’s rulebook bolts there and welds only behind it.`,
-      waysOut: ['Move the cut behind the rearmost hanger.', 'Change the rule, with your reason, if this frame allows it.'],
+      waysOut: [
+        'Move the cut behind the rearmost hanger.',
+        'Change the rule, with your reason, if this frame allows it.',
+      ],
     }));
 };
 
@@ -320,7 +351,12 @@ const lines: Finder = ({ frame, tape }, { show }) =>
     const at = { ...NOWHERE, donorX: (line.from + line.to) / 2, about: line.id, code: 'line-length' };
     if (change === null)
       return [
-        { ...at, severity: 'note', message: `${line.name} ends on steel that is taken out: route it anew.`, waysOut: ['Replace it.'] },
+        {
+          ...at,
+          severity: 'note',
+          message: `${line.name} ends on steel that is taken out: route it anew.`,
+          waysOut: ['Replace it.'],
+        },
       ];
     const fits = change > 0 && change <= line.slack;
     return [
@@ -331,7 +367,12 @@ const lines: Finder = ({ frame, tape }, { show }) =>
           change < 0
             ? `${line.name} is ${show(-change)} too long.`
             : `${line.name} must reach ${show(change)} farther; it has ${show(line.slack)} to spare.`,
-        waysOut: change < 0 ? ['Shorten it, or lay the spare in a loop.'] : fits ? ['Use the slack.'] : ['Join a piece in, or replace it.'],
+        waysOut:
+          change < 0
+            ? ['Shorten it, or lay the spare in a loop.']
+            : fits
+              ? ['Use the slack.']
+              : ['Join a piece in, or replace it.'],
       },
     ];
   });
@@ -350,4 +391,3 @@ const FINDERS: readonly Finder[] = [
 
 /** Everything a builder must know about an evaluated plan besides its refused operations. */
 export const findConflicts: Finder = (findings, context) => FINDERS.flatMap((find) => find(findings, context));
-

@@ -22,7 +22,17 @@ export {
   type Shift,
   type SidePlace,
 } from './outcome.ts';
-export { type CutFace, faceAt, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
+export {
+  type CutFace,
+  faceAt,
+  faceTop,
+  type Piece,
+  place,
+  railEnd,
+  type RemovedPiece,
+  spine,
+  stationsOf,
+} from './piece.ts';
 export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';

@@ -44,14 +44,12 @@ const PLANNED_KINKS: readonly string[] = ['pie-cut', 'step', 'widen'];
 
 /** The worst of several verdicts. */
 export const worstVerdict = (verdicts: readonly JointVerdict[]): JointVerdict =>
-  verdicts.reduce((worst, verdict) => (JOINT_VERDICTS.indexOf(verdict) > JOINT_VERDICTS.indexOf(worst) ? verdict : worst), 'meets');
+  verdicts.reduce(
+    (worst, verdict) => (JOINT_VERDICTS.indexOf(verdict) > JOINT_VERDICTS.indexOf(worst) ? verdict : worst),
+    'meets',
+  );
 
-function verdictOf(
-  offset: number,
-  kink: number,
-  sectionStep: number,
-  rules: Rulebook,
-): JointVerdict {
+function verdictOf(offset: number, kink: number, sectionStep: number, rules: Rulebook): JointVerdict {
   if (offset > ruleValue(rules, 'joint/transition')) return 'cannot';
   if (offset > ruleValue(rules, 'joint/dress')) return 'needs-a-transition-piece';
   if (kink > ruleValue(rules, 'joint/pie-limit')) return 'needs-a-transition-piece';
@@ -67,7 +65,10 @@ function bottomEdge(piece: Piece, end: 'front' | 'rear', x: number, top: number,
 
 function jointSide(front: Piece, rear: Piece, side: Side, planned: boolean, context: Context): JointSide {
   const [a, b] = [railEnd(front, side, 'rear'), railEnd(rear, side, 'front')];
-  const [sectionA, sectionB]: Section[] = [context.section(a.section), context.section(b.section)] as [Section, Section];
+  const [sectionA, sectionB]: Section[] = [context.section(a.section), context.section(b.section)] as [
+    Section,
+    Section,
+  ];
   const along = { x: Math.cos(front.pose.turn), z: Math.sin(front.pose.turn) };
   const [dx, dy, dz] = [b.point.x - a.point.x, b.point.y - a.point.y, b.point.z - a.point.z];
   const bottomA = bottomEdge(front, 'rear', a.localX, a.top, (sectionA as Section).depth);
@@ -89,7 +90,12 @@ function jointSide(front: Piece, rear: Piece, side: Side, planned: boolean, cont
     depth,
     width,
     wall: (sectionB as Section).thickness - (sectionA as Section).thickness,
-    verdict: verdictOf(Math.hypot(sideways.y, sideways.z), kink, Math.max(Math.abs(depth), Math.abs(width)), context.rules),
+    verdict: verdictOf(
+      Math.hypot(sideways.y, sideways.z),
+      kink,
+      Math.max(Math.abs(depth), Math.abs(width)),
+      context.rules,
+    ),
   };
 }
 
@@ -100,7 +106,11 @@ export function letterOf(count: number): string {
 }
 
 /** Every joint of the frame in work, front to rear; `kindOf` tells the kind of the operation that made it. */
-export function jointsOf(state: PlanState, kindOf: (operation: string) => string | undefined, context: Context): Omit<Joint, 'letter'>[] {
+export function jointsOf(
+  state: PlanState,
+  kindOf: (operation: string) => string | undefined,
+  context: Context,
+): Omit<Joint, 'letter'>[] {
   return state.pieces.slice(0, -1).map((front, index) => {
     const rear = state.pieces[index + 1] as Piece;
     const operation = rear.front.operation ?? front.rear.operation ?? rear.source;

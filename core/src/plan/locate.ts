@@ -5,7 +5,9 @@ import type { PlanState } from './state.ts';
 
 /** Where a local place ended up: on a piece, taken out by an operation, or nowhere on the frame. */
 export type Whereabouts =
-  { readonly at: 'piece'; readonly index: number } | { readonly at: 'removed'; readonly operation: string } | { readonly at: 'off' };
+  | { readonly at: 'piece'; readonly index: number }
+  | { readonly at: 'removed'; readonly operation: string }
+  | { readonly at: 'off' };
 
 /** Finds the piece, or the removed steel, that holds a local point of `source`. */
 export function whereIs(state: PlanState, source: string, x: number, z: number): Whereabouts {

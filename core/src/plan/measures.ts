@@ -68,7 +68,9 @@ function undersides(standing: Standing, context: Context): Underside[] {
 
 /** Wheel circles seen from the side: front-most axle and rear-most axle, with the ground line under them. */
 function wheels(axles: Standing['axles']) {
-  const there = axles.flatMap((axle) => (axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : []));
+  const there = axles.flatMap((axle) =>
+    axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : [],
+  );
   const front = there.filter((axle) => axle.role === 'front').sort((a, b) => a.x - b.x)[0];
   const rear = there.filter((axle) => axle.role === 'rear').sort((a, b) => b.x - a.x)[0];
   if (!front || !rear || rear.x <= front.x) return null;
@@ -77,7 +79,11 @@ function wheels(axles: Standing['axles']) {
 }
 
 /** Steepest ramp (radians from level) that clears a point outside a tyre: the line tangent under the tyre to the point. */
-function rampAngle(wheel: { readonly x: number; readonly z: number; readonly radius: number }, away: number, height: number): number {
+function rampAngle(
+  wheel: { readonly x: number; readonly z: number; readonly radius: number },
+  away: number,
+  height: number,
+): number {
   const reach = Math.hypot(away, height);
   return Math.atan2(height, away) + Math.asin(Math.min(1, wheel.radius / reach));
 }
@@ -95,7 +101,8 @@ function ramps(standing: Standing, points: readonly Underside[]) {
     departure: least(behind.map((point) => rampAngle(rear, point.x - rear.x, point.z - rear.z))),
     breakover: least(
       between.map(
-        (point) => rampAngle(front, point.x - front.x, point.z - front.z) + rampAngle(rear, rear.x - point.x, point.z - rear.z),
+        (point) =>
+          rampAngle(front, point.x - front.x, point.z - front.z) + rampAngle(rear, rear.x - point.x, point.z - rear.z),
       ),
     ),
   };
@@ -134,15 +141,22 @@ export function measuresOf(standing: Standing, context: Context, density: number
   const [frontAxle, rearAxle] = [axleX('front'), axleX('rear')];
   const cabBack = standing.points.find((point) => point.item.kind === 'cab-back')?.built?.x ?? null;
   const frontX = Math.min(frontSpine(pieces[0] as Piece).x, ...bottomXs(pieces[0] as Piece, 'front', context));
-  const rearX = Math.max(rearSpine(pieces[pieces.length - 1] as Piece).x, ...bottomXs(pieces[pieces.length - 1] as Piece, 'rear', context));
+  const rearX = Math.max(
+    rearSpine(pieces[pieces.length - 1] as Piece).x,
+    ...bottomXs(pieces[pieces.length - 1] as Piece, 'rear', context),
+  );
   const widths = pieces.flatMap((piece) => {
     const stations = new Set([...stationsOf(piece, 'left'), ...stationsOf(piece, 'right')].map((station) => station.x));
-    return [...stations].map((x) => mean(SIDES.map((side) => railAt(piece.rails[side], x, 'front').halfWidth)) * 2 + 2 * piece.spread);
+    return [...stations].map(
+      (x) => mean(SIDES.map((side) => railAt(piece.rails[side], x, 'front').halfWidth)) * 2 + 2 * piece.spread,
+    );
   });
   const low = undersides(standing, context);
   const ground = wheels(standing.axles)?.ground;
   const lowest = ground
-    ? low.map((point) => ({ clearance: point.z - ground(point.x), what: point.what })).reduce((a, b) => (b.clearance < a.clearance - 1e-9 ? b : a))
+    ? low
+        .map((point) => ({ clearance: point.z - ground(point.x), what: point.what }))
+        .reduce((a, b) => (b.clearance < a.clearance - 1e-9 ? b : a))
     : null;
   const lumps: Lump[] = [
     ...railLumps(pieces, context, density),
@@ -150,7 +164,9 @@ export function measuresOf(standing: Standing, context: Context, density: number
       built ? [{ mass: crossmember.mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
     ),
     ...standing.features.flatMap(({ feature, places }) =>
-      Object.values(places).flatMap(({ built }) => (built && feature.mass > 0 ? [{ mass: feature.mass, at: built }] : [])),
+      Object.values(places).flatMap(({ built }) =>
+        built && feature.mass > 0 ? [{ mass: feature.mass, at: built }] : [],
+      ),
     ),
     ...standing.points.flatMap(({ item, built }) => (built && item.mass > 0 ? [{ mass: item.mass, at: built }] : [])),
   ];

@@ -116,21 +116,17 @@ export interface ChangeBracket extends Common {
     | { readonly what: 'remove'; readonly feature: string }
     | { readonly what: 'move'; readonly feature: string; readonly to: Place; readonly down: number }
     /** `count` holes in a row, `pitch` apart, the first at `at`. */
-    | { readonly what: 'drill'; readonly at: Place; readonly feature: Feature; readonly count: number; readonly pitch: number };
+    | {
+        readonly what: 'drill';
+        readonly at: Place;
+        readonly feature: Feature;
+        readonly count: number;
+        readonly pitch: number;
+      };
 }
 
 export type Operation =
-  | Shorten
-  | Lengthen
-  | Widen
-  | PieCut
-  | Step
-  | Trim
-  | Extend
-  | Notch
-  | Box
-  | ChangeCrossmember
-  | ChangeBracket;
+  Shorten | Lengthen | Widen | PieCut | Step | Trim | Extend | Notch | Box | ChangeCrossmember | ChangeBracket;
 
 export type OperationKind = Operation['kind'];
 

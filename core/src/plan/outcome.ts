@@ -88,11 +88,7 @@ type ExtentFate =
   | { readonly fate: 'cut-through'; readonly operation: string | null };
 
 /** The piece an extent lies on whole, or what happened to it. */
-function fateOfExtent(
-  state: PlanState,
-  source: string,
-  extent: Extent,
-): ExtentFate {
+function fateOfExtent(state: PlanState, source: string, extent: Extent): ExtentFate {
   const ends = [extent.from, extent.to].map((x) => whereIs(state, source, x, extent.z));
   const [a, b] = ends as [ReturnType<typeof whereIs>, ReturnType<typeof whereIs>];
   if (a.at === 'piece' && b.at === 'piece' && a.index === b.index) return { fate: 'kept', piece: a.index };
@@ -106,7 +102,8 @@ function cutterBetween(state: PlanState, source: string, extent: Extent): string
   for (const piece of state.pieces)
     for (const face of [piece.front, piece.rear]) {
       const x = faceAt(face, extent.z);
-      if (piece.source === source && face.operation && x >= extent.from - 1e-6 && x <= extent.to + 1e-6) return face.operation;
+      if (piece.source === source && face.operation && x >= extent.from - 1e-6 && x <= extent.to + 1e-6)
+        return face.operation;
     }
   return null;
 }
@@ -174,7 +171,15 @@ export function featureOutcome(
   const shift = shiftOf(places, piece.pose.turn);
   const still = shift !== null && [shift.dx, shift.dy, shift.dz, shift.turn].every((value) => Math.abs(value) < 1e-6);
   const fate: Fate =
-    change === 'added' ? 'new' : change === 'moved' ? (item.movable === 're-weld' ? 're-weld' : 're-drill') : still ? 'stays' : 'moves';
+    change === 'added'
+      ? 'new'
+      : change === 'moved'
+        ? item.movable === 're-weld'
+          ? 're-weld'
+          : 're-drill'
+        : still
+          ? 'stays'
+          : 'moves';
   const reasons: Record<string, string> = {
     new: 'added by the plan',
     're-drill': 'moved to new holes',
@@ -205,9 +210,7 @@ export function crossmemberOutcome(
 ): CrossmemberOutcome {
   const { item, source, change, operation } = hung;
   const was = donor.crossmember;
-  const donorPlace = was
-    ? { x: was.x, y: 0, z: meanTop(donor.piece, was.x).top - was.below }
-    : null;
+  const donorPlace = was ? { x: was.x, y: 0, z: meanTop(donor.piece, was.x).top - was.below } : null;
   const top = topAt(state, source, item.x);
   const nowhere = (fate: Fate, reason: string, by: string | null): CrossmemberOutcome => ({
     crossmember: item,
@@ -224,15 +227,34 @@ export function crossmemberOutcome(
   const extent = { from: item.x - item.length / 2, to: item.x + item.length / 2, z: top - item.below - item.depth / 2 };
   const lies = fateOfExtent(state, source, extent);
   if (lies.fate !== 'kept')
-    return nowhere(lies.fate, lies.fate === 'lost' ? 'on steel that is taken out' : `${verb(state, lies.operation)} in part`, lies.operation);
+    return nowhere(
+      lies.fate,
+      lies.fate === 'lost' ? 'on steel that is taken out' : `${verb(state, lies.operation)} in part`,
+      lies.operation,
+    );
   const piece = state.pieces[lies.piece] as Piece;
   const at = posed(piece.pose, item.x, top - item.below);
   const built = { x: at.x, y: 0, z: at.z };
-  const still = donorPlace !== null && Math.hypot(built.x - donorPlace.x, built.z - donorPlace.z) < 1e-6 && piece.pose.turn === 0;
+  const still =
+    donorPlace !== null && Math.hypot(built.x - donorPlace.x, built.z - donorPlace.z) < 1e-6 && piece.pose.turn === 0;
   const fate: Fate =
-    change === 'added' ? 'new' : change === 'none' ? (still ? 'stays' : 'moves') : item.fixing === 'welded' ? 're-weld' : 're-drill';
+    change === 'added'
+      ? 'new'
+      : change === 'none'
+        ? still
+          ? 'stays'
+          : 'moves'
+        : item.fixing === 'welded'
+          ? 're-weld'
+          : 're-drill';
   const reason =
-    change === 'added' ? 'added by the plan' : change === 'none' ? (still ? 'not moved' : 'goes along with its piece') : `${change} by the plan`;
+    change === 'added'
+      ? 'added by the plan'
+      : change === 'none'
+        ? still
+          ? 'not moved'
+          : 'goes along with its piece'
+        : `${change} by the plan`;
   const halfWidth = railAt(piece.rails.left, item.x).halfWidth;
   const donorWidth = was ? railAt(donor.piece.rails.left, was.x).halfWidth : halfWidth + piece.spread;
   const wider = change === 'added' ? 0 : 2 * (halfWidth + piece.spread - donorWidth);
@@ -252,7 +274,8 @@ export function crossmemberOutcome(
 export function riderOutcome<T extends Axle | FramePoint>(state: PlanState, item: T): RiderOutcome<T> {
   const donor: Vec3 = { x: item.x, y: 'y' in item ? item.y : 0, z: item.z };
   const carrier = carrierOf(state, item.x);
-  if ('operation' in carrier) return { item, donor, built: null, reason: 'the steel under it is taken out', piece: null };
+  if ('operation' in carrier)
+    return { item, donor, built: null, reason: 'the steel under it is taken out', piece: null };
   const piece = state.pieces[carrier.index] as Piece;
   return { item, donor, built: ridden(piece, donor), reason: '', piece: carrier.index };
 }

@@ -1,4 +1,14 @@
-import { cutRail, railAt, railEnds, type Rail, type RailHere, type Side, SIDES, sideSign, type Vec3 } from '../frame/index.ts';
+import {
+  cutRail,
+  railAt,
+  railEnds,
+  type Rail,
+  type RailHere,
+  type Side,
+  SIDES,
+  sideSign,
+  type Vec3,
+} from '../frame/index.ts';
 import { axisOf, compose, type Pose, posed, unposed } from './pose.ts';
 
 /** A plane across the frame, in local coordinates: through (x, z), leaning `lean` = dx/dz. */
@@ -62,7 +72,11 @@ export const holds = (piece: Piece, x: number, z: number): boolean =>
   x >= faceAt(piece.front, z) - NO_LENGTH && x <= faceAt(piece.rear, z) + NO_LENGTH;
 
 /** Present x (and z) of the mean top edge at local x. */
-export function spine(piece: Piece, x: number, toward: 'front' | 'rear' = 'rear'): { readonly x: number; readonly z: number } {
+export function spine(
+  piece: Piece,
+  x: number,
+  toward: 'front' | 'rear' = 'rear',
+): { readonly x: number; readonly z: number } {
   return posed(piece.pose, x, meanTop(piece, x, toward).top);
 }
 
@@ -159,7 +173,9 @@ export function bridge(front: Piece, rear: Piece, section: string | null, source
 const sameRail = (a: Rail, b: Rail): boolean =>
   a.every((station, index) => {
     const other = b[index];
-    return other !== undefined && station.x === other.x && station.halfWidth === other.halfWidth && station.top === other.top;
+    return (
+      other !== undefined && station.x === other.x && station.halfWidth === other.halfWidth && station.top === other.top
+    );
   });
 
 /** The stations of one rail of a piece between its faces (at the top edge), local. */

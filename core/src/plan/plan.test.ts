@@ -21,7 +21,8 @@ const hole = (id: string, x: number, changes: Partial<Feature> = {}): Feature =>
   ...changes,
 });
 
-const withFeatures = (...features: Feature[]): Frame => plainFrame({ features: [...plainFrame().features, ...features] });
+const withFeatures = (...features: Feature[]): Frame =>
+  plainFrame({ features: [...plainFrame().features, ...features] });
 const codes = (result: PlanResult) => result.conflicts.map((conflict) => conflict.code);
 const outcome = (result: PlanResult, id: string) => result.features.find(({ feature }) => feature.id === id)!;
 
@@ -41,7 +42,9 @@ describe('worked cases', () => {
   });
 
   it('shortening across a taper leaves each rear rail 20.32 inboard, parallel', () => {
-    const result = evaluatePlan(inputOf(plainFrame({}, taper), { kind: 'shorten', from: donor(1778), to: donor(2184.4) }));
+    const result = evaluatePlan(
+      inputOf(plainFrame({}, taper), { kind: 'shorten', from: donor(1778), to: donor(2184.4) }),
+    );
     const { left, right } = result.joints[0]!.sides;
     expect(left.dy).toBeNear(20.32, 1e-6);
     expect(right.dy).toBeNear(-20.32, 1e-6);
@@ -53,7 +56,15 @@ describe('worked cases', () => {
     expect((pieAngle(amount) * 180) / Math.PI).toBeNear(6.0423, 1e-4);
     const frame = withFeatures(hole('tip', 3965.2, { down: 0 }));
     const result = evaluatePlan(
-      inputOf(frame, { kind: 'pie-cut', at: donor(3000), pivot: 'top', mode: 'close', turned: 'rear', amount, wedge: 'square' }),
+      inputOf(frame, {
+        kind: 'pie-cut',
+        at: donor(3000),
+        pivot: 'top',
+        mode: 'close',
+        turned: 'rear',
+        amount,
+        wedge: 'square',
+      }),
     );
     const shift = outcome(result, 'tip').shift!;
     expect(shift.dz).toBeNear(-101.6, 1e-6);
@@ -66,7 +77,9 @@ describe('worked cases', () => {
   });
 
   it('a step with a new middle raises the rear and keeps the plan length', () => {
-    const result = evaluatePlan(inputOf(plainFrame(), { kind: 'step', from: donor(3000), to: donor(3500), rise: 100, method: 'new-middle' }));
+    const result = evaluatePlan(
+      inputOf(plainFrame(), { kind: 'step', from: donor(3000), to: donor(3500), rise: 100, method: 'new-middle' }),
+    );
     expect(result.measures.after.overallLength).toBeNear(6000, 1e-9);
     expect(result.measures.after.wheelbase).toBeNear(3600, 1e-9);
     expect(result.axles[1]!.built!.z).toBeNear(-50, 1e-9);
@@ -81,15 +94,30 @@ describe('worked cases', () => {
     expect(result.measures.after.widest).toBeNear(860 + 158.75, 1e-9);
     expect(result.measures.after.overallLength).toBeNear(6000, 1e-9);
     expect(result.pieces.map((piece) => piece.source)).toEqual(['donor', 'op1', 'donor']);
-    expect((result.joints[0]!.sides.left.yaw * 180) / Math.PI).toBeNear(-(Math.atan(79.375 / 400) * 180) / Math.PI, 1e-9);
+    expect((result.joints[0]!.sides.left.yaw * 180) / Math.PI).toBeNear(
+      -(Math.atan(79.375 / 400) * 180) / Math.PI,
+      1e-9,
+    );
     expect(result.joints.every((joint) => joint.verdict === 'meets')).toBe(true);
-    const abrupt = evaluatePlan(inputOf(plainFrame(), { kind: 'widen', amount: 158.75, from: donor(4000), to: null, transition: 0 }));
+    const abrupt = evaluatePlan(
+      inputOf(plainFrame(), { kind: 'widen', amount: 158.75, from: donor(4000), to: null, transition: 0 }),
+    );
     expect(abrupt.joints[0]!.sides.left.dy).toBeNear(-79.375, 1e-9);
     expect(abrupt.joints[0]!.verdict).toBe('needs-a-transition-piece');
   });
 
   it('narrows the whole frame without a joint, and says that crossmembers must follow', () => {
-    const crossmember = { id: 'c', name: 'Crossmember 1', x: 3000, length: 80, depth: 60, below: 40, fixing: 'riveted', removable: true, mass: 9 } as const;
+    const crossmember = {
+      id: 'c',
+      name: 'Crossmember 1',
+      x: 3000,
+      length: 80,
+      depth: 60,
+      below: 40,
+      fixing: 'riveted',
+      removable: true,
+      mass: 9,
+    } as const;
     const frame = plainFrame({ crossmembers: [crossmember] });
     const result = evaluatePlan(inputOf(frame, { kind: 'widen', amount: -50, from: null, to: null, transition: 0 }));
     expect(result.joints).toEqual([]);
@@ -124,7 +152,11 @@ describe('places on the donor and on the frame as it is', () => {
 
   it('each station of the tape knows its other number, and the fold has none', () => {
     const { tape } = evaluatePlan(
-      inputOf(plainFrame(), { kind: 'lengthen', at: donor(2000), length: 300, section: null }, { kind: 'shorten', from: donor(3000), to: donor(3200) }),
+      inputOf(
+        plainFrame(),
+        { kind: 'lengthen', at: donor(2000), length: 300, section: null },
+        { kind: 'shorten', from: donor(3000), to: donor(3200) },
+      ),
     );
     expect(builtOf(tape, 2500)).toBeNear(2800, 1e-9);
     expect(donorOf(tape, 2800)).toBeNear(2500, 1e-9);
@@ -159,13 +191,24 @@ describe('places on the donor and on the frame as it is', () => {
     ['operation/unknown-section', { kind: 'lengthen', at: donor(2000), length: 10, section: 'cheese' }],
     ['operation/nothing-left', { kind: 'shorten', from: donor(3000), to: donor(6000) }],
     ['operation/trim-angle', { kind: 'trim', end: 'rear', at: donor(5000), angle: 2, lean: 'top-longer' }],
-    ['operation/notch-depth', { kind: 'notch', at: donor(3000), width: 100, depth: 150, from: 'below', form: 'arch', plate: 6 }],
+    [
+      'operation/notch-depth',
+      { kind: 'notch', at: donor(3000), width: 100, depth: 150, from: 'below', form: 'arch', plate: 6 },
+    ],
     ['operation/already-closed', { kind: 'box', from: donor(2000), to: donor(3000), plate: 5, taper: 50 }],
     ['operation/not-on-the-frame', { kind: 'bracket', change: { what: 'remove', feature: 'nothing' } }],
     ['operation/step-too-steep', { kind: 'step', from: donor(3000), to: donor(3100), rise: 99, method: 'turn-middle' }],
     [
       'operation/pie-angle',
-      { kind: 'pie-cut', at: donor(3000), pivot: 'top', mode: 'close', turned: 'rear', amount: { by: 'drop', drop: 50, distance: 40 }, wedge: 'square' },
+      {
+        kind: 'pie-cut',
+        at: donor(3000),
+        pivot: 'top',
+        mode: 'close',
+        turned: 'rear',
+        amount: { by: 'drop', drop: 50, distance: 40 },
+        wedge: 'square',
+      },
     ],
     ['operation/rails-cross', { kind: 'widen', amount: -900, from: null, to: null, transition: 0 }],
   ] as const)('refuses as %s', (code, operation) => {
@@ -214,12 +257,18 @@ describe('what becomes of everything', () => {
   });
 
   it('never lets the identity stamp be cut, lost, moved or crowded', () => {
-    const stamp = (x: number) => withFeatures(hole('stamp', x, { kind: 'identity-stamp', length: 80, diameter: 0, movable: 'no' }));
+    const stamp = (x: number) =>
+      withFeatures(hole('stamp', x, { kind: 'identity-stamp', length: 80, diameter: 0, movable: 'no' }));
     const cut = { kind: 'shorten', from: donor(2000), to: donor(2400) } as const;
     for (const x of [2100, 1960, 1900])
-      expect(evaluatePlan(inputOf(stamp(x), cut)).conflicts[0]).toMatchObject({ code: 'identity-stamp', severity: 'stop' });
+      expect(evaluatePlan(inputOf(stamp(x), cut)).conflicts[0]).toMatchObject({
+        code: 'identity-stamp',
+        severity: 'stop',
+      });
     expect(codes(evaluatePlan(inputOf(stamp(1000), cut)))).not.toContain('identity-stamp');
-    const moving = evaluatePlan(inputOf(stamp(1000), { kind: 'bracket', change: { what: 'move', feature: 'stamp', to: donor(1200), down: 0 } }));
+    const moving = evaluatePlan(
+      inputOf(stamp(1000), { kind: 'bracket', change: { what: 'move', feature: 'stamp', to: donor(1200), down: 0 } }),
+    );
     expect(codes(moving)).toContain('operation/identity-stamp');
   });
 
@@ -239,8 +288,14 @@ describe('what becomes of everything', () => {
   });
 
   it('a notch loses what is inside it, and only that', () => {
-    const frame = withFeatures(hole('low', 4300, { down: 130 }), hole('high', 4300, { down: 30 }), hole('beside', 4100, { down: 130 }));
-    const result = evaluatePlan(inputOf(frame, { kind: 'notch', at: donor(4300), width: 250, depth: 60, from: 'below', form: 'arch', plate: 6 }));
+    const frame = withFeatures(
+      hole('low', 4300, { down: 130 }),
+      hole('high', 4300, { down: 30 }),
+      hole('beside', 4100, { down: 130 }),
+    );
+    const result = evaluatePlan(
+      inputOf(frame, { kind: 'notch', at: donor(4300), width: 250, depth: 60, from: 'below', form: 'arch', plate: 6 }),
+    );
     expect(['low', 'high', 'beside'].map((id) => outcome(result, id).fate)).toEqual(['lost', 'stays', 'stays']);
   });
 
@@ -256,7 +311,17 @@ describe('what becomes of everything', () => {
   it('warns of a cut crossmember, an overlap, a piece without crossmember, and lines too short', () => {
     const frame = plainFrame({
       crossmembers: [
-        { id: 'c', name: 'Crossmember 3', x: 2400, length: 80, depth: 60, below: 40, fixing: 'riveted', removable: true, mass: 9 },
+        {
+          id: 'c',
+          name: 'Crossmember 3',
+          x: 2400,
+          length: 80,
+          depth: 60,
+          below: 40,
+          fixing: 'riveted',
+          removable: true,
+          mass: 9,
+        },
       ],
       lines: [{ id: 'b', name: 'Rear brake line', kind: 'brake', side: 'left', from: 800, to: 4200, slack: 50 }],
     });
@@ -267,7 +332,9 @@ describe('what becomes of everything', () => {
         { kind: 'shorten', from: built(2300), to: built(2500) },
       ),
     );
-    expect(codes(result)).toEqual(expect.arrayContaining(['cut-crossmember', 'operations-overlap', 'no-crossmember', 'line-length']));
+    expect(codes(result)).toEqual(
+      expect.arrayContaining(['cut-crossmember', 'operations-overlap', 'no-crossmember', 'line-length']),
+    );
   });
 });
 
@@ -297,7 +364,11 @@ describe('properties', () => {
     fc.assert(
       fc.property(station, fc.integer({ min: 1, max: 300 }), fc.integer({ min: 1, max: 300 }), (x, cut, add) => {
         const result = evaluatePlan(
-          inputOf(plainFrame(), { kind: 'shorten', from: donor(x), to: donor(x + cut) }, { kind: 'lengthen', at: donor(700), length: add, section: null }),
+          inputOf(
+            plainFrame(),
+            { kind: 'shorten', from: donor(x), to: donor(x + cut) },
+            { kind: 'lengthen', at: donor(700), length: add, section: null },
+          ),
         );
         expect(result.measures.after.mass).toBeNear(result.measures.before.mass + (add - cut) * perMm, 1e-6);
       }),
@@ -311,14 +382,23 @@ describe('properties', () => {
           inputOf(
             plainFrame({ features: [...plainFrame().features, hole('h', 5700)] }, taper),
             { kind: 'shorten', from: donor(x), to: donor(Math.min(x + length, 5650)) },
-            { kind: 'pie-cut', at: donor(700), pivot: 'bottom', mode: 'open', turned: 'front', amount: { by: 'angle', angle: 0.05 }, wedge: 'square' },
+            {
+              kind: 'pie-cut',
+              at: donor(700),
+              pivot: 'bottom',
+              mode: 'open',
+              turned: 'front',
+              amount: { by: 'angle', angle: 0.05 },
+              wedge: 'square',
+            },
           ),
         );
         for (const { sides } of joints) {
           expect(sides.left.dy).toBeNear(-sides.right.dy, 1e-9);
           expect(sides.left.dz).toBeNear(sides.right.dz, 1e-9);
         }
-        for (const { places } of features) expect(places.left!.built?.y ?? 0).toBeNear(-(places.right!.built?.y ?? 0), 1e-9);
+        for (const { places } of features)
+          expect(places.left!.built?.y ?? 0).toBeNear(-(places.right!.built?.y ?? 0), 1e-9);
       }),
     );
   });

@@ -29,7 +29,13 @@ function operationOf(given: Given): Bare {
     case 'raise_rear':
       return { kind: 'step', from: x('x1_mm'), to: x('x2_mm'), rise: Number(given.rise_mm), method: 'turn-middle' };
     case 'trim_rear':
-      return { kind: 'trim', end: 'rear', at: x('x_top_mm'), angle: radians(Number(given.angle_deg)), lean: 'top-longer' };
+      return {
+        kind: 'trim',
+        end: 'rear',
+        at: x('x_top_mm'),
+        angle: radians(Number(given.angle_deg)),
+        lean: 'top-longer',
+      };
     default:
       throw new Error(`no operation for ${String(given.op)}`);
   }
@@ -37,7 +43,9 @@ function operationOf(given: Given): Bare {
 
 function inputOfCase(c: (typeof reference.cases)[number]): { input: PlanInput; ends: Map<string, ControlEnd> } {
   const points = Object.entries(c.input.control_points_mm as Record<string, { x: number; y: number; z: number }>);
-  const ends = new Map<string, ControlEnd>(points.map(([name, at]) => [name, { point: String(at.x), side: at.y < 0 ? 'left' : 'right' }]));
+  const ends = new Map<string, ControlEnd>(
+    points.map(([name, at]) => [name, { point: String(at.x), side: at.y < 0 ? 'left' : 'right' }]),
+  );
   const xs = [...new Set(points.map(([, at]) => at.x))];
   const names = Object.keys(c.expected.distances_before_mm).map((pair) => pair.split('-') as [string, string]);
   const stations: Rail = c.input.station_table.map((s) => ({
@@ -61,7 +69,10 @@ function inputOfCase(c: (typeof reference.cases)[number]): { input: PlanInput; e
     },
     stations,
   );
-  return { input: inputOf(frame, ...c.input.operations.map((operation) => operationOf(operation as unknown as Given))), ends };
+  return {
+    input: inputOf(frame, ...c.input.operations.map((operation) => operationOf(operation as unknown as Given))),
+    ends,
+  };
 }
 
 describe('plan geometry against independent references', () => {
@@ -95,7 +106,10 @@ describe('plan geometry against independent references', () => {
 
   const byId = (id: string) => {
     const c = reference.cases.find((candidate) => candidate.id === id)!;
-    return { expected: c.expected as unknown as Record<string, number & number[]>, result: evaluatePlan(inputOfCase(c).input) };
+    return {
+      expected: c.expected as unknown as Record<string, number & number[]>,
+      result: evaluatePlan(inputOfCase(c).input),
+    };
   };
 
   it('reports the sideways mismatch of converging rails per side', () => {

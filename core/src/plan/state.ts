@@ -96,7 +96,9 @@ export function findSpot(state: PlanState, given: Place): Spot {
   );
   const piece = state.pieces[index];
   if (piece) return { index, x: given.on === 'donor' ? given.x : localAt(piece, given.x) };
-  const gone = given.on === 'donor' && state.removed.some((r) => r.source === 'donor' && given.x > frontTop(r) && given.x < rearTop(r));
+  const gone =
+    given.on === 'donor' &&
+    state.removed.some((r) => r.source === 'donor' && given.x > frontTop(r) && given.x < rearTop(r));
   throw gone
     ? new OperationRefused('operation/place-gone', 'This place on the donor was taken out by an earlier operation.', [
         'Pick a place on steel that is still there.',
@@ -131,14 +133,23 @@ export function split(
   state: PlanState,
   from: Spot,
   to: Spot,
-  faces: { readonly fromAhead: CutFace; readonly fromBehind: CutFace; readonly toAhead: CutFace; readonly toBehind: CutFace },
+  faces: {
+    readonly fromAhead: CutFace;
+    readonly fromBehind: CutFace;
+    readonly toAhead: CutFace;
+    readonly toBehind: CutFace;
+  },
 ): SplitResult {
   const { pieces } = state;
   const [first, last] = [pieces[from.index] as Piece, pieces[to.index] as Piece];
   const between =
     from.index === to.index
       ? [partBehind(partAhead(first, faces.toAhead), faces.fromBehind)]
-      : [partBehind(first, faces.fromBehind), ...pieces.slice(from.index + 1, to.index), partAhead(last, faces.toAhead)];
+      : [
+          partBehind(first, faces.fromBehind),
+          ...pieces.slice(from.index + 1, to.index),
+          partAhead(last, faces.toAhead),
+        ];
   return {
     ahead: [...pieces.slice(0, from.index), partAhead(first, faces.fromAhead)].filter(hasLength),
     between: between.filter(hasLength),

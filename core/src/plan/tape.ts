@@ -54,7 +54,9 @@ const across = (value: number, from: number, to: number, otherFrom: number, othe
 
 /** The built station of a donor station, mm; null where the steel was taken out or off the frame. */
 export function builtOf(tape: Tape, donorX: number): number | null {
-  const span = tape.spans.find((s) => s.donorFrom !== null && s.donorTo !== null && donorX >= s.donorFrom && donorX <= s.donorTo);
+  const span = tape.spans.find(
+    (s) => s.donorFrom !== null && s.donorTo !== null && donorX >= s.donorFrom && donorX <= s.donorTo,
+  );
   return span ? across(donorX, span.donorFrom ?? 0, span.donorTo ?? 0, span.builtFrom, span.builtTo) : null;
 }
 

@@ -45,7 +45,8 @@ function plateParts(section: Section, addition: Extract<Addition, { kind: 'plate
       return rectangle(-thickness, centred(section.depth), thickness, size);
     case 'inside': {
       const room = section.depth - 2 * section.thickness;
-      if (size > room) refuse('section/plate-too-high', `An inside plate ${size} high does not fit between the flanges (${room}).`);
+      if (size > room)
+        refuse('section/plate-too-high', `An inside plate ${size} high does not fit between the flanges (${room}).`);
       return rectangle(section.thickness, centred(section.depth), thickness, size);
     }
     case 'top':
@@ -88,14 +89,21 @@ export function builtUpSection(section: Section, additions: readonly Addition[])
         break;
       }
       case 'sleeve': {
-        const moved = partsOf(addition.section).map((part) => ({ ...part, y: part.y + addition.y, z: part.z + addition.z }));
+        const moved = partsOf(addition.section).map((part) => ({
+          ...part,
+          y: part.y + addition.y,
+          z: part.z + addition.z,
+        }));
         parts = [...parts, ...moved];
         j += torsionConstant(addition.section).j;
         break;
       }
       case 'notch': {
         if (!(addition.depth > 0) || addition.depth >= section.depth)
-          refuse('section/notch-depth', `A notch must be shallower than the rail (${section.depth} mm), not ${addition.depth} mm.`);
+          refuse(
+            'section/notch-depth',
+            `A notch must be shallower than the rail (${section.depth} mm), not ${addition.depth} mm.`,
+          );
         const edge = addition.from === 'below' ? addition.depth : section.depth - addition.depth;
         parts = clip(parts, addition.from === 'below' ? 'above' : 'below', edge);
         j = parts.reduce((sum, part) => sum + (part.shape === 'rectangle' ? thinWall(part) : 0), 0);

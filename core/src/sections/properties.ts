@@ -83,7 +83,10 @@ export function propertiesOfParts(parts: readonly Part[], density = STEEL_DENSIT
 export const sectionProperties = (section: Section): SectionProperties => propertiesOfParts(partsOf(section));
 
 /** The torsion constant of a plain section, mm⁴, and the formula it rests on. Warping is left out. */
-export function torsionConstant(section: Section): { readonly j: number; readonly basis: 'open walls' | 'closed cell' } {
+export function torsionConstant(section: Section): {
+  readonly j: number;
+  readonly basis: 'open walls' | 'closed cell';
+} {
   const { depth, thickness: t } = section;
   switch (section.kind) {
     case 'channel':

@@ -129,7 +129,8 @@ export function describeSection(section: Section, show: (mm: number) => string):
   const { depth, thickness } = section;
   const figures = section.kind === 'round' ? [depth, thickness] : [depth, widthOf(section), thickness];
   const text = `${words[section.kind]} ${figures.map(show).join(' × ')}`;
-  if (section.kind === 'tube' && section.inner !== section.thickness) return `${text}, inner wall ${show(section.inner)}`;
+  if (section.kind === 'tube' && section.inner !== section.thickness)
+    return `${text}, inner wall ${show(section.inner)}`;
   if (section.kind === 'closed-channel') return `${text}, plate ${show(section.plate)}`;
   return text;
 }

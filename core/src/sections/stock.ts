@@ -9,7 +9,10 @@ export interface StockSection {
 
 const tube = (depth: number, width: number, wall: number, name: string): StockSection => {
   const thickness = inches(wall);
-  return { name: `tube ${name}`, section: { kind: 'tube', depth: inches(depth), width: inches(width), thickness, inner: thickness } };
+  return {
+    name: `tube ${name}`,
+    section: { kind: 'tube', depth: inches(depth), width: inches(width), thickness, inner: thickness },
+  };
 };
 
 const channel = (depth: number, flange: number, wall: number, name: string): StockSection => ({

@@ -40,7 +40,12 @@ export const targetOf = (control: ControlPrediction, stage: Stage): number | nul
   stage === 'before-cut' ? control.before : control.predicted;
 
 /** Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals have their own. */
-export function judgeReading(control: ControlPrediction, reading: Pick<Reading, 'stage' | 'value'>, rules: Rulebook, format: LengthFormat): ReadingVerdict {
+export function judgeReading(
+  control: ControlPrediction,
+  reading: Pick<Reading, 'stage' | 'value'>,
+  rules: Rulebook,
+  format: LengthFormat,
+): ReadingVerdict {
   const tolerance = ruleValue(rules, control.kind === 'diagonal' ? 'reading/diagonal' : 'reading/length');
   const target = targetOf(control, reading.stage);
   if (target === null) return { verdict: 'no-target', off: 0, tolerance, message: control.reason };

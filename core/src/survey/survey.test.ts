@@ -38,11 +38,19 @@ it('an inch off is a misread tape before it is a bent frame', () => {
 
 it('before the cut the donor is the target, after it the plan', () => {
   expect(judge(0, 0, 'before-cut').verdict).toBe('right');
-  expect(judgeReading(controls[0]!, { stage: 'tacked', value: controls[0]!.before }, input.rules, input.display).off).toBeNear(-300, 1e-9);
+  expect(
+    judgeReading(controls[0]!, { stage: 'tacked', value: controls[0]!.before }, input.rules, input.display).off,
+  ).toBeNear(-300, 1e-9);
 });
 
 it('a point on steel that is gone has no target, and says so', () => {
-  const lost = evaluatePlan({ ...input, plan: { ...input.plan, operations: [{ id: 's', note: '', off: false, kind: 'shorten', from: donor(3400), to: donor(3600) }] } });
+  const lost = evaluatePlan({
+    ...input,
+    plan: {
+      ...input.plan,
+      operations: [{ id: 's', note: '', off: false, kind: 'shorten', from: donor(3400), to: donor(3600) }],
+    },
+  });
   expect(judgeReading(lost.controls[0]!, { stage: 'tacked', value: 3000 }, input.rules, input.display)).toMatchObject({
     verdict: 'no-target',
     message: 'b is on steel that is taken out',
@@ -50,7 +58,18 @@ it('a point on steel that is gone has no target, and says so', () => {
 });
 
 it('the latest reading of a stage counts', () => {
-  const reading = (id: string, taken: string, stage: Reading['stage'] = 'tacked'): Reading => ({ id, measurement: 'length', stage, value: 1, taken, by: 'x' });
-  const all = [reading('late', '2026-02-02T00:00:00Z'), reading('early', '2026-01-01T00:00:00Z'), reading('other', '2026-03-03T00:00:00Z', 'welded')];
+  const reading = (id: string, taken: string, stage: Reading['stage'] = 'tacked'): Reading => ({
+    id,
+    measurement: 'length',
+    stage,
+    value: 1,
+    taken,
+    by: 'x',
+  });
+  const all = [
+    reading('late', '2026-02-02T00:00:00Z'),
+    reading('early', '2026-01-01T00:00:00Z'),
+    reading('other', '2026-03-03T00:00:00Z', 'welded'),
+  ];
   expect(latestReadings(all, 'tacked').get('length')?.id).toBe('late');
 });

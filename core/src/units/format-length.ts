@@ -27,7 +27,9 @@ function decimals(value: number, places: number, unit: 'in' | 'mm'): FormattedLe
   const scale = 10 ** places;
   const rounded = roundAwayFromZero(value * scale) / scale;
   const sign = rounded < 0 ? '−' : '';
-  const whole = Math.abs(rounded).toFixed(places).replace(/\.?0+$/, '');
+  const whole = Math.abs(rounded)
+    .toFixed(places)
+    .replace(/\.?0+$/, '');
   return { sign, whole, fraction: '', unit, nuance: '', text: sign + whole };
 }
 

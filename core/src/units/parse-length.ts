@@ -64,7 +64,10 @@ function tokenize(text: string): Token[] {
       const stray = whole.slice(end).trim();
       if (stray.startsWith(','))
         throw new LengthTextError('comma', `“${text.trim()}” has a comma: write the decimal point as a point, 12.5.`);
-      throw new LengthTextError('stray-text', `“${stray}” is not part of a length: write it like 12 3/8, 12.375 in or 314 mm.`);
+      throw new LengthTextError(
+        'stray-text',
+        `“${stray}” is not part of a length: write it like 12 3/8, 12.375 in or 314 mm.`,
+      );
     }
     const index = match.slice(2).findIndex((group) => group !== undefined);
     tokens.push({
@@ -127,7 +130,10 @@ class LengthReader {
     if (hyphenated && Number.isInteger(first)) this.next += 1;
     else if (!this.isFraction(this.next)) return first;
     if (!Number.isInteger(first))
-      throw new LengthTextError('decimal-and-fraction', `${first} already has decimals: leave out the fraction after it.`);
+      throw new LengthTextError(
+        'decimal-and-fraction',
+        `${first} already has decimals: leave out the fraction after it.`,
+      );
     return first + this.fraction(this.number());
   }
 
@@ -138,7 +144,8 @@ class LengthReader {
       throw new LengthTextError('two-slashes', 'There are two slashes: a fraction has one, like 3/8.');
     if (!Number.isInteger(numerator) || !Number.isInteger(denominator))
       throw new LengthTextError('decimal-in-fraction', 'A fraction is made of whole numbers, like 3/8.');
-    if (denominator === 0) throw new LengthTextError('zero-denominator', 'The fraction is divided by zero: write it like 3/8.');
+    if (denominator === 0)
+      throw new LengthTextError('zero-denominator', 'The fraction is divided by zero: write it like 3/8.');
     return numerator / denominator;
   }
 

@@ -93,7 +93,11 @@ describe('formatLength', () => {
   });
 
   it('gives the parts that a page sets in their own type', () => {
-    expect(formatLength(314.325, { unit: 'in', division: 16 })).toMatchObject({ whole: '12', fraction: '3/8', nuance: '' });
+    expect(formatLength(314.325, { unit: 'in', division: 16 })).toMatchObject({
+      whole: '12',
+      fraction: '3/8',
+      nuance: '',
+    });
   });
 
   it('shows millimetres to a tenth and the other unit for a second look', () => {
@@ -116,10 +120,14 @@ describe('formatLength', () => {
 
   it('is never off by more than half a division', () => {
     fc.assert(
-      fc.property(fc.double({ min: -40_000, max: 40_000, noNaN: true }), fc.constantFrom(8, 16, 32, 64), (mm, division) => {
-        const back = read(formatLength(mm, { unit: 'in', division }).text);
-        return Math.abs(back - mm) <= inches(0.5 / division) + 1e-6;
-      }),
+      fc.property(
+        fc.double({ min: -40_000, max: 40_000, noNaN: true }),
+        fc.constantFrom(8, 16, 32, 64),
+        (mm, division) => {
+          const back = read(formatLength(mm, { unit: 'in', division }).text);
+          return Math.abs(back - mm) <= inches(0.5 / division) + 1e-6;
+        },
+      ),
     );
   });
 });

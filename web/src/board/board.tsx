@@ -1,4 +1,12 @@
-import { builtOf, type ControlPrediction, datumStation, type Job, operationName, type PlanResult, sectionLookup } from '@splay/core';
+import {
+  builtOf,
+  type ControlPrediction,
+  datumStation,
+  type Job,
+  operationName,
+  type PlanResult,
+  sectionLookup,
+} from '@splay/core';
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useState } from 'react';
 import { CutLines, CutTags } from './cut-tags.tsx';
@@ -29,17 +37,36 @@ export interface BoardProps {
 /** Stations that donor and built frame span together, wheels included, mm. */
 function reachOf(result: PlanResult, donor: PlanResult): Reach {
   const spans = [...result.tape.spans, ...donor.tape.spans];
-  const wheels = result.axles.flatMap(({ built, item }) => (built ? [built.x - item.tyreRadius, built.x + item.tyreRadius] : []));
-  return [Math.min(...spans.map((span) => span.builtFrom), ...wheels), Math.max(...spans.map((span) => span.builtTo), ...wheels)];
+  const wheels = result.axles.flatMap(({ built, item }) =>
+    built ? [built.x - item.tyreRadius, built.x + item.tyreRadius] : [],
+  );
+  return [
+    Math.min(...spans.map((span) => span.builtFrom), ...wheels),
+    Math.max(...spans.map((span) => span.builtTo), ...wheels),
+  ];
 }
 
 /** The drawing that every bench shares: side view, tape and plan view in register. */
-export function Board({ job, result, donor, showBefore, selected, measurement, onSelect, onDragCut, onDropCut, onNudgeCut }: BoardProps) {
+export function Board({
+  job,
+  result,
+  donor,
+  showBefore,
+  selected,
+  measurement,
+  onSelect,
+  onDragCut,
+  onDropCut,
+  onNudgeCut,
+}: BoardProps) {
   const donorReach = useMemo(() => reachOf(donor, donor), [donor]);
   const builtReach = reachOf(result, donor);
   // The scale holds still while a cut is dragged; it changes by whole feet of frame, not by every sixteenth.
   const foot = 304.8;
-  const reach: Reach = [Math.floor(Math.min(donorReach[0], builtReach[0]) / foot) * foot, Math.ceil(Math.max(donorReach[1], builtReach[1]) / foot) * foot];
+  const reach: Reach = [
+    Math.floor(Math.min(donorReach[0], builtReach[0]) / foot) * foot,
+    Math.ceil(Math.max(donorReach[1], builtReach[1]) / foot) * foot,
+  ];
   const { box, view, zoom, pan, fit, zoomed } = useView(reach);
   const [height, setHeight] = useState(0);
   const [legend, setLegend] = useState(false);
@@ -52,7 +79,8 @@ export function Board({ job, result, donor, showBefore, selected, measurement, o
     observer.observe(element);
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
-      if (event.ctrlKey || event.metaKey || Math.abs(event.deltaY) > Math.abs(event.deltaX)) zoom(Math.exp(-event.deltaY * 0.0015), event.clientX - element.getBoundingClientRect().left);
+      if (event.ctrlKey || event.metaKey || Math.abs(event.deltaY) > Math.abs(event.deltaX))
+        zoom(Math.exp(-event.deltaY * 0.0015), event.clientX - element.getBoundingClientRect().left);
       else pan(event.deltaX);
     };
     element.addEventListener('wheel', wheel, { passive: false });
@@ -63,8 +91,15 @@ export function Board({ job, result, donor, showBefore, selected, measurement, o
   }, [box, zoom, pan]);
 
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
-  const names = useMemo(() => new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)])), [job.plan.operations]);
-  const trims = useMemo(() => new Set(job.plan.operations.filter((operation) => operation.kind === 'trim').map((operation) => operation.id)), [job.plan.operations]);
+  const names = useMemo(
+    () => new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)])),
+    [job.plan.operations],
+  );
+  const trims = useMemo(
+    () =>
+      new Set(job.plan.operations.filter((operation) => operation.kind === 'trim').map((operation) => operation.id)),
+    [job.plan.operations],
+  );
   const shown = showBefore ? donor : result;
   const donorDatum = datumStation(job.donor);
   const datum = builtOf(shown.tape, donorDatum) ?? donorDatum;
@@ -104,7 +139,16 @@ export function Board({ job, result, donor, showBefore, selected, measurement, o
           <clipPath id="clip-plan">
             <rect x={0} y={planTop} width={view.width} height={planHeight} />
           </clipPath>
-          {!showBefore && <CutLines joints={result.joints} cutEnds={result.cutEnds} view={view} top={40} bottom={planTop + planHeight - 26} selected={selected} />}
+          {!showBefore && (
+            <CutLines
+              joints={result.joints}
+              cutEnds={result.cutEnds}
+              view={view}
+              top={40}
+              bottom={planTop + planHeight - 26}
+              selected={selected}
+            />
+          )}
           <SideView {...common} top={0} height={sideHeight} />
           <PlanView {...common} top={planTop} height={planHeight} measurement={measurement} />
           <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
@@ -138,13 +182,25 @@ export function Board({ job, result, donor, showBefore, selected, measurement, o
         <button type="button" className="button bg-paper" aria-expanded={legend} onClick={() => setLegend(!legend)}>
           Legend
         </button>
-        <button type="button" className="button bg-paper px-2" aria-label="Zoom out" disabled={!zoomed} onClick={() => zoom(1 / 1.5)}>
+        <button
+          type="button"
+          className="button bg-paper px-2"
+          aria-label="Zoom out"
+          disabled={!zoomed}
+          onClick={() => zoom(1 / 1.5)}
+        >
           <ZoomOut size={16} />
         </button>
         <button type="button" className="button bg-paper px-2" aria-label="Zoom in" onClick={() => zoom(1.5)}>
           <ZoomIn size={16} />
         </button>
-        <button type="button" className="button bg-paper px-2" aria-label="Show the whole frame" disabled={!zoomed} onClick={fit}>
+        <button
+          type="button"
+          className="button bg-paper px-2"
+          aria-label="Show the whole frame"
+          disabled={!zoomed}
+          onClick={fit}
+        >
           <Maximize2 size={16} />
         </button>
       </div>

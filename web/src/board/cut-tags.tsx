@@ -4,9 +4,19 @@ import { toPx, type View } from './view.ts';
 
 const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
   [
-    ...joints.map((joint) => ({ ...joint, colour: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)' })),
+    ...joints.map((joint) => ({
+      ...joint,
+      colour: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)',
+    })),
     ...cutEnds.map((end) => ({ ...end, colour: 'var(--color-oxide)' })),
   ].sort((a, b) => a.builtX - b.builtX);
+
+/** Tags closer than their width hang one below the other, three deep. */
+const tagLevels = (xs: readonly number[]): number[] =>
+  xs.reduce<number[]>((levels, x, index) => {
+    const close = index > 0 && x - (xs[index - 1] ?? 0) < 24;
+    return [...levels, close ? ((levels[index - 1] ?? 0) + 1) % 3 : 0];
+  }, []);
 
 interface CutLinesProps {
   readonly joints: readonly Joint[];
@@ -21,7 +31,14 @@ interface CutLinesProps {
 export function CutLines({ joints, cutEnds, view, top, bottom, selected }: CutLinesProps) {
   return marksOf(joints, cutEnds).map((mark) => {
     const x = toPx(view, mark.builtX);
-    return <path key={mark.letter} d={`M${x} ${top}V${bottom}`} stroke={mark.colour} strokeWidth={selected === mark.operation ? 2 : 1.3} />;
+    return (
+      <path
+        key={mark.letter}
+        d={`M${x} ${top}V${bottom}`}
+        stroke={mark.colour}
+        strokeWidth={selected === mark.operation ? 2 : 1.3}
+      />
+    );
   });
 }
 
@@ -43,18 +60,29 @@ interface CutTagsProps {
 }
 
 /** Lettered tags hung on the tape, one for each joint and cut end, with a line through both views: drag or nudge to move the cut. */
-export function CutTags({ joints, cutEnds, operations, view, top, bottom, tapeY, tagY, selected, describe, onSelect, onDragStart, onKey }: CutTagsProps) {
+export function CutTags({
+  joints,
+  cutEnds,
+  operations,
+  view,
+  top,
+  bottom,
+  tapeY,
+  tagY,
+  selected,
+  describe,
+  onSelect,
+  onDragStart,
+  onKey,
+}: CutTagsProps) {
   const marks = marksOf(joints, cutEnds);
   const firstOf = new Map(operations.map((outcome) => [outcome.operation.id, outcome.letters[0]]));
-  let lastX = -Infinity;
-  let level = 0;
+  const levels = tagLevels(marks.map((mark) => toPx(view, mark.builtX)));
   return (
     <g>
-      {marks.map((mark) => {
+      {marks.map((mark, index) => {
         const x = toPx(view, mark.builtX);
-        level = x - lastX < 24 ? (level + 1) % 3 : 0;
-        lastX = x;
-        const y = tagY + level * 25;
+        const y = tagY + (levels[index] ?? 0) * 25;
         const chosen = selected === mark.operation;
         const handle = firstOf.get(mark.operation) === mark.letter;
         return (
@@ -74,8 +102,22 @@ export function CutTags({ joints, cutEnds, operations, view, top, bottom, tapeY,
           >
             <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={11} />
             <path d={`M${x} ${tapeY}V${y}`} stroke={mark.colour} strokeWidth={chosen ? 2.2 : 1.4} />
-            <path d={`M${x} ${y - 7}l10 8v17h-20v-17Z`} fill={mark.colour} stroke={chosen ? 'var(--color-graphite)' : 'none'} strokeWidth={2} />
-            <text x={x} y={y + 10.5} dy="0.34em" textAnchor="middle" fontSize={14} fontWeight={600} className="font-label" fill="var(--color-sheet)">
+            <path
+              d={`M${x} ${y - 7}l10 8v17h-20v-17Z`}
+              fill={mark.colour}
+              stroke={chosen ? 'var(--color-graphite)' : 'none'}
+              strokeWidth={2}
+            />
+            <text
+              x={x}
+              y={y + 10.5}
+              dy="0.34em"
+              textAnchor="middle"
+              fontSize={14}
+              fontWeight={600}
+              className="font-label"
+              fill="var(--color-sheet)"
+            >
               {mark.letter}
             </text>
           </g>

@@ -19,7 +19,18 @@ interface DimensionProps {
 const GAP = 7;
 
 /** A dimension line: ends ticked, the figure in the line, or beside it where the line is too short for it. */
-export function Dimension({ from, to, y, mm, format, before = '', signed = false, strong = false, className = 'text-graphite', spill = 'right' }: DimensionProps) {
+export function Dimension({
+  from,
+  to,
+  y,
+  mm,
+  format,
+  before = '',
+  signed = false,
+  strong = false,
+  className = 'text-graphite',
+  spill = 'right',
+}: DimensionProps) {
   const size = strong ? 16 : 14;
   const text = lengthWidth(mm, format, size, before.length + (signed ? 1 : 0));
   const middle = (from + to) / 2;
@@ -29,9 +40,35 @@ export function Dimension({ from, to, y, mm, format, before = '', signed = false
   return (
     <g className={className} stroke="currentColor" fill="none">
       <path d={`M${from} ${y - 4}v8M${to} ${y - 4}v8`} strokeWidth={1.25} />
-      <path d={fits ? `M${from} ${y}H${middle - text / 2 - GAP}M${middle + text / 2 + GAP} ${y}H${to}` : `M${from} ${y}H${to}`} strokeWidth={1} />
-      {fits && <rect x={middle - text / 2 - 3} y={y - 9} width={text + 6} height={18} fill="var(--color-paper)" stroke="none" />}
-      <text x={x} y={y} dy="0.34em" textAnchor={anchor} fill="currentColor" stroke="none" className="font-label" fontSize={size} fontWeight={strong ? 600 : 500}>
+      <path
+        d={
+          fits
+            ? `M${from} ${y}H${middle - text / 2 - GAP}M${middle + text / 2 + GAP} ${y}H${to}`
+            : `M${from} ${y}H${to}`
+        }
+        strokeWidth={1}
+      />
+      {fits && (
+        <rect
+          x={middle - text / 2 - 3}
+          y={y - 9}
+          width={text + 6}
+          height={18}
+          fill="var(--color-paper)"
+          stroke="none"
+        />
+      )}
+      <text
+        x={x}
+        y={y}
+        dy="0.34em"
+        textAnchor={anchor}
+        fill="currentColor"
+        stroke="none"
+        className="font-label"
+        fontSize={size}
+        fontWeight={strong ? 600 : 500}
+      >
         {before && `${before} `}
         <SvgLength mm={mm} format={format} signed={signed} />
       </text>

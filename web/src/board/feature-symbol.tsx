@@ -46,18 +46,48 @@ export function FeatureSymbol({ name, width = 0 }: { readonly name: SymbolName; 
     case 'hole':
       return <circle r={2.4} fill="var(--color-paper)" stroke="currentColor" strokeWidth={1.1} />;
     case 'mount':
-      return <path d={`M${-half} 2H${half}L${half * 0.55} -3.5H${-half * 0.55}Z`} fill="var(--color-sheet)" stroke="currentColor" strokeWidth={1.1} />;
+      return (
+        <path
+          d={`M${-half} 2H${half}L${half * 0.55} -3.5H${-half * 0.55}Z`}
+          fill="var(--color-sheet)"
+          stroke="currentColor"
+          strokeWidth={1.1}
+        />
+      );
     case 'hanger':
       return <path d={`M${-half} -3H${half}L0 5Z`} fill="var(--color-pencil)" stroke="currentColor" strokeWidth={1} />;
     case 'gear':
-      return <rect x={-half} y={-4} width={2 * half} height={8} rx={3} fill="var(--color-bench)" stroke="currentColor" strokeWidth={1.1} />;
+      return (
+        <rect
+          x={-half}
+          y={-4}
+          width={2 * half}
+          height={8}
+          rx={3}
+          fill="var(--color-bench)"
+          stroke="currentColor"
+          strokeWidth={1.1}
+        />
+      );
     case 'clip':
       return <path d="M-2.6 -2.6L2.6 2.6M2.6 -2.6L-2.6 2.6" fill="none" stroke="currentColor" strokeWidth={1.2} />;
     case 'stamp':
       return (
         <g>
-          <rect x={-half} y={-4} width={2 * half} height={8} fill="var(--color-ochre-wash)" stroke="var(--color-ochre)" strokeWidth={1.3} />
-          <path d={`M${-half + 2.5} -1H${half - 2.5}M${-half + 2.5} 1.6H${half - 2.5}`} stroke="var(--color-ochre)" strokeWidth={1} />
+          <rect
+            x={-half}
+            y={-4}
+            width={2 * half}
+            height={8}
+            fill="var(--color-ochre-wash)"
+            stroke="var(--color-ochre)"
+            strokeWidth={1.3}
+          />
+          <path
+            d={`M${-half + 2.5} -1H${half - 2.5}M${-half + 2.5} 1.6H${half - 2.5}`}
+            stroke="var(--color-ochre)"
+            strokeWidth={1}
+          />
         </g>
       );
     case 'flaw':

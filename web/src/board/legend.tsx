@@ -16,7 +16,16 @@ export function Legend() {
         {FILLS.map(([name, fill, stroke, dash]) => (
           <li key={name} className="flex items-center gap-2">
             <svg width={26} height={14} aria-hidden="true">
-              <rect x={1} y={2} width={24} height={10} fill={fill} stroke={stroke} strokeDasharray={dash} strokeWidth={1.4} />
+              <rect
+                x={1}
+                y={2}
+                width={24}
+                height={10}
+                fill={fill}
+                stroke={stroke}
+                strokeDasharray={dash}
+                strokeWidth={1.4}
+              />
             </svg>
             {name}
           </li>

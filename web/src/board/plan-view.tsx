@@ -11,7 +11,21 @@ interface PlanViewProps extends ViewProps {
 }
 
 /** The frame from above, front at the left, left rail on top: rails, crossmembers with their numbers, control points. */
-export function PlanView({ job, result, donor, view, top, height, section, datum, showBefore, trims, selected, onSelect, measurement }: PlanViewProps) {
+export function PlanView({
+  job,
+  result,
+  donor,
+  view,
+  top,
+  height,
+  section,
+  datum,
+  showBefore,
+  trims,
+  selected,
+  onSelect,
+  measurement,
+}: PlanViewProps) {
   const across: Across = { zero: top + height / 2, sign: 1 };
   const px = (x: number) => toPx(view, x);
   const py = (y: number) => acrossPx(view, across, y);
@@ -21,22 +35,50 @@ export function PlanView({ job, result, donor, view, top, height, section, datum
   return (
     <g clipPath="url(#clip-plan)">
       <text x={10} y={top + 20} className="label" fontSize={12} fill="var(--color-pencil)">
-        Plan · left rail on top, front at the left
+        Plan · left on top
       </text>
       <path d={`M0 ${py(0)}H${view.width}`} stroke="var(--color-rule)" strokeDasharray="12 4 3 4" />
 
       {shown.crossmembers.map(({ crossmember, built, piece, wider }) => {
         const carrier = shown.pieces[piece ?? -1] as Piece | undefined;
         if (!built || !carrier) return null;
-        const [a, b] = [insideEdge(carrier, 'left', crossmember.x, section), insideEdge(carrier, 'right', crossmember.x, section)];
+        const [a, b] = [
+          insideEdge(carrier, 'left', crossmember.x, section),
+          insideEdge(carrier, 'right', crossmember.x, section),
+        ];
         const width = crossmember.length * view.scale;
         const number = /\d+/.exec(crossmember.name)?.[0];
         return (
-          <g key={crossmember.id} className={selected === crossmember.id ? 'text-layout' : 'text-pencil'} onClick={() => onSelect(crossmember.id)}>
+          <g
+            key={crossmember.id}
+            className={selected === crossmember.id ? 'text-layout' : 'text-pencil'}
+            onClick={() => onSelect(crossmember.id)}
+          >
             <title>{crossmember.name}</title>
-            <rect x={px(built.x) - width / 2} y={py(a)} width={width} height={py(b) - py(a)} fill="var(--color-sheet)" stroke="currentColor" strokeWidth={1} strokeDasharray={wider !== 0 ? '4 2' : undefined} />
+            <rect
+              x={px(built.x) - width / 2}
+              y={py(a)}
+              width={width}
+              height={py(b) - py(a)}
+              fill="var(--color-sheet)"
+              stroke="currentColor"
+              strokeWidth={1}
+              strokeDasharray={wider !== 0 ? '4 2' : undefined}
+            />
             {number && view.scale > 0.1 && (
-              <text x={px(built.x)} y={py(0)} dy="0.34em" textAnchor="middle" fontSize={11} fontWeight={600} className="font-label" fill="currentColor" stroke="var(--color-sheet)" strokeWidth={3} paintOrder="stroke">
+              <text
+                x={px(built.x)}
+                y={py(0)}
+                dy="0.34em"
+                textAnchor="middle"
+                fontSize={11}
+                fontWeight={600}
+                className="font-label"
+                fill="currentColor"
+                stroke="var(--color-sheet)"
+                strokeWidth={3}
+                paintOrder="stroke"
+              >
                 {number}
               </text>
             )}
@@ -67,11 +109,21 @@ export function PlanView({ job, result, donor, view, top, height, section, datum
 
       {ends && measurement && (
         <g className="text-layout">
-          <path d={`M${px(ends[0].x)} ${py(ends[0].y)}L${px(ends[1].x)} ${py(ends[1].y)}`} stroke="currentColor" strokeWidth={1.6} strokeDasharray="6 3" />
+          <path
+            d={`M${px(ends[0].x)} ${py(ends[0].y)}L${px(ends[1].x)} ${py(ends[1].y)}`}
+            stroke="currentColor"
+            strokeWidth={1.6}
+            strokeDasharray="6 3"
+          />
           {ends.map((end, index) => (
             <circle key={index} cx={px(end.x)} cy={py(end.y)} r={4.5} fill="currentColor" />
           ))}
-          <MeasurementTag measurement={measurement} x={(px(ends[0].x) + px(ends[1].x)) / 2} y={(py(ends[0].y) + py(ends[1].y)) / 2} format={job.display} />
+          <MeasurementTag
+            measurement={measurement}
+            x={(px(ends[0].x) + px(ends[1].x)) / 2}
+            y={(py(ends[0].y) + py(ends[1].y)) / 2}
+            format={job.display}
+          />
         </g>
       )}
     </g>
@@ -79,14 +131,35 @@ export function PlanView({ job, result, donor, view, top, height, section, datum
 }
 
 /** The figures of a measurement on its line: before → predicted. */
-function MeasurementTag({ measurement, x, y, format }: { readonly measurement: ControlPrediction; readonly x: number; readonly y: number; readonly format: ViewProps['job']['display'] }) {
+function MeasurementTag({
+  measurement,
+  x,
+  y,
+  format,
+}: {
+  readonly measurement: ControlPrediction;
+  readonly x: number;
+  readonly y: number;
+  readonly format: ViewProps['job']['display'];
+}) {
   const { before, predicted } = measurement;
   const changes = predicted !== null && Math.abs(predicted - before) > 0.05;
-  const width = 22 + measurement.kind.length * 6.6 + lengthWidth(before, format, 15) + (changes ? 26 + lengthWidth(predicted, format, 15) : 0);
+  const width =
+    22 +
+    measurement.kind.length * 6.6 +
+    lengthWidth(before, format, 15) +
+    (changes ? 26 + lengthWidth(predicted, format, 15) : 0);
   return (
     <g transform={`translate(${x} ${y})`}>
       <rect x={-width / 2} y={-14} width={width} height={28} fill="var(--color-sheet)" stroke="var(--color-layout)" />
-      <text textAnchor="middle" dy="0.34em" fontSize={15} className="font-label" fill="var(--color-graphite)" fontWeight={500}>
+      <text
+        textAnchor="middle"
+        dy="0.34em"
+        fontSize={15}
+        className="font-label"
+        fill="var(--color-graphite)"
+        fontWeight={500}
+      >
         {measurement.kind} <SvgLength mm={before} format={format} />
         {changes && (
           <>

@@ -1,4 +1,13 @@
-import { type DrawnPoint, type Piece, planOutline, type PlanResult, type Section, type Side, sideOutline, SIDES } from '@splay/core';
+import {
+  type DrawnPoint,
+  type Piece,
+  planOutline,
+  type PlanResult,
+  type Section,
+  type Side,
+  sideOutline,
+  SIDES,
+} from '@splay/core';
 import { toPx, type View } from './view.ts';
 
 /** How heights (side view) or widths (plan view) become pixels. */
@@ -33,7 +42,15 @@ export function Steel({ result, donor, view, across, what, section, showBefore, 
   const sides = what === 'side' ? (['left'] as const) : SIDES;
   const draw = (piece: Piece, key: string, fill: string, stroke: string, extra: object = {}) =>
     sides.map((side) => (
-      <path key={key + side} d={pathOf(outline(piece, side, section), view, across)} fill={fill} stroke={stroke} strokeWidth={1.5} strokeLinejoin="round" {...extra} />
+      <path
+        key={key + side}
+        d={pathOf(outline(piece, side, section), view, across)}
+        fill={fill}
+        stroke={stroke}
+        strokeWidth={1.5}
+        strokeLinejoin="round"
+        {...extra}
+      />
     ));
   const ghost = { strokeDasharray: '4 3', strokeWidth: 1 };
   const moved = result.pieces.length > 1;
@@ -41,19 +58,35 @@ export function Steel({ result, donor, view, across, what, section, showBefore, 
   if (showBefore)
     return (
       <g>
-        {donor.pieces.flatMap((piece, index) => draw(piece, `b${index}`, 'var(--color-steel)', 'var(--color-graphite)'))}
-        {result.removed.filter((piece) => piece.source === 'donor').flatMap((piece, index) =>
-          draw({ ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 }, `r${index}`, 'url(#hatch-cut)', 'var(--color-oxide)'),
+        {donor.pieces.flatMap((piece, index) =>
+          draw(piece, `b${index}`, 'var(--color-steel)', 'var(--color-graphite)'),
         )}
+        {result.removed
+          .filter((piece) => piece.source === 'donor')
+          .flatMap((piece, index) =>
+            draw(
+              { ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 },
+              `r${index}`,
+              'url(#hatch-cut)',
+              'var(--color-oxide)',
+            ),
+          )}
         {result.pieces.flatMap((piece, index) => draw(piece, `a${index}`, 'none', 'var(--color-layout)', ghost))}
       </g>
     );
   return (
     <g>
-      {moved && donor.pieces.flatMap((piece, index) => draw(piece, `g${index}`, 'none', 'var(--color-pencil)', { ...ghost, opacity: 0.6 }))}
-      {result.removed.filter((piece) => trims.has(piece.operation)).flatMap((piece, index) => draw(piece, `c${index}`, 'url(#hatch-cut)', 'var(--color-oxide)'))}
+      {moved &&
+        donor.pieces.flatMap((piece, index) =>
+          draw(piece, `g${index}`, 'none', 'var(--color-pencil)', { ...ghost, opacity: 0.6 }),
+        )}
+      {result.removed
+        .filter((piece) => trims.has(piece.operation))
+        .flatMap((piece, index) => draw(piece, `c${index}`, 'url(#hatch-cut)', 'var(--color-oxide)'))}
       {result.pieces.flatMap((piece, index) =>
-        piece.source === 'donor' ? draw(piece, `p${index}`, 'var(--color-steel)', 'var(--color-graphite)') : draw(piece, `p${index}`, 'url(#hatch-new)', 'var(--color-layout)'),
+        piece.source === 'donor'
+          ? draw(piece, `p${index}`, 'var(--color-steel)', 'var(--color-graphite)')
+          : draw(piece, `p${index}`, 'url(#hatch-new)', 'var(--color-layout)'),
       )}
     </g>
   );

@@ -1,7 +1,15 @@
 import { formatLength, type LengthFormat } from '@splay/core';
 
 /** A length inside an SVG text, with a real fraction. */
-export function SvgLength({ mm, format, signed = false }: { readonly mm: number; readonly format: LengthFormat; readonly signed?: boolean }) {
+export function SvgLength({
+  mm,
+  format,
+  signed = false,
+}: {
+  readonly mm: number;
+  readonly format: LengthFormat;
+  readonly signed?: boolean;
+}) {
   const { sign, whole, fraction } = formatLength(mm, format);
   return (
     <>

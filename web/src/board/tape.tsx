@@ -15,7 +15,8 @@ interface TapeStripProps {
 export const TAPE_HEIGHT = 56;
 const HALF = TAPE_HEIGHT / 2;
 
-const figure = (mm: number, format: LengthFormat): string => String(Math.round(format.unit === 'in' ? mm / inches(1) : mm)).replace('-', '−');
+const figure = (mm: number, format: LengthFormat): string =>
+  String(Math.round(format.unit === 'in' ? mm / inches(1) : mm)).replace('-', '−');
 
 /**
  * The two-sided tape: its upper edge reads the donor, its lower edge the built frame, both from the datum hole.
@@ -32,7 +33,11 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
   return (
     <g className="font-label" aria-hidden="true">
       <rect x={0} y={y} width={view.width} height={TAPE_HEIGHT} fill="var(--color-sheet)" />
-      <path d={`M0 ${y}H${view.width}M0 ${y + TAPE_HEIGHT}H${view.width}`} stroke="var(--color-graphite)" strokeWidth={1.5} />
+      <path
+        d={`M0 ${y}H${view.width}M0 ${y + TAPE_HEIGHT}H${view.width}`}
+        stroke="var(--color-graphite)"
+        strokeWidth={1.5}
+      />
       <path d={`M0 ${y + HALF}H${view.width}`} stroke="var(--color-rule)" />
 
       {spans.map((span) => {
@@ -41,8 +46,22 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
           return (
             <g key={`n${span.piece}`}>
               <rect x={a} y={y} width={b - a} height={HALF} fill="url(#hatch-new)" />
-              <rect x={Math.max(a, (a + b) / 2 - 25)} y={y + 5} width={Math.min(b - a, 50)} height={18} fill="var(--color-layout)" />
-              <text x={(a + b) / 2} y={y + 14} dy="0.34em" textAnchor="middle" fontSize={13} fontWeight={600} fill="var(--color-sheet)">
+              <rect
+                x={Math.max(a, (a + b) / 2 - 25)}
+                y={y + 5}
+                width={Math.min(b - a, 50)}
+                height={18}
+                fill="var(--color-layout)"
+              />
+              <text
+                x={(a + b) / 2}
+                y={y + 14}
+                dy="0.34em"
+                textAnchor="middle"
+                fontSize={13}
+                fontWeight={600}
+                fill="var(--color-sheet)"
+              >
                 <SvgLength mm={span.builtTo - span.builtFrom} format={format} signed />
               </text>
             </g>
@@ -53,12 +72,29 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
           <g key={`d${span.piece}`} className="text-pencil" stroke="currentColor">
             {multiples(span.donorFrom - datum, span.donorTo - datum, step.minor).map((at) => {
               const x = px(at + datum + shift);
-              return seen(at + datum + shift) && <path key={at} d={`M${x} ${y}v${isMajor(at, step.major) ? 11 : 6}`} strokeWidth={isMajor(at, step.major) ? 1.2 : 0.7} />;
+              return (
+                seen(at + datum + shift) && (
+                  <path
+                    key={at}
+                    d={`M${x} ${y}v${isMajor(at, step.major) ? 11 : 6}`}
+                    strokeWidth={isMajor(at, step.major) ? 1.2 : 0.7}
+                  />
+                )
+              );
             })}
             {multiples(span.donorFrom - datum, span.donorTo - datum, step.major).map(
               (at) =>
                 seen(at + datum + shift) && (
-                  <text key={at} x={px(at + datum + shift)} y={y + 24} textAnchor="middle" fontSize={12} fontWeight={500} fill="currentColor" stroke="none">
+                  <text
+                    key={at}
+                    x={px(at + datum + shift)}
+                    y={y + 24}
+                    textAnchor="middle"
+                    fontSize={12}
+                    fontWeight={500}
+                    fill="currentColor"
+                    stroke="none"
+                  >
                     {figure(at, format)}
                   </text>
                 ),
@@ -70,12 +106,29 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
       <g className="text-graphite" stroke="currentColor">
         {multiples(first.builtFrom - datum, last.builtTo - datum, step.minor).map((at) => {
           const x = px(at + datum);
-          return seen(at + datum) && <path key={at} d={`M${x} ${y + TAPE_HEIGHT}v${isMajor(at, step.major) ? -11 : -6}`} strokeWidth={isMajor(at, step.major) ? 1.5 : 0.8} />;
+          return (
+            seen(at + datum) && (
+              <path
+                key={at}
+                d={`M${x} ${y + TAPE_HEIGHT}v${isMajor(at, step.major) ? -11 : -6}`}
+                strokeWidth={isMajor(at, step.major) ? 1.5 : 0.8}
+              />
+            )
+          );
         })}
         {multiples(first.builtFrom - datum, last.builtTo - datum, step.major).map(
           (at) =>
             seen(at + datum) && (
-              <text key={at} x={px(at + datum)} y={y + HALF + 13} textAnchor="middle" fontSize={14} fontWeight={600} fill="currentColor" stroke="none">
+              <text
+                key={at}
+                x={px(at + datum)}
+                y={y + HALF + 13}
+                textAnchor="middle"
+                fontSize={14}
+                fontWeight={600}
+                fill="currentColor"
+                stroke="none"
+              >
                 {figure(at, format)}
               </text>
             ),
@@ -86,7 +139,11 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         const x = px(fold.builtX);
         return (
           <g key={`${fold.operation}-${fold.donorFrom}`}>
-            <path d={`M${x - 9} ${y - 12}L${x} ${y + HALF}L${x + 9} ${y - 12}Z`} fill="url(#hatch-cut)" stroke="var(--color-oxide)" />
+            <path
+              d={`M${x - 9} ${y - 12}L${x} ${y + HALF}L${x + 9} ${y - 12}Z`}
+              fill="url(#hatch-cut)"
+              stroke="var(--color-oxide)"
+            />
             <text x={x + 13} y={y - 4} fontSize={13} fontWeight={600} fill="var(--color-oxide)">
               <SvgLength mm={fold.donorFrom - fold.donorTo} format={format} />
             </text>
@@ -97,7 +154,14 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
       <text x={5} y={y + 11} fontSize={10.5} fontWeight={600} letterSpacing="0.06em" fill="var(--color-pencil)">
         DONOR
       </text>
-      <text x={5} y={y + TAPE_HEIGHT - 4} fontSize={10.5} fontWeight={600} letterSpacing="0.06em" fill="var(--color-graphite)">
+      <text
+        x={5}
+        y={y + TAPE_HEIGHT - 4}
+        fontSize={10.5}
+        fontWeight={600}
+        letterSpacing="0.06em"
+        fill="var(--color-graphite)"
+      >
         BUILT
       </text>
     </g>

@@ -32,7 +32,9 @@ const MM_STEPS = [
 /** The closest marks whose figures stay apart and whose small marks stay distinct at `scale` px per mm. */
 export function tickStep(scale: number, format: LengthFormat): TickStep {
   const steps = format.unit === 'in' ? INCH_STEPS : MM_STEPS;
-  return steps.find(({ major, minor }) => major * scale >= 40 && minor * scale >= 5) ?? (steps[steps.length - 1] as TickStep);
+  return (
+    steps.find(({ major, minor }) => major * scale >= 40 && minor * scale >= 5) ?? (steps[steps.length - 1] as TickStep)
+  );
 }
 
 /** Multiples of `step` from `from` to `to`, mm. */

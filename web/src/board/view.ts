@@ -29,7 +29,8 @@ export function zoomView(view: View, factor: number, px: number, reach: Reach): 
   return keepInside({ ...view, scale, from: toMm(view, px) - px / scale }, reach);
 }
 
-export const panView = (view: View, px: number, reach: Reach): View => keepInside({ ...view, from: view.from + px / view.scale }, reach);
+export const panView = (view: View, px: number, reach: Reach): View =>
+  keepInside({ ...view, from: view.from + px / view.scale }, reach);
 
 function keepInside(view: View, [front, rear]: Reach): View {
   const margin = MARGIN_PX / view.scale;
@@ -53,8 +54,14 @@ export function useView(reach: Reach) {
     return () => observer.disconnect();
   }, []);
 
-  const view = useMemo(() => (zoomed ? { ...zoomed, width } : fitView(width, [front, rear])), [zoomed, width, front, rear]);
-  const zoom = useCallback((factor: number, px = width / 2) => setZoomed(zoomView(view, factor, px, [front, rear])), [view, width, front, rear]);
+  const view = useMemo(
+    () => (zoomed ? { ...zoomed, width } : fitView(width, [front, rear])),
+    [zoomed, width, front, rear],
+  );
+  const zoom = useCallback(
+    (factor: number, px = width / 2) => setZoomed(zoomView(view, factor, px, [front, rear])),
+    [view, width, front, rear],
+  );
   const pan = useCallback((px: number) => setZoomed(panView(view, px, [front, rear])), [view, front, rear]);
   const fit = useCallback(() => setZoomed(null), []);
   return { box, view, zoom, pan, fit, zoomed: zoomed !== null };

@@ -31,10 +31,19 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<An
   const offline: Refused = { ok: false, reason: 'offline', detail: 'The server cannot be reached.', problems: [] };
   try {
     const text = body === undefined ? null : typeof body === 'string' ? body : JSON.stringify(body);
-    const response = await fetch(path, { method, headers: text === null ? {} : { 'content-type': 'application/json' }, body: text });
+    const response = await fetch(path, {
+      method,
+      headers: text === null ? {} : { 'content-type': 'application/json' },
+      body: text,
+    });
     if (response.ok) return { ok: true, value: (await response.json()) as T };
     if (response.status >= 500) return offline;
-    const told = (await response.json()) as { detail?: string; message?: string; problems?: InputProblem[]; theirs?: SavedJob };
+    const told = (await response.json()) as {
+      detail?: string;
+      message?: string;
+      problems?: InputProblem[];
+      theirs?: SavedJob;
+    };
     return {
       ok: false,
       reason: response.status === 409 ? 'stale' : response.status === 401 ? 'signed-out' : 'refused',
@@ -52,8 +61,11 @@ export const api = {
   signOut: () => call<unknown>('POST', '/api/auth/sign-out', {}),
   setUp: (form: Record<string, string>) => call<unknown>('POST', '/api/set-up', form),
   importJob: (text: string) => call<SavedJob>('POST', '/api/jobs', text),
-  saveJob: (id: string, basedOn: number, label: string, job: Job) => call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, job }),
+  saveJob: (id: string, basedOn: number, label: string, job: Job) =>
+    call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, job }),
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
-  restore: (id: string, number: number, basedOn: number) => call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
-  sendReadings: (id: string, readings: readonly Reading[]) => call<Reading[]>('POST', `/api/jobs/${id}/readings`, readings),
+  restore: (id: string, number: number, basedOn: number) =>
+    call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
+  sendReadings: (id: string, readings: readonly Reading[]) =>
+    call<Reading[]>('POST', `/api/jobs/${id}/readings`, readings),
 };

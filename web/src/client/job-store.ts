@@ -8,7 +8,6 @@ import type { SavedJob } from './api.ts';
 /** How the document on this page stands against the server's. */
 export type SaveState = 'saved' | 'changed' | 'saving' | 'offline' | 'stale' | 'refused' | 'signed-out';
 
-
 export interface JobState {
   readonly id: string;
   readonly job: Job;

@@ -17,7 +17,10 @@ function stored(id: string): Reading[] {
  * Readings go into a queue on this device first and leave it when the server has them: a dropped connection, a
  * reload or a dead battery loses none. Sending twice stores once, since each carries its own id.
  */
-export function startReadingQueue(store: JobStore): { readonly add: (reading: Reading) => void; readonly stop: () => void } {
+export function startReadingQueue(store: JobStore): {
+  readonly add: (reading: Reading) => void;
+  readonly stop: () => void;
+} {
   const { id } = store.getState();
   let timer: ReturnType<typeof setTimeout> | undefined;
   let busy = false;

@@ -36,7 +36,13 @@ export function startSaving(store: JobStore): () => void {
       failures = 0;
       const later = store.getState().labels.slice(labels.length);
       const unchanged = store.getState().job === job;
-      store.setState({ revision: answer.value.revision, savedJob: job, labels: later, saveState: unchanged ? 'saved' : 'changed', saveDetail: answer.value.savedAt });
+      store.setState({
+        revision: answer.value.revision,
+        savedJob: job,
+        labels: later,
+        saveState: unchanged ? 'saved' : 'changed',
+        saveDetail: answer.value.savedAt,
+      });
       if (unchanged) localStorage.removeItem(draftKey(id));
       else plan(QUIET_MS);
     } else if (answer.reason === 'stale' && answer.theirs) {

@@ -14,7 +14,12 @@ const make = () =>
     // The middleware has already held the origin against the host the request came to, which knows the port.
     trustedOrigins: (request) => [request?.headers.get('origin')].filter((origin) => typeof origin === 'string'),
     session: { expiresIn: 60 * 60 * 24 * 14, updateAge: 60 * 60 * 24 },
-    rateLimit: { enabled: env.limitSignIn, window: 60, max: 100, customRules: { '/sign-in/email': { window: 60, max: 10 } } },
+    rateLimit: {
+      enabled: env.limitSignIn,
+      window: 60,
+      max: 100,
+      customRules: { '/sign-in/email': { window: 60, max: 10 } },
+    },
     telemetry: { enabled: false },
     logger: { level: 'error' },
   });

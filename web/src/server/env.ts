@@ -7,7 +7,8 @@ export const env = {
   },
   get secret(): string {
     const secret = process.env.BETTER_AUTH_SECRET;
-    if (!secret) throw new Error('BETTER_AUTH_SECRET is not set: start with `npm start`, or set it to a long random text.');
+    if (!secret)
+      throw new Error('BETTER_AUTH_SECRET is not set: start with `npm start`, or set it to a long random text.');
     return secret;
   },
   /** True when the demo shop may be opened with one press. */

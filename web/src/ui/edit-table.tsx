@@ -8,9 +8,19 @@ export type Column<Row> = {
   readonly title: string;
   readonly width?: string;
 } & (
-  | { readonly kind: 'length'; readonly get: (row: Row) => number; readonly set: (row: Row, mm: number) => Row; readonly offset?: number }
+  | {
+      readonly kind: 'length';
+      readonly get: (row: Row) => number;
+      readonly set: (row: Row, mm: number) => Row;
+      readonly offset?: number;
+    }
   | { readonly kind: 'text'; readonly get: (row: Row) => string; readonly set: (row: Row, text: string) => Row }
-  | { readonly kind: 'choice'; readonly get: (row: Row) => string; readonly set: (row: Row, choice: string) => Row; readonly choices: readonly (readonly [value: string, name: string])[] }
+  | {
+      readonly kind: 'choice';
+      readonly get: (row: Row) => string;
+      readonly set: (row: Row, choice: string) => Row;
+      readonly choices: readonly (readonly [value: string, name: string])[];
+    }
 );
 
 export interface CellProblem {
@@ -41,7 +51,18 @@ const cell = (row: number, column: string) => `${row}/${column}`;
  * A table to type in. What is typed is taken at once when it is right; what is not stays in its cell with the reason
  * under it, and nothing else changes. A column copied from a spreadsheet can be pasted into any cell.
  */
-export function EditTable<Row>({ caption, columns, rows, format, newRow, onChange, addLabel, disabled = false, selectedRow, onSelectRow }: EditTableProps<Row>) {
+export function EditTable<Row>({
+  caption,
+  columns,
+  rows,
+  format,
+  newRow,
+  onChange,
+  addLabel,
+  disabled = false,
+  selectedRow,
+  onSelectRow,
+}: EditTableProps<Row>) {
   const id = useId();
   const table = useRef<HTMLTableElement>(null);
   const [drafts, setDrafts] = useState<Drafts>(new Map());
@@ -63,7 +84,8 @@ export function EditTable<Row>({ caption, columns, rows, format, newRow, onChang
         else wrong.set(key, read.problem.message);
       } else next[row] = column.set(old, text);
     }
-    if (wrong.size === 0) for (const problem of onChange(next)) wrong.set(cell(problem.row, problem.column), problem.message);
+    if (wrong.size === 0)
+      for (const problem of onChange(next)) wrong.set(cell(problem.row, problem.column), problem.message);
     setProblems(wrong);
     setDrafts(wrong.size === 0 ? new Map() : all);
   };
@@ -110,7 +132,12 @@ export function EditTable<Row>({ caption, columns, rows, format, newRow, onChang
         <thead className="sticky top-0 z-10 bg-sheet">
           <tr>
             {columns.map((column) => (
-              <th key={column.key} scope="col" style={{ width: column.width }} className={`label border-b border-graphite px-1.5 py-1 font-semibold ${column.kind === 'length' ? 'text-right' : 'text-left'}`}>
+              <th
+                key={column.key}
+                scope="col"
+                style={{ width: column.width }}
+                className={`label border-b border-graphite px-1.5 py-1 font-semibold ${column.kind === 'length' ? 'text-right' : 'text-left'}`}
+              >
                 {column.title}
               </th>
             ))}
@@ -123,11 +150,20 @@ export function EditTable<Row>({ caption, columns, rows, format, newRow, onChang
           {Array.from({ length: rowCount }, (_, rowIndex) => {
             const row = rows[rowIndex];
             return (
-              <tr key={rowIndex} className={selectedRow === rowIndex ? 'bg-layout-wash' : ''} onFocus={() => onSelectRow?.(rowIndex)}>
+              <tr
+                key={rowIndex}
+                className={selectedRow === rowIndex ? 'bg-layout-wash' : ''}
+                onFocus={() => onSelectRow?.(rowIndex)}
+              >
                 {columns.map((column, columnIndex) => {
                   const key = cell(rowIndex, column.key);
                   const problem = problems.get(key);
-                  const stored = row === undefined ? '' : column.kind === 'length' ? lengthText(column.get(row) - (column.offset ?? 0), format).replace(/ (scant|full)$/, '') : column.get(row);
+                  const stored =
+                    row === undefined
+                      ? ''
+                      : column.kind === 'length'
+                        ? lengthText(column.get(row) - (column.offset ?? 0), format).replace(/ (scant|full)$/, '')
+                        : column.get(row);
                   const common = {
                     'data-cell': `${rowIndex}/${columnIndex}`,
                     'aria-label': `${column.title}, row ${rowIndex + 1}`,
@@ -139,7 +175,11 @@ export function EditTable<Row>({ caption, columns, rows, format, newRow, onChang
                   return (
                     <td key={column.key} className="border-b border-rule/60 p-0 align-top">
                       {column.kind === 'choice' ? (
-                        <select {...common} value={stored} onChange={(event) => settle(new Map(drafts).set(key, event.target.value))}>
+                        <select
+                          {...common}
+                          value={stored}
+                          onChange={(event) => settle(new Map(drafts).set(key, event.target.value))}
+                        >
                           {column.choices.map(([value, name]) => (
                             <option key={value} value={value}>
                               {name}
@@ -167,7 +207,12 @@ export function EditTable<Row>({ caption, columns, rows, format, newRow, onChang
                 })}
                 <td className="border-b border-rule/60 p-0 text-center align-top">
                   {!disabled && row !== undefined && (
-                    <button type="button" className="p-1 text-rule hover:text-oxide" aria-label={`Remove row ${rowIndex + 1}`} onClick={() => forget(rowIndex)}>
+                    <button
+                      type="button"
+                      className="p-1 text-rule hover:text-oxide"
+                      aria-label={`Remove row ${rowIndex + 1}`}
+                      onClick={() => forget(rowIndex)}
+                    >
                       <Trash2 size={14} />
                     </button>
                   )}
@@ -178,7 +223,11 @@ export function EditTable<Row>({ caption, columns, rows, format, newRow, onChang
         </tbody>
       </table>
       {!disabled && (
-        <button type="button" className="button mt-2" onClick={() => onChange([...rows, newRow(rows.at(-1), rows.length)])}>
+        <button
+          type="button"
+          className="button mt-2"
+          onClick={() => onChange([...rows, newRow(rows.at(-1), rows.length)])}
+        >
           {addLabel}
         </button>
       )}

@@ -14,11 +14,21 @@ interface LengthFieldProps {
 }
 
 /** How far one press moves: the shown division, eight of them with Shift, a quarter with Alt. */
-export const nudgeStep = (event: { readonly shiftKey: boolean; readonly altKey: boolean }, format: LengthFormat): number =>
-  nudgeOf(format) * (event.shiftKey ? 8 : event.altKey ? 0.25 : 1);
+export const nudgeStep = (
+  event: { readonly shiftKey: boolean; readonly altKey: boolean },
+  format: LengthFormat,
+): number => nudgeOf(format) * (event.shiftKey ? 8 : event.altKey ? 0.25 : 1);
 
 /** A length to type, step or nudge with the arrow keys. What was typed stays there until it can be read. */
-export function LengthField({ label, mm, format, onChange, disabled = false, check, strong = false }: LengthFieldProps) {
+export function LengthField({
+  label,
+  mm,
+  format,
+  onChange,
+  disabled = false,
+  check,
+  strong = false,
+}: LengthFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -54,7 +64,13 @@ export function LengthField({ label, mm, format, onChange, disabled = false, che
         {label}
       </label>
       <div className={`flex h-9 border ${problem ? 'border-oxide' : 'border-graphite'}`}>
-        <button type="button" className={`${stepper} border-r border-inherit`} disabled={disabled} aria-label={`${label}: less`} onClick={(event) => take(mm - nudgeStep(event, format))}>
+        <button
+          type="button"
+          className={`${stepper} border-r border-inherit`}
+          disabled={disabled}
+          aria-label={`${label}: less`}
+          onClick={(event) => take(mm - nudgeStep(event, format))}
+        >
           <Minus size={14} />
         </button>
         <input
@@ -71,7 +87,13 @@ export function LengthField({ label, mm, format, onChange, disabled = false, che
           onBlur={commit}
           onKeyDown={onKeyDown}
         />
-        <button type="button" className={`${stepper} border-l border-inherit`} disabled={disabled} aria-label={`${label}: more`} onClick={(event) => take(mm + nudgeStep(event, format))}>
+        <button
+          type="button"
+          className={`${stepper} border-l border-inherit`}
+          disabled={disabled}
+          aria-label={`${label}: more`}
+          onClick={(event) => take(mm + nudgeStep(event, format))}
+        >
           <Plus size={14} />
         </button>
       </div>

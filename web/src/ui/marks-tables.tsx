@@ -12,7 +12,9 @@ interface MarksTablesProps {
 export function MarksTables({ sheet, display }: MarksTablesProps) {
   const length = (mm: number) => <Length mm={mm} format={display} />;
   if (sheet.lines.length === 0 && sheet.punches.length === 0)
-    return <p className="text-pencil">Nothing to mark yet: the plan cuts nothing. Add an operation on the Cuts bench.</p>;
+    return (
+      <p className="text-pencil">Nothing to mark yet: the plan cuts nothing. Add an operation on the Cuts bench.</p>
+    );
   return (
     <div className="space-y-4">
       {SIDES.map((side) => (
@@ -107,8 +109,8 @@ export function MarksTables({ sheet, display }: MarksTablesProps) {
         </tbody>
       </table>
       <p className="text-sm text-pencil">
-        Top edge and bottom edge: tape laid on the steel, outside face. Web: at half depth. Level: plumbed down. Root gap and weld shrinkage are not in these marks. Marks left and right must agree before any
-        cut.
+        Top edge and bottom edge: tape laid on the steel, outside face. Web: at half depth. Level: plumbed down. Root
+        gap and weld shrinkage are not in these marks. Marks left and right must agree before any cut.
       </p>
     </div>
   );
@@ -116,7 +118,8 @@ export function MarksTables({ sheet, display }: MarksTablesProps) {
 
 function lineName(line: CutLine): string {
   const name = operationName(line.operation).toLowerCase();
-  if (line.operation.kind === 'shorten' || line.operation.kind === 'step') return `${name}, ${line.kerf === 'behind' ? 'front' : 'rear'} line`;
+  if (line.operation.kind === 'shorten' || line.operation.kind === 'step')
+    return `${name}, ${line.kerf === 'behind' ? 'front' : 'rear'} line`;
   return line.lean === 0 ? name : `${name}, leaning`;
 }
 

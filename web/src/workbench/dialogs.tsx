@@ -1,4 +1,4 @@
-import { checkJob, evaluatePlan, type Job } from '@splay/core';
+import { checkJob, evaluatePlan, InputError, type Job } from '@splay/core';
 import { useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
 import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
@@ -14,7 +14,11 @@ interface DialogsProps {
 }
 
 export function Dialogs({ store, open, onClose }: DialogsProps) {
-  const { saveState, theirs, job } = useJobState(store, (state) => ({ saveState: state.saveState, theirs: state.theirs, job: state.job }));
+  const { saveState, theirs, job } = useJobState(store, (state) => ({
+    saveState: state.saveState,
+    theirs: state.theirs,
+    job: state.job,
+  }));
   if (saveState === 'stale' && theirs) return <TwoVersions store={store} mine={job} theirs={theirs} />;
   if (open === 'history') return <HistoryDialog store={store} onClose={onClose} />;
   if (open === 'keys')
@@ -44,12 +48,19 @@ function Version({ title, job }: { readonly title: string; readonly job: Job }) 
     <section className="min-w-0 flex-1 border border-rule p-3">
       <h3 className="heading text-lg">{title}</h3>
       <p className="mt-1">
-        Wheelbase {measures.after.wheelbase === null ? '–' : <Length mm={measures.after.wheelbase} format={job.display} className="font-semibold" />}, plan “{job.plan.name}”
+        Wheelbase{' '}
+        {measures.after.wheelbase === null ? (
+          '–'
+        ) : (
+          <Length mm={measures.after.wheelbase} format={job.display} className="font-semibold" />
+        )}
+        , plan “{job.plan.name}”
       </p>
       <ul className="mt-2 list-inside list-disc text-sm">
         {operations.map(({ operation, letters }) => (
           <li key={operation.id}>
-            {letters.join(' ')} {operation.kind} {'length' in operation && <Length mm={operation.length} format={job.display} />}
+            {letters.join(' ')} {operation.kind}{' '}
+            {'length' in operation && <Length mm={operation.length} format={job.display} />}
           </li>
         ))}
       </ul>
@@ -58,11 +69,20 @@ function Version({ title, job }: { readonly title: string; readonly job: Job }) 
 }
 
 /** Somebody else saved first: both versions, side by side, and nothing lost either way. */
-function TwoVersions({ store, mine, theirs }: { readonly store: JobStore; readonly mine: Job; readonly theirs: SavedJob }) {
+function TwoVersions({
+  store,
+  mine,
+  theirs,
+}: {
+  readonly store: JobStore;
+  readonly mine: Job;
+  readonly theirs: SavedJob;
+}) {
   return (
     <Dialog title="Somebody else changed this job" onClose={() => undefined} dismissable={false}>
       <p>
-        Revision {theirs.revision} was saved by {theirs.savedBy} while you were working on an earlier one. Nothing was overwritten.
+        Revision {theirs.revision} was saved by {theirs.savedBy} while you were working on an earlier one. Nothing was
+        overwritten.
       </p>
       <div className="mt-3 flex gap-3">
         <Version title="Yours, on this page" job={mine} />
@@ -96,7 +116,11 @@ function TwoVersions({ store, mine, theirs }: { readonly store: JobStore; readon
 }
 
 function HistoryDialog({ store, onClose }: { readonly store: JobStore; readonly onClose: () => void }) {
-  const { id, revision, canWrite } = useJobState(store, (state) => ({ id: state.id, revision: state.revision, canWrite: state.canWrite }));
+  const { id, revision, canWrite } = useJobState(store, (state) => ({
+    id: state.id,
+    revision: state.revision,
+    canWrite: state.canWrite,
+  }));
   const [notes, setNotes] = useState<readonly RevisionNote[] | null>(null);
   const [problem, setProblem] = useState('');
   useEffect(() => {
@@ -137,21 +161,24 @@ function HistoryDialog({ store, onClose }: { readonly store: JobStore; readonly 
   );
 }
 
+/** What this device still holds of the job, when it is a job and not the one the server has. */
+function draftOf(store: JobStore): Job | null {
+  const { id, job } = store.getState();
+  const left = leftDraft(id);
+  if (!left) return null;
+  try {
+    const found = checkJob(left.job);
+    if (JSON.stringify(found) !== JSON.stringify(job)) return found;
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+  }
+  forgetDraft(id);
+  return null;
+}
+
 /** Changes that a reload or a crash left on this device, offered once. */
 function LeftDraft({ store }: { readonly store: JobStore }) {
-  const [draft, setDraft] = useState<Job | null>(null);
-  useEffect(() => {
-    const { id, job } = store.getState();
-    const left = leftDraft(id);
-    if (!left) return;
-    try {
-      const found = checkJob(left.job);
-      if (JSON.stringify(found) === JSON.stringify(job)) forgetDraft(id);
-      else setDraft(found);
-    } catch {
-      forgetDraft(id);
-    }
-  }, [store]);
+  const [draft, setDraft] = useState<Job | null>(() => draftOf(store));
   if (!draft) return null;
   const close = () => {
     forgetDraft(store.getState().id);

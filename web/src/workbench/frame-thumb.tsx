@@ -3,13 +3,29 @@ import { type Job, type PlanResult, sectionLookup, sideOutline } from '@splay/co
 /** A job's frame in small, from the side, new steel in blue. */
 export function FrameThumb({ job, result }: { readonly job: Job; readonly result: PlanResult }) {
   const section = sectionLookup(job.donor);
-  const [front, rear] = [Math.min(...result.tape.spans.map((span) => span.builtFrom)), Math.max(...result.tape.spans.map((span) => span.builtTo))];
+  const [front, rear] = [
+    Math.min(...result.tape.spans.map((span) => span.builtFrom)),
+    Math.max(...result.tape.spans.map((span) => span.builtTo)),
+  ];
   const scale = 230 / (rear - front);
   const x = (mm: number) => 5 + (mm - front) * scale;
   const z = (mm: number) => 24 - mm * scale;
   return (
     <svg viewBox="0 0 240 64" className="w-full max-w-60" aria-hidden="true">
-      {result.axles.map(({ item, built }) => built && <circle key={item.id} cx={x(built.x)} cy={z(built.z)} r={item.tyreRadius * scale} fill="none" stroke="var(--color-pencil)" strokeDasharray="2 3" />)}
+      {result.axles.map(
+        ({ item, built }) =>
+          built && (
+            <circle
+              key={item.id}
+              cx={x(built.x)}
+              cy={z(built.z)}
+              r={item.tyreRadius * scale}
+              fill="none"
+              stroke="var(--color-pencil)"
+              strokeDasharray="2 3"
+            />
+          ),
+      )}
       {result.pieces.map((piece, index) => (
         <path
           key={index}

@@ -18,24 +18,48 @@ interface HeaderProps {
 }
 
 export function Header({ store, onHistory, onHold }: HeaderProps) {
-  const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }));
+  const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({
+    id,
+    job,
+    saveState,
+    saveDetail,
+    revision,
+    showBefore,
+    canWrite,
+    unsent,
+  }));
   const { past, future } = useHistory(store);
   const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4">
       <h1 className="heading text-xl whitespace-nowrap">{state.job.name}</h1>
-      <p className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`} role="status">
+      <p
+        className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
+        role="status"
+      >
         {!bad && `plan “${state.job.plan.name}” · `}
         {state.canWrite ? SAVE_WORDS[state.saveState] : 'you are looking only'}
         {state.saveState === 'refused' && `: ${state.saveDetail}`}
         {state.saveState === 'saved' && ` as revision ${state.revision}`}
         {state.unsent.length > 0 && ` · ${state.unsent.length} readings waiting to be sent`}
       </p>
-      <button type="button" className="button px-2" disabled={past === 0 || !state.canWrite} onClick={() => undo(store)} title="Undo (Ctrl Z)">
+      <button
+        type="button"
+        className="button px-2"
+        disabled={past === 0 || !state.canWrite}
+        onClick={() => undo(store)}
+        title="Undo (Ctrl Z)"
+      >
         <Undo2 size={15} aria-hidden="true" />
         Undo
       </button>
-      <button type="button" className="button px-2" disabled={future === 0 || !state.canWrite} onClick={() => redo(store)} title="Redo (Ctrl Shift Z)">
+      <button
+        type="button"
+        className="button px-2"
+        disabled={future === 0 || !state.canWrite}
+        onClick={() => redo(store)}
+        title="Redo (Ctrl Shift Z)"
+      >
         <Redo2 size={15} aria-hidden="true" />
         Redo
       </button>

@@ -1,4 +1,15 @@
-import { type Gate, isPassed, type Job, type JointVerdict, judgeReading, latestReadings, type PlanResult, type Reading, STAGES, type Stage } from '@splay/core';
+import {
+  type Gate,
+  isPassed,
+  type Job,
+  type JointVerdict,
+  judgeReading,
+  latestReadings,
+  type PlanResult,
+  type Reading,
+  STAGES,
+  type Stage,
+} from '@splay/core';
 import type { ReactNode } from 'react';
 import type { BenchId } from '../shared/phases.ts';
 import { Length } from '../ui/length.tsx';
@@ -22,7 +33,9 @@ const ORDER: readonly JointVerdict[] = ['meets', 'dress', 'ease-with-a-pie-cut',
 
 /** The reading farthest from its target at the latest stage that has any. */
 function worstReading(job: Job, result: PlanResult, readings: readonly Reading[]) {
-  const stage = [...STAGES].reverse().find((candidate: Stage) => readings.some((reading) => reading.stage === candidate));
+  const stage = [...STAGES]
+    .reverse()
+    .find((candidate: Stage) => readings.some((reading) => reading.stage === candidate));
   if (!stage) return null;
   const latest = latestReadings(readings, stage);
   const judged = result.controls.flatMap((control) => {
@@ -43,12 +56,37 @@ export function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
   const gate = gates.find((candidate) => !isPassed(candidate));
   const missing = gate?.checks.find((check) => !check.passed);
   return (
-    <dl className="flex h-[4.75rem] shrink-0 bg-night text-on-night">
-      <Figure name="Wheelbase" value={length(after.wheelbase)} note={was(before.wheelbase)} onClick={() => onBench('cuts')} />
-      <Figure name="Cab to axle" value={length(after.cabToAxle)} note={was(before.cabToAxle)} onClick={() => onBench('cuts')} />
-      <Figure name="Axle to end" value={length(after.axleToEnd)} note={was(before.axleToEnd)} onClick={() => onBench('cuts')} />
-      <Figure name="Lowest" value={length(after.lowest?.clearance ?? null)} note={after.lowest?.what.split(',')[0] ?? ''} onClick={() => onBench('donor')} />
-      <Figure name="Worst joint" value={worstJoint ? VERDICT_WORDS[worstJoint.verdict] : '–'} note={worstJoint ? `joint ${worstJoint.letter}` : 'no joint yet'} onClick={() => onBench('cuts')} />
+    <ul aria-label="The figures that matter" className="flex h-[4.75rem] shrink-0 bg-night text-on-night">
+      <Figure
+        name="Wheelbase"
+        value={length(after.wheelbase)}
+        note={was(before.wheelbase)}
+        onClick={() => onBench('cuts')}
+      />
+      <Figure
+        name="Cab to axle"
+        value={length(after.cabToAxle)}
+        note={was(before.cabToAxle)}
+        onClick={() => onBench('cuts')}
+      />
+      <Figure
+        name="Axle to end"
+        value={length(after.axleToEnd)}
+        note={was(before.axleToEnd)}
+        onClick={() => onBench('cuts')}
+      />
+      <Figure
+        name="Lowest"
+        value={length(after.lowest?.clearance ?? null)}
+        note={after.lowest?.what.split(',')[0] ?? ''}
+        onClick={() => onBench('donor')}
+      />
+      <Figure
+        name="Worst joint"
+        value={worstJoint ? VERDICT_WORDS[worstJoint.verdict] : '–'}
+        note={worstJoint ? `joint ${worstJoint.letter}` : 'no joint yet'}
+        onClick={() => onBench('cuts')}
+      />
       <Figure
         name="Worst reading"
         value={worst ? <Length mm={worst.off} format={display} signed /> : '–'}
@@ -59,11 +97,11 @@ export function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
         name="Next gate"
         value={gate ? gate.name : 'All passed'}
         note={missing?.name ?? 'read again after welding'}
-        tone={gate ? 'bg-[#8d3522]' : 'bg-[#2f5a2e]'}
+        tone={gate ? 'bg-[#86301f]' : 'bg-[#2f5a2e]'}
         wide
         onClick={() => onBench(missing?.bench ?? 'true-up')}
       />
-    </dl>
+    </ul>
   );
 }
 
@@ -78,12 +116,14 @@ interface FigureProps {
 
 function Figure({ name, value, note, tone = '', wide = false, onClick }: FigureProps) {
   return (
-    <div className={`min-w-0 border-r border-on-night/15 last:border-r-0 ${wide ? 'flex-[1.5]' : 'flex-1'} ${tone}`}>
-      <button type="button" className="block h-full w-full px-3.5 py-2 text-left hover:bg-white/10" onClick={onClick}>
-        <dt className="label !text-on-night-soft">{name}</dt>
-        <dd className="heading truncate text-[1.35rem] [&_.nuance]:!text-on-night-soft">{value}</dd>
-        <dd className="truncate text-[0.82rem] text-on-night-soft [&_.nuance]:!text-on-night-soft">{note}</dd>
+    <li className={`min-w-0 border-r border-on-night/15 last:border-r-0 ${wide ? 'flex-[1.5]' : 'flex-1'} ${tone}`}>
+      <button type="button" className="hover:bg-white/10 block h-full w-full px-3.5 py-2 text-left" onClick={onClick}>
+        <span className="label block !text-on-night">{name}</span>
+        <span data-figure={name} className="heading block truncate text-[1.35rem] [&_.nuance]:!text-on-night">
+          {value}
+        </span>
+        <span className="block truncate text-[0.82rem] text-on-night [&_.nuance]:!text-on-night">{note}</span>
       </button>
-    </div>
+    </li>
   );
 }

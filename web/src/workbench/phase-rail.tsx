@@ -13,7 +13,10 @@ interface PhaseRailProps {
 /** The order of work down the left edge, with its hold points as gates. */
 export function PhaseRail({ jobId, bench, done, counts, gates, onBench }: PhaseRailProps) {
   return (
-    <nav aria-label="Order of work" className="flex w-44 shrink-0 flex-col overflow-y-auto border-r border-graphite bg-bench">
+    <nav
+      aria-label="Order of work"
+      className="flex w-44 shrink-0 flex-col overflow-y-auto border-r border-graphite bg-bench"
+    >
       <a href="/" className="flex h-12 shrink-0 items-center gap-2.5 px-4 no-underline" aria-label="Splay: all jobs">
         <Mark />
         <span className="heading text-2xl">Splay</span>
@@ -41,7 +44,10 @@ export function PhaseRail({ jobId, bench, done, counts, gates, onBench }: PhaseR
                           onBench(id);
                         }}
                       >
-                        <span aria-hidden="true" className={`h-3 w-3 rounded-full border-2 ${done.has(id) ? 'border-passed bg-passed' : current ? 'border-layout bg-layout' : 'border-pencil'}`} />
+                        <span
+                          aria-hidden="true"
+                          className={`h-3 w-3 rounded-full border-2 ${done.has(id) ? 'border-passed bg-passed' : current ? 'border-layout bg-layout' : 'border-pencil'}`}
+                        />
                         <span>{name}</span>
                         {done.has(id) && <span className="sr-only">, done</span>}
                         {counts[id] !== undefined && <span className="ml-auto text-pencil">{counts[id]}</span>}
@@ -55,7 +61,9 @@ export function PhaseRail({ jobId, bench, done, counts, gates, onBench }: PhaseR
           );
         })}
       </ol>
-      <p className="mt-auto px-4 pt-3 pb-4 text-xs text-pencil">Planning aid. Local codes, a licensed engineer and a qualified welder decide.</p>
+      <p className="mt-auto px-4 pt-3 pb-4 text-xs text-pencil">
+        Planning aid. Local codes, a licensed engineer and a qualified welder decide.
+      </p>
     </nav>
   );
 }
@@ -65,7 +73,9 @@ function GateBar({ gate }: { readonly gate: Gate }) {
   const open = isPassed(gate);
   return (
     <div className={`mx-4 mt-3 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>
-      <p className={`flex justify-between border-t pt-1 text-sm font-semibold ${open ? 'border-passed' : 'border-oxide'}`}>
+      <p
+        className={`flex justify-between border-t pt-1 text-sm font-semibold ${open ? 'border-passed' : 'border-oxide'}`}
+      >
         <span className="heading">{gate.name}</span>
         <span>
           {passed} of {gate.checks.length}

@@ -12,7 +12,10 @@ export function ImportJob() {
     if (!file) return;
     const answer = await api.importJob(await file.text());
     if (answer.ok) location.assign(`/jobs/${answer.value.id}`);
-    else setProblems(answer.problems.length > 0 ? answer.problems : [{ code: answer.reason, path: '', message: answer.detail }]);
+    else
+      setProblems(
+        answer.problems.length > 0 ? answer.problems : [{ code: answer.reason, path: '', message: answer.detail }],
+      );
     if (input.current) input.current.value = '';
   };
   return (
@@ -21,7 +24,14 @@ export function ImportJob() {
         <Upload size={15} aria-hidden="true" />
         Import a job file
       </button>
-      <input ref={input} type="file" accept=".json,application/json" className="hidden" aria-label="Job file" onChange={(event) => void take(event.target.files?.[0])} />
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="hidden"
+        aria-label="Job file"
+        onChange={(event) => void take(event.target.files?.[0])}
+      />
       {problems.length > 0 && (
         <Dialog title="This file cannot be imported" onClose={() => setProblems([])}>
           <p>Nothing was stored. Put these right in the file and import it again:</p>

@@ -2,7 +2,10 @@ import { type SubmitEvent, useState } from 'react';
 import { api } from '../client/api.ts';
 
 interface SignInProps {
-  readonly demo: { readonly shop: string; readonly people: readonly { readonly email: string; readonly password: string; readonly role: string }[] } | null;
+  readonly demo: {
+    readonly shop: string;
+    readonly people: readonly { readonly email: string; readonly password: string; readonly role: string }[];
+  } | null;
   /** True on an empty database: the first shop is made here. */
   readonly first: boolean;
   readonly to: string;
@@ -26,7 +29,13 @@ export function SignIn({ demo, first, to }: SignInProps) {
     if (answer.ok) location.assign(to);
     else {
       setBusy(false);
-      setProblem(answer.reason === 'offline' ? answer.detail : answer.reason === 'signed-out' ? 'E-mail or password is not right.' : answer.detail);
+      setProblem(
+        answer.reason === 'offline'
+          ? answer.detail
+          : answer.reason === 'signed-out'
+            ? 'E-mail or password is not right.'
+            : answer.detail,
+      );
     }
   };
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
@@ -40,12 +49,19 @@ export function SignIn({ demo, first, to }: SignInProps) {
     }
     await enter(form.email ?? '', form.password ?? '');
   };
-  const names = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter((name) => first || name === 'email' || name === 'password');
+  const names = (Object.keys(FIELDS) as (keyof typeof FIELDS)[]).filter(
+    (name) => first || name === 'email' || name === 'password',
+  );
   return (
     <div className="w-full max-w-sm border-2 border-graphite bg-sheet p-6">
       {demo && (
         <div className="mb-5 border-b border-rule pb-5">
-          <button type="button" className="button button-dark min-h-11 w-full text-base" disabled={busy} onClick={() => demo.people[0] && void enter(demo.people[0].email, demo.people[0].password)}>
+          <button
+            type="button"
+            className="button button-dark min-h-11 w-full text-base"
+            disabled={busy}
+            onClick={() => demo.people[0] && void enter(demo.people[0].email, demo.people[0].password)}
+          >
             Open the demo shop
           </button>
           <p className="mt-2 text-sm text-pencil">
@@ -67,7 +83,13 @@ export function SignIn({ demo, first, to }: SignInProps) {
         {names.map((name) => (
           <label key={name} className="block text-sm text-pencil">
             {FIELDS[name].label}
-            <input className="field mt-1 text-graphite" name={name} type={FIELDS[name].type} autoComplete={FIELDS[name].complete} required />
+            <input
+              className="field mt-1 text-graphite"
+              name={name}
+              type={FIELDS[name].type}
+              autoComplete={FIELDS[name].complete}
+              required
+            />
           </label>
         ))}
         {problem && (

@@ -23,10 +23,14 @@ export const KEY_LIST: readonly (readonly [keys: string, what: string])[] = [
   ['?', 'this list'],
 ];
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName);
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName);
 
 /** Focuses an element that a bench has named for a key, after the bench had time to appear. */
-const focusNamed = (name: string) => requestAnimationFrame(() => setTimeout(() => document.querySelector<HTMLElement>(`[data-key="${name}"]`)?.focus(), 30));
+const focusNamed = (name: string) =>
+  requestAnimationFrame(() =>
+    setTimeout(() => document.querySelector<HTMLElement>(`[data-key="${name}"]`)?.focus(), 30),
+  );
 
 export function useKeys({ store, result, onHold, onHelp, onBench }: Keys): void {
   useEffect(() => {

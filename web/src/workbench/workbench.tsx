@@ -1,4 +1,13 @@
-import { type ControlPrediction, evaluatePlan, type Gate, gatesOf, isPassed, type Job, shiftOperation, withOperation } from '@splay/core';
+import {
+  type ControlPrediction,
+  evaluatePlan,
+  type Gate,
+  gatesOf,
+  isPassed,
+  type Job,
+  shiftOperation,
+  withOperation,
+} from '@splay/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
@@ -18,7 +27,9 @@ import { PhaseRail } from './phase-rail.tsx';
 import { snapShift } from './snap.ts';
 import { useKeys } from './use-keys.ts';
 
-const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => React.ReactNode; readonly width: string }>> = {
+const PANELS: Readonly<
+  Record<BenchId, { readonly Bench: (props: BenchProps) => React.ReactNode; readonly width: string }>
+> = {
   donor: { Bench: DonorBench, width: 'w-[38rem]' },
   cuts: { Bench: CutsBench, width: 'w-[19.5rem]' },
   marks: { Bench: MarksBench, width: 'w-[37rem]' },
@@ -27,7 +38,10 @@ const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => 
 
 /** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
 function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
-  const [cutting, welding] = [gates.find((gate) => gate.id === 'before-cutting'), gates.find((gate) => gate.id === 'before-welding-out')];
+  const [cutting, welding] = [
+    gates.find((gate) => gate.id === 'before-cutting'),
+    gates.find((gate) => gate.id === 'before-welding-out'),
+  ];
   const planned = cutting?.checks.filter((check) => check.bench === 'cuts').every((check) => check.passed) ?? false;
   return new Set<BenchId>([
     ...job.done.filter(isBench),
@@ -40,7 +54,16 @@ function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
 export default function Workbench(start: JobStart) {
   const [store] = useState<JobStore>(() => createJobStore(start));
-  const state = useJobState(store, ({ job, preview: shown, readings, bench, selected, showBefore, canWrite, id }) => ({ job: shown ?? job, stored: job, readings, bench, selected, showBefore, canWrite, id }));
+  const state = useJobState(store, ({ job, preview: shown, readings, bench, selected, showBefore, canWrite, id }) => ({
+    job: shown ?? job,
+    stored: job,
+    readings,
+    bench,
+    selected,
+    showBefore,
+    canWrite,
+    id,
+  }));
   const [measurement, setMeasurement] = useState<ControlPrediction | null>(null);
   const [dialog, setDialog] = useState<'history' | 'keys' | null>(null);
   const queue = useRef<ReturnType<typeof startReadingQueue> | null>(null);
@@ -62,7 +85,13 @@ export default function Workbench(start: JobStart) {
 
   const result = useMemo(() => evaluatePlan(state.job), [state.job]);
   const donor = useMemo(
-    () => evaluatePlan({ donor: state.job.donor, plan: { name: '', accepted: [], operations: [] }, rules: state.job.rules, display: state.job.display }),
+    () =>
+      evaluatePlan({
+        donor: state.job.donor,
+        plan: { name: '', accepted: [], operations: [] },
+        rules: state.job.rules,
+        display: state.job.display,
+      }),
     [state.job.donor, state.job.rules, state.job.display],
   );
   const gates = useMemo(() => gatesOf(state.job, result, state.readings), [state.job, result, state.readings]);
@@ -128,7 +157,10 @@ export default function Workbench(start: JobStart) {
               });
             }}
           />
-          <aside aria-label={BENCHES.find((bench) => bench.id === state.bench)?.name} className={`${width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}>
+          <aside
+            aria-label={BENCHES.find((bench) => bench.id === state.bench)?.name}
+            className={`${width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
+          >
             <Bench {...props} key={state.bench} />
           </aside>
         </main>

@@ -17,9 +17,14 @@ function changed<T extends { readonly id: string }>(
   return list.map((hung) => (hung.item.id === id ? change(hung) : hung));
 }
 
-function added<T extends { readonly id: string; readonly name: string }>(list: readonly Hung<T>[], hung: Hung<T>): Hung<T>[] {
+function added<T extends { readonly id: string; readonly name: string }>(
+  list: readonly Hung<T>[],
+  hung: Hung<T>,
+): Hung<T>[] {
   if (list.some((other) => other.item.id === hung.item.id))
-    throw new OperationRefused('operation/same-id', `“${hung.item.name}” is on the frame already.`, ['Give it another id.']);
+    throw new OperationRefused('operation/same-id', `“${hung.item.name}” is on the frame already.`, [
+      'Give it another id.',
+    ]);
   return [...list, hung];
 }
 
@@ -30,10 +35,14 @@ export function changeCrossmember(state: PlanState, operation: ChangeCrossmember
     case 'add': {
       const spot = findSpot(state, change.at);
       const item = { ...change.crossmember, x: spot.x };
-      return into(added(state.crossmembers, { item, source: pieceAt(state, spot).source, change: 'added', operation: id }));
+      return into(
+        added(state.crossmembers, { item, source: pieceAt(state, spot).source, change: 'added', operation: id }),
+      );
     }
     case 'remove':
-      return into(changed(state.crossmembers, change.crossmember, (hung) => ({ ...hung, change: 'removed', operation: id })));
+      return into(
+        changed(state.crossmembers, change.crossmember, (hung) => ({ ...hung, change: 'removed', operation: id })),
+      );
     case 'move': {
       const spot = findSpot(state, change.to);
       const source = pieceAt(state, spot).source;
@@ -59,9 +68,11 @@ export function changeCrossmember(state: PlanState, operation: ChangeCrossmember
       return into(
         changed(state.crossmembers, change.crossmember, (hung) => {
           if (!(change.depth > 0 && change.depth < hung.item.depth))
-            throw new OperationRefused('operation/thin-depth', `It is ${context.show(hung.item.depth)} deep: thinning needs less.`, [
-              'Type a depth between 0 and that.',
-            ]);
+            throw new OperationRefused(
+              'operation/thin-depth',
+              `It is ${context.show(hung.item.depth)} deep: thinning needs less.`,
+              ['Type a depth between 0 and that.'],
+            );
           return { ...hung, item: { ...hung.item, depth: change.depth }, change: 'thinned', operation: id };
         }),
       );
@@ -96,7 +107,9 @@ export function changeBracket(state: PlanState, operation: ChangeBracket): PlanS
       if (!(Number.isInteger(change.count) && change.count >= 1 && change.count <= 100))
         throw new OperationRefused('operation/hole-count', 'A row has 1 to 100 holes.', ['Type a whole number.']);
       if (change.count > 1 && !(change.pitch > 0))
-        throw new OperationRefused('operation/not-positive', 'The holes need a pitch above 0.', ['Type the distance between two holes.']);
+        throw new OperationRefused('operation/not-positive', 'The holes need a pitch above 0.', [
+          'Type the distance between two holes.',
+        ]);
       const spot = findSpot(state, change.at);
       const source = pieceAt(state, spot).source;
       const row = Array.from({ length: change.count }, (_, index): Hung<Feature> => ({

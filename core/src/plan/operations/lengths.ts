@@ -15,7 +15,8 @@ import {
 } from '../state.ts';
 
 export const needsPositive = (mm: number, what: string): void => {
-  if (!(mm > 0)) throw new OperationRefused('operation/not-positive', `${what} must be more than 0.`, ['Type a length above 0.']);
+  if (!(mm > 0))
+    throw new OperationRefused('operation/not-positive', `${what} must be more than 0.`, ['Type a length above 0.']);
 };
 
 /** Takes the rail out between two places; the rear part comes forward along the front piece's own length. */
@@ -24,7 +25,9 @@ export function shorten(state: PlanState, operation: Shorten): PlanState {
   const [start, end] = [spine(pieceAt(state, from), from.x), spine(pieceAt(state, to), to.x)];
   const ordered = from.index < to.index || (from.index === to.index && from.x < to.x);
   if (!ordered)
-    throw new OperationRefused('operation/order', 'The rear cut must lie behind the front cut.', ['Swap the two places.']);
+    throw new OperationRefused('operation/order', 'The rear cut must lie behind the front cut.', [
+      'Swap the two places.',
+    ]);
   const { ahead, between, behind } = splitSquare(state, from, to, operation.id);
   const front = mustHave(ahead, 'last', 'ahead of');
   mustHave(behind, 'first', 'behind');
@@ -53,13 +56,20 @@ export function lengthen(state: PlanState, operation: Lengthen): PlanState {
 /** Cuts an end off by a plane through the top edge that may lean. */
 export function trim(state: PlanState, operation: Trim): PlanState {
   if (!(operation.angle >= 0 && operation.angle < Math.PI / 2))
-    throw new OperationRefused('operation/trim-angle', 'The trim angle must be 0° (square) or more, and less than 90°.', [
-      'Type an angle from square, such as 45°.',
-    ]);
+    throw new OperationRefused(
+      'operation/trim-angle',
+      'The trim angle must be 0° (square) or more, and less than 90°.',
+      ['Type an angle from square, such as 45°.'],
+    );
   const at = findSpot(state, operation.at);
   const rear = operation.end === 'rear';
   const topFurtherBack = (operation.lean === 'top-longer') === rear;
-  const face = leaningFace(pieceAt(state, at), at.x, Math.tan(operation.angle) * (topFurtherBack ? 1 : -1), operation.id);
+  const face = leaningFace(
+    pieceAt(state, at),
+    at.x,
+    Math.tan(operation.angle) * (topFurtherBack ? 1 : -1),
+    operation.id,
+  );
   const { ahead, behind } = split(state, at, at, { fromAhead: face, fromBehind: face, toAhead: face, toBehind: face });
   const [kept, cutOff] = rear ? [ahead, behind] : [behind, ahead];
   mustHave(kept, 'first', rear ? 'ahead of' : 'behind');

@@ -29,15 +29,23 @@ export function box(state: PlanState, operation: Box, context: Context): PlanSta
   needsPositive(operation.plate, 'The thickness of the plate');
   const [from, to] = [findSpot(state, operation.from), findSpot(state, operation.to)];
   if (from.index !== to.index)
-    throw new OperationRefused('operation/box-over-joint', 'A boxing plate must not run over a joint made by the plan.', [
-      'End the plate before the joint and box the far side with an operation of its own.',
-    ]);
+    throw new OperationRefused(
+      'operation/box-over-joint',
+      'A boxing plate must not run over a joint made by the plan.',
+      ['End the plate before the joint and box the far side with an operation of its own.'],
+    );
   if (!(from.x < to.x))
-    throw new OperationRefused('operation/order', 'The plate must end behind where it begins.', ['Swap the two places.']);
+    throw new OperationRefused('operation/order', 'The plate must end behind where it begins.', [
+      'Swap the two places.',
+    ]);
   if (operation.taper < 0 || 2 * operation.taper > to.x - from.x)
-    throw new OperationRefused('operation/box-taper', 'The two tapers are longer than the plate.', ['Take shorter tapers.']);
+    throw new OperationRefused('operation/box-taper', 'The two tapers are longer than the plate.', [
+      'Take shorter tapers.',
+    ]);
   const piece = pieceAt(state, from);
   if (context.section(railAt(piece.rails.left, from.x).section).kind !== 'channel')
-    throw new OperationRefused('operation/already-closed', 'The rail is closed here already.', ['Only an open channel can be boxed.']);
+    throw new OperationRefused('operation/already-closed', 'The rail is closed here already.', [
+      'Only an open channel can be boxed.',
+    ]);
   return { ...state, reworks: [...state.reworks, { operation, source: piece.source, from: from.x, to: to.x }] };
 }

@@ -75,9 +75,13 @@ export function step(state: PlanState, operation: Step): PlanState {
   const [start, end] = [spine(pieceAt(state, from), from.x), spine(pieceAt(state, to), to.x)];
   const [run, climb] = [end.x - start.x, end.z - start.z];
   if (!(run > 0))
-    throw new OperationRefused('operation/order', 'The rear cut must lie behind the front cut.', ['Swap the two places.']);
+    throw new OperationRefused('operation/order', 'The rear cut must lie behind the front cut.', [
+      'Swap the two places.',
+    ]);
   if (operation.rise === 0)
-    throw new OperationRefused('operation/not-positive', 'The rise is 0: nothing would change.', ['Type how much higher or lower.']);
+    throw new OperationRefused('operation/not-positive', 'The rise is 0: nothing would change.', [
+      'Type how much higher or lower.',
+    ]);
   const square = splitSquare(state, from, to, operation.id);
   const front = mustHave(square.ahead, 'last', 'ahead of');
   mustHave(square.behind, 'first', 'behind');

@@ -12,16 +12,20 @@ function alongFrom(state: PlanState, spot: Spot, distance: number): Spot {
     return findSpot(state, { x, on: 'built' });
   } catch (error) {
     if (!(error instanceof OperationRefused)) throw error;
-    throw new OperationRefused('operation/no-room-for-transition', 'The transition piece runs past the end of the frame.', [
-      'Take a shorter transition, or widen to the end of the frame.',
-    ]);
+    throw new OperationRefused(
+      'operation/no-room-for-transition',
+      'The transition piece runs past the end of the frame.',
+      ['Take a shorter transition, or widen to the end of the frame.'],
+    );
   }
 }
 
 /** Moves the two rails of a range apart (or together), with oblique new pieces just outside the range. */
 export function widen(state: PlanState, operation: Widen): PlanState {
   if (operation.amount === 0)
-    throw new OperationRefused('operation/not-positive', 'The change of width is 0: nothing would change.', ['Type an amount.']);
+    throw new OperationRefused('operation/not-positive', 'The change of width is 0: nothing would change.', [
+      'Type an amount.',
+    ]);
   if (operation.transition < 0)
     throw new OperationRefused('operation/not-positive', 'A transition cannot be shorter than 0.', ['Type 0 or more.']);
   const outward = operation.amount / 2;
@@ -31,7 +35,9 @@ export function widen(state: PlanState, operation: Widen): PlanState {
     ? findSpot(state, operation.to)
     : { index: lastIndex, x: rearTop(state.pieces[lastIndex] as Piece) };
   if (from.index > to.index || (from.index === to.index && from.x >= to.x))
-    throw new OperationRefused('operation/order', 'The range must end behind where it begins.', ['Swap the two places.']);
+    throw new OperationRefused('operation/order', 'The range must end behind where it begins.', [
+      'Swap the two places.',
+    ]);
 
   const range = splitSquare(state, from, to, operation.id);
   let middle: Piece[] = spreadBy(range.between, outward);

@@ -15,7 +15,8 @@ export function AngleField({ label, radians, disabled, onChange }: AngleFieldPro
   const commit = () => {
     if (draft === null) return;
     const degrees = Number(draft.replace('°', '').trim());
-    if (draft.trim() === '' || !Number.isFinite(degrees) || degrees < 0 || degrees >= 90) return setProblem('Type degrees from 0 to less than 90, like 45 or 6.5.');
+    if (draft.trim() === '' || !Number.isFinite(degrees) || degrees < 0 || degrees >= 90)
+      return setProblem('Type degrees from 0 to less than 90, like 45 or 6.5.');
     setProblem('');
     setDraft(null);
     onChange((degrees * Math.PI) / 180);

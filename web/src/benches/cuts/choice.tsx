@@ -31,7 +31,12 @@ export function Choice<T extends string>({ label, value, choices, disabled, onCh
   return (
     <label className="block text-sm text-pencil">
       {label}
-      <select className="field mt-1 text-[0.95rem] text-graphite" value={value} disabled={disabled} onChange={(event) => onChange(event.target.value as T)}>
+      <select
+        className="field mt-1 text-[0.95rem] text-graphite"
+        value={value}
+        disabled={disabled}
+        onChange={(event) => onChange(event.target.value as T)}
+      >
         {choices.map(([choice, name]) => (
           <option key={choice} value={choice}>
             {name}

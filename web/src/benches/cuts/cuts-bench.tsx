@@ -1,4 +1,13 @@
-import { datumStation, donorOf, freshId, inches, newOperation, OPERATION_NAMES, type OperationKind, OPERATION_KINDS } from '@splay/core';
+import {
+  datumStation,
+  donorOf,
+  freshId,
+  inches,
+  newOperation,
+  OPERATION_NAMES,
+  type OperationKind,
+  OPERATION_KINDS,
+} from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change } from '../../client/job-store.ts';
@@ -22,18 +31,33 @@ export function CutsBench({ store, job, result, canWrite, selected, onSelect }: 
     const last = result.joints.find((joint) => joint.operation === operation?.id)?.builtX;
     const start = (last !== undefined ? donorOf(result.tape, last) : null) ?? datumStation(job.donor);
     const fresh = newOperation(kind, id, start + inches(12), job.donor);
-    change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({ ...old, plan: { ...old.plan, operations: [...old.plan.operations, fresh] } }));
+    change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({
+      ...old,
+      plan: { ...old.plan, operations: [...old.plan.operations, fresh] },
+    }));
     onSelect(id);
     setAsked('');
   };
 
   return (
     <>
-      <OperationList store={store} result={result} canWrite={canWrite} selected={operation?.id ?? null} onSelect={onSelect} display={job.display} />
+      <OperationList
+        store={store}
+        result={result}
+        canWrite={canWrite}
+        selected={operation?.id ?? null}
+        onSelect={onSelect}
+        display={job.display}
+      />
       {canWrite && (
         <label className="mt-2 block">
           <span className="sr-only">New operation</span>
-          <select className="field" data-key="new-operation" value={asked} onChange={(event) => add(event.target.value as OperationKind)}>
+          <select
+            className="field"
+            data-key="new-operation"
+            value={asked}
+            onChange={(event) => add(event.target.value as OperationKind)}
+          >
             <option value="">New operation …</option>
             {OPERATION_KINDS.map((kind) => (
               <option key={kind} value={kind}>
@@ -43,11 +67,25 @@ export function CutsBench({ store, job, result, canWrite, selected, onSelect }: 
           </select>
         </label>
       )}
-      {!operation && <p className="mt-4 text-pencil">Nothing is planned yet. Begin with the length the body asks for, or with the cut you have in mind.</p>}
+      {!operation && (
+        <p className="mt-4 text-pencil">
+          Nothing is planned yet. Begin with the length the body asks for, or with the cut you have in mind.
+        </p>
+      )}
       {outcome && operation && (
         <>
-          <OperationDetail key={operation.id} store={store} job={job} result={result} outcome={outcome} canWrite={canWrite} />
-          <JointTable joints={result.joints.filter((joint) => joint.operation === operation.id)} display={job.display} />
+          <OperationDetail
+            key={operation.id}
+            store={store}
+            job={job}
+            result={result}
+            outcome={outcome}
+            canWrite={canWrite}
+          />
+          <JointTable
+            joints={result.joints.filter((joint) => joint.operation === operation.id)}
+            display={job.display}
+          />
           {conflicts.length > 0 && (
             <>
               <PanelHeading>This place</PanelHeading>

@@ -24,7 +24,13 @@ export function JointTable({ joints, display }: { readonly joints: readonly Join
     ['kink, side view', (side) => degrees(side.pitch)],
     ['kink, plan', (side) => degrees(side.yaw)],
   ];
-  const used = rows.filter(([name], index) => index < 2 || joints.some((joint) => Math.abs(figure(joint.sides.left, name)) > 5e-4 || Math.abs(figure(joint.sides.right, name)) > 5e-4));
+  const used = rows.filter(
+    ([name], index) =>
+      index < 2 ||
+      joints.some(
+        (joint) => Math.abs(figure(joint.sides.left, name)) > 5e-4 || Math.abs(figure(joint.sides.right, name)) > 5e-4,
+      ),
+  );
   return (
     <>
       <PanelHeading>Ends meet</PanelHeading>
@@ -71,5 +77,13 @@ export function JointTable({ joints, display }: { readonly joints: readonly Join
 }
 
 function figure(side: JointSide, name: string): number {
-  return name === 'gap at the bottom' ? (Math.abs(side.gapBottom) > 0.1 ? side.gapBottom : 0) : name === 'kink, side view' ? side.pitch : name === 'kink, plan' ? side.yaw : 1;
+  return name === 'gap at the bottom'
+    ? Math.abs(side.gapBottom) > 0.1
+      ? side.gapBottom
+      : 0
+    : name === 'kink, side view'
+      ? side.pitch
+      : name === 'kink, plan'
+        ? side.yaw
+        : 1;
 }

@@ -3,10 +3,19 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { Length } from '../../ui/length.tsx';
 
 /** What goes along with the steel behind the operation's last joint, in few words. */
-export function MovesWithIt({ result, operation, display }: { readonly result: PlanResult; readonly operation: string; readonly display: LengthFormat }) {
+export function MovesWithIt({
+  result,
+  operation,
+  display,
+}: {
+  readonly result: PlanResult;
+  readonly operation: string;
+  readonly display: LengthFormat;
+}) {
   const joint = result.joints.filter((candidate) => candidate.operation === operation).at(-1);
   if (!joint) return null;
-  const behind = <T extends { readonly piece: number | null }>(items: readonly T[]) => items.filter((item) => item.piece !== null && item.piece > joint.piece);
+  const behind = <T extends { readonly piece: number | null }>(items: readonly T[]) =>
+    items.filter((item) => item.piece !== null && item.piece > joint.piece);
   const features = behind(result.features).filter((outcome) => outcome.fate === 'moves');
   const mounts = features.filter((outcome) => outcome.feature.kind.endsWith('-mount'));
   const members = behind(result.crossmembers).filter((outcome) => outcome.fate === 'moves');

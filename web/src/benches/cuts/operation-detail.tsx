@@ -1,4 +1,11 @@
-import { type Job, OPERATION_NAMES, type Operation, type OperationOutcome, type PlanResult, withOperation } from '@splay/core';
+import {
+  type Job,
+  OPERATION_NAMES,
+  type Operation,
+  type OperationOutcome,
+  type PlanResult,
+  withOperation,
+} from '@splay/core';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -16,7 +23,11 @@ interface OperationDetailProps {
 /** One operation: its figures to type, its geometry, and whether it gives the body what it asks for. */
 export function OperationDetail({ store, job, result, outcome, canWrite }: OperationDetailProps) {
   const { operation, letters, refusal } = outcome;
-  const set = (next: Operation) => change(store, `Changed ${OPERATION_NAMES[next.kind].toLowerCase()}`, (old) => ({ ...old, plan: withOperation(old.plan, next) }));
+  const set = (next: Operation) =>
+    change(store, `Changed ${OPERATION_NAMES[next.kind].toLowerCase()}`, (old) => ({
+      ...old,
+      plan: withOperation(old.plan, next),
+    }));
   return (
     <section aria-label={OPERATION_NAMES[operation.kind]} className="mt-3">
       <h2 className="heading flex items-center gap-2 text-xl">
@@ -37,7 +48,9 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         </div>
       )}
       <Sketch operation={operation} job={job} result={result} />
-      {(operation.kind === 'lengthen' || operation.kind === 'shorten') && <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />}
+      {(operation.kind === 'lengthen' || operation.kind === 'shorten') && (
+        <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
+      )}
       <label className="mt-2.5 block text-sm text-pencil">
         Note
         <textarea
@@ -54,7 +67,19 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
 }
 
 /** What the body still asks of the wheelbase, and one press to give it. */
-function BodyAsks({ job, result, operation, disabled, onChange }: { readonly job: Job; readonly result: PlanResult; readonly operation: Operation; readonly disabled: boolean; readonly onChange: (operation: Operation) => void }) {
+function BodyAsks({
+  job,
+  result,
+  operation,
+  disabled,
+  onChange,
+}: {
+  readonly job: Job;
+  readonly result: PlanResult;
+  readonly operation: Operation;
+  readonly disabled: boolean;
+  readonly onChange: (operation: Operation) => void;
+}) {
   const { before, after } = result.measures;
   if (!job.body || before.wheelbase === null || after.wheelbase === null) return null;
   const asked = job.body.wheelbase - before.wheelbase;
@@ -64,16 +89,23 @@ function BodyAsks({ job, result, operation, disabled, onChange }: { readonly job
     if (operation.kind === 'lengthen') onChange({ ...operation, length: operation.length + left });
     if (operation.kind === 'shorten') onChange({ ...operation, to: { ...operation.to, x: operation.to.x - left } });
   };
-  const canMeet = operation.kind === 'lengthen' ? operation.length + left > 0 : operation.kind === 'shorten' && operation.to.x - left > operation.from.x;
+  const canMeet =
+    operation.kind === 'lengthen'
+      ? operation.length + left > 0
+      : operation.kind === 'shorten' && operation.to.x - left > operation.from.x;
   return (
-    <div className={`mt-3 border-l-4 px-3 py-1.5 ${there ? 'border-passed bg-passed-wash' : 'border-ochre bg-ochre-wash'}`}>
+    <div
+      className={`mt-3 border-l-4 px-3 py-1.5 ${there ? 'border-passed bg-passed-wash' : 'border-ochre bg-ochre-wash'}`}
+    >
       <Verdict kind={there ? 'good' : 'warn'}>
-        The body asks for <Length mm={Math.abs(asked)} format={job.display} className="font-semibold" /> {asked > 0 ? 'more' : 'less'} wheelbase.{' '}
+        The body asks for <Length mm={Math.abs(asked)} format={job.display} className="font-semibold" />{' '}
+        {asked > 0 ? 'more' : 'less'} wheelbase.{' '}
         {there ? (
           'You are there.'
         ) : (
           <>
-            Still <Length mm={Math.abs(left)} format={job.display} className="font-semibold" /> {left > 0 ? 'short' : 'too long'}.
+            Still <Length mm={Math.abs(left)} format={job.display} className="font-semibold" />{' '}
+            {left > 0 ? 'short' : 'too long'}.
           </>
         )}
       </Verdict>

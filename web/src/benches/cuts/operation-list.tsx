@@ -1,4 +1,13 @@
-import { type LengthFormat, lengthText, type Operation, operationName, type PlanResult, withOperation, withOrder, withoutOperation } from '@splay/core';
+import {
+  type LengthFormat,
+  lengthText,
+  type Operation,
+  operationName,
+  type PlanResult,
+  withOperation,
+  withOrder,
+  withoutOperation,
+} from '@splay/core';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Trash2 } from 'lucide-react';
 import { change, type JobStore } from '../../client/job-store.ts';
 
@@ -25,7 +34,9 @@ function figureOf(operation: Operation, display: LengthFormat): string {
     case 'step':
       return show(operation.rise);
     case 'pie-cut':
-      return operation.amount.by === 'drop' ? show(operation.amount.drop) : `${((operation.amount.angle * 180) / Math.PI).toFixed(1)}°`;
+      return operation.amount.by === 'drop'
+        ? show(operation.amount.drop)
+        : `${((operation.amount.angle * 180) / Math.PI).toFixed(1)}°`;
     case 'trim':
       return operation.angle > 0 ? `${Math.round((operation.angle * 180) / Math.PI)}°` : 'square';
     case 'notch':
@@ -47,25 +58,63 @@ export function OperationList({ store, result, canWrite, selected, onSelect, dis
         const current = operation.id === selected;
         const name = operationName(operation);
         return (
-          <li key={operation.id} className={`flex items-center border-b border-rule ${current ? 'bg-layout-wash' : ''}`}>
-            <button type="button" className="flex min-w-0 flex-1 items-center gap-2 py-1.5 pl-1 text-left" aria-pressed={current} onClick={() => onSelect(operation.id)}>
-              <span className={`heading flex h-6 min-w-6 items-center justify-center px-1 text-sm ${letters.length > 0 ? 'bg-layout text-sheet' : 'border border-rule text-pencil'}`}>
+          <li
+            key={operation.id}
+            className={`flex items-center border-b border-rule ${current ? 'bg-layout-wash' : ''}`}
+          >
+            <button
+              type="button"
+              className="flex min-w-0 flex-1 items-center gap-2 py-1.5 pl-1 text-left"
+              aria-pressed={current}
+              onClick={() => onSelect(operation.id)}
+            >
+              <span
+                className={`heading flex h-6 min-w-6 items-center justify-center px-1 text-sm ${letters.length > 0 ? 'bg-layout text-sheet' : 'border border-rule text-pencil'}`}
+              >
                 {letters.length > 0 ? letters.join(' ') : index + 1}
               </span>
-              <span className={`truncate ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}>{name}</span>
+              <span
+                className={`truncate ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}
+              >
+                {name}
+              </span>
               {status === 'refused' && <span className="text-xs text-oxide">cannot</span>}
               <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">{figureOf(operation, display)}</span>
             </button>
             {current && canWrite && (
               <span className="flex">
-                <Tool label={`Do ${name} earlier`} icon={ArrowUp} disabled={index === 0} onClick={() => edit('Reordered', (job) => ({ ...job, plan: withOrder(job.plan, operation.id, -1) }))} />
-                <Tool label={`Do ${name} later`} icon={ArrowDown} disabled={index === result.operations.length - 1} onClick={() => edit('Reordered', (job) => ({ ...job, plan: withOrder(job.plan, operation.id, 1) }))} />
+                <Tool
+                  label={`Do ${name} earlier`}
+                  icon={ArrowUp}
+                  disabled={index === 0}
+                  onClick={() => edit('Reordered', (job) => ({ ...job, plan: withOrder(job.plan, operation.id, -1) }))}
+                />
+                <Tool
+                  label={`Do ${name} later`}
+                  icon={ArrowDown}
+                  disabled={index === result.operations.length - 1}
+                  onClick={() => edit('Reordered', (job) => ({ ...job, plan: withOrder(job.plan, operation.id, 1) }))}
+                />
                 <Tool
                   label={operation.off ? `Switch ${name} on` : `Switch ${name} off`}
                   icon={operation.off ? EyeOff : Eye}
-                  onClick={() => edit(operation.off ? 'Switched on' : 'Switched off', (job) => ({ ...job, plan: withOperation(job.plan, { ...operation, off: !operation.off }) }))}
+                  onClick={() =>
+                    edit(operation.off ? 'Switched on' : 'Switched off', (job) => ({
+                      ...job,
+                      plan: withOperation(job.plan, { ...operation, off: !operation.off }),
+                    }))
+                  }
                 />
-                <Tool label={`Remove ${name}`} icon={Trash2} onClick={() => edit(`Removed ${name.toLowerCase()}`, (job) => ({ ...job, plan: withoutOperation(job.plan, operation.id) }))} />
+                <Tool
+                  label={`Remove ${name}`}
+                  icon={Trash2}
+                  onClick={() =>
+                    edit(`Removed ${name.toLowerCase()}`, (job) => ({
+                      ...job,
+                      plan: withoutOperation(job.plan, operation.id),
+                    }))
+                  }
+                />
               </span>
             )}
           </li>
@@ -75,9 +124,26 @@ export function OperationList({ store, result, canWrite, selected, onSelect, dis
   );
 }
 
-function Tool({ label, icon: Icon, disabled = false, onClick }: { readonly label: string; readonly icon: typeof Eye; readonly disabled?: boolean; readonly onClick: () => void }) {
+function Tool({
+  label,
+  icon: Icon,
+  disabled = false,
+  onClick,
+}: {
+  readonly label: string;
+  readonly icon: typeof Eye;
+  readonly disabled?: boolean;
+  readonly onClick: () => void;
+}) {
   return (
-    <button type="button" className="p-1 text-pencil hover:text-graphite disabled:text-rule" aria-label={label} title={label} disabled={disabled} onClick={onClick}>
+    <button
+      type="button"
+      className="p-1 text-pencil hover:text-graphite disabled:text-rule"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+    >
       <Icon size={14} />
     </button>
   );

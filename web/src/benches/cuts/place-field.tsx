@@ -23,13 +23,24 @@ export function PlaceField({ label, place, job, result, disabled, onChange }: Pl
   };
   return (
     <div>
-      <LengthField label={`${label}, from the ${place.on === 'donor' ? 'datum hole' : 'datum hole, built frame'}`} mm={place.x - datum} format={job.display} disabled={disabled} onChange={(mm) => onChange({ ...place, x: mm + datum })} />
+      <LengthField
+        label={`${label}, from the ${place.on === 'donor' ? 'datum hole' : 'datum hole, built frame'}`}
+        mm={place.x - datum}
+        format={job.display}
+        disabled={disabled}
+        onChange={(mm) => onChange({ ...place, x: mm + datum })}
+      />
       <p className="mt-0.5 flex justify-between text-xs text-pencil">
         <span>
           {place.on === 'donor' ? 'built: ' : 'donor: '}
           {other === null ? 'not there' : <Length mm={other - otherDatum} format={job.display} />}
         </span>
-        <button type="button" className="underline disabled:no-underline" disabled={disabled || other === null} onClick={flip}>
+        <button
+          type="button"
+          className="underline disabled:no-underline"
+          disabled={disabled || other === null}
+          onClick={flip}
+        >
           {place.on === 'donor' ? 'give it on the built frame' : 'give it on the donor'}
         </button>
       </p>

@@ -1,4 +1,13 @@
-import { type Job, type Operation, pieAngle, placeOfOperation, type PlanResult, railAt, railOf, sectionLookup } from '@splay/core';
+import {
+  type Job,
+  type Operation,
+  pieAngle,
+  placeOfOperation,
+  type PlanResult,
+  railAt,
+  railOf,
+  sectionLookup,
+} from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 
 interface SketchProps {
@@ -28,7 +37,11 @@ export function Sketch({ operation, job }: SketchProps) {
   }
 }
 
-type Of<K extends Operation['kind']> = { readonly operation: Extract<Operation, { kind: K }>; readonly depth: number; readonly job: Job };
+type Of<K extends Operation['kind']> = {
+  readonly operation: Extract<Operation, { kind: K }>;
+  readonly depth: number;
+  readonly job: Job;
+};
 
 const [W, H] = [264, 96];
 const frame = 'mt-3 border border-rule bg-paper';
@@ -41,15 +54,31 @@ function PieSketch({ operation, angle, depth, job }: Of<'pie-cut'> & { readonly 
   const pivotTop = operation.pivot === 'top';
   const [tip, mouth] = pivotTop ? [top, bottom] : [bottom, top];
   const wedge =
-    operation.mode === 'open' ? `M${middle} ${tip}V${mouth}` : operation.wedge === 'symmetric' ? `M${middle} ${tip}L${middle - half} ${mouth}H${middle + half}Z` : `M${middle} ${tip}V${mouth}H${middle + 2 * half}Z`;
-  const width = operation.mode === 'open' ? 2 * depth * Math.sin(angle / 2) : operation.wedge === 'symmetric' ? 2 * depth * Math.tan(angle / 2) : depth * Math.tan(angle);
+    operation.mode === 'open'
+      ? `M${middle} ${tip}V${mouth}`
+      : operation.wedge === 'symmetric'
+        ? `M${middle} ${tip}L${middle - half} ${mouth}H${middle + half}Z`
+        : `M${middle} ${tip}V${mouth}H${middle + 2 * half}Z`;
+  const width =
+    operation.mode === 'open'
+      ? 2 * depth * Math.sin(angle / 2)
+      : operation.wedge === 'symmetric'
+        ? 2 * depth * Math.tan(angle / 2)
+        : depth * Math.tan(angle);
   return (
     <figure className={frame}>
       <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={`Pie cut, pivot at the ${operation.pivot} edge`}>
         <rect x={12} y={top} width={W - 24} height={50} {...steel} />
         <path d={wedge} {...cut} />
         <circle cx={middle} cy={tip} r={4} fill="var(--color-layout)" />
-        <text x={middle} y={pivotTop ? 16 : 91} textAnchor="middle" fontSize={12} className="font-label" fill="var(--color-layout)">
+        <text
+          x={middle}
+          y={pivotTop ? 16 : 91}
+          textAnchor="middle"
+          fontSize={12}
+          className="font-label"
+          fill="var(--color-layout)"
+        >
           pivot edge, stays whole
         </text>
       </svg>
@@ -58,7 +87,8 @@ function PieSketch({ operation, angle, depth, job }: Of<'pie-cut'> & { readonly 
           turns <b>{((angle * 180) / Math.PI).toFixed(2)}°</b>
         </span>
         <span>
-          {operation.mode === 'open' ? 'opens to' : 'wedge'} <Length mm={width} format={job.display} unit className="font-semibold" />
+          {operation.mode === 'open' ? 'opens to' : 'wedge'}{' '}
+          <Length mm={width} format={job.display} unit className="font-semibold" />
         </span>
       </figcaption>
     </figure>
@@ -72,7 +102,12 @@ function TrimSketch({ operation, depth, job }: Of<'trim'>) {
   const bottomX = operation.lean === 'top-longer' ? 170 - offset : 170;
   return (
     <figure className={frame}>
-      <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label="Trim seen from the side" transform={operation.end === 'front' ? 'scale(-1 1)' : undefined}>
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        role="img"
+        aria-label="Trim seen from the side"
+        transform={operation.end === 'front' ? 'scale(-1 1)' : undefined}
+      >
         <path d={`M12 ${top}H${topX}L${bottomX} ${bottom}H12Z`} {...steel} />
         <path d={`M${topX} ${top}H${W - 12}V${bottom}H${bottomX}Z`} {...cut} />
       </svg>

@@ -40,7 +40,10 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
   const count = (kind: string) => kinds.filter((candidate) => candidate === kind).length;
   return (
     <>
-      <p className="mb-2 text-sm text-pencil">Punch each point on both rails before the cut: a left and a right one at the same station. Widths, lengths and diagonals between them show how the frame lies.</p>
+      <p className="mb-2 text-sm text-pencil">
+        Punch each point on both rails before the cut: a left and a right one at the same station. Widths, lengths and
+        diagonals between them show how the frame lies.
+      </p>
       <EditTable
         caption="Control points"
         columns={columns}
@@ -48,11 +51,23 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
         format={job.display}
         disabled={disabled}
         addLabel="Add a control point"
-        newRow={(after, index) => ({ id: freshPoint(controlPoints), name: `Point ${index + 1}`, x: (after?.x ?? 0) + inches(24), inboard: 0, down: 0 })}
+        newRow={(after, index) => ({
+          id: freshPoint(controlPoints),
+          name: `Point ${index + 1}`,
+          x: (after?.x ?? 0) + inches(24),
+          inboard: 0,
+          down: 0,
+        })}
         onChange={(rows) =>
           set('Edited control points', 'controlPoints', (frame) => {
             const left = new Set(rows.map((row) => row.id));
-            return { ...frame, controlPoints: rows, controlMeasurements: frame.controlMeasurements.filter(({ from, to }) => left.has(from.point) && left.has(to.point)) };
+            return {
+              ...frame,
+              controlPoints: rows,
+              controlMeasurements: frame.controlMeasurements.filter(
+                ({ from, to }) => left.has(from.point) && left.has(to.point),
+              ),
+            };
           })
         }
       />
@@ -67,7 +82,13 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
         onClick={() =>
           set('Chose the measurements', 'controlMeasurements', (frame) => {
             const known = new Set(frame.controlMeasurements.map(({ id }) => id));
-            return { ...frame, controlMeasurements: [...frame.controlMeasurements, ...usualMeasurements(frame.controlPoints).filter(({ id }) => !known.has(id))] };
+            return {
+              ...frame,
+              controlMeasurements: [
+                ...frame.controlMeasurements,
+                ...usualMeasurements(frame.controlPoints).filter(({ id }) => !known.has(id)),
+              ],
+            };
           })
         }
       >
@@ -78,5 +99,6 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
 }
 
 function freshPoint(points: readonly ControlPoint[]): string {
-  for (let count = points.length + 1; ; count += 1) if (!points.some(({ id }) => id === `p${count}`)) return `p${count}`;
+  for (let count = points.length + 1; ; count += 1)
+    if (!points.some(({ id }) => id === `p${count}`)) return `p${count}`;
 }

@@ -1,4 +1,19 @@
-import { checkJob, type Crossmember, datumStation, type Feature, FEATURE_KINDS, type Frame, type Group, inches, InputError, type Job, railOf, type Side, SIDES, type Station } from '@splay/core';
+import {
+  checkJob,
+  type Crossmember,
+  datumStation,
+  type Feature,
+  FEATURE_KINDS,
+  type Frame,
+  type Group,
+  inches,
+  InputError,
+  type Job,
+  railOf,
+  type Side,
+  SIDES,
+  type Station,
+} from '@splay/core';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
@@ -56,7 +71,11 @@ export function DonorBench({ store, job, canWrite, selected, onSelect }: BenchPr
     <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
       <Tabs.List aria-label="Parts of the donor" className="mb-3 flex flex-wrap gap-x-4 border-b border-graphite">
         {TABS.map(([id, name]) => (
-          <Tabs.Trigger key={id} value={id} className="-mb-px border-b-[3px] border-transparent pb-1 text-[0.95rem] text-pencil data-[state=active]:border-layout data-[state=active]:font-semibold data-[state=active]:text-graphite">
+          <Tabs.Trigger
+            key={id}
+            value={id}
+            className="-mb-px border-b-[3px] border-transparent pb-1 text-[0.95rem] text-pencil data-[state=active]:border-layout data-[state=active]:font-semibold data-[state=active]:text-graphite"
+          >
             {name}
           </Tabs.Trigger>
         ))}
@@ -113,7 +132,12 @@ export const textColumn = <Row,>(key: keyof Row & string, title: string, width: 
   set: (row, text) => ({ ...row, [key]: text }),
 });
 
-export const choiceColumn = <Row,>(key: keyof Row & string, title: string, width: string, choices: readonly (readonly [string, string])[]): Column<Row> => ({
+export const choiceColumn = <Row,>(
+  key: keyof Row & string,
+  title: string,
+  width: string,
+  choices: readonly (readonly [string, string])[],
+): Column<Row> => ({
   key,
   title,
   width,
@@ -131,7 +155,12 @@ function StationTables({ job, set, disabled }: TableProps) {
     lengthColumn('x', 'From datum', '24%', datumStation(job.donor)),
     lengthColumn('halfWidth', 'Half-width', '22%'),
     lengthColumn('top', 'Top height', '22%'),
-    choiceColumn('section', 'Section behind', '32%', job.donor.sections.map(({ id }) => [id, id] as const)),
+    choiceColumn(
+      'section',
+      'Section behind',
+      '32%',
+      job.donor.sections.map(({ id }) => [id, id] as const),
+    ),
   ];
   const table = (key: 'stations' | Side, caption: string) => (
     <EditTable
@@ -141,11 +170,17 @@ function StationTables({ job, set, disabled }: TableProps) {
       format={job.display}
       disabled={disabled}
       addLabel="Add a station"
-      newRow={(after) => ({ x: (after?.x ?? 0) + inches(12), halfWidth: after?.halfWidth ?? inches(16), top: after?.top ?? 0, section: after?.section ?? job.donor.sections[0]?.id ?? '' })}
+      newRow={(after) => ({
+        x: (after?.x ?? 0) + inches(12),
+        halfWidth: after?.halfWidth ?? inches(16),
+        top: after?.top ?? 0,
+        section: after?.section ?? job.donor.sections[0]?.id ?? '',
+      })}
       onChange={(rows) =>
         set('Edited stations', `rails.${key}`, (frame) => ({
           ...frame,
-          rails: frame.rails.kind === 'mirrored' ? { kind: 'mirrored', stations: rows } : { ...frame.rails, [key]: rows },
+          rails:
+            frame.rails.kind === 'mirrored' ? { kind: 'mirrored', stations: rows } : { ...frame.rails, [key]: rows },
         }))
       }
     />
@@ -159,10 +194,17 @@ function StationTables({ job, set, disabled }: TableProps) {
   return (
     <>
       <p className="mb-2 text-sm text-pencil">
-        Half-width: centre line to the outside face of the web. Top height: top of the rail over the datum plane. A column copied from a spreadsheet can be pasted into any cell.
+        Half-width: centre line to the outside face of the web. Top height: top of the rail over the datum plane. A
+        column copied from a spreadsheet can be pasted into any cell.
       </p>
       <label className="mb-2 flex items-center gap-2">
-        <input type="checkbox" className="h-4 w-4" checked={rails.kind === 'measured'} disabled={disabled} onChange={split} />
+        <input
+          type="checkbox"
+          className="h-4 w-4"
+          checked={rails.kind === 'measured'}
+          disabled={disabled}
+          onChange={split}
+        />
         Left and right were measured separately
       </label>
       {rails.kind === 'mirrored'
@@ -183,7 +225,8 @@ interface SelectingProps extends TableProps {
 }
 
 const nextId = (prefix: string, taken: readonly { readonly id: string }[]): string => {
-  for (let count = taken.length + 1; ; count += 1) if (!taken.some(({ id }) => id === `${prefix}-${count}`)) return `${prefix}-${count}`;
+  for (let count = taken.length + 1; ; count += 1)
+    if (!taken.some(({ id }) => id === `${prefix}-${count}`)) return `${prefix}-${count}`;
 };
 
 function FeatureTable({ job, set, disabled, selected, onSelect }: SelectingProps) {
@@ -197,10 +240,14 @@ function FeatureTable({ job, set, disabled, selected, onSelect }: SelectingProps
     lengthColumn('down', 'Down', '9%'),
     choiceColumn('movable', 'Movable', '10%', words(['no', 're-drill', 're-weld'])),
     {
-      ...choiceColumn<Feature>('group', 'Group', '9%', [['', '–'], ...groups.map(({ id, name }: Group) => [id, name] as const)]),
+      ...choiceColumn<Feature>('group', 'Group', '9%', [
+        ['', '–'],
+        ...groups.map(({ id, name }: Group) => [id, name] as const),
+      ]),
       kind: 'choice',
       set: (row, group) => {
-        const { group: _, ...rest } = row;
+        const rest: Feature & { group?: string } = { ...row };
+        delete rest.group;
         return group === '' ? rest : { ...rest, group };
       },
     } as Column<Feature>,

@@ -1,4 +1,15 @@
-import { describeSection, type Job, lengthText, MATERIALS, resistingMoment, type Section, sectionProperties, torsionConstant, materialOf, type Axle } from '@splay/core';
+import {
+  describeSection,
+  type Job,
+  lengthText,
+  MATERIALS,
+  resistingMoment,
+  type Section,
+  sectionProperties,
+  torsionConstant,
+  materialOf,
+  type Axle,
+} from '@splay/core';
 import { type Column, EditTable } from '../../ui/edit-table.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
@@ -11,11 +22,33 @@ interface FrameFormProps {
 }
 
 const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, label: string])[]>> = {
-  channel: [['depth', 'Depth'], ['flange', 'Flange'], ['thickness', 'Wall']],
-  'closed-channel': [['depth', 'Depth'], ['flange', 'Flange'], ['thickness', 'Wall'], ['plate', 'Closing plate']],
-  tube: [['depth', 'Depth'], ['width', 'Width'], ['thickness', 'Outer wall'], ['inner', 'Inner wall']],
-  hat: [['depth', 'Depth'], ['crown', 'Crown'], ['brim', 'Brim'], ['thickness', 'Wall']],
-  round: [['depth', 'Diameter'], ['thickness', 'Wall']],
+  channel: [
+    ['depth', 'Depth'],
+    ['flange', 'Flange'],
+    ['thickness', 'Wall'],
+  ],
+  'closed-channel': [
+    ['depth', 'Depth'],
+    ['flange', 'Flange'],
+    ['thickness', 'Wall'],
+    ['plate', 'Closing plate'],
+  ],
+  tube: [
+    ['depth', 'Depth'],
+    ['width', 'Width'],
+    ['thickness', 'Outer wall'],
+    ['inner', 'Inner wall'],
+  ],
+  hat: [
+    ['depth', 'Depth'],
+    ['crown', 'Crown'],
+    ['brim', 'Brim'],
+    ['thickness', 'Wall'],
+  ],
+  round: [
+    ['depth', 'Diameter'],
+    ['thickness', 'Wall'],
+  ],
 };
 
 /** The same outside sizes as another kind of section, as far as they carry over. */
@@ -53,11 +86,28 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
       <div className="grid grid-cols-2 gap-3">
         <label className="text-sm text-pencil">
           Donor
-          <input className="field mt-1 text-graphite" defaultValue={donor.name} disabled={disabled} maxLength={120} onBlur={(event) => event.target.value.trim() && event.target.value !== donor.name && set('Renamed the donor', '', (frame) => ({ ...frame, name: event.target.value.trim() }))} />
+          <input
+            className="field mt-1 text-graphite"
+            defaultValue={donor.name}
+            disabled={disabled}
+            maxLength={120}
+            onBlur={(event) =>
+              event.target.value.trim() &&
+              event.target.value !== donor.name &&
+              set('Renamed the donor', '', (frame) => ({ ...frame, name: event.target.value.trim() }))
+            }
+          />
         </label>
         <label className="text-sm text-pencil">
           Material
-          <select className="field mt-1 text-graphite" value={donor.material} disabled={disabled} onChange={(event) => set('Changed the material', '', (frame) => ({ ...frame, material: event.target.value }))}>
+          <select
+            className="field mt-1 text-graphite"
+            value={donor.material}
+            disabled={disabled}
+            onChange={(event) =>
+              set('Changed the material', '', (frame) => ({ ...frame, material: event.target.value }))
+            }
+          >
             {MATERIALS.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -66,15 +116,24 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
           </select>
         </label>
       </div>
-      {!material.weldable && <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-2 font-semibold">{material.name}: these rails must not be welded or heated. Only bolted work is planned on them.</p>}
+      {!material.weldable && (
+        <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-2 font-semibold">
+          {material.name}: these rails must not be welded or heated. Only bolted work is planned on them.
+        </p>
+      )}
       <p className="text-sm text-pencil">
-        Yield {material.yieldStress} MPa, {Math.round(material.heatAffected * 100)} % of it left beside a weld: {material.source}.
+        Yield {material.yieldStress} MPa, {Math.round(material.heatAffected * 100)} % of it left beside a weld:{' '}
+        {material.source}.
       </p>
 
       {donor.sections.map(({ id, section }, index) => {
         const properties = sectionProperties(section);
         const torsion = torsionConstant(section);
-        const put = (next: Section) => set('Changed a section', 'sections', (frame) => ({ ...frame, sections: frame.sections.map((named, other) => (other === index ? { id, section: next } : named)) }));
+        const put = (next: Section) =>
+          set('Changed a section', 'sections', (frame) => ({
+            ...frame,
+            sections: frame.sections.map((named, other) => (other === index ? { id, section: next } : named)),
+          }));
         return (
           <section key={id}>
             <PanelHeading>
@@ -83,7 +142,12 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
             <div className="grid grid-cols-5 items-end gap-2">
               <label className="text-sm text-pencil">
                 Kind
-                <select className="field mt-1 h-9 px-1 text-graphite" value={section.kind} disabled={disabled} onChange={(event) => put(asKind(event.target.value as Section['kind'], section))}>
+                <select
+                  className="field mt-1 h-9 px-1 text-graphite"
+                  value={section.kind}
+                  disabled={disabled}
+                  onChange={(event) => put(asKind(event.target.value as Section['kind'], section))}
+                >
                   {Object.keys(SIZES).map((kind) => (
                     <option key={kind} value={kind}>
                       {kind.replace('-', ' ')}
@@ -122,7 +186,13 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
       })}
 
       <PanelHeading>Datum hole</PanelHeading>
-      <select className="field" aria-label="Datum hole" value={donor.datum} disabled={disabled} onChange={(event) => set('Chose the datum hole', '', (frame) => ({ ...frame, datum: event.target.value }))}>
+      <select
+        className="field"
+        aria-label="Datum hole"
+        value={donor.datum}
+        disabled={disabled}
+        onChange={(event) => set('Chose the datum hole', '', (frame) => ({ ...frame, datum: event.target.value }))}
+      >
         {donor.features
           .filter((feature) => feature.kind === 'hole')
           .map(({ id, name, x }) => (
@@ -141,7 +211,15 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
         format={display}
         disabled={disabled}
         addLabel="Add an axle"
-        newRow={(after, count) => ({ id: `axle-${count + 1}-${donor.axles.length}`, name: `Axle ${count + 1}`, role: 'rear', x: (after?.x ?? 0) + 1200, z: after?.z ?? -250, tyreRadius: after?.tyreRadius ?? 380, track: after?.track ?? 1650 })}
+        newRow={(after, count) => ({
+          id: `axle-${count + 1}-${donor.axles.length}`,
+          name: `Axle ${count + 1}`,
+          role: 'rear',
+          x: (after?.x ?? 0) + 1200,
+          z: after?.z ?? -250,
+          tyreRadius: after?.tyreRadius ?? 380,
+          track: after?.track ?? 1650,
+        })}
         onChange={(rows) => set('Edited axles', 'axles', (frame) => ({ ...frame, axles: rows }))}
       />
     </div>

@@ -1,12 +1,31 @@
-import { type ControlPrediction, judgeReading, latestReadings, type LengthFormat, lengthText, parseLength, type Reading, type ReadingVerdict, STAGE_NAMES, type Stage, stageCount, STAGES, targetOf } from '@splay/core';
+import {
+  type ControlPrediction,
+  judgeReading,
+  latestReadings,
+  type LengthFormat,
+  lengthText,
+  parseLength,
+  type Reading,
+  type ReadingVerdict,
+  STAGE_NAMES,
+  type Stage,
+  stageCount,
+  STAGES,
+  targetOf,
+} from '@splay/core';
 import { CloudOff, MoveDiagonal } from 'lucide-react';
-import { type KeyboardEvent, useState } from 'react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict, type VerdictKind } from '../../ui/verdict.tsx';
 
-const LOOKS: Readonly<Record<ReadingVerdict['verdict'], VerdictKind>> = { right: 'good', off: 'stop', misread: 'warn', 'no-target': 'note' };
+const LOOKS: Readonly<Record<ReadingVerdict['verdict'], VerdictKind>> = {
+  right: 'good',
+  off: 'stop',
+  misread: 'warn',
+  'no-target': 'note',
+};
 
 /** The stage a shop is at: the first without a full set of readings. */
 function stageNow(props: BenchProps): Stage {
@@ -21,23 +40,46 @@ function stageNow(props: BenchProps): Stage {
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {
   const { store, job, result, readings, canWrite, onShowMeasurement, onReading } = props;
-  const { memberName, unsent } = useJobState(store, (state) => ({ memberName: state.memberName, unsent: state.unsent }));
-  const [stage, setStage] = useState<Stage>(() => (readings.some((reading) => reading.stage === 'tacked') ? 'tacked' : stageNow(props)));
+  const { memberName, unsent } = useJobState(store, (state) => ({
+    memberName: state.memberName,
+    unsent: state.unsent,
+  }));
+  const [stage, setStage] = useState<Stage>(() =>
+    readings.some((reading) => reading.stage === 'tacked') ? 'tacked' : stageNow(props),
+  );
   const latest = latestReadings(readings, stage);
   const count = stageCount(job, result, readings, stage);
   const waiting = new Set(unsent);
 
   const take = (control: ControlPrediction, value: number) =>
-    onReading({ id: crypto.randomUUID(), measurement: control.measurement.id, stage, value, taken: new Date().toISOString(), by: memberName });
+    onReading({
+      id: crypto.randomUUID(),
+      measurement: control.measurement.id,
+      stage,
+      value,
+      taken: new Date().toISOString(),
+      by: memberName,
+    });
 
   if (result.controls.length === 0)
-    return <p className="text-pencil">No control measurements yet. Punch control points on both rails and choose what is taped between them, on the Donor bench under Control points.</p>;
+    return (
+      <p className="text-pencil">
+        No control measurements yet. Punch control points on both rails and choose what is taped between them, on the
+        Donor bench under Control points.
+      </p>
+    );
   return (
     <>
       <div className="mb-2 flex items-center justify-between gap-3">
         <div role="group" aria-label="Stage of the job" className="flex border border-graphite">
           {STAGES.map((candidate) => (
-            <button key={candidate} type="button" aria-pressed={candidate === stage} className={`min-h-8 border-r border-graphite px-2.5 text-sm last:border-r-0 ${candidate === stage ? 'bg-graphite font-semibold text-paper' : ''}`} onClick={() => setStage(candidate)}>
+            <button
+              key={candidate}
+              type="button"
+              aria-pressed={candidate === stage}
+              className={`min-h-8 border-r border-graphite px-2.5 text-sm last:border-r-0 ${candidate === stage ? 'bg-graphite font-semibold text-paper' : ''}`}
+              onClick={() => setStage(candidate)}
+            >
               {STAGE_NAMES[candidate]}
             </button>
           ))}
@@ -83,7 +125,13 @@ export function TrueUpBench(props: BenchProps) {
             const judged = reading && judgeReading(control, reading, job.rules, job.display);
             const target = targetOf(control, stage);
             return (
-              <tr key={control.measurement.id} className={`border-b border-rule/70 ${judged?.verdict === 'misread' ? 'bg-ochre-wash' : judged?.verdict === 'off' ? 'bg-oxide-wash' : ''}`} onMouseEnter={() => onShowMeasurement(control)} onFocus={() => onShowMeasurement(control)} data-measurement={control.measurement.id}>
+              <tr
+                key={control.measurement.id}
+                className={`border-b border-rule/70 ${judged?.verdict === 'misread' ? 'bg-ochre-wash' : judged?.verdict === 'off' ? 'bg-oxide-wash' : ''}`}
+                onMouseEnter={() => onShowMeasurement(control)}
+                onFocus={() => onShowMeasurement(control)}
+                data-measurement={control.measurement.id}
+              >
                 <th scope="row" className="py-1 pr-1 text-left font-normal">
                   {control.kind === 'diagonal' && (
                     <MoveDiagonal size={13} aria-label="diagonal" className="mr-1 inline text-pencil" />
@@ -93,24 +141,45 @@ export function TrueUpBench(props: BenchProps) {
                 <td className="text-right text-pencil">
                   <Length mm={control.before} format={job.display} />
                 </td>
-                <td className="pl-2 text-right font-semibold">{target === null ? '–' : <Length mm={target} format={job.display} />}</td>
-                <td className="pl-3">
-                  <ReadingCell control={control} reading={reading} waiting={reading !== undefined && waiting.has(reading.id)} format={job.display} disabled={!canWrite} first={index === firstMissing(result.controls, latest)} onTake={(value) => take(control, value)} />
+                <td className="pl-2 text-right font-semibold">
+                  {target === null ? '–' : <Length mm={target} format={job.display} />}
                 </td>
-                <td className="pl-2 text-right">{judged && judged.verdict !== 'no-target' && <Length mm={judged.off} format={finer(job.display)} signed />}</td>
-                <td className="pl-3 text-sm leading-tight">{judged && <Verdict kind={LOOKS[judged.verdict]}>{judged.message}</Verdict>}</td>
+                <td className="pl-3">
+                  <ReadingCell
+                    control={control}
+                    reading={reading}
+                    waiting={reading !== undefined && waiting.has(reading.id)}
+                    format={job.display}
+                    disabled={!canWrite}
+                    first={index === firstMissing(result.controls, latest)}
+                    onTake={(value) => take(control, value)}
+                  />
+                </td>
+                <td className="pl-2 text-right">
+                  {judged && judged.verdict !== 'no-target' && (
+                    <Length mm={judged.off} format={finer(job.display)} signed />
+                  )}
+                </td>
+                <td className="pl-3 text-sm leading-tight">
+                  {judged && <Verdict kind={LOOKS[judged.verdict]}>{judged.message}</Verdict>}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
-      <p className="mt-2 text-sm text-pencil">Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added.</p>
+      <p className="mt-2 text-sm text-pencil">
+        Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added.
+      </p>
     </>
   );
 }
 
 /** Readings and what they are off by are shown to 1/32: a tape is read finer than a mark is scribed. */
-const finer = (format: LengthFormat): LengthFormat => ({ ...format, division: format.division === 'decimal' || format.division === 64 ? format.division : 32 });
+const finer = (format: LengthFormat): LengthFormat => ({
+  ...format,
+  division: format.division === 'decimal' || format.division === 64 ? format.division : 32,
+});
 
 const firstMissing = (controls: readonly ControlPrediction[], latest: ReadonlyMap<string, Reading>): number => {
   const index = controls.findIndex((control) => !latest.has(control.measurement.id));
@@ -132,8 +201,10 @@ function ReadingCell({ control, reading, waiting, format, disabled, first, onTak
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
   const stored = reading ? lengthText(reading.value, finer(format)).replace(/ (scant|full)$/, '') : '';
+  // Enter takes the reading and moves on, and moving on takes it once more: the second time there is nothing to take.
+  const taken = useRef<string | null>(null);
   const commit = (): boolean => {
-    if (draft === null || draft.trim() === stored) {
+    if (draft === null || draft.trim() === stored || draft === taken.current) {
       setDraft(null);
       setProblem('');
       return true;
@@ -147,6 +218,7 @@ function ReadingCell({ control, reading, waiting, format, disabled, first, onTak
     const message = read.ok ? (read.value > 0 ? '' : 'A tape reads more than 0.') : read.problem.message;
     setProblem(message);
     if (!read.ok || message) return false;
+    taken.current = draft;
     setDraft(null);
     onTake(read.value);
     return true;
@@ -175,7 +247,10 @@ function ReadingCell({ control, reading, waiting, format, disabled, first, onTak
           autoComplete="off"
           value={draft ?? stored}
           disabled={disabled}
-          onChange={(event) => setDraft(event.target.value)}
+          onChange={(event) => {
+            taken.current = null;
+            setDraft(event.target.value);
+          }}
           onFocus={(event) => event.target.select()}
           onBlur={commit}
           onKeyDown={onKeyDown}

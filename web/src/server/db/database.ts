@@ -12,6 +12,8 @@ function open() {
   const pool = new Pool({ connectionString: env.databaseUrl, max: 10, connectionTimeoutMillis: 5000 });
   // A connection that dies while idle (the database was restarted) is replaced at the next query.
   pool.on('error', (error) => logError(error, 'database'));
+  // One that dies inside a transaction fails its query, which answers for it; without a listener it would end the process.
+  pool.on('connect', (client) => client.on('error', (error) => logError(error, 'database connection')));
   return { pool, database: drizzle(pool, { schema }) };
 }
 

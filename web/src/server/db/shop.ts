@@ -20,7 +20,9 @@ let passesWalls: Promise<boolean> | undefined;
 /** True when the connecting role ignores row-level security (a superuser, as a hosted DATABASE_URL may give). */
 function rolePassesWalls(): Promise<boolean> {
   passesWalls ??= database()
-    .execute<{ passes: boolean }>(sql`select rolsuper or rolbypassrls as passes from pg_roles where rolname = current_user`)
+    .execute<{ passes: boolean }>(
+      sql`select rolsuper or rolbypassrls as passes from pg_roles where rolname = current_user`,
+    )
     .then(({ rows }) => rows[0]?.passes ?? true)
     .catch((error: unknown) => {
       passesWalls = undefined;

@@ -26,9 +26,6 @@ interface Fonts {
   readonly text: PDFFont;
   readonly bold: PDFFont;
   readonly label: PDFFont;
-  /** The same faces with `frac` on, for fractions alone. */
-  readonly textFraction: PDFFont;
-  readonly boldFraction: PDFFont;
 }
 
 const require = createRequire(import.meta.url);
@@ -37,14 +34,18 @@ const fontFile = (name: string) => readFile(require.resolve(`@fontsource/${name}
 
 async function embed(document: PDFDocument): Promise<Fonts> {
   document.registerFontkit(fontkit);
-  const [text, bold, label] = await Promise.all(['barlow/files/barlow-latin-400', 'barlow/files/barlow-latin-600', 'barlow-condensed/files/barlow-condensed-latin-600'].map(fontFile));
-  const add = (bytes: Buffer | undefined, features: Record<string, boolean> = { tnum: true }) => document.embedFont(bytes as Buffer, { subset: true, features });
+  const [text, bold, label] = await Promise.all(
+    [
+      'barlow/files/barlow-latin-400',
+      'barlow/files/barlow-latin-600',
+      'barlow-condensed/files/barlow-condensed-latin-600',
+    ].map(fontFile),
+  );
+  const add = (bytes: Buffer | undefined) => document.embedFont(bytes as Buffer, { subset: true });
   return {
     text: await add(text),
     bold: await add(bold),
     label: await add(label),
-    textFraction: await add(text, { frac: true }),
-    boldFraction: await add(bold, { frac: true }),
   };
 }
 
@@ -64,7 +65,11 @@ export class Sheet {
     this.newPage();
   }
 
-  static async make(paper: Paper, format: LengthFormat, strip: { readonly title: string; readonly facts: readonly string[] }): Promise<Sheet> {
+  static async make(
+    paper: Paper,
+    format: LengthFormat,
+    strip: { readonly title: string; readonly facts: readonly string[] },
+  ): Promise<Sheet> {
     const document = await PDFDocument.create();
     document.setTitle(`${strip.title}, ${strip.facts[0] ?? ''}`);
     document.setCreator('Splay');
@@ -80,11 +85,22 @@ export class Sheet {
     this.pages.push(this.page);
     const top = this.size[1] - MARGIN;
     this.page.drawText(this.strip.title, { x: MARGIN, y: top - 16, size: 22, font: this.fonts.label, color: INK });
-    this.page.drawLine({ start: { x: MARGIN, y: top - 26 }, end: { x: MARGIN + this.width, y: top - 26 }, thickness: 1.5, color: INK });
+    this.page.drawLine({
+      start: { x: MARGIN, y: top - 26 },
+      end: { x: MARGIN + this.width, y: top - 26 },
+      thickness: 1.5,
+      color: INK,
+    });
     this.strip.facts.forEach((fact, index) => {
       const column = index % 2;
       const row = Math.floor(index / 2);
-      this.page.drawText(fact, { x: MARGIN + (column * this.width) / 2, y: top - 41 - row * 13, size: 9.5, font: this.fonts.text, color: INK });
+      this.page.drawText(fact, {
+        x: MARGIN + (column * this.width) / 2,
+        y: top - 41 - row * 13,
+        size: 9.5,
+        font: this.fonts.text,
+        color: INK,
+      });
     });
     this.y = top - 41 - Math.ceil(this.strip.facts.length / 2) * 13 - 10;
   }
@@ -94,8 +110,8 @@ export class Sheet {
   }
 
   heading(text: string): void {
-    this.room(70);
-    this.y -= 18;
+    this.room(76);
+    this.y -= 26;
     this.page.drawText(text, { x: MARGIN, y: this.y, size: 14, font: this.fonts.label, color: INK });
     this.y -= 6;
   }
@@ -132,39 +148,63 @@ export class Sheet {
 
   private rule(thickness: number): void {
     this.y -= 4;
-    this.page.drawLine({ start: { x: MARGIN, y: this.y }, end: { x: MARGIN + this.width, y: this.y }, thickness, color: thickness < 1 ? SOFT : INK });
+    this.page.drawLine({
+      start: { x: MARGIN, y: this.y },
+      end: { x: MARGIN + this.width, y: this.y },
+      thickness,
+      color: thickness < 1 ? SOFT : INK,
+    });
   }
 
   private parts(cell: Cell): { readonly whole: string; readonly fraction: string; readonly nuance: string } {
     if (typeof cell === 'string') return { whole: cell, fraction: '', nuance: '' };
     const { sign, whole, fraction, nuance } = formatLength(cell.mm, this.format);
-    return { whole: sign + whole, fraction, nuance };
+    // Digits around the fraction slash (U+2044) are shaped as a real fraction.
+    return { whole: sign + whole, fraction: fraction.replace('/', '⁄'), nuance };
   }
 
   private measure(cell: Cell, bold: boolean, size: number): number {
     const { whole, fraction, nuance } = this.parts(cell);
-    const [font, frac] = bold ? [this.fonts.bold, this.fonts.boldFraction] : [this.fonts.text, this.fonts.textFraction];
-    return font.widthOfTextAtSize(whole, size) + (fraction ? frac.widthOfTextAtSize(fraction, size) + (whole ? size * 0.14 : 0) : 0) + (nuance ? this.fonts.text.widthOfTextAtSize(` ${nuance}`, size * 0.7) : 0);
+    const font = bold ? this.fonts.bold : this.fonts.text;
+    return (
+      font.widthOfTextAtSize(whole, size) +
+      (fraction ? font.widthOfTextAtSize(fraction, size) + (whole ? size * 0.14 : 0) : 0) +
+      (nuance ? this.fonts.text.widthOfTextAtSize(` ${nuance}`, size * 0.7) : 0)
+    );
   }
 
   private drawCell(cell: Cell, x: number, bold: boolean, size: number, color = INK): void {
     const { whole, fraction, nuance } = this.parts(cell);
-    const [font, frac] = bold ? [this.fonts.bold, this.fonts.boldFraction] : [this.fonts.text, this.fonts.textFraction];
+    const font = bold ? this.fonts.bold : this.fonts.text;
     let at = x;
     if (whole) this.page.drawText(whole, { x: at, y: this.y, size, font, color });
     at += font.widthOfTextAtSize(whole, size) + (whole && fraction ? size * 0.14 : 0);
-    if (fraction) this.page.drawText(fraction, { x: at, y: this.y, size, font: frac, color });
-    at += fraction ? frac.widthOfTextAtSize(fraction, size) : 0;
-    if (nuance) this.page.drawText(` ${nuance}`, { x: at, y: this.y, size: size * 0.7, font: this.fonts.text, color: SOFT });
+    if (fraction) this.page.drawText(fraction, { x: at, y: this.y, size, font, color });
+    at += fraction ? font.widthOfTextAtSize(fraction, size) : 0;
+    if (nuance)
+      this.page.drawText(` ${nuance}`, { x: at, y: this.y, size: size * 0.7, font: this.fonts.text, color: SOFT });
   }
 
   /** The finished file, with the foot and page numbers on every page. */
   async bytes(foot: string): Promise<Uint8Array<ArrayBuffer>> {
     this.pages.forEach((page, index) => {
-      page.drawLine({ start: { x: MARGIN, y: FOOT }, end: { x: MARGIN + this.width, y: FOOT }, thickness: 0.6, color: INK });
-      wrap(foot, this.fonts.text, 8, this.width - 60).forEach((line, row) => page.drawText(line, { x: MARGIN, y: FOOT - 12 - row * 10, size: 8, font: this.fonts.text, color: SOFT }));
+      page.drawLine({
+        start: { x: MARGIN, y: FOOT },
+        end: { x: MARGIN + this.width, y: FOOT },
+        thickness: 0.6,
+        color: INK,
+      });
+      wrap(foot, this.fonts.text, 8, this.width - 60).forEach((line, row) =>
+        page.drawText(line, { x: MARGIN, y: FOOT - 12 - row * 10, size: 8, font: this.fonts.text, color: SOFT }),
+      );
       const number = `${index + 1} of ${this.pages.length}`;
-      page.drawText(number, { x: MARGIN + this.width - this.fonts.text.widthOfTextAtSize(number, 9), y: FOOT - 12, size: 9, font: this.fonts.text, color: INK });
+      page.drawText(number, {
+        x: MARGIN + this.width - this.fonts.text.widthOfTextAtSize(number, 9),
+        y: FOOT - 12,
+        size: 9,
+        font: this.fonts.text,
+        color: INK,
+      });
     });
     return new Uint8Array(await this.document.save());
   }

@@ -32,7 +32,13 @@ export class StaleSave extends Error {
 export function listJobs(member: Member): Promise<JobHead[]> {
   return withShop(member.shopId, async (tx) => {
     const rows = await tx
-      .select({ id: jobs.id, revision: jobs.head, job: jobRevisions.document, savedBy: jobRevisions.savedBy, savedAt: jobRevisions.savedAt })
+      .select({
+        id: jobs.id,
+        revision: jobs.head,
+        job: jobRevisions.document,
+        savedBy: jobRevisions.savedBy,
+        savedAt: jobRevisions.savedAt,
+      })
       .from(jobs)
       .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
       .orderBy(desc(jobs.updatedAt), jobs.name);
@@ -46,7 +52,13 @@ export const readJob = (member: Member, id: string, revision?: number): Promise<
 
 async function headOf(tx: ShopTransaction, id: string, revision?: number): Promise<JobHead> {
   const [row] = await tx
-    .select({ id: jobs.id, revision: jobRevisions.number, job: jobRevisions.document, savedBy: jobRevisions.savedBy, savedAt: jobRevisions.savedAt })
+    .select({
+      id: jobs.id,
+      revision: jobRevisions.number,
+      job: jobRevisions.document,
+      savedBy: jobRevisions.savedBy,
+      savedAt: jobRevisions.savedAt,
+    })
     .from(jobs)
     .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, revision ?? jobs.head)))
     .where(eq(jobs.id, id));
@@ -58,7 +70,11 @@ async function headOf(tx: ShopTransaction, id: string, revision?: number): Promi
  * Adds a revision to a job. Sending the same save twice (the answer to the first was lost) stores it once.
  * @throws NotFound, StaleSave
  */
-export function saveJob(member: Member, id: string, save: { readonly basedOn: number; readonly label: string; readonly job: Job }): Promise<JobHead> {
+export function saveJob(
+  member: Member,
+  id: string,
+  save: { readonly basedOn: number; readonly label: string; readonly job: Job },
+): Promise<JobHead> {
   mustWrite(member);
   return withShop(member.shopId, async (tx) => {
     const [row] = await tx.select({ head: jobs.head }).from(jobs).where(eq(jobs.id, id)).for('update');
@@ -74,9 +90,18 @@ export function saveJob(member: Member, id: string, save: { readonly basedOn: nu
 
 const sameJob = (a: Job, b: Job): boolean => writeJobFile(jobFileOf(a, [])) === writeJobFile(jobFileOf(b, []));
 
-async function addRevision(tx: ShopTransaction, member: Member, jobId: string, number: number, label: string, job: Job): Promise<JobHead> {
+async function addRevision(
+  tx: ShopTransaction,
+  member: Member,
+  jobId: string,
+  number: number,
+  label: string,
+  job: Job,
+): Promise<JobHead> {
   const savedAt = new Date();
-  await tx.insert(jobRevisions).values({ shopId: member.shopId, jobId, number, label, document: job, savedBy: member.name, savedAt });
+  await tx
+    .insert(jobRevisions)
+    .values({ shopId: member.shopId, jobId, number, label, document: job, savedBy: member.name, savedAt });
   await tx.update(jobs).set({ head: number, name: job.name, updatedAt: savedAt }).where(eq(jobs.id, jobId));
   return { id: jobId, revision: number, job, savedBy: member.name, savedAt: savedAt.toISOString() };
 }
@@ -92,7 +117,12 @@ export async function restoreRevision(member: Member, id: string, number: number
 export function listRevisions(member: Member, id: string): Promise<RevisionNote[]> {
   return withShop(member.shopId, async (tx) => {
     const rows = await tx
-      .select({ number: jobRevisions.number, label: jobRevisions.label, savedBy: jobRevisions.savedBy, savedAt: jobRevisions.savedAt })
+      .select({
+        number: jobRevisions.number,
+        label: jobRevisions.label,
+        savedBy: jobRevisions.savedBy,
+        savedAt: jobRevisions.savedAt,
+      })
       .from(jobRevisions)
       .where(eq(jobRevisions.jobId, id))
       .orderBy(desc(jobRevisions.number))
@@ -107,11 +137,18 @@ export function importJob(member: Member, text: string): Promise<JobHead> {
   mustWrite(member);
   const file: JobFile = parseJobFile(text);
   return withShop(member.shopId, async (tx) => {
-    const [row] = await tx.insert(jobs).values({ shopId: member.shopId, name: file.job.name, head: 1 }).returning({ id: jobs.id });
+    const [row] = await tx
+      .insert(jobs)
+      .values({ shopId: member.shopId, name: file.job.name, head: 1 })
+      .returning({ id: jobs.id });
     if (!row) throw new Error('the job was not stored');
     const head = await addRevision(tx, member, row.id, 1, 'Imported', file.job);
     if (file.readings.length > 0)
-      await tx.insert(readings).values(file.readings.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: row.id })));
+      await tx
+        .insert(readings)
+        .values(
+          file.readings.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: row.id })),
+        );
     return head;
   });
 }

@@ -6,4 +6,6 @@ import { importJob, listJobs } from '../../../server/services/jobs.ts';
 export const GET = endpoint(async ({ member }) => json(await listJobs(member)));
 
 /** Takes a job file as it is and makes a new job of it. */
-export const POST = endpoint(async ({ member, request }) => json(await importJob(member, await readText(request, JOB_LIMIT)), 201));
+export const POST = endpoint(async ({ member, request }) =>
+  json(await importJob(member, await readText(request, JOB_LIMIT)), 201),
+);

@@ -7,7 +7,8 @@ import { readJob } from '../../../../server/services/jobs.ts';
 
 export const GET = endpoint(async ({ member, job, url }) => {
   const paper = url.searchParams.get('paper') ?? 'a4';
-  if (!(paper in PAPERS)) throw new InputError([{ code: 'paper', path: 'paper', message: 'The paper is a4 or letter.' }]);
+  if (!(paper in PAPERS))
+    throw new InputError([{ code: 'paper', path: 'paper', message: 'The paper is a4 or letter.' }]);
   const head = await readJob(member, job);
   return download(await marksPdf(head, paper as Paper), 'application/pdf', `${head.job.name} marks`, 'pdf');
 });

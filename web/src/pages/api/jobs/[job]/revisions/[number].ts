@@ -6,7 +6,9 @@ import { readJob, restoreRevision } from '../../../../../server/services/jobs.ts
 
 const restore = yup.object({ basedOn: yup.number().strict().integer().min(1).required() }).noUnknown();
 
-export const GET = endpoint(async ({ member, job, param }) => json(await readJob(member, job, wholeNumber(param('number')))));
+export const GET = endpoint(async ({ member, job, param }) =>
+  json(await readJob(member, job, wholeNumber(param('number')))),
+);
 
 /** Brings this revision back as the newest; the ones in between stay in the history. */
 export const POST = endpoint(async ({ member, job, param, request }) => {

@@ -1,0 +1,32 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+
+export const flagshipFile = new URL('../demo/parcel-van.json', import.meta.url);
+export const flagshipText = () => readFileSync(flagshipFile, 'utf8');
+
+export async function openDemoShop(page: Page): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Open the demo shop' }).click();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+}
+
+/** A copy of the flagship of its own, so that tests do not meet in one job. Gives its id. */
+export async function newFlagship(page: Page, name: string): Promise<string> {
+  const answer = await page.request.post('/api/jobs', {
+    data: flagshipText().replace('"name": "Parcel van on an Ostler 35"', `"name": ${JSON.stringify(name)}`),
+    headers: { 'content-type': 'application/json', origin: new URL(page.url()).origin },
+  });
+  expect(answer.status()).toBe(201);
+  return ((await answer.json()) as { id: string }).id;
+}
+
+export async function openBench(page: Page, id: string, bench: string): Promise<void> {
+  await page.goto(`/jobs/${id}/${bench}`);
+  await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
+}
+
+/** A figure of the ledger at the bottom, by its name, as text such as `155 3/4`. */
+export const ledger = (page: Page, name: string) => page.locator(`[data-figure="${name}"]`);
+
+export const saved = (page: Page) =>
+  expect(page.getByRole('banner').getByRole('status')).toContainText('saved as revision');

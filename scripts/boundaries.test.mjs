@@ -1,0 +1,60 @@
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { ESLint } from 'eslint';
+import { afterEach, expect, it } from 'vitest';
+import { root } from './lib/run.mjs';
+
+const planted = [];
+
+/** Writes a file with a line in it, lints it, and gives the rules that it breaks. */
+async function breaks(path, line) {
+  const file = join(root, path);
+  mkdirSync(dirname(file), { recursive: true });
+  writeFileSync(file, `${line}\n`);
+  planted.push(file);
+  const [result] = await new ESLint({ cwd: root }).lintFiles([file]);
+  return result.messages.map((message) => message.ruleId);
+}
+
+afterEach(() => planted.splice(0).forEach((file) => rmSync(file)));
+
+it.each([
+  [
+    'core imports nothing that depends on it',
+    'core/src/units/planted.ts',
+    `export { evaluatePlan } from '../plan/index.ts';`,
+  ],
+  [
+    'a bench never imports another bench',
+    'web/src/benches/cuts/planted.ts',
+    `export { MarksBench } from '../marks/marks-bench.tsx';`,
+  ],
+  [
+    'the board imports no bench',
+    'web/src/board/planted.ts',
+    `export { CutsBench } from '../benches/cuts/cuts-bench.tsx';`,
+  ],
+  [
+    'the browser’s side imports nothing of the server',
+    'web/src/client/planted.ts',
+    `export { auth } from '../server/auth.ts';`,
+  ],
+])('%s', async (_, path, line) => {
+  expect(await breaks(path, line)).toContain('boundaries/dependencies');
+});
+
+it('core knows no interface and no Node', async () => {
+  expect(await breaks('core/src/units/planted.ts', `export { readFileSync } from 'node:fs';`)).toContain(
+    'no-restricted-imports',
+  );
+  expect(await breaks('core/src/units/planted.ts', `export { useState } from 'react';`)).toContain(
+    'no-restricted-imports',
+  );
+  expect(await breaks('core/src/units/planted.ts', 'export const now = () => Date.now();')).toContain(
+    'no-restricted-globals',
+  );
+});
+
+it('allowed ways stay open', async () => {
+  expect(await breaks('core/src/plan/planted.ts', `export { inches } from '../units/index.ts';`)).toEqual([]);
+});

@@ -1,0 +1,88 @@
+// `npm test`: types, lint, unit tests, a real database, the built application in a real browser. Ends with one line
+// that counts everything.
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, prepareDatabase, serve } from './lib/app.mjs';
+import { chromium, modules } from './lib/install.mjs';
+import { freePort, ownDatabase, startPostgres } from './lib/postgres.mjs';
+import { root, run, say } from './lib/run.mjs';
+
+const count = { passed: 0, failed: 0 };
+const failures = [];
+const add = (name, passed, failed) => {
+  count.passed += passed;
+  count.failed += failed;
+  if (failed > 0) failures.push(name);
+};
+
+/** A check that only passes or fails. */
+async function check(name, args) {
+  say(name);
+  const code = await run('npm', ['run', '--silent', ...args]);
+  add(name, code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+}
+
+/** A test runner that leaves its counts in a JSON file; one that ends badly without failed tests counts as one. */
+async function suite(name, cwd, args, counts, env = {}) {
+  say(name);
+  const report = join(root, `.splay-report-${process.pid}.tmp`);
+  rmSync(report, { force: true });
+  const code = await run('npx', args(report), {
+    cwd: join(root, cwd),
+    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+  });
+  const [passed, failed] = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : [0, 0];
+  rmSync(report, { force: true });
+  add(name, passed, failed === 0 && code !== 0 ? 1 : failed);
+}
+
+const vitest = (report) => ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`];
+const vitestCounts = (report) => [report.numPassedTests, report.numFailedTests];
+const playwrightCounts = ({ stats }) => [stats.expected, stats.unexpected + stats.flaky];
+
+await modules();
+await chromium();
+process.env.ASTRO_TELEMETRY_DISABLED = '1';
+
+await check('types', ['types']);
+await check('lint and format', ['lint']);
+await suite('lint boundaries', 'scripts', vitest, vitestCounts);
+await suite('core', 'core', vitest, vitestCounts);
+await build();
+await suite('server, on a throw-away database', 'web', vitest, vitestCounts);
+
+const folder = mkdtempSync(join(root, '.splay-test-'));
+let cluster;
+let server;
+try {
+  cluster = await startPostgres(folder);
+  const env = {
+    DATABASE_URL: await ownDatabase(cluster, 'splay'),
+    BETTER_AUTH_SECRET: randomBytes(32).toString('hex'),
+    SPLAY_DEMO: '1',
+    SPLAY_SIGN_IN_LIMIT: 'off',
+  };
+  await prepareDatabase(env, true);
+  const port = await freePort();
+  server = await serve(env, { port, quiet: true });
+  await suite(
+    'the application in Chromium',
+    'e2e',
+    () => ['playwright', 'test', '--reporter=list,json'],
+    playwrightCounts,
+    { BASE_URL: `http://127.0.0.1:${port}` },
+  );
+} catch (error) {
+  console.error(error);
+  add('the application in Chromium', 0, 1);
+} finally {
+  server?.kill('SIGTERM');
+  cluster?.stop();
+  if (cluster) rmSync(cluster.data, { recursive: true, force: true });
+  rmSync(folder, { recursive: true, force: true });
+}
+
+if (failures.length > 0) console.log(`\nnot right: ${failures.join(', ')}`);
+console.log(`\n${count.passed} passed, ${count.failed} failed`);
+process.exit(count.failed > 0 || count.passed === 0 ? 1 : 0);

@@ -1,0 +1,63 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { type Cluster, ownDatabase, startPostgres } from '../../scripts/lib/postgres.mjs';
+import { root } from '../../scripts/lib/run.mjs';
+import { closeDatabase } from '../src/server/db/database.ts';
+import { migrateDatabase } from '../src/server/db/migrate.ts';
+import { importJob, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
+import { flagshipText, newShop } from './shops.ts';
+
+const folder = mkdtempSync(join(root, '.splay-test-crash-'));
+const usual = process.env.DATABASE_URL;
+let cluster: Cluster;
+
+beforeAll(async () => {
+  cluster = await startPostgres(folder);
+  process.env.DATABASE_URL = await ownDatabase(cluster, 'splay');
+  await migrateDatabase();
+});
+afterAll(async () => {
+  await closeDatabase();
+  process.env.DATABASE_URL = usual;
+  cluster.stop();
+  rmSync(cluster.data, { recursive: true, force: true });
+  rmSync(folder, { recursive: true, force: true });
+});
+
+it('kill -9 of the database in the middle of saves loses no acknowledged save', async () => {
+  const { owner } = await newShop();
+  const { id, job } = await importJob(owner, flagshipText);
+  const acknowledged: [revision: number, name: string][] = [];
+  let killed = false;
+  const killer = setTimeout(() => {
+    process.kill(cluster.pid(), 'SIGKILL');
+    killed = true;
+  }, 400);
+  let failures = 0;
+  for (let count = 0; failures === 0 && count < 5000; count += 1) {
+    const name = `Save ${count}`;
+    try {
+      const saved = await saveJob(owner, id, {
+        basedOn: acknowledged.at(-1)?.[0] ?? 1,
+        label: name,
+        job: { ...job, name },
+      });
+      acknowledged.push([saved.revision, name]);
+    } catch {
+      failures += 1;
+    }
+  }
+  clearTimeout(killer);
+  expect(killed).toBe(true);
+  expect(failures).toBe(1);
+  expect(acknowledged.length).toBeGreaterThan(3);
+
+  cluster = await startPostgres(folder);
+  const history = new Map((await listRevisions(owner, id)).map(({ number, label }) => [number, label]));
+  for (const [revision, name] of acknowledged.slice(-490)) expect(history.get(revision)).toBe(name);
+  const last = acknowledged.at(-1)!;
+  expect((await readJob(owner, id, last[0])).job.name).toBe(last[1]);
+  const head = await readJob(owner, id);
+  expect((await saveJob(owner, id, { basedOn: head.revision, label: 'After', job })).revision).toBe(head.revision + 1);
+}, 90_000);

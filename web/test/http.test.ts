@@ -1,0 +1,217 @@
+import { type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { serve } from '../../scripts/lib/app.mjs';
+import { closeDatabase } from '../src/server/db/database.ts';
+import { importJob } from '../src/server/services/jobs.ts';
+import { flagshipText, newShop } from './shops.ts';
+
+let server: ChildProcess;
+let base = '';
+let jobId = '';
+let mine = '';
+let theirs = '';
+let looking = '';
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+async function signIn(email: string, password: string): Promise<string> {
+  const answer = await fetch(`${base}/api/auth/sign-in/email`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: base },
+    body: JSON.stringify({ email, password }),
+  });
+  expect(answer.status).toBe(200);
+  return answer.headers
+    .getSetCookie()
+    .map((cookie) => cookie.split(';')[0])
+    .join('; ');
+}
+
+const call = (method: string, path: string, cookie: string, body?: string, headers: Record<string, string> = {}) =>
+  fetch(base + path, {
+    method,
+    redirect: 'manual',
+    headers: {
+      origin: base,
+      ...(cookie ? { cookie } : {}),
+      ...(body ? { 'content-type': 'application/json' } : {}),
+      ...headers,
+    },
+    ...(body ? { body } : {}),
+  });
+
+beforeAll(async () => {
+  const [first, second] = [await newShop(), await newShop()];
+  jobId = (await importJob(first.owner, flagshipText)).id;
+  const port = await freePort();
+  base = `http://127.0.0.1:${port}`;
+  server = await serve(
+    {
+      DATABASE_URL: process.env.DATABASE_URL ?? '',
+      BETTER_AUTH_SECRET: process.env.BETTER_AUTH_SECRET ?? '',
+      SPLAY_SIGN_IN_LIMIT: 'off',
+      LOG_LEVEL: 'silent',
+    },
+    { port, quiet: true },
+  );
+  mine = await signIn(first.email, first.password);
+  theirs = await signIn(second.email, second.password);
+  looking = await signIn(first.email.replace('owner', 'reviewer'), first.password);
+});
+afterAll(async () => {
+  server.kill();
+  await closeDatabase();
+});
+
+/** Every endpoint and page of a job, with a body that is right. */
+const doors = (): [method: string, path: string, body?: string][] => {
+  const { job } = JSON.parse(flagshipText) as { job: unknown };
+  const reading = {
+    id: 'r1',
+    measurement: 'p1-width',
+    stage: 'fit-up',
+    value: 755,
+    taken: '2026-05-02T10:00:00Z',
+    by: 'x',
+  };
+  return [
+    ['GET', `/api/jobs/${jobId}`],
+    ['PUT', `/api/jobs/${jobId}`, JSON.stringify({ basedOn: 1, label: 'x', job })],
+    ['GET', `/api/jobs/${jobId}/revisions`],
+    ['GET', `/api/jobs/${jobId}/revisions/1`],
+    ['POST', `/api/jobs/${jobId}/revisions/1`, JSON.stringify({ basedOn: 1 })],
+    ['GET', `/api/jobs/${jobId}/readings`],
+    ['POST', `/api/jobs/${jobId}/readings`, JSON.stringify([reading])],
+    ['GET', `/api/jobs/${jobId}/export`],
+    ['GET', `/api/jobs/${jobId}/marks.pdf`],
+    ['GET', `/api/jobs/${jobId}/table?what=stations`],
+    ['GET', `/api/jobs/${jobId}/drawing?what=side&as=dxf`],
+    ['GET', `/jobs/${jobId}`],
+    ['GET', `/jobs/${jobId}/cuts`],
+    ['GET', `/print/${jobId}/marks`],
+    ['GET', `/print/${jobId}/survey`],
+  ];
+};
+
+describe('who may come in', () => {
+  it('a member of another shop gets 404 at every door of a job', async () => {
+    for (const [method, path, body] of doors())
+      expect([path, (await call(method, path, theirs, body)).status]).toEqual([path, 404]);
+  });
+
+  it('and the shop’s own people get in', async () => {
+    for (const [method, path, body] of doors()) {
+      const { status } = await call(method, path, mine, body);
+      expect([200, 302, 409], path).toContain(status);
+    }
+  });
+
+  it('nobody signed in gets 401, or the sign-in page', async () => {
+    for (const [method, path, body] of doors()) {
+      const answer = await call(method, path, '', body);
+      expect([path, answer.status]).toEqual([path, path.startsWith('/api/') ? 401 : 302]);
+    }
+  });
+
+  it('a reviewer cannot write', async () => {
+    for (const [method, path, body] of doors().filter(([verb]) => verb !== 'GET'))
+      expect([path, (await call(method, path, looking, body)).status]).toEqual([path, 403]);
+  });
+
+  it('refuses a wrong password without saying which half is wrong', async () => {
+    const answer = await call(
+      'POST',
+      '/api/auth/sign-in/email',
+      '',
+      JSON.stringify({ email: 'nobody@test.example', password: 'wrong password' }),
+    );
+    expect(answer.status).toBe(401);
+  });
+
+  it('an id that is none is not found', async () => {
+    expect((await call('GET', '/api/jobs/1%27%20or%201=1', mine)).status).toBe(404);
+    expect((await call('GET', `/api/jobs/${jobId}/revisions/9999`, mine)).status).toBe(404);
+    expect((await call('GET', `/api/jobs/${jobId}/revisions/-1`, mine)).status).toBe(404);
+  });
+});
+
+describe('what may come in', () => {
+  it('nothing from a page of somebody else', async () => {
+    const body = JSON.stringify({ basedOn: 1 });
+    for (const headers of [
+      { origin: 'http://evil.example' },
+      { origin: 'null' },
+      { 'sec-fetch-site': 'cross-site' },
+    ] as Record<string, string>[]) {
+      const answer = await call('POST', `/api/jobs/${jobId}/revisions/1`, mine, body, headers);
+      expect(answer.status).toBe(403);
+      expect(await answer.json()).toMatchObject({ code: 'origin' });
+    }
+  });
+
+  it('nothing too large, also when its length is not told', async () => {
+    const large = 'x'.repeat(5 * 1024 * 1024);
+    expect((await call('POST', '/api/jobs', mine, large)).status).toBe(413);
+    const stream = new ReadableStream({
+      start: (controller) => {
+        controller.enqueue(new TextEncoder().encode(large));
+        controller.close();
+      },
+    });
+    const streamed = await fetch(`${base}/api/jobs`, {
+      method: 'POST',
+      headers: { origin: base, cookie: mine },
+      body: stream,
+      duplex: 'half',
+    } as RequestInit);
+    expect(streamed.status).toBe(413);
+  });
+
+  it('names what is wrong, with its path', async () => {
+    const answer = await call('PUT', `/api/jobs/${jobId}`, mine, JSON.stringify({ basedOn: 'one', label: 'x' }));
+    expect(answer.status).toBe(422);
+    expect(answer.headers.get('content-type')).toBe('application/problem+json');
+    const told = (await answer.json()) as { problems: { path: string }[] };
+    expect(told.problems.map(({ path }) => path).sort()).toEqual(['basedOn', 'job']);
+    const reading = await call('POST', `/api/jobs/${jobId}/readings`, mine, JSON.stringify([{ id: 'x' }]));
+    expect(reading.status).toBe(422);
+    expect((await call('PUT', `/api/jobs/${jobId}`, mine, 'not json')).status).toBe(422);
+  });
+
+  it('a stale save is answered with the version that is there', async () => {
+    const head = (await (await call('GET', `/api/jobs/${jobId}`, mine)).json()) as {
+      revision: number;
+      job: { name: string };
+    };
+    const save = (name: string) =>
+      call(
+        'PUT',
+        `/api/jobs/${jobId}`,
+        mine,
+        JSON.stringify({ basedOn: head.revision, label: 'x', job: { ...head.job, name } }),
+      );
+    expect((await save('First in')).status).toBe(200);
+    const late = await save('Too late');
+    expect(late.status).toBe(409);
+    expect(await late.json()).toMatchObject({
+      code: 'save/stale',
+      theirs: { revision: head.revision + 1, job: { name: 'First in' } },
+    });
+  });
+});
+
+it('pages carry a policy that runs only our own scripts', async () => {
+  const answer = await call('GET', `/jobs/${jobId}/cuts`, mine);
+  const policy = answer.headers.get('content-security-policy') ?? '';
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).toMatch(/script-src 'self'[^;]*sha256-/);
+  expect(policy).not.toContain('unsafe-inline');
+  expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+});
