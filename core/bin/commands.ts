@@ -1,0 +1,108 @@
+import {
+  drawingOf,
+  evaluatePlan,
+  InputError,
+  JOB_TABLES,
+  type JobFile,
+  type JobTable,
+  lengthText,
+  markSheet,
+  parseJobFile,
+  writeDxf,
+  writeJobFile,
+  writeJobTable,
+  writeSvg,
+} from '../src/index.ts';
+
+export class UsageError extends Error {}
+
+export interface Result {
+  readonly code: 0 | 1 | 2;
+  readonly output: string;
+  readonly problems?: string;
+}
+
+export type Options = Readonly<Partial<Record<'as' | 'view' | 'table' | 'unit' | 'out', string>>> & {
+  readonly help?: boolean;
+};
+
+export const HELP = `splay: a job file without the web
+
+  splay check job.json                        is the file right, and may the plan be cut?
+  splay evaluate job.json                     everything the plan gives, as JSON (mm, radians)
+  splay export job.json                       the job file again, in its canonical form
+  splay export job.json --as dxf --view side  a drawing: --as dxf or svg, --view side or plan
+  splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
+  splay export job.json --as marks            the marks sheet as JSON
+
+  --out FILE   write there and not to the screen
+  exit codes   0 good · 1 the plan has something that must stop · 2 the file is not right · 64 the call is not right
+`;
+
+const choose = <T extends string>(value: string | undefined, choices: readonly T[], name: string, usual: T): T => {
+  const given = value ?? usual;
+  const found = choices.find((choice) => choice === given);
+  if (!found) throw new UsageError(`--${name} is one of ${choices.join(', ')}, not “${given}”.`);
+  return found;
+};
+
+function check({ job }: JobFile): Result {
+  const { conflicts, measures } = evaluatePlan(job);
+  const stops = conflicts.filter(({ severity }) => severity === 'stop');
+  const show = (mm: number | null) => (mm === null ? '–' : lengthText(mm, job.display, true));
+  const lines = [
+    `${job.name}: the file is right.`,
+    `Wheelbase ${show(measures.before.wheelbase)} → ${show(measures.after.wheelbase)}`,
+    ...conflicts.map(({ severity, message }) => `${severity.padEnd(5)} ${message}`),
+    stops.length > 0 ? `${stops.length} must stop this plan.` : 'Nothing stops this plan. That is not an approval.',
+  ];
+  return { code: stops.length > 0 ? 1 : 0, output: `${lines.join('\n')}\n` };
+}
+
+function evaluated({ job }: JobFile): Result {
+  const { measures, features, crossmembers, joints, cutEnds, conflicts, controls, operations, tape, axles } =
+    evaluatePlan(job);
+  const result = { measures, tape, operations, joints, cutEnds, axles, features, crossmembers, controls, conflicts };
+  return {
+    code: conflicts.some(({ severity }) => severity === 'stop') ? 1 : 0,
+    output: `${JSON.stringify(result, null, 2)}\n`,
+  };
+}
+
+function exported(file: JobFile, options: Options): Result {
+  const good = (output: string): Result => ({ code: 0, output });
+  const { job, readings } = file;
+  if (options.table !== undefined) {
+    const table: JobTable = choose(options.table, JOB_TABLES, 'table', 'stations');
+    return good(writeJobTable(table, job, readings, choose(options.unit, ['mm', 'in'], 'unit', job.display.unit)));
+  }
+  const view = choose(options.view, ['side', 'plan'], 'view', 'side');
+  switch (choose(options.as, ['json', 'dxf', 'svg', 'marks'], 'as', 'json')) {
+    case 'json':
+      return good(writeJobFile(file));
+    case 'dxf':
+      return good(writeDxf(drawingOf(job, view)));
+    case 'svg':
+      return good(writeSvg(drawingOf(job, view), `${job.name}, ${view}`));
+    case 'marks':
+      return good(`${JSON.stringify(markSheet(job, evaluatePlan(job)), null, 2)}\n`);
+  }
+}
+
+/** Carries out one call of the command line. @throws UsageError for a call that is not right. */
+export function commands(words: readonly string[], options: Options, read: (path: string) => string): Result {
+  const [command, path, ...rest] = words;
+  if (options.help || command === undefined || command === 'help') return { code: 0, output: HELP };
+  const actions = { check, evaluate: evaluated, export: (file: JobFile) => exported(file, options) };
+  if (!(command in actions)) throw new UsageError(`There is no command “${command}”. Try: splay help`);
+  if (path === undefined || rest.length > 0) throw new UsageError(`Name one job file: splay ${command} job.json`);
+  try {
+    return actions[command as keyof typeof actions](parseJobFile(read(path)));
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const lines = error.problems.map(
+      (problem) => `${path}: ${problem.path ? `${problem.path}: ` : ''}${problem.message}`,
+    );
+    return { code: 2, output: '', problems: `${lines.join('\n')}\n` };
+  }
+}

@@ -1,0 +1,75 @@
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+import { commands, UsageError } from './commands.ts';
+
+const path = (name: string) => fileURLToPath(new URL(`../../demo/${name}.json`, import.meta.url));
+const read = (file: string) => readFileSync(file, 'utf8');
+const van = path('parcel-van');
+
+describe('splay', () => {
+  it('check says what a plan gives, and that it is no approval', () => {
+    const { code, output } = commands(['check', van], {}, read);
+    expect(code).toBe(0);
+    expect(output).toContain('Wheelbase 141 in → 155 3/4 in');
+    expect(output).toContain('That is not an approval.');
+  });
+
+  it('check exits with 1 when something must stop', () => {
+    const cutting = read(van).replace('"at": { "x": 1981.2,', '"at": { "x": -127,');
+    const { code, output } = commands(['check', 'x.json'], {}, () => cutting);
+    expect(code).toBe(1);
+    expect(output).toMatch(/stop +Identity stamp/);
+  });
+
+  it('a broken file exits with 2 and every problem has its path', () => {
+    const { code, problems } = commands(['check', 'x.json'], {}, () =>
+      read(van).replace('"tyreRadius": 393.7', '"tyreRadius": "big"'),
+    );
+    expect(code).toBe(2);
+    expect(problems).toBe('x.json: job.donor.axles[0].tyreRadius: must be a number of millimetres\n');
+  });
+
+  it('evaluate gives measures, features, joints, conflicts and control measurements', () => {
+    const result = JSON.parse(commands(['evaluate', van], {}, read).output) as Record<string, never> & {
+      measures: { after: { wheelbase: number } };
+    };
+    expect(Object.keys(result)).toEqual(
+      expect.arrayContaining(['measures', 'features', 'joints', 'conflicts', 'controls']),
+    );
+    expect(result.measures.after.wheelbase).toBeNear(3956.05, 1e-6);
+  });
+
+  it('export gives the file, drawings, tables and marks', () => {
+    expect(commands(['export', van], {}, read).output).toBe(read(van));
+    expect(commands(['export', van], { as: 'dxf', view: 'plan' }, read).output).toContain('LWPOLYLINE');
+    expect(commands(['export', van], { as: 'svg' }, read).output).toContain('</svg>');
+    expect(commands(['export', van], { table: 'stations', unit: 'mm' }, read).output).toContain('x [mm]');
+    expect(commands(['export', van], { as: 'marks' }, read).output).toContain('"letters": "A B"');
+  });
+
+  it.each([
+    [['weld', van], {}],
+    [['check'], {}],
+    [['check', van, van], {}],
+    [['export', van], { as: 'cheese' }],
+    [['export', van], { table: 'cheese' }],
+  ])('refuses the call %j %j', (words, options) => {
+    expect(() => commands(words, options, read)).toThrow(UsageError);
+  });
+
+  it('runs as a program, with its exit codes', () => {
+    const run = (...args: string[]) =>
+      spawnSync(process.execPath, ['--import', 'tsx', fileURLToPath(new URL('splay.ts', import.meta.url)), ...args], {
+        encoding: 'utf8',
+      });
+    expect(run('check', van)).toMatchObject({ status: 0 });
+    expect(run('check', 'no-such-file.json')).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('no such file') as string,
+    });
+    expect(run('check', '--sideways')).toMatchObject({ status: 64 });
+    expect(run('help').stdout).toContain('exit codes');
+  });
+});

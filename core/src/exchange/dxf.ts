@@ -1,0 +1,42 @@
+import { Colors, DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
+import { DRAWING_LAYERS, type DrawingLayer, type Shape } from './drawing.ts';
+
+const COLOURS: Readonly<Record<DrawingLayer, number>> = {
+  DONOR: 8,
+  BUILT: Colors.White,
+  NEW: Colors.Blue,
+  CUT_AWAY: Colors.Red,
+  CROSSMEMBERS: 9,
+  FEATURES: Colors.White,
+  AXLES: 8,
+  CUTS: Colors.Red,
+  TEXT: Colors.White,
+};
+
+/** A drawing as DXF text, real size in millimetres, one layer for each meaning. */
+export function writeDxf(shapes: readonly Shape[]): string {
+  const dxf = new DxfWriter();
+  dxf.setUnits(Units.Millimeters);
+  for (const layer of DRAWING_LAYERS) dxf.addLayer(layer, COLOURS[layer], 'Continuous');
+  for (const shape of shapes) {
+    dxf.setCurrentLayerName(shape.layer);
+    switch (shape.kind) {
+      case 'outline':
+        dxf.addLWPolyline(
+          shape.points.map(([x, y]) => ({ point: { x, y } })),
+          { flags: 1 },
+        );
+        break;
+      case 'line':
+        dxf.addLine(point3d(...shape.from), point3d(...shape.to));
+        break;
+      case 'circle':
+        dxf.addCircle(point3d(...shape.centre), shape.radius);
+        break;
+      case 'text':
+        dxf.addText(point3d(...shape.at), shape.height, shape.text);
+        break;
+    }
+  }
+  return dxf.stringify();
+}

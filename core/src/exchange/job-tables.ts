@@ -1,0 +1,95 @@
+import { InputError } from '../input-error.ts';
+import { checkJob, checkReading, type Job } from '../job/index.ts';
+import { type Rail, type Rails, type Side, SIDES } from '../frame/index.ts';
+import type { Reading } from '../survey/index.ts';
+import type { LengthUnit } from '../units/index.ts';
+import { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
+
+export const JOB_TABLES = ['stations', 'features', 'control-points', 'readings'] as const;
+export type JobTable = (typeof JOB_TABLES)[number];
+
+const text = (key: string, optional = false): TableColumn => ({ key, kind: 'text', optional });
+const length = (key: string): TableColumn => ({ key, kind: 'length' });
+
+/** The columns of each table, in order. Stations (`x`) count from the front axle, rearward. */
+export const TABLE_COLUMNS: Readonly<Record<JobTable, readonly TableColumn[]>> = {
+  stations: [text('side'), length('x'), length('halfWidth'), length('top'), text('section')],
+  features: [
+    text('id'),
+    text('name'),
+    text('kind'),
+    text('side'),
+    length('x'),
+    length('length'),
+    text('face'),
+    length('down'),
+    length('diameter'),
+    text('attachment'),
+    text('movable'),
+    { key: 'mass', kind: 'number' },
+    text('group', true),
+  ],
+  'control-points': [text('id'), text('name'), length('x'), length('inboard'), length('down')],
+  readings: [text('id'), text('measurement'), text('stage'), length('value'), text('taken'), text('by')],
+};
+
+function stationRows(rails: Rails): TableRow[] {
+  const rows = (rail: Rail, side: string) => rail.map((station) => ({ side, ...station }));
+  return rails.kind === 'mirrored' ? rows(rails.stations, 'both') : SIDES.flatMap((side) => rows(rails[side], side));
+}
+
+/** One table of a job as CSV. */
+export function writeJobTable(table: JobTable, job: Job, readings: readonly Reading[], unit: LengthUnit): string {
+  const rows: Readonly<Record<JobTable, () => readonly object[]>> = {
+    stations: () => stationRows(job.donor.rails),
+    features: () => job.donor.features,
+    'control-points': () => job.donor.controlPoints,
+    readings: () => readings,
+  };
+  return writeTable(TABLE_COLUMNS[table], rows[table]() as readonly TableRow[], unit);
+}
+
+function railsOf(rows: readonly TableRow[]): Rails {
+  const of = (side: string): Rail =>
+    rows.flatMap(({ side: own, ...station }) => (own === side ? [station as unknown as Rail[number]] : []));
+  const known: readonly string[] = ['both', ...SIDES];
+  const wrong = rows.findIndex((row) => !known.includes(String(row.side)));
+  if (wrong >= 0)
+    throw new InputError([
+      {
+        code: 'table/side',
+        path: `line ${wrong + 2}, side`,
+        message: 'The side is left, right, or both where the rails mirror each other.',
+      },
+    ]);
+  const sides = new Set(rows.map((row) => row.side));
+  if (sides.has('both') && sides.size > 1)
+    throw new InputError([
+      {
+        code: 'table/side',
+        path: 'side',
+        message: 'Give either both for all stations, or left and right for each rail.',
+      },
+    ]);
+  return sides.has('both')
+    ? { kind: 'mirrored', stations: of('both') }
+    : { kind: 'measured', left: of('left' satisfies Side), right: of('right') };
+}
+
+/**
+ * The job with a table of its donor replaced by one from CSV.
+ * @throws InputError with every problem, of the table or of the job it would make.
+ */
+export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, job: Job): Job {
+  const rows = readTable(TABLE_COLUMNS[table], csv);
+  const donor =
+    table === 'stations'
+      ? { ...job.donor, rails: railsOf(rows) }
+      : table === 'features'
+        ? { ...job.donor, features: rows }
+        : { ...job.donor, controlPoints: rows };
+  return checkJob({ ...job, donor });
+}
+
+/** Readings from CSV. @throws InputError with every problem. */
+export const readReadings = (csv: string): Reading[] => readTable(TABLE_COLUMNS.readings, csv).map(checkReading);
