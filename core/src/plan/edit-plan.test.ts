@@ -34,11 +34,17 @@ describe('a new operation of every kind', () => {
   });
 });
 
+/** Figures to a nanometre: sums of lengths do not come back to the last bit. */
+const rounded = (value: object): unknown =>
+  JSON.parse(
+    JSON.stringify(value, (_, item: unknown) => (typeof item === 'number' ? Math.round(item * 1e6) / 1e6 : item)),
+  );
+
 it('shifting there and back changes nothing', () => {
   fc.assert(
     fc.property(fc.constantFrom(...OPERATION_KINDS), fc.integer({ min: -500, max: 500 }), (kind, by) => {
       const operation = newOperation(kind, 'a', 3000, channelFrame);
-      expect(shiftOperation(shiftOperation(operation, by), -by)).toEqual(operation);
+      expect(rounded(shiftOperation(shiftOperation(operation, by), -by))).toEqual(rounded(operation));
     }),
   );
 });

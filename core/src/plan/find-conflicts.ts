@@ -29,7 +29,7 @@ type Finder = (findings: Findings, context: Context) => Conflict[];
 const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as const;
 
 const donorXOf = (outcome: FeatureOutcome): number => outcome.feature.x + outcome.feature.length / 2;
-const builtXOf = (outcome: FeatureOutcome): number | null => Object.values(outcome.places)[0]?.built?.x ?? null;
+const builtXOf = ({ places }: FeatureOutcome): number | null => (places.left ?? places.right)?.built?.x ?? null;
 
 /** Features that are only marks in the steel: nothing hangs on them. */
 const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
@@ -243,12 +243,14 @@ const joints: Finder = (findings, { show }) =>
 
 const nearJoints: Finder = ({ joints: all, features }, { rules, show }) => {
   const limit = ruleValue(rules, 'joint/hole-distance');
+  const near = features.flatMap((outcome) => {
+    const x = builtXOf(outcome);
+    const { feature, fate } = outcome;
+    return x === null || fate === 'new' ? [] : [{ feature, x, reach: Math.max(feature.length, feature.diameter) / 2 }];
+  });
   return all.flatMap((joint) =>
-    features.flatMap((outcome): Conflict[] => {
-      const x = builtXOf(outcome);
-      if (x === null || outcome.fate === 'new') return [];
-      const { feature } = outcome;
-      const clear = Math.abs(x - joint.builtX) - Math.max(feature.length, feature.diameter) / 2;
+    near.flatMap(({ feature, x, reach }): Conflict[] => {
+      const clear = Math.abs(x - joint.builtX) - reach;
       if (clear >= limit) return [];
       const stamp = feature.kind === 'identity-stamp';
       return [

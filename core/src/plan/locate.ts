@@ -19,9 +19,14 @@ export function whereIs(state: PlanState, source: string, x: number, z: number):
 
 /** Height of the mean rail top at local x of `source`, on whichever piece or removed steel has it there. */
 export function topAt(state: PlanState, source: string, x: number): number {
-  const all: readonly Piece[] = [...state.pieces, ...state.removed].filter((piece) => piece.source === source);
-  const here = all.find((piece) => x >= frontTop(piece) && x <= rearTop(piece)) ?? all[0];
-  return here ? meanTop(here, x).top : 0;
+  let fallback: Piece | undefined;
+  for (const list of [state.pieces, state.removed] as const)
+    for (const piece of list) {
+      if (piece.source !== source) continue;
+      if (x >= frontTop(piece) && x <= rearTop(piece)) return meanTop(piece, x).top;
+      fallback ??= piece;
+    }
+  return fallback ? meanTop(fallback, x).top : 0;
 }
 
 /** Present place of something on a rail, `down` below its top, `inboard` of the outside face. */

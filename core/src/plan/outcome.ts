@@ -190,17 +190,17 @@ export function featureOutcome(
   return { feature: item, fate, reason: reasons[fate] ?? '', operation, places, shift, piece: lies.piece };
 }
 
-function shiftOf(places: FeatureOutcome['places'], turn: number): Shift | null {
-  const both = Object.values(places).flatMap(({ donor, built }) => (donor && built ? [{ donor, built }] : []));
-  if (both.length === 0) return null;
-  const mean = (pick: (pair: { donor: Vec3; built: Vec3 }) => number) =>
-    both.reduce((sum, pair) => sum + pick(pair), 0) / both.length;
-  return {
-    dx: mean(({ donor, built }) => built.x - donor.x),
-    dy: mean(({ donor, built }) => Math.abs(built.y) - Math.abs(donor.y)),
-    dz: mean(({ donor, built }) => built.z - donor.z),
-    turn,
-  };
+/** The mean move of the sides that have both places. */
+function shiftOf({ left, right }: FeatureOutcome['places'], turn: number): Shift | null {
+  let [count, dx, dy, dz] = [0, 0, 0, 0];
+  for (const side of [left, right]) {
+    if (!side?.donor || !side.built) continue;
+    count += 1;
+    dx += side.built.x - side.donor.x;
+    dy += Math.abs(side.built.y) - Math.abs(side.donor.y);
+    dz += side.built.z - side.donor.z;
+  }
+  return count > 0 ? { dx: dx / count, dy: dy / count, dz: dz / count, turn } : null;
 }
 
 export function crossmemberOutcome(

@@ -79,8 +79,14 @@ export function propertiesOfParts(parts: readonly Part[], density = STEEL_DENSIT
   };
 }
 
-/** The bending properties of a plain rail section. */
-export const sectionProperties = (section: Section): SectionProperties => propertiesOfParts(partsOf(section));
+const known = new WeakMap<Section, SectionProperties>();
+
+/** The bending properties of a plain rail section; kept by the section's identity, since masses ask for them often. */
+export function sectionProperties(section: Section): SectionProperties {
+  const found = known.get(section) ?? propertiesOfParts(partsOf(section));
+  known.set(section, found);
+  return found;
+}
 
 /** The torsion constant of a plain section, mm⁴, and the formula it rests on. Warping is left out. */
 export function torsionConstant(section: Section): {

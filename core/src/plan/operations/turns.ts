@@ -1,6 +1,7 @@
 import { railAt } from '../../frame/index.ts';
 import { type PieCut, pieAngle, type Step } from '../operation.ts';
 import { bridge, type CutFace, meanTop, type Piece, spine } from '../piece.ts';
+import { SMALLEST } from './lengths.ts';
 import { posed, shift, turnAbout } from '../pose.ts';
 import type { Context } from '../context.ts';
 import {
@@ -74,7 +75,7 @@ export function step(state: PlanState, operation: Step): PlanState {
   const [from, to] = [findSpot(state, operation.from), findSpot(state, operation.to)];
   const [start, end] = [spine(pieceAt(state, from), from.x), spine(pieceAt(state, to), to.x)];
   const [run, climb] = [end.x - start.x, end.z - start.z];
-  if (!(run > 0))
+  if (!(run >= SMALLEST))
     throw new OperationRefused('operation/order', 'The rear cut must lie behind the front cut.', [
       'Swap the two places.',
     ]);

@@ -1,3 +1,4 @@
+import { SMALLEST } from './lengths.ts';
 import type { Widen } from '../operation.ts';
 import { bridge, frontTop, type Piece, railEnd, rearTop, spine } from '../piece.ts';
 import { asRemoved, findSpot, OperationRefused, type PlanState, type Spot, splitSquare } from '../state.ts';
@@ -26,7 +27,7 @@ export function widen(state: PlanState, operation: Widen): PlanState {
     throw new OperationRefused('operation/not-positive', 'The change of width is 0: nothing would change.', [
       'Type an amount.',
     ]);
-  if (operation.transition < 0)
+  if (operation.transition !== 0 && operation.transition < SMALLEST)
     throw new OperationRefused('operation/not-positive', 'A transition cannot be shorter than 0.', ['Type 0 or more.']);
   const outward = operation.amount / 2;
   const lastIndex = state.pieces.length - 1;
