@@ -1,5 +1,5 @@
 import { type Job } from '@splay/core';
-import { change, type JobStore } from '../../client/job-store.ts';
+import { change, type JobStore, useJobState } from '../../client/job-store.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 
 interface GuideProps {
@@ -91,6 +91,7 @@ function asksOf({ donor, body }: Job): Ask[] {
 export function Guide({ store, job, canWrite, onTab }: GuideProps) {
   const asks = asksOf(job);
   const done = job.done.includes('donor');
+  const id = useJobState(store, (state) => state.id);
   return (
     <>
       <ol className="space-y-1">
@@ -109,6 +110,21 @@ export function Guide({ store, job, canWrite, onTab }: GuideProps) {
           </li>
         ))}
       </ol>
+      <p className="mt-4 flex flex-wrap items-center gap-2 text-sm">
+        <a className="button" href={`/print/${id}/survey`} target="_blank" rel="noreferrer">
+          Blank survey sheet
+        </a>
+        {(['stations', 'features', 'control-points', 'readings'] as const).map((table) => (
+          <a key={table} className="underline" href={`/api/jobs/${id}/table?what=${table}`}>
+            {table.replace('-', ' ')} CSV
+          </a>
+        ))}
+        {(['side', 'plan'] as const).map((view) => (
+          <a key={view} className="underline" href={`/api/jobs/${id}/drawing?what=${view}&as=dxf`}>
+            {view} DXF
+          </a>
+        ))}
+      </p>
       <button
         type="button"
         className={`button mt-4 ${done ? '' : 'button-dark'}`}

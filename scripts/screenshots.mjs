@@ -1,0 +1,59 @@
+// `npm run screenshots`: one current picture of each main view, from the demo data, in docs/screenshots.
+import { randomBytes } from 'node:crypto';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, prepareDatabase, serve } from './lib/app.mjs';
+import { chromium as installChromium, modules } from './lib/install.mjs';
+import { freePort, ownDatabase, startPostgres } from './lib/postgres.mjs';
+import { root, say } from './lib/run.mjs';
+
+await modules();
+await installChromium();
+await build();
+const folder = mkdtempSync(join(root, '.splay-test-'));
+const cluster = await startPostgres(folder);
+let server;
+let browser;
+try {
+  const env = {
+    DATABASE_URL: await ownDatabase(cluster, 'splay'),
+    BETTER_AUTH_SECRET: randomBytes(32).toString('hex'),
+    SPLAY_DEMO: '1',
+  };
+  await prepareDatabase(env, true);
+  const port = await freePort();
+  server = await serve(env, { port, quiet: true });
+  const { chromium } = await import('@playwright/test');
+  browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-dev-shm-usage'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+  const out = join(root, 'docs/screenshots');
+  mkdirSync(out, { recursive: true });
+  const base = `http://127.0.0.1:${port}`;
+  const shot = async (name) => {
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: join(out, `${name}.png`) });
+    say(name);
+  };
+  await page.goto(`${base}/sign-in`);
+  await shot('sign-in');
+  await page.getByRole('button', { name: 'Open the demo shop' }).click();
+  await page.waitForURL(`${base}/`);
+  await shot('jobs');
+  const href = await page.getByRole('link', { name: /^Parcel van/ }).getAttribute('href');
+  for (const bench of ['donor', 'cuts', 'marks', 'true-up']) {
+    await page.goto(base + href + '/' + bench);
+    await shot(bench);
+  }
+  await page.goto(`${base}/print/${href.split('/').pop()}/marks`);
+  await shot('marks-on-paper');
+} finally {
+  await browser?.close();
+  server?.kill('SIGTERM');
+  cluster.stop();
+  rmSync(cluster.data, { recursive: true, force: true });
+  rmSync(folder, { recursive: true, force: true });
+}
