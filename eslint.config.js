@@ -68,6 +68,7 @@ export default tseslint.config(
     ignores: ['**/*.test.{ts,tsx}'],
     plugins: { boundaries },
     settings: {
+      'boundaries/root-path': import.meta.dirname,
       'boundaries/elements': elements,
       'boundaries/include': ['core/**/*', 'web/src/**/*'],
       'import/resolver': { node: { extensions: ['.ts', '.tsx', '.astro', '.js'] } },

@@ -16,7 +16,7 @@ async function breaks(path, line) {
   return result.messages.map((message) => message.ruleId);
 }
 
-afterEach(() => planted.splice(0).forEach((file) => rmSync(file)));
+afterEach(() => planted.splice(0).forEach((file) => rmSync(file, { force: true })));
 
 it.each([
   [
