@@ -50,8 +50,12 @@ export function problemOf(error: unknown, where: string): Response {
     const first = error.problems[0];
     return problem(422, first?.code ?? 'input', 'Some of what was sent is not right.', { problems: error.problems });
   }
-  if (error instanceof BodyTooLarge)
-    return problem(413, 'body/too-large', `More was sent than is taken here (${error.limit} bytes).`);
+  if (error instanceof BodyTooLarge) {
+    const answer = problem(413, 'body/too-large', `More was sent than is taken here (${error.limit} bytes).`);
+    // What is left of the body is not read: this connection cannot carry another request.
+    answer.headers.set('connection', 'close');
+    return answer;
+  }
   if (error instanceof NotFound) return problem(404, 'not-found', 'There is no such thing in this shop.');
   if (error instanceof Forbidden) return problem(403, 'forbidden', error.message);
   if (error instanceof StaleSave)
