@@ -1,18 +1,11 @@
-import { type Feature, type Job, type Operation, type Place, type PlanResult } from '@splay/core';
+import type { Operation, Place } from '@splay/core';
 import { LengthField } from '../../ui/length-field.tsx';
 import { AngleField } from './angle-field.tsx';
+import { BracketFields } from './bracket-fields.tsx';
 import { Choice } from './choice.tsx';
+import { CrossmemberFields } from './crossmember-fields.tsx';
+import { above, type OperationFieldsProps } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
-
-interface OperationFieldsProps {
-  readonly operation: Operation;
-  readonly job: Job;
-  readonly result: PlanResult;
-  readonly disabled: boolean;
-  readonly onChange: (operation: Operation) => void;
-}
-
-const above = (what: string) => (mm: number) => (mm > 0 ? null : `${what} must be more than 0.`);
 
 const END = [
   ['front', 'front'],
@@ -325,10 +318,6 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
   }
 }
 
-type Fields<K extends Operation['kind']> = Omit<OperationFieldsProps, 'operation'> & {
-  readonly operation: Extract<Operation, { kind: K }>;
-};
-
 function WholeRange({
   operation,
   disabled,
@@ -360,211 +349,5 @@ function WholeRange({
         })
       }
     />
-  );
-}
-
-function CrossmemberFields({ operation, job, result, disabled, onChange }: Fields<'crossmember'>) {
-  const { change } = operation;
-  const set = (next: typeof change) => onChange({ ...operation, change: next });
-  const first = job.donor.crossmembers[0]?.id ?? '';
-  const named = 'crossmember' in change && typeof change.crossmember === 'string' ? change.crossmember : first;
-  const member = job.donor.crossmembers.find((candidate) => candidate.id === named);
-  return (
-    <>
-      <Choice
-        label="What"
-        value={change.what}
-        disabled={disabled}
-        choices={[
-          ['add', 'add one'],
-          ['remove', 'take one out'],
-          ['move', 'move one'],
-          ['lower', 'lower one'],
-          ['thin', 'make one thinner'],
-        ]}
-        onChange={(what) => {
-          const at = { x: member?.x ?? 0, on: 'donor' as const };
-          if (what === 'add') return;
-          if (what === 'remove') set({ what, crossmember: named });
-          if (what === 'move') set({ what, crossmember: named, to: at });
-          if (what === 'lower') set({ what, crossmember: named, by: 25.4 });
-          if (what === 'thin') set({ what, crossmember: named, depth: (member?.depth ?? 100) / 2 });
-        }}
-      />
-      {change.what !== 'add' && (
-        <Choice
-          label="Which"
-          value={named}
-          disabled={disabled}
-          choices={job.donor.crossmembers.map(({ id, name }) => [id, name] as const)}
-          onChange={(id) => set({ ...change, crossmember: id })}
-        />
-      )}
-      {change.what === 'add' && (
-        <>
-          <PlaceField
-            label="Where"
-            place={change.at}
-            {...{ job, result, disabled }}
-            onChange={(at) => set({ ...change, at })}
-          />
-          <LengthField
-            label="Depth"
-            mm={change.crossmember.depth}
-            format={job.display}
-            disabled={disabled}
-            check={above('The depth')}
-            onChange={(depth) => set({ ...change, crossmember: { ...change.crossmember, depth } })}
-          />
-        </>
-      )}
-      {change.what === 'move' && (
-        <PlaceField
-          label="To"
-          place={change.to}
-          {...{ job, result, disabled }}
-          onChange={(to) => set({ ...change, to })}
-        />
-      )}
-      {change.what === 'lower' && (
-        <LengthField
-          label="Lower by"
-          mm={change.by}
-          format={job.display}
-          disabled={disabled}
-          onChange={(by) => set({ ...change, by })}
-        />
-      )}
-      {change.what === 'thin' && (
-        <LengthField
-          label="New depth"
-          mm={change.depth}
-          format={job.display}
-          disabled={disabled}
-          check={above('The depth')}
-          onChange={(depth) => set({ ...change, depth })}
-        />
-      )}
-    </>
-  );
-}
-
-const NEW_HOLE: Omit<Feature, 'id' | 'x'> = {
-  name: 'New hole',
-  kind: 'hole',
-  side: 'both',
-  length: 0,
-  face: 'web-outside',
-  down: 50.8,
-  diameter: 12.7,
-  attachment: 'hole',
-  movable: 'no',
-  mass: 0,
-};
-
-function BracketFields({ operation, job, result, disabled, onChange }: Fields<'bracket'>) {
-  const { change } = operation;
-  const set = (next: typeof change) => onChange({ ...operation, change: next });
-  const named = typeof change.feature === 'string' ? change.feature : (job.donor.features[0]?.id ?? '');
-  const feature = job.donor.features.find((candidate) => candidate.id === named);
-  const at = { x: feature?.x ?? 0, on: 'donor' as const };
-  const common = { format: job.display, disabled };
-  return (
-    <>
-      <Choice
-        label="What"
-        value={change.what === 'add' ? 'drill' : change.what}
-        disabled={disabled}
-        choices={[
-          ['move', 'move one'],
-          ['remove', 'take one off'],
-          ['drill', 'drill holes'],
-        ]}
-        onChange={(what) => {
-          if (what === 'remove') set({ what, feature: named });
-          else if (what === 'move') set({ what, feature: named, to: at, down: feature?.down ?? 50.8 });
-          else
-            set({
-              what: 'drill',
-              at,
-              feature: { ...NEW_HOLE, id: `${operation.id}-hole`, x: at.x },
-              count: 1,
-              pitch: 0,
-            });
-        }}
-      />
-      {(change.what === 'remove' || change.what === 'move') && (
-        <Choice
-          label="Which"
-          value={named}
-          disabled={disabled}
-          choices={job.donor.features.map(({ id, name }) => [id, name] as const)}
-          onChange={(id) => set({ ...change, feature: id })}
-        />
-      )}
-      {change.what === 'move' && (
-        <>
-          <PlaceField
-            label="To"
-            place={change.to}
-            {...{ job, result, disabled }}
-            onChange={(to) => set({ ...change, to })}
-          />
-          <LengthField
-            {...common}
-            label="Below the rail top"
-            mm={change.down}
-            onChange={(down) => set({ ...change, down })}
-          />
-        </>
-      )}
-      {change.what === 'drill' && (
-        <>
-          <PlaceField
-            label="First hole"
-            place={change.at}
-            {...{ job, result, disabled }}
-            onChange={(place) => set({ ...change, at: place })}
-          />
-          <div className="grid grid-cols-2 gap-2">
-            <LengthField
-              {...common}
-              label="Diameter"
-              mm={change.feature.diameter}
-              check={above('The diameter')}
-              onChange={(diameter) => set({ ...change, feature: { ...change.feature, diameter } })}
-            />
-            <LengthField
-              {...common}
-              label="Below the top"
-              mm={change.feature.down}
-              onChange={(down) => set({ ...change, feature: { ...change.feature, down } })}
-            />
-          </div>
-          <Choice
-            label="How many"
-            value={String(change.count)}
-            disabled={disabled}
-            choices={[1, 2, 3, 4, 5, 6, 8, 10].map((count) => [String(count), String(count)] as const)}
-            onChange={(count) =>
-              set({
-                ...change,
-                count: Number(count),
-                pitch: Number(count) > 1 && change.pitch === 0 ? 50.8 : change.pitch,
-              })
-            }
-          />
-          {change.count > 1 && (
-            <LengthField
-              {...common}
-              label="Apart"
-              mm={change.pitch}
-              check={above('The distance')}
-              onChange={(pitch) => set({ ...change, pitch })}
-            />
-          )}
-        </>
-      )}
-    </>
   );
 }

@@ -1,0 +1,27 @@
+import type { Frame } from '../frame/index.ts';
+import type { Conflict } from './conflict.ts';
+import type { Context } from './context.ts';
+import type { Joint } from './joint.ts';
+import type { Plan } from './operation.ts';
+import type { CrossmemberOutcome, FeatureOutcome, RiderOutcome } from './outcome.ts';
+import type { PlanState } from './state.ts';
+import type { Tape } from './tape.ts';
+
+/** What the conflicts are looked for in: the evaluated plan, before its conflicts are known. */
+export interface Findings {
+  readonly frame: Frame;
+  readonly plan: Plan;
+  readonly state: PlanState;
+  readonly tape: Tape;
+  readonly joints: readonly Joint[];
+  readonly features: readonly FeatureOutcome[];
+  readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly axles: readonly RiderOutcome<Frame['axles'][number]>[];
+  readonly points: readonly RiderOutcome<Frame['points'][number]>[];
+}
+
+/** Looks for one sort of conflict. */
+export type Finder = (findings: Findings, context: Context) => Conflict[];
+
+/** Where a feature is on the built frame; null when it is not. */
+export const builtXOf = ({ places }: FeatureOutcome): number | null => (places.left ?? places.right)?.built?.x ?? null;

@@ -1,0 +1,129 @@
+import { materialOf } from '../materials/index.ts';
+import { ruleValue } from '../rules/index.ts';
+import type { Conflict } from './conflict.ts';
+import { builtXOf, type Finder } from './findings.ts';
+import type { JointVerdict } from './joint.ts';
+
+const JOINT_WORDS: Readonly<
+  Record<JointVerdict, { severity: Conflict['severity']; words: string; waysOut: readonly string[] }>
+> = {
+  meets: { severity: 'note', words: 'ends meet', waysOut: [] },
+  dress: {
+    severity: 'note',
+    words: 'ends meet after dressing',
+    waysOut: ['Clamp, hammer and grind the ends level before tacking.'],
+  },
+  'ease-with-a-pie-cut': {
+    severity: 'warn',
+    words: 'rails meet at a kink',
+    waysOut: ['Cut where the rail runs straight.', 'Take the kink out with a pie cut.'],
+  },
+  'needs-a-transition-piece': {
+    severity: 'warn',
+    words: 'ends do not meet',
+    waysOut: ['Cut where both ends have the same width and height.', 'Add a transition piece.'],
+  },
+  cannot: {
+    severity: 'stop',
+    words: 'ends cannot meet',
+    waysOut: ['Cut somewhere else, or split the change over two places.'],
+  },
+};
+
+/** Joints whose ends do not simply meet. */
+export const joints: Finder = (findings, { show }) =>
+  findings.joints.flatMap((joint): Conflict[] => {
+    if (joint.verdict === 'meets') return [];
+    const { severity, words, waysOut } = JOINT_WORDS[joint.verdict];
+    const side = joint.sides.left.verdict === joint.verdict ? joint.sides.left : joint.sides.right;
+    const degrees = (radians: number) => `${((Math.abs(radians) * 180) / Math.PI).toFixed(1)}°`;
+    const parts = [
+      ...(Math.abs(side.dy) > 0.2 ? [`${show(Math.abs(side.dy))} apart sideways`] : []),
+      ...(Math.abs(side.dz) > 0.2 ? [`${show(Math.abs(side.dz))} apart in height`] : []),
+      ...(Math.abs(side.pitch) > 0.001 && !joint.plannedKink ? [`${degrees(side.pitch)} in side view`] : []),
+      ...(Math.abs(side.yaw) > 0.001 && !joint.plannedKink ? [`${degrees(side.yaw)} in plan`] : []),
+      ...(Math.abs(side.depth) > 0.2 ? [`depths differ by ${show(Math.abs(side.depth))}`] : []),
+      ...(Math.abs(side.width) > 0.2 ? [`flanges differ by ${show(Math.abs(side.width))}`] : []),
+    ];
+    return [
+      {
+        code: `joint-${joint.verdict}`,
+        severity,
+        operation: joint.operation,
+        donorX: joint.donorX,
+        builtX: joint.builtX,
+        about: joint.letter,
+        message: `Joint ${joint.letter}: ${words}: ${parts.join(', ')}.`,
+        waysOut,
+      },
+    ];
+  });
+
+/** Holes, brackets and the identity stamp close to a joint. */
+export const nearJoints: Finder = ({ joints: all, features }, { rules, show }) => {
+  const limit = ruleValue(rules, 'joint/hole-distance');
+  const near = features.flatMap((outcome) => {
+    const x = builtXOf(outcome);
+    const { feature, fate } = outcome;
+    return x === null || fate === 'new' ? [] : [{ feature, x, reach: Math.max(feature.length, feature.diameter) / 2 }];
+  });
+  return all.flatMap((joint) =>
+    near.flatMap(({ feature, x, reach }): Conflict[] => {
+      const clear = Math.abs(x - joint.builtX) - reach;
+      if (clear >= limit) return [];
+      const stamp = feature.kind === 'identity-stamp';
+      return [
+        {
+          code: stamp ? 'identity-stamp' : 'near-joint',
+          severity: stamp ? 'stop' : 'note',
+          operation: joint.operation,
+          donorX: joint.donorX,
+          builtX: x,
+          about: feature.id,
+          message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
+          waysOut: stamp
+            ? ['Move the cut well clear of the stamp: grinding and plates come near it.']
+            : ['Move the cut a little.', 'Weld the hole shut before the joint, or let the plate run round it.'],
+        },
+      ];
+    }),
+  );
+};
+
+/** What the material and the shop's school of practice allow to be welded. */
+export const schools: Finder = ({ frame, joints: all, features }, { rules }) => {
+  const material = materialOf(frame.material);
+  const first = all[0];
+  if (!first) return [];
+  const at = { operation: first.operation, donorX: first.donorX, builtX: first.builtX, about: first.letter };
+  if (material.heatTreated || !material.weldable)
+    return [
+      {
+        ...at,
+        code: 'not-weldable',
+        severity: 'stop',
+        message: `The rails are ${material.name}: they must not be welded or heated.`,
+        waysOut: ['Bolt through existing holes instead.', 'Use a donor with mild-steel rails.'],
+      },
+    ];
+  if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
+  const hangers = features
+    .filter((outcome) => outcome.feature.kind === 'spring-hanger')
+    .map((outcome) => builtXOf(outcome) ?? -Infinity);
+  const last = Math.max(...hangers);
+  return all
+    .filter((joint) => joint.builtX < last)
+    .map((joint) => ({
+      code: 'ahead-of-hanger',
+      severity: 'stop' as const,
+      operation: joint.operation,
+      donorX: joint.donorX,
+      builtX: joint.builtX,
+      about: joint.letter,
+      message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger: the shop’s rulebook bolts there and welds only behind it.`,
+      waysOut: [
+        'Move the cut behind the rearmost hanger.',
+        'Change the rule, with your reason, if this frame allows it.',
+      ],
+    }));
+};
