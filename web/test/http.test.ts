@@ -135,6 +135,18 @@ describe('who may come in', () => {
     expect(answer.status).toBe(401);
   });
 
+  it('the first set-up is closed once there is a shop', async () => {
+    const form = JSON.stringify({
+      shop: 'Second shop',
+      name: 'me',
+      email: 'me@test.example',
+      password: 'long enough to use',
+    });
+    const answer = await call('POST', '/api/set-up', '', form);
+    expect(answer.status).toBe(403);
+    expect(await answer.json()).toMatchObject({ code: 'set-up/done' });
+  });
+
   it('an id that is none is not found', async () => {
     expect((await call('GET', '/api/jobs/1%27%20or%201=1', mine)).status).toBe(404);
     expect((await call('GET', `/api/jobs/${jobId}/revisions/9999`, mine)).status).toBe(404);
