@@ -44,8 +44,12 @@ export function startReadingQueue(store: JobStore): {
       store.setState({ readings: [...answer.value, ...left] });
       keep(left);
       if (left.length > 0) void send();
-    } else {
+    } else if (answer.reason === 'offline') {
       timer = setTimeout(() => void send(), RETRY_MS);
+    } else {
+      // Trying again would not help; the readings stay on this device and the header says why.
+      const detail = answer.problems[0]?.message ?? answer.detail;
+      store.setState({ saveState: answer.reason === 'signed-out' ? 'signed-out' : 'refused', saveDetail: detail });
     }
   }
 
