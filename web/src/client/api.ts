@@ -1,20 +1,7 @@
 import type { InputProblem, Job, Reading } from '@splay/core';
+import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 
-/** A job as the server keeps it. */
-export interface SavedJob {
-  readonly id: string;
-  readonly revision: number;
-  readonly job: Job;
-  readonly savedBy: string;
-  readonly savedAt: string;
-}
-
-export interface RevisionNote {
-  readonly number: number;
-  readonly label: string;
-  readonly savedBy: string;
-  readonly savedAt: string;
-}
+export type { RevisionNote, SavedJob };
 
 export type Refused = {
   readonly ok: false;

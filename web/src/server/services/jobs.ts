@@ -2,22 +2,10 @@ import { and, desc, eq } from 'drizzle-orm';
 import { type Job, type JobFile, jobFileOf, parseJobFile, type Reading, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, readings } from '../db/schema.ts';
 import { type Member, type ShopTransaction, withShop } from '../db/shop.ts';
+import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
 import { mustWrite, NotFound } from './errors.ts';
 
-export interface JobHead {
-  readonly id: string;
-  readonly revision: number;
-  readonly job: Job;
-  readonly savedBy: string;
-  readonly savedAt: string;
-}
-
-export interface RevisionNote {
-  readonly number: number;
-  readonly label: string;
-  readonly savedBy: string;
-  readonly savedAt: string;
-}
+export type JobHead = SavedJob;
 
 /** A save that was based on a revision which is not the newest any more: nothing was stored. */
 export class StaleSave extends Error {
