@@ -1,11 +1,13 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { type Cluster, ownDatabase, startPostgres } from '../../scripts/lib/postgres.mjs';
 import { root } from '../../scripts/lib/run.mjs';
-import { closeDatabase } from '../src/server/db/database.ts';
+import { sql } from 'drizzle-orm';
+import { closeDatabase, database } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
-import { importJob, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
+import { importJob, listJobs, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
 import { flagshipText, newShop } from './shops.ts';
 
 const folder = mkdtempSync(join(root, '.splay-test-crash-'));
@@ -61,3 +63,17 @@ it('kill -9 of the database in the middle of saves loses no acknowledged save', 
   const head = await readJob(owner, id);
   expect((await saveJob(owner, id, { basedOn: head.revision, label: 'After', job })).revision).toBe(head.revision + 1);
 }, 90_000);
+
+it('connections that the database drops before a transaction begins go back to the pool', async () => {
+  const { owner } = await newShop();
+  const dropAll = () => spawnSync('psql', [cluster.superuserUrl, '-c', DROP_ALL], { stdio: 'ignore' }).status;
+  for (let count = 0; count < 12; count += 1) {
+    await vi.waitFor(() => database().execute(sql`select 1`), 5000);
+    // While this process waits for psql it cannot notice that its idle connection was closed: BEGIN finds out.
+    expect(dropAll()).toBe(0);
+    await expect(listJobs(owner)).rejects.toThrow();
+  }
+  expect(await vi.waitFor(() => listJobs(owner), 15_000)).toEqual([]);
+}, 60_000);
+
+const DROP_ALL = `select pg_terminate_backend(pid) from pg_stat_activity where usename = 'splay'`;

@@ -5,6 +5,7 @@ import { logError } from '../log.ts';
 import * as schema from './schema.ts';
 
 export type Database = NodePgDatabase<typeof schema>;
+export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 let opened: { readonly pool: Pool; readonly database: Database } | undefined;
 
@@ -21,6 +22,20 @@ function open() {
 export function database(): Database {
   opened ??= open();
   return opened.database;
+}
+
+/**
+ * Runs queries in one transaction, on a connection of its own that goes back to the pool whatever happens: also when
+ * the server went away before BEGIN, which Drizzle's transaction on a pool never gives back.
+ */
+export async function inTransaction<T>(run: (tx: Transaction) => Promise<T>): Promise<T> {
+  opened ??= open();
+  const client = await opened.pool.connect();
+  try {
+    return await drizzle(client, { schema }).transaction(run);
+  } finally {
+    client.release();
+  }
 }
 
 export async function closeDatabase(): Promise<void> {

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { database, type Database } from './database.ts';
+import { database, inTransaction, type Transaction } from './database.ts';
 
 /** Somebody signed in, in the shop they work in. */
 export interface Member {
@@ -9,8 +9,6 @@ export interface Member {
   readonly shopName: string;
   readonly role: 'owner' | 'fabricator' | 'reviewer';
 }
-
-export type ShopTransaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** The role that row-level security holds for when the server connects as one that it does not. */
 export const WALLED_ROLE = 'splay_walled';
@@ -35,9 +33,9 @@ function rolePassesWalls(): Promise<boolean> {
  * Runs queries that see and change the rows of one shop only. The one way to a shop's rows: without it row-level
  * security shows none, whatever a query forgets to ask.
  */
-export async function withShop<T>(shopId: string, run: (tx: ShopTransaction) => Promise<T>): Promise<T> {
+export async function withShop<T>(shopId: string, run: (tx: Transaction) => Promise<T>): Promise<T> {
   const walled = await rolePassesWalls();
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     await tx.execute(sql`select set_config('splay.shop', ${shopId}, true)`);
     if (walled) await tx.execute(sql.raw(`set local role ${WALLED_ROLE}`));
     return run(tx);

@@ -1,7 +1,8 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { type Job, type JobFile, jobFileOf, parseJobFile, type Reading, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, readings } from '../db/schema.ts';
-import { type Member, type ShopTransaction, withShop } from '../db/shop.ts';
+import type { Transaction } from '../db/database.ts';
+import { type Member, withShop } from '../db/shop.ts';
 import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
 import { mustWrite, NotFound } from './errors.ts';
 
@@ -38,7 +39,7 @@ export function listJobs(member: Member): Promise<JobHead[]> {
 export const readJob = (member: Member, id: string, revision?: number): Promise<JobHead> =>
   withShop(member.shopId, (tx) => headOf(tx, id, revision));
 
-async function headOf(tx: ShopTransaction, id: string, revision?: number): Promise<JobHead> {
+async function headOf(tx: Transaction, id: string, revision?: number): Promise<JobHead> {
   const [row] = await tx
     .select({
       id: jobs.id,
@@ -79,7 +80,7 @@ export function saveJob(
 const sameJob = (a: Job, b: Job): boolean => writeJobFile(jobFileOf(a, [])) === writeJobFile(jobFileOf(b, []));
 
 async function addRevision(
-  tx: ShopTransaction,
+  tx: Transaction,
   member: Member,
   jobId: string,
   number: number,
@@ -146,7 +147,7 @@ export function listReadings(member: Member, id: string): Promise<Reading[]> {
   return withShop(member.shopId, (tx) => readingsOf(tx, id));
 }
 
-async function readingsOf(tx: ShopTransaction, id: string): Promise<Reading[]> {
+async function readingsOf(tx: Transaction, id: string): Promise<Reading[]> {
   const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
   if (!job) throw new NotFound();
   const rows = await tx.select().from(readings).where(eq(readings.jobId, id)).orderBy(readings.taken, readings.id);

@@ -1,6 +1,6 @@
 import { count, eq } from 'drizzle-orm';
 import { auth } from '../auth.ts';
-import { database } from '../db/database.ts';
+import { database, inTransaction } from '../db/database.ts';
 import { account, members, type Role, shops, user } from '../db/schema.ts';
 
 /** A person's way in. */
@@ -14,7 +14,7 @@ export interface NewMember {
 /** Makes a shop with its people, and gives its id. */
 export async function createShop(name: string, people: readonly NewMember[]): Promise<string> {
   const hashes = await Promise.all(people.map(async ({ password }) => (await auth().$context).password.hash(password)));
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [shop] = await tx.insert(shops).values({ name }).returning({ id: shops.id });
     if (!shop) throw new Error('the shop was not stored');
     for (const [index, person] of people.entries()) {
