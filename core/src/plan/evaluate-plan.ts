@@ -1,11 +1,4 @@
-import {
-  type Axle,
-  type Crossmember,
-  type Feature,
-  type Frame,
-  type FramePoint,
-  sectionLookup,
-} from '../frame/index.ts';
+import { type Axle, type Crossmember, type Frame, type FramePoint, sectionLookup } from '../frame/index.ts';
 import { materialOf } from '../materials/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
@@ -20,6 +13,8 @@ import { applyOperation } from './operations/index.ts';
 import {
   type CrossmemberOutcome,
   crossmemberOutcome,
+  type DonorPlaces,
+  donorPlacesOf,
   type FeatureOutcome,
   featureOutcome,
   type RiderOutcome,
@@ -74,11 +69,24 @@ export interface PlanResult {
   readonly conflicts: readonly Conflict[];
 }
 
-/** Looks up what a hung thing was on the donor, and where. */
+/** What hung things were on the donor, and where. */
 interface DonorView {
   readonly piece: Piece;
-  readonly features: ReadonlyMap<string, Feature>;
+  readonly places: DonorPlaces;
   readonly crossmembers: ReadonlyMap<string, Crossmember>;
+}
+
+/** The frame after one operation of a plan. */
+interface TrailStep {
+  readonly state: PlanState;
+  readonly outcome: Omit<OperationOutcome, 'letters'>;
+}
+
+/** The frame after each operation of the plan that was evaluated last: what a drag of one operation starts from. */
+interface Trail {
+  readonly rules: Rulebook;
+  readonly display: LengthFormat;
+  readonly steps: readonly TrailStep[];
 }
 
 interface Prepared {
@@ -86,6 +94,7 @@ interface Prepared {
   readonly view: DonorView;
   readonly standing: Standing;
   readonly measures: Measures;
+  trail: Trail | null;
 }
 
 const preparedFrames = new WeakMap<Frame, Prepared>();
@@ -93,9 +102,7 @@ const preparedFrames = new WeakMap<Frame, Prepared>();
 function standingOf(state: PlanState, frame: Frame, view: DonorView, context: Context): Standing {
   return {
     state,
-    features: state.features.map((hung) =>
-      featureOutcome(state, hung, { piece: view.piece, feature: view.features.get(hung.item.id) }, context),
-    ),
+    features: state.features.map((hung) => featureOutcome(state, hung, view.places, context)),
     crossmembers: state.crossmembers.map((hung) =>
       crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }),
     ),
@@ -109,22 +116,48 @@ function prepare(frame: Frame, context: Context): Prepared {
   const known = preparedFrames.get(frame);
   if (known) return known;
   const state = donorState(frame);
-  const byId = <T extends { readonly id: string }>(items: readonly T[]) =>
-    new Map(items.map((item) => [item.id, item]));
-  const view = {
-    piece: state.pieces[0] as Piece,
-    features: byId(frame.features),
-    crossmembers: byId(frame.crossmembers),
+  const piece = state.pieces[0] as Piece;
+  const view: DonorView = {
+    piece,
+    places: donorPlacesOf(piece, frame.features, context),
+    crossmembers: new Map(frame.crossmembers.map((member) => [member.id, member])),
   };
   const standing = standingOf(state, frame, view, context);
-  const prepared = {
+  const prepared: Prepared = {
     state,
     view,
     standing,
+    trail: null,
     measures: measuresOf(standing, context, materialOf(frame.material).density),
   };
   preparedFrames.set(frame, prepared);
   return prepared;
+}
+
+/** Carries out the operations in order, from the first that differs from the plan evaluated last on this frame. */
+function carryOutAll(before: Prepared, { plan, rules, display }: PlanInput, context: Context): readonly TrailStep[] {
+  const { trail } = before;
+  const known = trail && trail.rules === rules && trail.display === display ? trail.steps : [];
+  const steps: TrailStep[] = [];
+  for (const [index, operation] of plan.operations.entries()) {
+    const same = known[index];
+    if (same?.outcome.operation === operation && steps[index - 1] === known[index - 1]) {
+      steps.push(same);
+      continue;
+    }
+    const state = steps[index - 1]?.state ?? before.state;
+    if (operation.off) {
+      steps.push({ state, outcome: { operation, status: 'off', refusal: null } });
+      continue;
+    }
+    const applied = applyOperation(state, operation, context);
+    const outcome = applied.done
+      ? ({ operation, status: 'done', refusal: null } as const)
+      : ({ operation, status: 'refused', refusal: applied.refusal } as const);
+    steps.push({ state: applied.state, outcome });
+  }
+  before.trail = { rules, display, steps };
+  return steps;
 }
 
 /** Free ends of the chain that an operation cut. */
@@ -180,17 +213,9 @@ export function evaluatePlan(input: PlanInput): PlanResult {
   };
   const before = prepare(frame, context);
 
-  let state = before.state;
-  const went: Omit<OperationOutcome, 'letters'>[] = [];
-  for (const operation of plan.operations) {
-    if (operation.off) {
-      went.push({ operation, status: 'off', refusal: null });
-      continue;
-    }
-    const applied = applyOperation(state, operation, context);
-    state = applied.state;
-    went.push({ operation, status: applied.done ? 'done' : 'refused', refusal: applied.done ? null : applied.refusal });
-  }
+  const steps = carryOutAll(before, input, context);
+  const state = steps[steps.length - 1]?.state ?? before.state;
+  const went = steps.map((step) => step.outcome);
 
   const kinds = new Map(plan.operations.map((operation) => [operation.id, operation.kind]));
   const standing = standingOf(state, frame, before.view, context);

@@ -12,12 +12,15 @@ const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as 
 
 const donorXOf = (outcome: FeatureOutcome): number => outcome.feature.x + outcome.feature.length / 2;
 
+const NONE: Conflict[] = [];
+
 /** Features that are only marks in the steel: nothing hangs on them. */
 const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
 
 const fatesOfFeatures: Finder = ({ frame, features, tape }) =>
   features.flatMap((outcome): Conflict[] => {
     const { feature, fate, reason, operation } = outcome;
+    if (fate === 'stays' || fate === 'moves' || fate === 'new') return NONE;
     const at = { operation, donorX: donorXOf(outcome), builtX: builtOf(tape, donorXOf(outcome)), about: feature.id };
     const lost = fate === 'lost' || fate === 'cut-through';
     if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))

@@ -62,32 +62,31 @@ export const joints: Finder = (findings, { show }) =>
 /** Holes, brackets and the identity stamp close to a joint. */
 export const nearJoints: Finder = ({ joints: all, features }, { rules, show }) => {
   const limit = ruleValue(rules, 'joint/hole-distance');
-  const near = features.flatMap((outcome) => {
+  const found: Conflict[] = [];
+  for (const outcome of features) {
     const x = builtXOf(outcome);
-    const { feature, fate } = outcome;
-    return x === null || fate === 'new' ? [] : [{ feature, x, reach: Math.max(feature.length, feature.diameter) / 2 }];
-  });
-  return all.flatMap((joint) =>
-    near.flatMap(({ feature, x, reach }): Conflict[] => {
+    if (x === null || outcome.fate === 'new') continue;
+    const { feature } = outcome;
+    const reach = Math.max(feature.length, feature.diameter) / 2;
+    for (const joint of all) {
       const clear = Math.abs(x - joint.builtX) - reach;
-      if (clear >= limit) return [];
+      if (clear >= limit) continue;
       const stamp = feature.kind === 'identity-stamp';
-      return [
-        {
-          code: stamp ? 'identity-stamp' : 'near-joint',
-          severity: stamp ? 'stop' : 'note',
-          operation: joint.operation,
-          donorX: joint.donorX,
-          builtX: x,
-          about: feature.id,
-          message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
-          waysOut: stamp
-            ? ['Move the cut well clear of the stamp: grinding and plates come near it.']
-            : ['Move the cut a little.', 'Weld the hole shut before the joint, or let the plate run round it.'],
-        },
-      ];
-    }),
-  );
+      found.push({
+        code: stamp ? 'identity-stamp' : 'near-joint',
+        severity: stamp ? 'stop' : 'note',
+        operation: joint.operation,
+        donorX: joint.donorX,
+        builtX: x,
+        about: feature.id,
+        message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
+        waysOut: stamp
+          ? ['Move the cut well clear of the stamp: grinding and plates come near it.']
+          : ['Move the cut a little.', 'Weld the hole shut before the joint, or let the plate run round it.'],
+      });
+    }
+  }
+  return found;
 };
 
 /** What the material and the shop's school of practice allow to be welded. */

@@ -1,8 +1,8 @@
 import { type Side, SIDES } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
-import { type Section, widthOf } from '../sections/index.ts';
+import { widthOf } from '../sections/index.ts';
 import type { Context } from './context.ts';
-import { faceAt, type Piece, railEnd } from './piece.ts';
+import { faceAt, type Piece, type RailEnd, railEnd } from './piece.ts';
 import { posed } from './pose.ts';
 import type { PlanState } from './state.ts';
 
@@ -63,22 +63,29 @@ function bottomEdge(piece: Piece, end: 'front' | 'rear', x: number, top: number,
   return posed(piece.pose, faceAt({ ...piece[end], x, z: top }, top - depth), top - depth);
 }
 
-function jointSide(front: Piece, rear: Piece, side: Side, planned: boolean, context: Context): JointSide {
-  const [a, b] = [railEnd(front, side, 'rear'), railEnd(rear, side, 'front')];
-  const [sectionA, sectionB]: Section[] = [context.section(a.section), context.section(b.section)] as [
-    Section,
-    Section,
-  ];
+/** One rail's end at a joint, and the piece it is the end of. */
+interface EndOf {
+  readonly piece: Piece;
+  readonly end: RailEnd;
+}
+
+function jointSide(
+  { piece: front, end: a }: EndOf,
+  { piece: rear, end: b }: EndOf,
+  planned: boolean,
+  context: Context,
+): JointSide {
+  const [sectionA, sectionB] = [context.section(a.section), context.section(b.section)];
   const along = { x: Math.cos(front.pose.turn), z: Math.sin(front.pose.turn) };
   const [dx, dy, dz] = [b.point.x - a.point.x, b.point.y - a.point.y, b.point.z - a.point.z];
-  const bottomA = bottomEdge(front, 'rear', a.localX, a.top, (sectionA as Section).depth);
-  const bottomB = bottomEdge(rear, 'front', b.localX, b.top, (sectionB as Section).depth);
+  const bottomA = bottomEdge(front, 'rear', a.localX, a.top, sectionA.depth);
+  const bottomB = bottomEdge(rear, 'front', b.localX, b.top, sectionB.depth);
   const gapTop = dx * along.x + dz * along.z;
   const gapBottom = (bottomB.x - bottomA.x) * along.x + (bottomB.z - bottomA.z) * along.z;
   const sideways = { y: dy, z: dz * along.x - dx * along.z };
   const [yaw, pitch] = [b.yaw - a.yaw, b.pitch - a.pitch];
-  const depth = (sectionB as Section).depth - (sectionA as Section).depth;
-  const width = widthOf(sectionB as Section) - widthOf(sectionA as Section);
+  const depth = sectionB.depth - sectionA.depth;
+  const width = widthOf(sectionB) - widthOf(sectionA);
   const kink = planned ? 0 : Math.hypot(yaw, pitch);
   return {
     gapTop,
@@ -89,7 +96,7 @@ function jointSide(front: Piece, rear: Piece, side: Side, planned: boolean, cont
     pitch,
     depth,
     width,
-    wall: (sectionB as Section).thickness - (sectionA as Section).thickness,
+    wall: sectionB.thickness - sectionA.thickness,
     verdict: verdictOf(
       Math.hypot(sideways.y, sideways.z),
       kink,
@@ -115,15 +122,16 @@ export function jointsOf(
     const rear = state.pieces[index + 1] as Piece;
     const operation = rear.front.operation ?? front.rear.operation ?? rear.source;
     const plannedKink = PLANNED_KINKS.includes(kindOf(operation) ?? '');
-    const sides = Object.fromEntries(
-      SIDES.map((side) => [side, jointSide(front, rear, side, plannedKink, context)]),
-    ) as Record<Side, JointSide>;
-    const ends = [railEnd(front, 'left', 'rear'), railEnd(rear, 'left', 'front')] as const;
+    const ahead = { left: railEnd(front, 'left', 'rear'), right: railEnd(front, 'right', 'rear') };
+    const behind = { left: railEnd(rear, 'left', 'front'), right: railEnd(rear, 'right', 'front') };
+    const sideOf = (side: Side) =>
+      jointSide({ piece: front, end: ahead[side] }, { piece: rear, end: behind[side] }, plannedKink, context);
+    const sides = { left: sideOf('left'), right: sideOf('right') };
     return {
       operation,
       piece: index,
-      builtX: ends[0].point.x,
-      donorX: front.source === 'donor' ? ends[0].localX : rear.source === 'donor' ? ends[1].localX : null,
+      builtX: ahead.left.point.x,
+      donorX: front.source === 'donor' ? ahead.left.localX : rear.source === 'donor' ? behind.left.localX : null,
       sides,
       verdict: worstVerdict(SIDES.map((side) => sides[side].verdict)),
       plannedKink,

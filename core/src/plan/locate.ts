@@ -17,16 +17,11 @@ export function whereIs(state: PlanState, source: string, x: number, z: number):
   return gone ? { at: 'removed', operation: gone.operation } : { at: 'off' };
 }
 
-/** Height of the mean rail top at local x of `source`, on whichever piece or removed steel has it there. */
+/** Height of the mean rail top at local x of `source`: every piece of one source keeps that source's whole rails. */
 export function topAt(state: PlanState, source: string, x: number): number {
-  let fallback: Piece | undefined;
-  for (const list of [state.pieces, state.removed] as const)
-    for (const piece of list) {
-      if (piece.source !== source) continue;
-      if (x >= frontTop(piece) && x <= rearTop(piece)) return meanTop(piece, x).top;
-      fallback ??= piece;
-    }
-  return fallback ? meanTop(fallback, x).top : 0;
+  const from = (piece: Piece) => piece.source === source;
+  const piece = state.pieces.find(from) ?? state.removed.find(from);
+  return piece ? meanTop(piece, x).top : 0;
 }
 
 /** Present place of something on a rail, `down` below its top, `inboard` of the outside face. */

@@ -1,8 +1,16 @@
-import { type Axle, type FramePoint, railAt, SIDES, type Vec3 } from '../frame/index.ts';
+import {
+  type Axle,
+  type FramePoint,
+  type Rail,
+  railAt,
+  type Side,
+  SIDES,
+  type Station,
+  type Vec3,
+} from '../frame/index.ts';
 import { sectionProperties, STEEL_DENSITY } from '../sections/index.ts';
 import type { Context } from './context.ts';
-import { railPlace } from './locate.ts';
-import { frontSpine, type Piece, railEnd, rearSpine, stationsOf } from './piece.ts';
+import { frontSpine, type Piece, place, railEnd, rearSpine, stationsOf } from './piece.ts';
 import { posed } from './pose.ts';
 import type { CrossmemberOutcome, FeatureOutcome, RiderOutcome } from './outcome.ts';
 import type { PlanState } from './state.ts';
@@ -45,25 +53,44 @@ interface Underside {
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
-function undersides(standing: Standing, context: Context): Underside[] {
-  const rails = standing.state.pieces.flatMap((piece) =>
-    SIDES.flatMap((side) =>
-      stationsOf(piece, side).map((station) => {
-        const depth = context.section(station.section).depth;
-        return { ...posed(piece.pose, station.x, station.top - depth), what: `${side} rail` };
-      }),
-    ),
-  );
-  const members = standing.crossmembers.flatMap(({ built, crossmember }) =>
-    built
-      ? [-1, 1].map((end) => ({
+/** One rail of one piece between its faces. */
+interface Run {
+  readonly piece: Piece;
+  readonly side: Side;
+  readonly stations: Rail;
+}
+
+const runsOf = (pieces: readonly Piece[]): Run[] =>
+  pieces.flatMap((piece) => SIDES.map((side) => ({ piece, side, stations: stationsOf(piece, side) })));
+
+function undersides(runs: readonly Run[], crossmembers: readonly CrossmemberOutcome[], context: Context): Underside[] {
+  const points: Underside[] = [];
+  for (const { piece, side, stations } of runs) {
+    const what = `${side} rail`;
+    for (const station of stations) {
+      const { x, z } = posed(piece.pose, station.x, station.top - context.section(station.section).depth);
+      points.push({ x, z, what });
+    }
+  }
+  for (const { built, crossmember } of crossmembers)
+    if (built)
+      for (const end of [-1, 1])
+        points.push({
           x: built.x + (end * crossmember.length) / 2,
           z: built.z - crossmember.depth,
           what: crossmember.name,
-        }))
-      : [],
-  );
-  return [...rails, ...members];
+        });
+  return points;
+}
+
+/** Outside widths at every station of either rail. */
+function outsideWidths(runs: readonly Run[]): number[] {
+  return runs.flatMap(({ piece, side, stations }) => {
+    const other = piece.rails[side === 'left' ? 'right' : 'left'];
+    return stations.map(
+      (station) => station.halfWidth + railAt(other, station.x, 'front').halfWidth + 2 * piece.spread,
+    );
+  });
 }
 
 /** Wheel circles seen from the side: front-most axle and rear-most axle, with the ground line under them. */
@@ -114,22 +141,27 @@ interface Lump {
 }
 
 /** Mass of the rails piece by piece; the section's centroid is taken at half depth, its width at the outside face. */
-export function railLumps(pieces: readonly Piece[], context: Context, density = STEEL_DENSITY): Lump[] {
-  return pieces.flatMap((piece) =>
-    SIDES.flatMap((side) => {
-      const stations = stationsOf(piece, side);
-      return stations.slice(0, -1).flatMap((station, index) => {
-        const next = stations[index + 1];
-        if (!next) return [];
-        const section = context.section(station.section);
-        const properties = sectionProperties(section);
-        const length = Math.hypot(next.x - station.x, next.halfWidth - station.halfWidth, next.top - station.top);
-        const middle = (station.x + next.x) / 2;
-        const at = railPlace(piece, side, middle, section.depth - properties.centroidZ, properties.centroidY);
-        return [{ mass: length * properties.area * density, at }];
-      });
-    }),
-  );
+export const railLumps = (pieces: readonly Piece[], context: Context, density = STEEL_DENSITY): Lump[] =>
+  runLumps(runsOf(pieces), context, density);
+
+function runLumps(runs: readonly Run[], context: Context, density: number): Lump[] {
+  const lumps: Lump[] = [];
+  for (const { piece, side, stations } of runs)
+    for (let index = 0; index + 1 < stations.length; index += 1) {
+      const [station, next] = [stations[index] as Station, stations[index + 1] as Station];
+      const section = context.section(station.section);
+      const properties = sectionProperties(section);
+      const length = Math.hypot(next.x - station.x, next.halfWidth - station.halfWidth, next.top - station.top);
+      const at = place(
+        piece,
+        side,
+        (station.x + next.x) / 2,
+        (station.halfWidth + next.halfWidth) / 2 - properties.centroidY,
+        (station.top + next.top) / 2 - (section.depth - properties.centroidZ),
+      );
+      lumps.push({ mass: length * properties.area * density, at });
+    }
+  return lumps;
 }
 
 export function measuresOf(standing: Standing, context: Context, density: number): Measures {
@@ -145,13 +177,9 @@ export function measuresOf(standing: Standing, context: Context, density: number
     rearSpine(pieces[pieces.length - 1] as Piece).x,
     ...bottomXs(pieces[pieces.length - 1] as Piece, 'rear', context),
   );
-  const widths = pieces.flatMap((piece) => {
-    const stations = new Set([...stationsOf(piece, 'left'), ...stationsOf(piece, 'right')].map((station) => station.x));
-    return [...stations].map(
-      (x) => mean(SIDES.map((side) => railAt(piece.rails[side], x, 'front').halfWidth)) * 2 + 2 * piece.spread,
-    );
-  });
-  const low = undersides(standing, context);
+  const runs = runsOf(pieces);
+  const widths = outsideWidths(runs);
+  const low = undersides(runs, standing.crossmembers, context);
   const ground = wheels(standing.axles)?.ground;
   const lowest = ground
     ? low
@@ -159,7 +187,7 @@ export function measuresOf(standing: Standing, context: Context, density: number
         .reduce((a, b) => (b.clearance < a.clearance - 1e-9 ? b : a))
     : null;
   const lumps: Lump[] = [
-    ...railLumps(pieces, context, density),
+    ...runLumps(runs, context, density),
     ...standing.crossmembers.flatMap(({ built, crossmember }) =>
       built ? [{ mass: crossmember.mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
     ),

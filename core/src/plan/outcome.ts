@@ -10,7 +10,7 @@ import {
 } from '../frame/index.ts';
 import type { Context } from './context.ts';
 import { carrierOf, railPlace, ridden, topAt, whereIs } from './locate.ts';
-import { faceAt, meanTop, type Piece } from './piece.ts';
+import { faceAt, holds, meanTop, type Piece } from './piece.ts';
 import { posed } from './pose.ts';
 import type { Hung, PlanState } from './state.ts';
 
@@ -89,9 +89,14 @@ type ExtentFate =
 
 /** The piece an extent lies on whole, or what happened to it. */
 function fateOfExtent(state: PlanState, source: string, extent: Extent): ExtentFate {
+  const { pieces } = state;
+  for (let index = 0; index < pieces.length; index += 1) {
+    const piece = pieces[index] as Piece;
+    if (piece.source === source && holds(piece, extent.from, extent.z) && holds(piece, extent.to, extent.z))
+      return { fate: 'kept', piece: index };
+  }
   const ends = [extent.from, extent.to].map((x) => whereIs(state, source, x, extent.z));
   const [a, b] = ends as [ReturnType<typeof whereIs>, ReturnType<typeof whereIs>];
-  if (a.at === 'piece' && b.at === 'piece' && a.index === b.index) return { fate: 'kept', piece: a.index };
   if (a.at === 'removed' && b.at === 'removed') return { fate: 'lost', operation: a.operation };
   const remover = a.at === 'removed' ? a.operation : b.at === 'removed' ? b.operation : null;
   return { fate: 'cut-through', operation: remover ?? cutterBetween(state, source, extent) };
@@ -118,25 +123,36 @@ function downOf(feature: Feature, piece: Piece, side: Side, x: number, context: 
   return feature.face === 'bottom' ? context.section(railAt(piece.rails[side], x).section).depth : feature.down;
 }
 
+/** Where the features of the donor are on it, by id: the same for every plan. */
+export type DonorPlaces = ReadonlyMap<string, Readonly<Record<Side, Vec3>>>;
+
+export function donorPlacesOf(donor: Piece, features: readonly Feature[], context: Context): DonorPlaces {
+  return new Map(
+    features.map((feature) => {
+      const x = feature.x + feature.length / 2;
+      const on = (side: Side) => railPlace(donor, side, x, downOf(feature, donor, side, x, context));
+      return [feature.id, { left: on('left'), right: on('right') }];
+    }),
+  );
+}
+
 export function featureOutcome(
   state: PlanState,
   hung: Hung<Feature>,
-  donor: { readonly piece: Piece; readonly feature: Feature | undefined },
+  donorPlaces: DonorPlaces,
   context: Context,
 ): FeatureOutcome {
   const { item, source, change, operation } = hung;
   const sides = sidesOf(item);
   const middle = item.x + item.length / 2;
-  const was = donor.feature;
-  const wasMiddle = was ? was.x + was.length / 2 : 0;
-  const donorPlace = (side: Side): Vec3 | null =>
-    was ? railPlace(donor.piece, side, wasMiddle, downOf(was, donor.piece, side, wasMiddle, context)) : null;
+  const was = donorPlaces.get(item.id);
+  const donorPlace = (side: Side): Vec3 | null => was?.[side] ?? null;
   const nowhere = (fate: Fate, reason: string, by: string | null): FeatureOutcome => ({
     feature: item,
     fate,
     reason,
     operation: by,
-    places: Object.fromEntries(sides.map((side) => [side, { donor: donorPlace(side), built: null }])),
+    places: placesOf(sides, (side) => ({ donor: donorPlace(side), built: null })),
     shift: null,
     piece: null,
   });
@@ -162,15 +178,13 @@ export function featureOutcome(
   );
   if (notched) return nowhere('lost', 'inside the notch', notched.operation.id);
 
-  const places = Object.fromEntries(
-    sides.map((side) => [
-      side,
-      { donor: donorPlace(side), built: railPlace(piece, side, middle, downOf(item, piece, side, middle, context)) },
-    ]),
-  ) as FeatureOutcome['places'];
+  const places = placesOf(sides, (side) => ({
+    donor: donorPlace(side),
+    built: railPlace(piece, side, middle, downOf(item, piece, side, middle, context)),
+  }));
   const shift = shiftOf(places, piece.pose.turn);
   const still = shift !== null && [shift.dx, shift.dy, shift.dz, shift.turn].every((value) => Math.abs(value) < 1e-6);
-  const fate: Fate =
+  const fate =
     change === 'added'
       ? 'new'
       : change === 'moved'
@@ -180,14 +194,22 @@ export function featureOutcome(
         : still
           ? 'stays'
           : 'moves';
-  const reasons: Record<string, string> = {
-    new: 'added by the plan',
-    're-drill': 'moved to new holes',
-    're-weld': 'cut off and welded on again',
-    stays: 'not moved',
-    moves: 'goes along with its piece',
-  };
-  return { feature: item, fate, reason: reasons[fate] ?? '', operation, places, shift, piece: lies.piece };
+  return { feature: item, fate, reason: REASONS[fate], operation, places, shift, piece: lies.piece };
+}
+
+/** Why a feature that is on the built frame is where it is. */
+const REASONS = {
+  new: 'added by the plan',
+  're-drill': 'moved to new holes',
+  're-weld': 'cut off and welded on again',
+  stays: 'not moved',
+  moves: 'goes along with its piece',
+} as const;
+
+function placesOf(sides: readonly Side[], placeOn: (side: Side) => SidePlace): FeatureOutcome['places'] {
+  const places: Partial<Record<Side, SidePlace>> = {};
+  for (const side of sides) places[side] = placeOn(side);
+  return places;
 }
 
 /** The mean move of the sides that have both places. */

@@ -119,7 +119,11 @@ export function railEnd(piece: Piece, side: Side, end: 'front' | 'rear'): RailEn
   const axis = axisOf(piece.pose);
   const along = { x: axis.x - here.topSlope * axis.z, z: axis.z + here.topSlope * axis.x };
   return {
-    ...here,
+    halfWidth: here.halfWidth,
+    top: here.top,
+    section: here.section,
+    widthSlope: here.widthSlope,
+    topSlope: here.topSlope,
     localX,
     point: place(piece, side, localX, here.halfWidth, here.top),
     yaw: Math.atan2(sideSign(side) * here.widthSlope, along.x),
