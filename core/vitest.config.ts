@@ -3,8 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'bin/**/*.test.ts'],
-    setupFiles: ['./test/closeness.ts'],
+    setupFiles: ['./test/setup.ts'],
     testTimeout: 60_000,
-    benchmark: { include: ['src/**/*.bench.ts'] },
   },
 });

@@ -1,13 +1,16 @@
 import {
   drawingOf,
   evaluatePlan,
+  frameProfile,
   InputError,
+  jobFileJsonSchema,
   JOB_TABLES,
   type JobFile,
   type JobTable,
   lengthText,
   markSheet,
   parseJobFile,
+  sectionLookup,
   writeDxf,
   writeJobFile,
   writeJobTable,
@@ -30,6 +33,7 @@ export const HELP = `splay: a job file without the web
 
   splay check job.json                        is the file right, and may the plan be cut?
   splay evaluate job.json                     everything the plan gives, as JSON (mm, radians)
+  splay schema                                the JSON Schema of a job file
   splay export job.json                       the job file again, in its canonical form
   splay export job.json --as dxf --view side  a drawing: --as dxf or svg, --view side or plan
   splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
@@ -60,9 +64,9 @@ function check({ job }: JobFile): Result {
 }
 
 function evaluated({ job }: JobFile): Result {
-  const { measures, features, crossmembers, joints, cutEnds, conflicts, controls, operations, tape, axles } =
-    evaluatePlan(job);
-  const result = { measures, tape, operations, joints, cutEnds, axles, features, crossmembers, controls, conflicts };
+  const { pieces, removed, reworks, ...shown } = evaluatePlan(job);
+  const result = { ...shown, profile: frameProfile(pieces, sectionLookup(job.donor)) };
+  const { conflicts } = shown;
   return {
     code: conflicts.some(({ severity }) => severity === 'stop') ? 1 : 0,
     output: `${JSON.stringify(result, null, 2)}\n`,
@@ -93,6 +97,7 @@ function exported(file: JobFile, options: Options): Result {
 export function commands(words: readonly string[], options: Options, read: (path: string) => string): Result {
   const [command, path, ...rest] = words;
   if (options.help || command === undefined || command === 'help') return { code: 0, output: HELP };
+  if (command === 'schema') return { code: 0, output: `${JSON.stringify(jobFileJsonSchema(), null, 2)}\n` };
   const actions = { check, evaluate: evaluated, export: (file: JobFile) => exported(file, options) };
   if (!(command in actions)) throw new UsageError(`There is no command “${command}”. Try: splay help`);
   if (path === undefined || rest.length > 0) throw new UsageError(`Name one job file: splay ${command} job.json`);

@@ -47,11 +47,13 @@ export function largeFrame(stations: number, features: number): Frame {
     controlMeasurements: points.slice(1).flatMap((point, index) => [
       {
         id: `l${index}`,
+        kind: 'tape' as const,
         from: { point: `p${index}`, side: 'left' as const },
         to: { point: point.id, side: 'left' as const },
       },
       {
         id: `d${index}`,
+        kind: 'tape' as const,
         from: { point: `p${index}`, side: 'left' as const },
         to: { point: point.id, side: 'right' as const },
       },

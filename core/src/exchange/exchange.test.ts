@@ -87,7 +87,19 @@ describe('tables', () => {
           );
         },
       ),
+      { examples: [[['a|| b']], [['a; b', 'c,d']]] },
     );
+  });
+
+  it('come in parted by semicolons or tabs too', () => {
+    const columns = [
+      { key: 'name', kind: 'text' as const },
+      { key: 'x', kind: 'length' as const },
+    ];
+    for (const mark of [';', '\t'])
+      expect(readTable(columns, `name${mark}x [in]\nhole, plain${mark}1 1/2\n`)).toEqual([
+        { name: 'hole, plain', x: inches(1.5) },
+      ]);
   });
 
   it('list the same columns that the documents do', () => {

@@ -86,12 +86,19 @@ function readCell(text: string, { column, unit }: Header, path: string, problems
   return value;
 }
 
+/** What parts the cells, read off the header, whose names hold none of these: comma, semicolon or tab. */
+function delimiterOf(text: string): string {
+  const header = /^\s*([^\r\n]*)/.exec(text)?.[1] ?? '';
+  return ['\t', ';'].find((mark) => header.includes(mark)) ?? ',';
+}
+
 /**
- * The rows of a CSV table, lengths in mm.
+ * The rows of a CSV table, lengths in mm. Cells are parted by commas, or by semicolons or tabs as spreadsheets give.
  * @throws InputError with every problem, each with its line.
  */
 export function readTable(columns: readonly TableColumn[], text: string): TableRow[] {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const plain = text.replace(/^\uFEFF/, '');
+  const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter: delimiterOf(plain) });
   const [first, ...lines] = parsed.data;
   if (!first)
     throw new InputError([

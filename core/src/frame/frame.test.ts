@@ -79,10 +79,12 @@ describe('frameProblems', () => {
     ],
     [
       'frame/unknown-point',
-      'donor.controlMeasurements[0].from',
+      'donor.controlMeasurements[0]',
       {
         controlPoints: [{ id: 'a', name: 'a', x: 10, inboard: 0, down: 0 }],
-        controlMeasurements: [{ id: 'm', from: { point: 'z', side: 'left' }, to: { point: 'a', side: 'left' } }],
+        controlMeasurements: [
+          { id: 'm', kind: 'tape' as const, from: { point: 'z', side: 'left' }, to: { point: 'a', side: 'left' } },
+        ],
       },
       undefined,
     ],

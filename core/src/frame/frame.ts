@@ -110,15 +110,33 @@ export interface Axle {
   readonly z: number;
   readonly tyreRadius: number;
   readonly track: number;
+  /** What the axle may carry, kg, as its plate says. */
+  readonly rating?: number;
   readonly group?: string;
 }
 
-/** A point with a name that rides on the frame: gearbox flange, carrier, pinion, a mass, the cab back. */
+export const POINT_KINDS = [
+  'cab-back',
+  'behind-cab',
+  'output-flange',
+  'carrier-bearing',
+  'pinion',
+  'mass',
+  'body',
+] as const;
+
+/**
+ * A point with a name that rides on the frame: cab back, what stands behind the cab, gearbox flange, carrier bearing,
+ * pinion, a mass.
+ */
 export interface FramePoint extends Vec3 {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'output-flange' | 'carrier-bearing' | 'pinion' | 'mass' | 'cab-back' | 'body';
+  readonly kind: (typeof POINT_KINDS)[number];
   readonly mass: number;
+  /** Direction of the shaft at a flange or pinion, radians: pitch rises to the rear, yaw turns to the right. */
+  readonly pitch?: number;
+  readonly yaw?: number;
 }
 
 /** A line, hose, harness, cable or pipe that runs along the frame between two stations. */
@@ -148,12 +166,17 @@ export interface ControlEnd {
   readonly side: Side;
 }
 
-/** A tape measurement between two control points, repeated before, during and after. */
-export interface ControlMeasurement {
-  readonly id: string;
-  readonly from: ControlEnd;
-  readonly to: ControlEnd;
-}
+/**
+ * What is measured before, during and after the work: the tape pulled straight between two control points, or the
+ * height of one over the datum plane, read with a level or a laser.
+ */
+export type ControlMeasurement =
+  | { readonly id: string; readonly kind: 'tape'; readonly from: ControlEnd; readonly to: ControlEnd }
+  | { readonly id: string; readonly kind: 'height'; readonly at: ControlEnd };
+
+/** The control points that a measurement needs: two for a tape, one for a height. */
+export const endsOf = (measurement: ControlMeasurement): readonly ControlEnd[] =>
+  measurement.kind === 'tape' ? [measurement.from, measurement.to] : [measurement.at];
 
 /** A donor frame as measured. */
 export interface Frame {

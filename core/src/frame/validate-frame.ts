@@ -2,7 +2,7 @@ import type { InputProblem } from '../input-error.ts';
 import { MATERIALS } from '../materials/index.ts';
 import { type Section, widthOf } from '../sections/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
-import { type Frame, type Rail, railOf, SIDES } from './frame.ts';
+import { type ControlEnd, endsOf, type Frame, type Rail, railOf, SIDES } from './frame.ts';
 import { railEnds } from './rail.ts';
 
 /** The most stations, features and so on that a frame may hold. */
@@ -119,16 +119,16 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
   problems.push(...axleProblems(frame, path, show));
   const pointIds = new Set(frame.controlPoints.map((point) => point.id));
   frame.controlMeasurements.forEach((measurement, index) => {
-    for (const end of ['from', 'to'] as const)
-      if (!pointIds.has(measurement[end].point))
-        add(
-          'unknown-point',
-          `controlMeasurements[${index}].${end}`,
-          `There is no control point “${measurement[end].point}”.`,
-        );
+    for (const { point } of endsOf(measurement))
+      if (!pointIds.has(point))
+        add('unknown-point', `controlMeasurements[${index}]`, `There is no control point “${point}”.`);
+    if (measurement.kind === 'tape' && sameEnd(measurement.from, measurement.to))
+      add('same-point', `controlMeasurements[${index}].to`, 'A tape needs two different ends.');
   });
   return problems;
 }
+
+const sameEnd = (a: ControlEnd, b: ControlEnd): boolean => a.point === b.point && a.side === b.side;
 
 function commonReach(frame: Frame): readonly [number, number] | undefined {
   const rails: Rail[] = SIDES.map((side) => railOf(frame.rails, side));
@@ -170,13 +170,13 @@ function axleProblems(frame: Frame, path: string, show: (mm: number) => string):
       },
     ];
   return frame.axles.flatMap((axle, index) =>
-    axle.tyreRadius > 0 && axle.track > 0
+    axle.tyreRadius > 0 && axle.track > 0 && (axle.rating ?? 1) > 0
       ? []
       : [
           {
             code: 'frame/negative',
             path: `${at}[${index}]`,
-            message: `${axle.name} needs a tyre radius and a track above 0.`,
+            message: `${axle.name} needs a tyre radius, a track and a rating above 0.`,
           },
         ],
   );

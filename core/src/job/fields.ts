@@ -13,7 +13,8 @@ export const length = () =>
     .required(missing)
     .typeError('must be a number of millimetres')
     .min(-LONGEST, 'is below −50 000 mm: check the figure and its unit')
-    .max(LONGEST, 'is above 50 000 mm: check the figure and its unit');
+    .max(LONGEST, 'is above 50 000 mm: check the figure and its unit')
+    .meta({ unit: 'mm' });
 
 /** A plain number, finite. */
 export const number = () =>
@@ -23,6 +24,10 @@ export const number = () =>
     .required(missing)
     .typeError('must be a number')
     .test('finite', 'must be a finite number', (value) => value === undefined || Number.isFinite(value));
+
+export const angle = () => number().meta({ unit: 'radians' });
+
+export const mass = () => number().meta({ unit: 'kg' });
 
 export const whole = () => number().integer('must be a whole number');
 

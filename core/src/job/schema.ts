@@ -1,8 +1,23 @@
 import * as yup from 'yup';
-import { FEATURE_KINDS } from '../frame/index.ts';
+import { FEATURE_KINDS, POINT_KINDS } from '../frame/index.ts';
 import { PROFILES, RULES } from '../rules/index.ts';
 import { STAGES } from '../survey/index.ts';
-import { flag, id, length, list, name, number, oneOf, orNull, record, text, variant, whole } from './fields.ts';
+import {
+  angle,
+  flag,
+  id,
+  length,
+  list,
+  mass,
+  name,
+  number,
+  oneOf,
+  orNull,
+  record,
+  text,
+  variant,
+  whole,
+} from './fields.ts';
 import { JOB_FORMAT, JOB_VERSION } from './job.ts';
 
 const section = variant('kind', {
@@ -24,7 +39,7 @@ const crossmemberFields = {
   below: length(),
   fixing: oneOf(['riveted', 'bolted', 'welded']),
   removable: flag(),
-  mass: number(),
+  mass: mass(),
 };
 
 const featureFields = {
@@ -39,7 +54,7 @@ const featureFields = {
   diameter: length(),
   attachment: oneOf(['rivets', 'bolts', 'weld', 'hole']),
   movable: oneOf(['no', 're-drill', 're-weld']),
-  mass: number(),
+  mass: mass(),
   group: yup.string().strict().optional(),
 };
 
@@ -63,6 +78,7 @@ const frame = record({
       z: length(),
       tyreRadius: length(),
       track: length(),
+      rating: mass().optional(),
       group: yup.string().strict().optional(),
     }),
     20,
@@ -71,11 +87,13 @@ const frame = record({
     record({
       id: id(),
       name: name(),
-      kind: oneOf(['output-flange', 'carrier-bearing', 'pinion', 'mass', 'cab-back', 'body']),
+      kind: oneOf(POINT_KINDS),
       x: length(),
       y: length(),
       z: length(),
-      mass: number(),
+      mass: mass(),
+      pitch: angle().optional(),
+      yaw: angle().optional(),
     }),
   ),
   lines: list(
@@ -90,7 +108,12 @@ const frame = record({
     }),
   ),
   controlPoints: list(record({ id: id(), name: name(), x: length(), inboard: length(), down: length() })),
-  controlMeasurements: list(record({ id: id(), from: controlEnd(), to: controlEnd() })),
+  controlMeasurements: list(
+    variant('kind', {
+      tape: { id: id(), from: controlEnd(), to: controlEnd() },
+      height: { id: id(), at: controlEnd() },
+    }),
+  ),
 });
 
 const place = () => record({ x: length(), on: oneOf(['donor', 'built']) });
@@ -106,7 +129,7 @@ const operation = variant('kind', {
     pivot: oneOf(['top', 'bottom']),
     mode: oneOf(['close', 'open']),
     turned: oneOf(['front', 'rear']),
-    amount: variant('by', { angle: { angle: number() }, drop: { drop: length(), distance: length() } }),
+    amount: variant('by', { angle: { angle: angle() }, drop: { drop: length(), distance: length() } }),
     wedge: oneOf(['symmetric', 'square']),
   },
   step: { ...common, from: place(), to: place(), rise: length(), method: oneOf(['turn-middle', 'new-middle']) },
@@ -114,7 +137,7 @@ const operation = variant('kind', {
     ...common,
     end: oneOf(['front', 'rear']),
     at: place(),
-    angle: number(),
+    angle: angle(),
     lean: oneOf(['top-longer', 'bottom-longer']),
   },
   extend: { ...common, end: oneOf(['front', 'rear']), length: length(), section: orNull(id()) },

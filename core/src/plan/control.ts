@@ -1,65 +1,91 @@
-import type { ControlEnd, ControlMeasurement, ControlPoint, Frame, Vec3 } from '../frame/index.ts';
+import {
+  type ControlEnd,
+  type ControlMeasurement,
+  type ControlPoint,
+  endsOf,
+  type Frame,
+  type Vec3,
+} from '../frame/index.ts';
 import { railPlace, topAt, whereIs } from './locate.ts';
 import type { Piece } from './piece.ts';
 import { distance } from './pose.ts';
 import type { PlanState } from './state.ts';
 
-/** A tape measurement with what the donor gives and what the plan will give, mm, pulled straight between the points. */
+/** A control measurement with what the donor gives and what the plan will give, mm. */
 export interface ControlPrediction {
   readonly measurement: ControlMeasurement;
-  readonly kind: 'length' | 'width' | 'diagonal';
-  /** `frame hole, left to rear hole, right`, in the names of the points. */
+  readonly kind: 'length' | 'width' | 'diagonal' | 'height';
+  /** `Frame hole left to rear hole right`, in the names of the points. */
   readonly name: string;
   readonly before: number;
   /** Null when an end is on steel that is taken out. */
   readonly predicted: number | null;
   readonly reason: string;
-  readonly ends: { readonly donor: readonly [Vec3, Vec3]; readonly built: readonly [Vec3, Vec3] | null };
+  /** Where its ends are: two for a tape, one for a height. */
+  readonly ends: { readonly donor: readonly Vec3[]; readonly built: readonly Vec3[] | null };
 }
 
-/** Lengths run along one rail, widths straight across, and everything else is a diagonal. */
+/** Lengths run along one rail, widths straight across, and every other tape is a diagonal. */
 export function controlKind(measurement: ControlMeasurement): ControlPrediction['kind'] {
+  if (measurement.kind === 'height') return 'height';
   const { from, to } = measurement;
   if (from.side === to.side) return 'length';
   return from.point === to.point ? 'width' : 'diagonal';
 }
 
-function endPlace(state: PlanState, point: ControlPoint, end: ControlEnd): Vec3 | null {
-  const z = topAt(state, 'donor', point.x) - point.down;
-  const found = whereIs(state, 'donor', point.x, z);
-  if (found.at !== 'piece') return null;
-  return railPlace(state.pieces[found.index] as Piece, end.side, point.x, point.down, point.inboard);
+/** Finds control points on a frame in work; null where one is on steel that is taken out. Each is looked up once. */
+function pointFinder(state: PlanState) {
+  const known = new Map<string, Vec3 | null>();
+  return (point: ControlPoint, { side }: ControlEnd): Vec3 | null => {
+    const key = `${side}/${point.id}`;
+    const found = known.get(key);
+    if (found !== undefined) return found;
+    const lies = whereIs(state, 'donor', point.x, topAt(state, 'donor', point.x) - point.down);
+    const piece = lies.at === 'piece' ? (state.pieces[lies.index] as Piece) : null;
+    const at = piece && railPlace(piece, side, point.x, point.down, point.inboard);
+    known.set(key, at);
+    return at;
+  };
 }
+
+/** What is read off the tape or the level at these ends, mm. */
+const reading = ([a, b]: readonly Vec3[]): number => (a && b ? distance(a, b) : (a?.z ?? 0));
 
 /** Every control measurement of the frame, before and after. */
 export function controlPredictions(frame: Frame, donor: PlanState, built: PlanState): ControlPrediction[] {
   const points = new Map(frame.controlPoints.map((point) => [point.id, point]));
+  const [onDonor, onBuilt] = [pointFinder(donor), pointFinder(built)];
   return frame.controlMeasurements.flatMap((measurement): ControlPrediction[] => {
-    const ends = [measurement.from, measurement.to].map((end) => ({ end, point: points.get(end.point) }));
-    const [a, b] = ends;
-    if (!a?.point || !b?.point) return [];
-    const donorEnds = [endPlace(donor, a.point, a.end), endPlace(donor, b.point, b.end)];
-    const builtEnds = [endPlace(built, a.point, a.end), endPlace(built, b.point, b.end)];
-    const [donorA, donorB] = donorEnds;
-    const [builtA, builtB] = builtEnds;
-    if (!donorA || !donorB) return [];
-    const lost = !builtA ? a.point : !builtB ? b.point : null;
+    const ends: Vec3[] = [];
+    const builtEnds: Vec3[] = [];
+    let lost: ControlPoint | null = null;
+    for (const end of endsOf(measurement)) {
+      const point = points.get(end.point);
+      const was = point && onDonor(point, end);
+      if (!point || !was) return [];
+      ends.push(was);
+      const now = onBuilt(point, end);
+      if (now) builtEnds.push(now);
+      else lost ??= point;
+    }
     return [
       {
         measurement,
         kind: controlKind(measurement),
-        name: measurementName(a.point, a.end, b.point, b.end),
-        before: distance(donorA, donorB),
-        predicted: builtA && builtB ? distance(builtA, builtB) : null,
+        name: measurementName(measurement, (id) => points.get(id)?.name ?? id),
+        before: reading(ends),
+        predicted: lost ? null : reading(builtEnds),
         reason: lost ? `${lost.name} is on steel that is taken out` : '',
-        ends: { donor: [donorA, donorB], built: builtA && builtB ? [builtA, builtB] : null },
+        ends: { donor: ends, built: lost ? null : builtEnds },
       },
     ];
   });
 }
 
-function measurementName(a: ControlPoint, from: ControlEnd, b: ControlPoint, to: ControlEnd): string {
-  if (a.id === b.id) return `${a.name}, across`;
-  if (from.side === to.side) return `${a.name} to ${b.name}, ${from.side}`;
-  return `${a.name} ${from.side} to ${b.name} ${to.side}`;
+function measurementName(measurement: ControlMeasurement, nameOf: (point: string) => string): string {
+  if (measurement.kind === 'height') return `${nameOf(measurement.at.point)}, height ${measurement.at.side}`;
+  const { from, to } = measurement;
+  if (from.point === to.point) return `${nameOf(from.point)}, across`;
+  if (from.side === to.side) return `${nameOf(from.point)} to ${nameOf(to.point)}, ${from.side}`;
+  return `${nameOf(from.point)} ${from.side} to ${nameOf(to.point)} ${to.side}`;
 }

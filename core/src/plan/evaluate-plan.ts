@@ -10,16 +10,9 @@ import { type Joint, jointsOf, letterOf } from './joint.ts';
 import { type Measures, measuresOf, type Standing } from './measures.ts';
 import type { Operation, Plan } from './operation.ts';
 import { applyOperation } from './operations/index.ts';
-import {
-  type CrossmemberOutcome,
-  crossmemberOutcome,
-  type DonorPlaces,
-  donorPlacesOf,
-  type FeatureOutcome,
-  featureOutcome,
-  type RiderOutcome,
-  riderOutcome,
-} from './outcome.ts';
+import { type CrossmemberOutcome, crossmemberOutcome } from './crossmember-outcome.ts';
+import { type DonorSeats, donorSeatsOf, type FeatureOutcome, featureOutcome } from './feature-outcome.ts';
+import { type RiderOutcome, riderOutcome } from './rider-outcome.ts';
 import { frontTop, type Piece, rearTop, type RemovedPiece, frontSpine, rearSpine } from './piece.ts';
 import { donorState, type PlanState, type Refusal, type Rework } from './state.ts';
 import { builtOf, type Tape, tapeOf } from './tape.ts';
@@ -72,7 +65,7 @@ export interface PlanResult {
 /** What hung things were on the donor, and where. */
 interface DonorView {
   readonly piece: Piece;
-  readonly places: DonorPlaces;
+  readonly seats: DonorSeats;
   readonly crossmembers: ReadonlyMap<string, Crossmember>;
 }
 
@@ -102,7 +95,7 @@ const preparedFrames = new WeakMap<Frame, Prepared>();
 function standingOf(state: PlanState, frame: Frame, view: DonorView, context: Context): Standing {
   return {
     state,
-    features: state.features.map((hung) => featureOutcome(state, hung, view.places, context)),
+    features: state.features.map((hung) => featureOutcome(state, hung, view.seats, context)),
     crossmembers: state.crossmembers.map((hung) =>
       crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }),
     ),
@@ -119,7 +112,7 @@ function prepare(frame: Frame, context: Context): Prepared {
   const piece = state.pieces[0] as Piece;
   const view: DonorView = {
     piece,
-    places: donorPlacesOf(piece, frame.features, context),
+    seats: donorSeatsOf(piece, frame.features, context),
     crossmembers: new Map(frame.crossmembers.map((member) => [member.id, member])),
   };
   const standing = standingOf(state, frame, view, context);

@@ -1,9 +1,9 @@
-import type { FeatureKind, FrameLine, Vec3 } from '../frame/index.ts';
+import { type FeatureKind, type FrameLine, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import type { Conflict } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import { joints, nearJoints, schools } from './joint-conflicts.ts';
-import type { FeatureOutcome } from './outcome.ts';
+import type { FeatureOutcome } from './feature-outcome.ts';
 import { frontTop, rearTop } from './piece.ts';
 import { distance } from './pose.ts';
 import { builtOf, type Tape } from './tape.ts';
@@ -12,80 +12,82 @@ const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as 
 
 const donorXOf = (outcome: FeatureOutcome): number => outcome.feature.x + outcome.feature.length / 2;
 
-const NONE: Conflict[] = [];
+/** A feature that neither the cuts nor the plan's brackets disturb. */
+const undisturbed = ({ fate }: FeatureOutcome): boolean => fate === 'stays' || fate === 'moves' || fate === 'new';
 
 /** Features that are only marks in the steel: nothing hangs on them. */
 const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
 
 const fatesOfFeatures: Finder = ({ frame, features, tape }) =>
-  features.flatMap((outcome): Conflict[] => {
-    const { feature, fate, reason, operation } = outcome;
-    if (fate === 'stays' || fate === 'moves' || fate === 'new') return NONE;
-    const at = { operation, donorX: donorXOf(outcome), builtX: builtOf(tape, donorXOf(outcome)), about: feature.id };
-    const lost = fate === 'lost' || fate === 'cut-through';
-    if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))
-      return [
-        {
-          ...at,
-          code: 'identity-stamp',
-          severity: 'stop',
-          message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : 'lost'}: it must never be cut, ground, covered or moved.`,
-          waysOut: ['Move the cut well clear of the stamp.'],
-        },
-      ];
-    if (fate === 'cut-through')
-      return [
-        {
-          ...at,
-          code: 'cut-through',
-          severity: 'stop',
-          message: `A cut runs through ${feature.name}.`,
-          waysOut: ['Move the cut to clear it.', 'Remove it first and put it back elsewhere.'],
-        },
-      ];
-    if (lost && feature.id === frame.datum)
-      return [
-        {
-          ...at,
-          code: 'datum-lost',
-          severity: 'stop',
-          message: `${feature.name} is what every measurement is given from, and it is ${reason}.`,
-          waysOut: ['Pick another hole as the datum.', 'Cut somewhere else.'],
-        },
-      ];
-    if (fate === 'lost' && PLAIN.includes(feature.kind))
-      return [
-        {
-          ...at,
-          code: 'feature-lost',
-          severity: 'note',
-          message: `${feature.name} goes with the steel that is taken out.`,
-          waysOut: [],
-        },
-      ];
-    if (fate === 'lost')
-      return [
-        {
-          ...at,
-          code: 'feature-lost',
-          severity: feature.movable === 'no' ? 'stop' : 'warn',
-          message: `${feature.name} is ${reason}${feature.movable === 'no' ? ' and cannot be moved' : ''}.`,
-          waysOut: ['Move it to steel that stays.', 'Cut somewhere else.', 'Remove it if it is not needed any more.'],
-        },
-      ];
-    if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
-      return [
-        {
-          ...at,
-          builtX: builtXOf(outcome),
-          code: 'not-movable',
-          severity: 'stop',
-          message: `${feature.name} was entered as not movable, but the plan moves it.`,
-          waysOut: ['Leave it where it is.', 'Change how it is fixed in the donor table if that was wrong.'],
-        },
-      ];
-    return [];
-  });
+  features
+    .filter((outcome) => !undisturbed(outcome))
+    .flatMap((outcome): Conflict[] => {
+      const { feature, fate, reason, operation } = outcome;
+      const at = { operation, donorX: donorXOf(outcome), builtX: builtOf(tape, donorXOf(outcome)), about: feature.id };
+      const lost = fate === 'lost' || fate === 'cut-through';
+      if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))
+        return [
+          {
+            ...at,
+            code: 'identity-stamp',
+            severity: 'stop',
+            message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : 'lost'}: it must never be cut, ground, covered or moved.`,
+            waysOut: ['Move the cut well clear of the stamp.'],
+          },
+        ];
+      if (fate === 'cut-through')
+        return [
+          {
+            ...at,
+            code: 'cut-through',
+            severity: 'stop',
+            message: `A cut runs through ${feature.name}.`,
+            waysOut: ['Move the cut to clear it.', 'Remove it first and put it back elsewhere.'],
+          },
+        ];
+      if (lost && feature.id === frame.datum)
+        return [
+          {
+            ...at,
+            code: 'datum-lost',
+            severity: 'stop',
+            message: `${feature.name} is what every measurement is given from, and it is ${reason}.`,
+            waysOut: ['Pick another hole as the datum.', 'Cut somewhere else.'],
+          },
+        ];
+      if (fate === 'lost' && PLAIN.includes(feature.kind))
+        return [
+          {
+            ...at,
+            code: 'feature-lost',
+            severity: 'note',
+            message: `${feature.name} goes with the steel that is taken out.`,
+            waysOut: [],
+          },
+        ];
+      if (fate === 'lost')
+        return [
+          {
+            ...at,
+            code: 'feature-lost',
+            severity: feature.movable === 'no' ? 'stop' : 'warn',
+            message: `${feature.name} is ${reason}${feature.movable === 'no' ? ' and cannot be moved' : ''}.`,
+            waysOut: ['Move it to steel that stays.', 'Cut somewhere else.', 'Remove it if it is not needed any more.'],
+          },
+        ];
+      if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
+        return [
+          {
+            ...at,
+            builtX: builtXOf(outcome),
+            code: 'not-movable',
+            severity: 'stop',
+            message: `${feature.name} was entered as not movable, but the plan moves it.`,
+            waysOut: ['Leave it where it is.', 'Change how it is fixed in the donor table if that was wrong.'],
+          },
+        ];
+      return [];
+    });
 
 const fatesOfCrossmembers: Finder = ({ crossmembers, tape }, { show }) =>
   crossmembers.flatMap(({ crossmember, fate, operation, built, wider }): Conflict[] => {
@@ -128,30 +130,51 @@ const fatesOfCrossmembers: Finder = ({ crossmembers, tape }, { show }) =>
     return [];
   });
 
-const placesOfGroup = (findings: Findings, group: string): { id: string; donor: Vec3; built: Vec3 | null }[] => [
-  ...findings.features
-    .filter((outcome) => outcome.feature.group === group && outcome.fate !== 'new')
-    .flatMap((outcome) =>
-      Object.entries(outcome.places).flatMap(([side, { donor, built }]) =>
-        donor ? [{ id: `${outcome.feature.name}, ${side}`, donor, built }] : [],
-      ),
-    ),
-  ...findings.axles
-    .filter((axle) => axle.item.group === group)
-    .map((axle) => ({ id: axle.item.name, donor: axle.donor, built: axle.built })),
-];
+/** Something that belongs to a group, on one side. */
+interface Member {
+  readonly name: string;
+  readonly donor: Vec3;
+  readonly built: Vec3 | null;
+}
 
-const groups: Finder = (findings, { rules, show }) =>
-  findings.frame.groups.flatMap((group): Conflict[] => {
-    const places = placesOfGroup(findings, group.id);
-    let worst = { change: 0, a: '', b: '', x: 0 };
-    for (const [index, a] of places.entries())
-      for (const b of places.slice(index + 1)) {
-        if (!a.built || !b.built) continue;
-        const change = distance(a.built, b.built) - distance(a.donor, b.donor);
-        if (Math.abs(change) > Math.abs(worst.change) + 1e-9)
-          worst = { change, a: a.id, b: b.id, x: (a.donor.x + b.donor.x) / 2 };
-      }
+/** The members of every group, one for each side that a feature stands on. */
+function membersOf({ features, axles }: Findings): ReadonlyMap<string, Member[]> {
+  const members = new Map<string, Member[]>();
+  const add = (group: string, member: Member) => {
+    const known = members.get(group);
+    if (known) known.push(member);
+    else members.set(group, [member]);
+  };
+  for (const { feature, fate, places } of features) {
+    if (feature.group === undefined || fate === 'new') continue;
+    for (const side of SIDES) {
+      const at = places[side];
+      if (at?.donor) add(feature.group, { name: `${feature.name}, ${side}`, donor: at.donor, built: at.built });
+    }
+  }
+  for (const { item, donor, built } of axles)
+    if (item.group !== undefined) add(item.group, { name: item.name, donor, built });
+  return members;
+}
+
+/** The pair of members whose distance changes most. */
+function worstPair(members: readonly Member[]) {
+  let worst = { change: 0, a: '', b: '', x: 0 };
+  for (const [index, a] of members.entries())
+    for (let other = index + 1; other < members.length; other += 1) {
+      const b = members[other] as Member;
+      if (!a.built || !b.built) continue;
+      const change = distance(a.built, b.built) - distance(a.donor, b.donor);
+      if (Math.abs(change) > Math.abs(worst.change) + 1e-9)
+        worst = { change, a: a.name, b: b.name, x: (a.donor.x + b.donor.x) / 2 };
+    }
+  return worst;
+}
+
+const groups: Finder = (findings, { rules, show }) => {
+  const members = membersOf(findings);
+  return findings.frame.groups.flatMap((group): Conflict[] => {
+    const worst = worstPair(members.get(group.id) ?? []);
     if (Math.abs(worst.change) <= ruleValue(rules, 'group/moved')) return [];
     const accepted = findings.plan.accepted.find((entry) => entry.group === group.id);
     const by = `${worst.a} to ${worst.b} ${worst.change > 0 ? 'grows' : 'shrinks'} by ${show(Math.abs(worst.change))}`;
@@ -170,6 +193,7 @@ const groups: Finder = (findings, { rules, show }) =>
       },
     ];
   });
+};
 
 const overlaps: Finder = ({ state }) =>
   state.removed

@@ -3,7 +3,9 @@ import type { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { Joint } from './joint.ts';
 import type { Plan } from './operation.ts';
-import type { CrossmemberOutcome, FeatureOutcome, RiderOutcome } from './outcome.ts';
+import type { CrossmemberOutcome } from './crossmember-outcome.ts';
+import type { FeatureOutcome } from './feature-outcome.ts';
+import type { RiderOutcome } from './rider-outcome.ts';
 import type { PlanState } from './state.ts';
 import type { Tape } from './tape.ts';
 

@@ -14,14 +14,10 @@ export { type Joint, type JointSide, type JointVerdict, letterOf } from './joint
 export { type Measures } from './measures.ts';
 export * from './operation.ts';
 export { OPERATION_NAMES, operationName } from './operation-names.ts';
-export {
-  type CrossmemberOutcome,
-  type Fate,
-  type FeatureOutcome,
-  type RiderOutcome,
-  type Shift,
-  type SidePlace,
-} from './outcome.ts';
+export { type CrossmemberOutcome } from './crossmember-outcome.ts';
+export { type Fate } from './fate.ts';
+export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
+export { type RiderOutcome } from './rider-outcome.ts';
 export {
   type CutFace,
   faceAt,
@@ -34,6 +30,7 @@ export {
   stationsOf,
 } from './piece.ts';
 export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline.ts';
+export { frameProfile, type ProfileRow, type RailProfile } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

@@ -17,10 +17,15 @@ export function whereIs(state: PlanState, source: string, x: number, z: number):
   return gone ? { at: 'removed', operation: gone.operation } : { at: 'off' };
 }
 
-/** Height of the mean rail top at local x of `source`: every piece of one source keeps that source's whole rails. */
-export function topAt(state: PlanState, source: string, x: number): number {
+/** A piece of the steel called `source`, on the frame or taken out: each keeps the whole rails of that steel. */
+export const steelOf = (state: PlanState, source: string): Piece | undefined => {
   const from = (piece: Piece) => piece.source === source;
-  const piece = state.pieces.find(from) ?? state.removed.find(from);
+  return state.pieces.find(from) ?? state.removed.find(from);
+};
+
+/** Height of the mean rail top at local x of `source`. */
+export function topAt(state: PlanState, source: string, x: number): number {
+  const piece = steelOf(state, source);
   return piece ? meanTop(piece, x).top : 0;
 }
 

@@ -8,11 +8,14 @@ import {
   type Station,
   type Vec3,
 } from '../frame/index.ts';
+import { ruleValue } from '../rules/index.ts';
 import { sectionProperties, STEEL_DENSITY } from '../sections/index.ts';
 import type { Context } from './context.ts';
 import { frontSpine, type Piece, place, railEnd, rearSpine, stationsOf } from './piece.ts';
 import { posed } from './pose.ts';
-import type { CrossmemberOutcome, FeatureOutcome, RiderOutcome } from './outcome.ts';
+import type { CrossmemberOutcome } from './crossmember-outcome.ts';
+import type { FeatureOutcome } from './feature-outcome.ts';
+import type { RiderOutcome } from './rider-outcome.ts';
 import type { PlanState } from './state.ts';
 
 /** The figures of a frame that people ask for first. mm, radians, kg; null where the frame lacks what it needs. */
@@ -20,7 +23,9 @@ export interface Measures {
   readonly wheelbase: number | null;
   /** Cab back to rear axle. */
   readonly cabToAxle: number | null;
-  /** Rear axle to the end of the frame. */
+  /** Where a body can begin (behind the cab, what stands behind it, and the gap) to rear axle. */
+  readonly usableCabToAxle: number | null;
+  /** Rear axle to the end of the frame: the rear overhang. */
   readonly axleToEnd: number | null;
   readonly frontOverhang: number | null;
   readonly overallLength: number;
@@ -34,6 +39,8 @@ export interface Measures {
   /** Steel of rails and crossmembers, features and named masses, and where it balances. */
   readonly mass: number;
   readonly centreOfGravity: Vec3 | null;
+  /** What that mass puts on the front and the rear axles by levers, kg; null without both axles. */
+  readonly axleLoads: { readonly front: number; readonly rear: number } | null;
 }
 
 /** What the measures are taken from, donor or built. */
@@ -85,12 +92,15 @@ function undersides(runs: readonly Run[], crossmembers: readonly CrossmemberOutc
 
 /** Outside widths at every station of either rail. */
 function outsideWidths(runs: readonly Run[]): number[] {
-  return runs.flatMap(({ piece, side, stations }) => {
+  const widths: number[] = [];
+  for (const { piece, side, stations } of runs) {
     const other = piece.rails[side === 'left' ? 'right' : 'left'];
-    return stations.map(
-      (station) => station.halfWidth + railAt(other, station.x, 'front').halfWidth + 2 * piece.spread,
-    );
-  });
+    for (const { x, halfWidth } of stations)
+      widths.push(
+        halfWidth + (other === piece.rails[side] ? halfWidth : railAt(other, x).halfWidth) + 2 * piece.spread,
+      );
+  }
+  return widths;
 }
 
 /** Wheel circles seen from the side: front-most axle and rear-most axle, with the ground line under them. */
@@ -105,13 +115,25 @@ function wheels(axles: Standing['axles']) {
   return { front, rear, ground: (x: number) => front.z - front.radius + slope * (x - front.x) };
 }
 
+/** The point nearest the ground; of equal ones the first. */
+function lowestOf(points: readonly Underside[], axles: Standing['axles']): Measures['lowest'] {
+  const ground = wheels(axles)?.ground;
+  if (!ground) return null;
+  let lowest = { clearance: Infinity, what: '' };
+  for (const { x, z, what } of points) {
+    const clearance = z - ground(x);
+    if (clearance < lowest.clearance - 1e-9) lowest = { clearance, what };
+  }
+  return lowest;
+}
+
 /** Steepest ramp (radians from level) that clears a point outside a tyre: the line tangent under the tyre to the point. */
 function rampAngle(
   wheel: { readonly x: number; readonly z: number; readonly radius: number },
   away: number,
   height: number,
 ): number {
-  const reach = Math.hypot(away, height);
+  const reach = Math.sqrt(away ** 2 + height ** 2);
   return Math.atan2(height, away) + Math.asin(Math.min(1, wheel.radius / reach));
 }
 
@@ -151,7 +173,9 @@ function runLumps(runs: readonly Run[], context: Context, density: number): Lump
       const [station, next] = [stations[index] as Station, stations[index + 1] as Station];
       const section = context.section(station.section);
       const properties = sectionProperties(section);
-      const length = Math.hypot(next.x - station.x, next.halfWidth - station.halfWidth, next.top - station.top);
+      const length = Math.sqrt(
+        (next.x - station.x) ** 2 + (next.halfWidth - station.halfWidth) ** 2 + (next.top - station.top) ** 2,
+      );
       const at = place(
         piece,
         side,
@@ -172,6 +196,10 @@ export function measuresOf(standing: Standing, context: Context, density: number
   };
   const [frontAxle, rearAxle] = [axleX('front'), axleX('rear')];
   const cabBack = standing.points.find((point) => point.item.kind === 'cab-back')?.built?.x ?? null;
+  const behindCab = standing.points.flatMap(({ item, built }) =>
+    item.kind === 'behind-cab' && built ? [built.x] : [],
+  );
+  const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
   const frontX = Math.min(frontSpine(pieces[0] as Piece).x, ...bottomXs(pieces[0] as Piece, 'front', context));
   const rearX = Math.max(
     rearSpine(pieces[pieces.length - 1] as Piece).x,
@@ -180,30 +208,27 @@ export function measuresOf(standing: Standing, context: Context, density: number
   const runs = runsOf(pieces);
   const widths = outsideWidths(runs);
   const low = undersides(runs, standing.crossmembers, context);
-  const ground = wheels(standing.axles)?.ground;
-  const lowest = ground
-    ? low
-        .map((point) => ({ clearance: point.z - ground(point.x), what: point.what }))
-        .reduce((a, b) => (b.clearance < a.clearance - 1e-9 ? b : a))
-    : null;
+  const lowest = lowestOf(low, standing.axles);
   const lumps: Lump[] = [
     ...runLumps(runs, context, density),
     ...standing.crossmembers.flatMap(({ built, crossmember }) =>
       built ? [{ mass: crossmember.mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
     ),
     ...standing.features.flatMap(({ feature, places }) =>
-      Object.values(places).flatMap(({ built }) =>
-        built && feature.mass > 0 ? [{ mass: feature.mass, at: built }] : [],
-      ),
+      feature.mass > 0
+        ? Object.values(places).flatMap(({ built }) => (built ? [{ mass: feature.mass, at: built }] : []))
+        : [],
     ),
     ...standing.points.flatMap(({ item, built }) => (built && item.mass > 0 ? [{ mass: item.mass, at: built }] : [])),
   ];
   const mass = lumps.reduce((sum, lump) => sum + lump.mass, 0);
   const balance = (axis: keyof Vec3) => lumps.reduce((sum, lump) => sum + lump.mass * lump.at[axis], 0) / mass;
+  const centreOfGravity = mass > 0 ? { x: balance('x'), y: balance('y'), z: balance('z') } : null;
   const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
   return {
     wheelbase: minus(rearAxle, frontAxle),
     cabToAxle: minus(rearAxle, cabBack),
+    usableCabToAxle: minus(rearAxle, bodyFrom),
     axleToEnd: minus(rearX, rearAxle),
     frontOverhang: minus(frontAxle, frontX),
     overallLength: rearX - frontX,
@@ -212,8 +237,21 @@ export function measuresOf(standing: Standing, context: Context, density: number
     lowest,
     ...ramps(standing, low),
     mass,
-    centreOfGravity: mass > 0 ? { x: balance('x'), y: balance('y'), z: balance('z') } : null,
+    centreOfGravity,
+    axleLoads: axleLoadsOf(mass, centreOfGravity, frontAxle, rearAxle),
   };
+}
+
+/** Moments about each axle: a beam on two supports. */
+function axleLoadsOf(
+  mass: number,
+  centre: Vec3 | null,
+  frontX: number | null,
+  rearX: number | null,
+): Measures['axleLoads'] {
+  if (!centre || frontX === null || rearX === null || rearX <= frontX) return null;
+  const rear = (mass * (centre.x - frontX)) / (rearX - frontX);
+  return { front: mass - rear, rear };
 }
 
 /** Built x of the bottom edges at an end: a leaning cut may reach farther there than at the top. */

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { built, donor, inputOf, plainFrame } from '../../test/frames.ts';
-import type { Feature, Frame, Rail } from '../frame/index.ts';
+import { built, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
+import { type Feature, type Frame, type Rail, sectionLookup } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
-import { builtOf, donorOf, evaluatePlan, pieAngle, type PlanResult } from './index.ts';
+import { builtOf, donorOf, evaluatePlan, frameProfile, pieAngle, type PlanResult } from './index.ts';
 
 const taper: Rail = [
   { x: 0, halfWidth: 457.2, top: 0, section: 'rail' },
@@ -33,12 +33,67 @@ describe('worked cases', () => {
         { id: 'f', name: 'front', x: 100, inboard: 10.9, down: 0 },
         { id: 'r', name: 'rear', x: 3148, inboard: 10.9, down: 0 },
       ],
-      controlMeasurements: [{ id: 'd', from: { point: 'f', side: 'left' }, to: { point: 'r', side: 'right' } }],
+      controlMeasurements: [
+        { id: 'd', kind: 'tape' as const, from: { point: 'f', side: 'left' }, to: { point: 'r', side: 'right' } },
+      ],
     });
     const result = evaluatePlan(inputOf(frame, { kind: 'lengthen', at: donor(2000), length: 374.65, section: null }));
     expect(result.controls[0]!.kind).toBe('diagonal');
     expect(result.controls[0]!.before).toBeNear(3161.15, 0.01);
     expect(result.controls[0]!.predicted).toBeNear(3523.79, 0.01);
+  });
+
+  it('a height is predicted where a step raises the rear, and is gone with its steel', () => {
+    const frame = plainFrame({
+      controlPoints: [
+        { id: 'r', name: 'Rear', x: 5000, inboard: 0, down: 20 },
+        { id: 'm', name: 'Middle', x: 3000, inboard: 0, down: 0 },
+      ],
+      controlMeasurements: ['r', 'm'].map((point) => ({ id: point, kind: 'height', at: { point, side: 'left' } })),
+    });
+    const { controls } = evaluatePlan(
+      inputOf(frame, { kind: 'step', from: donor(2800), to: donor(3400), rise: 120, method: 'new-middle' }),
+    );
+    const [rear, middle] = controls;
+    expect(rear).toMatchObject({ kind: 'height', name: 'Rear, height left', before: -20, predicted: 100 });
+    expect(middle).toMatchObject({ before: 0, predicted: null, reason: 'Middle is on steel that is taken out' });
+  });
+
+  it('usable cab-to-axle leaves the gap behind whatever stands behind the cab', () => {
+    const cab = pointAt('cab', 1500, 0, 900);
+    const stack = pointAt('stack', 1620, 400, 700);
+    const points = [
+      { ...cab, kind: 'cab-back' as const },
+      { ...stack, kind: 'behind-cab' as const },
+    ];
+    const { after } = evaluatePlan(
+      inputOf(plainFrame({ points }), { kind: 'lengthen', at: donor(2500), length: 300, section: null }),
+    ).measures;
+    expect(after.cabToAxle).toBeNear(4600 - 1500, 1e-9);
+    expect(after.usableCabToAxle).toBeNear(4600 - 1620 - 50.8, 1e-9);
+  });
+
+  it('axle loads are levers about each axle and add up to the mass', () => {
+    const load = { ...pointAt('load', 4300, 0, 500), kind: 'mass' as const, mass: 1000 };
+    const empty = evaluatePlan(inputOf(plainFrame())).measures.before;
+    const laden = evaluatePlan(inputOf(plainFrame({ points: [load] }))).measures.before;
+    // A uniform 6000 mm frame balances at 3000: (3000 − 700) / 3600 of it stands on the rear axle.
+    expect(empty.axleLoads!.rear / empty.mass).toBeNear(2300 / 3600, 1e-9);
+    expect(laden.axleLoads!.rear - empty.axleLoads!.rear).toBeNear(1000, 1e-9);
+    expect(laden.axleLoads!.front + laden.axleLoads!.rear).toBeNear(laden.mass, 1e-9);
+  });
+
+  it('the profile gives widths and heights at stations and at both ends of each joint', () => {
+    const input = inputOf(plainFrame({}, taper), { kind: 'shorten', from: donor(1778), to: donor(2184.4) });
+    const rows = frameProfile(evaluatePlan(input).pieces, sectionLookup(input.donor));
+    const ends = rows.filter((row) => Math.abs(row.builtX - 1778) < 1e-6);
+    expect(ends.map((row) => row.donorX)).toEqual([1778, 2184.4]);
+    // 457.2 at 1524 to 406.4 at 2540: 0.05 a mm.
+    expect(ends[0]!.outsideWidth).toBeNear(2 * (457.2 - 0.05 * 254), 1e-9);
+    expect(ends[1]!.outsideWidth).toBeNear(2 * (457.2 - 0.05 * 660.4), 1e-9);
+    expect(ends[0]!.insideWidth).toBeNear(ends[0]!.outsideWidth - 120, 1e-9);
+    expect(ends[0]!.left).toEqual(ends[0]!.right);
+    expect(ends[0]!.left.top - ends[0]!.left.bottom).toBeNear(150, 1e-9);
   });
 
   it('shortening across a taper leaves each rear rail 20.32 inboard, parallel', () => {

@@ -41,4 +41,5 @@ export const axisOf = (pose: Pose): { readonly x: number; readonly z: number } =
   z: Math.sin(pose.turn),
 });
 
-export const distance = (a: Vec3, b: Vec3): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z);
+/** `Math.sqrt`, not `Math.hypot`: frames are far from overflow, and it is several times faster. */
+export const distance = (a: Vec3, b: Vec3): number => Math.sqrt((b.x - a.x) ** 2 + (b.y - a.y) ** 2 + (b.z - a.z) ** 2);

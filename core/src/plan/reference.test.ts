@@ -60,7 +60,12 @@ function inputOfCase(c: (typeof reference.cases)[number]): { input: PlanInput; e
   const frame = plainFrame(
     {
       controlPoints: xs.map((x): ControlPoint => ({ id: String(x), name: String(x), x, inboard: 0, down: 0 })),
-      controlMeasurements: names.map(([a, b]) => ({ id: `${a}-${b}`, from: ends.get(a)!, to: ends.get(b)! })),
+      controlMeasurements: names.map(([a, b]) => ({
+        id: `${a}-${b}`,
+        kind: 'tape' as const,
+        from: ends.get(a)!,
+        to: ends.get(b)!,
+      })),
       points: at.filter(([name]) => !name.endsWith('_axle')).map(([name, [x, y, z]]) => pointAt(name, x, y, z)),
       axles: [
         { id: 'front', name: 'Front', role: 'front', x: front[0]!, z: front[2]!, tyreRadius: 380, track: 1600 },

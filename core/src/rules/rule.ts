@@ -78,11 +78,25 @@ export const RULES = {
     reason: 'A diagonal sums the errors of a length and a width.',
     source: shopPractice,
   },
+  'reading/height': {
+    title: 'A height is right',
+    measures: 'length',
+    value: inches(1 / 16),
+    reason: 'As near as a level and a rule repeat themselves; a rail corner this low is twist that a shim takes out.',
+    source: shopPractice,
+  },
   'reading/inch': {
     title: 'A reading off by a whole inch was misread',
     measures: 'length',
     value: inches(1 / 8),
     reason: 'Reading from the 1 in mark and forgetting it leaves exactly one inch; steel does not.',
+    source: shopPractice,
+  },
+  'body/cab-gap': {
+    title: 'Gap between the cab and what is built behind it',
+    measures: 'length',
+    value: inches(2),
+    reason: 'Cab and body move apart from each other on a flexing frame; without a gap they touch.',
     source: shopPractice,
   },
   'cut/kerf': {

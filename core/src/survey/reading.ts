@@ -1,5 +1,5 @@
 import type { ControlPrediction } from '../plan/index.ts';
-import { type Rulebook, ruleValue } from '../rules/index.ts';
+import { type Rulebook, type RuleId, ruleValue } from '../rules/index.ts';
 import { inches, lengthText, type LengthFormat } from '../units/index.ts';
 
 /** When a reading was taken: before the first cut, and after each time the frame was handled. */
@@ -13,13 +13,13 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   welded: 'Welded out',
 };
 
-/** One tape reading; never changed or deleted, only followed by a later one. */
+/** One reading; never changed or deleted, only followed by a later one. */
 export interface Reading {
   readonly id: string;
   /** Id of the control measurement. */
   readonly measurement: string;
   readonly stage: Stage;
-  /** What the tape said, mm. */
+  /** What the tape or the level said, mm. */
   readonly value: number;
   /** When, as an ISO 8601 moment in UTC, and by whom. */
   readonly taken: string;
@@ -35,18 +35,25 @@ export interface ReadingVerdict {
   readonly message: string;
 }
 
+const TOLERANCES = {
+  length: 'reading/length',
+  width: 'reading/length',
+  diagonal: 'reading/diagonal',
+  height: 'reading/height',
+} as const satisfies Record<ControlPrediction['kind'], RuleId>;
+
 /** The target of a measurement at a stage, mm: the donor before the cut, the plan after it. */
 export const targetOf = (control: ControlPrediction, stage: Stage): number | null =>
   stage === 'before-cut' ? control.before : control.predicted;
 
-/** Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals have their own. */
+/** Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals and heights have their own. */
 export function judgeReading(
   control: ControlPrediction,
   reading: Pick<Reading, 'stage' | 'value'>,
   rules: Rulebook,
   format: LengthFormat,
 ): ReadingVerdict {
-  const tolerance = ruleValue(rules, control.kind === 'diagonal' ? 'reading/diagonal' : 'reading/length');
+  const tolerance = ruleValue(rules, TOLERANCES[control.kind]);
   const target = targetOf(control, reading.stage);
   if (target === null) return { verdict: 'no-target', off: 0, tolerance, message: control.reason };
   const off = reading.value - target;

@@ -10,8 +10,8 @@ const input = inputOf(
   plainFrame({
     controlPoints: points,
     controlMeasurements: [
-      { id: 'length', from: end('a', 'left'), to: end('b', 'left') },
-      { id: 'diagonal', from: end('a', 'left'), to: end('b', 'right') },
+      { id: 'length', kind: 'tape' as const, from: end('a', 'left'), to: end('b', 'left') },
+      { id: 'diagonal', kind: 'tape' as const, from: end('a', 'left'), to: end('b', 'right') },
     ],
   }),
   { kind: 'lengthen', at: donor(2000), length: 300, section: null },

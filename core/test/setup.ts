@@ -1,4 +1,8 @@
+import fc from 'fast-check';
 import { expect } from 'vitest';
+
+// The same cases every time, so that a run tells of the change and not of luck; FUZZ_SEED looks elsewhere.
+fc.configureGlobal({ seed: Number(process.env.FUZZ_SEED ?? 20_261_124) });
 
 declare module 'vitest' {
   interface Matchers<T> {

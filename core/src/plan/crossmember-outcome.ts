@@ -1,0 +1,95 @@
+import { type Crossmember, railAt, type Vec3 } from '../frame/index.ts';
+import { type Fate, fateOfExtent } from './fate.ts';
+import { topAt } from './locate.ts';
+import { meanTop, type Piece } from './piece.ts';
+import { posed } from './pose.ts';
+import type { Hung, PlanState } from './state.ts';
+
+export interface CrossmemberOutcome {
+  readonly crossmember: Crossmember;
+  readonly fate: Fate;
+  readonly reason: string;
+  readonly operation: string | null;
+  readonly donor: Vec3 | null;
+  /** Middle of its top, on the centre line. */
+  readonly built: Vec3 | null;
+  readonly turn: number;
+  /** How much wider it must become, mm. */
+  readonly wider: number;
+  readonly piece: number | null;
+}
+
+/** Outside width of the frame at local x. */
+const widthAt = (piece: Piece, x: number): number =>
+  railAt(piece.rails.left, x).halfWidth + railAt(piece.rails.right, x).halfWidth + 2 * piece.spread;
+
+const verb = (state: PlanState, operation: string | null): string => {
+  const wedge = state.removed.some((piece) => piece.operation === operation);
+  return wedge ? 'taken out' : 'cut';
+};
+
+export function crossmemberOutcome(
+  state: PlanState,
+  hung: Hung<Crossmember>,
+  donor: { readonly piece: Piece; readonly crossmember: Crossmember | undefined },
+): CrossmemberOutcome {
+  const { item, source, change, operation } = hung;
+  const was = donor.crossmember;
+  const donorPlace = was ? { x: was.x, y: 0, z: meanTop(donor.piece, was.x).top - was.below } : null;
+  const top = topAt(state, source, item.x);
+  const nowhere = (fate: Fate, reason: string, by: string | null): CrossmemberOutcome => ({
+    crossmember: item,
+    fate,
+    reason,
+    operation: by,
+    donor: donorPlace,
+    built: null,
+    turn: 0,
+    wider: 0,
+    piece: null,
+  });
+  if (change === 'removed') return nowhere('removed', 'taken out by the plan', operation);
+  const extent = { from: item.x - item.length / 2, to: item.x + item.length / 2, z: top - item.below - item.depth / 2 };
+  const lies = fateOfExtent(state, source, extent);
+  if (lies.fate !== 'kept')
+    return nowhere(
+      lies.fate,
+      lies.fate === 'lost' ? 'on steel that is taken out' : `${verb(state, lies.operation)} in part`,
+      lies.operation,
+    );
+  const piece = state.pieces[lies.piece] as Piece;
+  const at = posed(piece.pose, item.x, top - item.below);
+  const built = { x: at.x, y: 0, z: at.z };
+  const still =
+    donorPlace !== null && Math.hypot(built.x - donorPlace.x, built.z - donorPlace.z) < 1e-6 && piece.pose.turn === 0;
+  const fate: Fate =
+    change === 'added'
+      ? 'new'
+      : change === 'none'
+        ? still
+          ? 'stays'
+          : 'moves'
+        : item.fixing === 'welded'
+          ? 're-weld'
+          : 're-drill';
+  const reason =
+    change === 'added'
+      ? 'added by the plan'
+      : change === 'none'
+        ? still
+          ? 'not moved'
+          : 'goes along with its piece'
+        : `${change} by the plan`;
+  const wider = change === 'added' || !was ? 0 : widthAt(piece, item.x) - widthAt(donor.piece, was.x);
+  return {
+    crossmember: item,
+    fate,
+    reason,
+    operation,
+    donor: donorPlace,
+    built,
+    turn: piece.pose.turn,
+    wider: Math.abs(wider) < 1e-6 ? 0 : wider,
+    piece: lies.piece,
+  };
+}

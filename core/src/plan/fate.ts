@@ -1,0 +1,55 @@
+import { whereIs } from './locate.ts';
+import { faceAt, holds, type Piece } from './piece.ts';
+import type { PlanState } from './state.ts';
+
+/** What became of something attached to the frame. */
+export type Fate =
+  | 'stays'
+  | 'moves'
+  /** Taken off and put back elsewhere: through new holes, or with a new weld. */
+  | 're-drill'
+  | 're-weld'
+  | 'new'
+  | 'removed'
+  /** On steel that was taken out. */
+  | 'lost'
+  /** A cut runs through it. */
+  | 'cut-through';
+
+/** A stretch of a piece at one height, local. */
+interface Extent {
+  readonly from: number;
+  readonly to: number;
+  readonly z: number;
+}
+
+type ExtentFate =
+  | { readonly fate: 'kept'; readonly piece: number }
+  | { readonly fate: 'lost'; readonly operation: string | null }
+  | { readonly fate: 'cut-through'; readonly operation: string | null };
+
+/** The piece an extent lies on whole, or what happened to it. */
+export function fateOfExtent(state: PlanState, source: string, extent: Extent): ExtentFate {
+  const { pieces } = state;
+  for (let index = 0; index < pieces.length; index += 1) {
+    const piece = pieces[index] as Piece;
+    if (piece.source === source && holds(piece, extent.from, extent.z) && holds(piece, extent.to, extent.z))
+      return { fate: 'kept', piece: index };
+  }
+  const ends = [extent.from, extent.to].map((x) => whereIs(state, source, x, extent.z));
+  const [a, b] = ends as [ReturnType<typeof whereIs>, ReturnType<typeof whereIs>];
+  if (a.at === 'removed' && b.at === 'removed') return { fate: 'lost', operation: a.operation };
+  const remover = a.at === 'removed' ? a.operation : b.at === 'removed' ? b.operation : null;
+  return { fate: 'cut-through', operation: remover ?? cutterBetween(state, source, extent) };
+}
+
+/** The operation whose face runs through an extent, if one. */
+function cutterBetween(state: PlanState, source: string, extent: Extent): string | null {
+  for (const piece of state.pieces)
+    for (const face of [piece.front, piece.rear]) {
+      const x = faceAt(face, extent.z);
+      if (piece.source === source && face.operation && x >= extent.from - 1e-6 && x <= extent.to + 1e-6)
+        return face.operation;
+    }
+  return null;
+}

@@ -1,0 +1,151 @@
+import { type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
+import type { Context } from './context.ts';
+import { type Fate, fateOfExtent } from './fate.ts';
+import { steelOf } from './locate.ts';
+import { meanTop, type Piece, place } from './piece.ts';
+import type { Hung, PlanState, Rework } from './state.ts';
+
+/** A move, mm and radians: `dy` is outward from the centre line. */
+export interface Shift {
+  readonly dx: number;
+  readonly dy: number;
+  readonly dz: number;
+  readonly turn: number;
+}
+
+export interface SidePlace {
+  readonly donor: Vec3 | null;
+  readonly built: Vec3 | null;
+}
+
+/** Provenance of one feature from donor to built frame; every feature of the donor and of the plan has one. */
+export interface FeatureOutcome {
+  readonly feature: Feature;
+  readonly fate: Fate;
+  readonly reason: string;
+  /** The operation that decided its fate, if one. */
+  readonly operation: string | null;
+  readonly places: Readonly<Partial<Record<Side, SidePlace>>>;
+  readonly shift: Shift | null;
+  readonly piece: number | null;
+}
+
+/** Where a feature sits in the local coordinates of its steel: the same for every piece of that steel. */
+interface Seat {
+  readonly x: number;
+  /** Half its extent along the rail, or of its hole. */
+  readonly reach: number;
+  /** Height of its middle, mean of both rails. */
+  readonly z: number;
+  /** Outward from the centre line, and up, on each side it stands on. */
+  readonly on: readonly { readonly side: Side; readonly outward: number; readonly z: number }[];
+}
+
+/** The seats of the donor's features, and their places before any operation, by id. */
+export type DonorSeats = ReadonlyMap<string, { readonly seat: Seat; readonly places: FeatureOutcome['places'] }>;
+
+function seatOf(feature: Feature, piece: Piece, context: Context): Seat {
+  const x = feature.x + feature.length / 2;
+  return {
+    x,
+    reach: Math.max(feature.length, feature.diameter) / 2,
+    z: meanTop(piece, x).top - feature.down,
+    on: sidesOf(feature).map((side) => {
+      const { halfWidth, top, section } = railAt(piece.rails[side], x);
+      const down = feature.face === 'bottom' ? context.section(section).depth : feature.down;
+      return { side, outward: halfWidth, z: top - down };
+    }),
+  };
+}
+
+export function donorSeatsOf(donor: Piece, features: readonly Feature[], context: Context): DonorSeats {
+  return new Map(
+    features.map((feature) => {
+      const seat = seatOf(feature, donor, context);
+      const places: Partial<Record<Side, SidePlace>> = {};
+      for (const { side, outward, z } of seat.on)
+        places[side] = { donor: place(donor, side, seat.x, outward, z), built: null };
+      return [feature.id, { seat, places }];
+    }),
+  );
+}
+
+export function featureOutcome(
+  state: PlanState,
+  hung: Hung<Feature>,
+  donorSeats: DonorSeats,
+  context: Context,
+): FeatureOutcome {
+  const { item, source, change, operation } = hung;
+  const was = donorSeats.get(item.id);
+  const nowhere = (fate: Fate, reason: string, by: string | null): FeatureOutcome => ({
+    feature: item,
+    fate,
+    reason,
+    operation: by,
+    places: was?.places ?? {},
+    shift: null,
+    piece: null,
+  });
+  if (change === 'removed') return nowhere('removed', 'taken off by the plan', operation);
+
+  const steel = steelOf(state, source);
+  if (!steel) return nowhere('lost', 'on steel that is taken out', null);
+  const seat = change === 'none' && was ? was.seat : seatOf(item, steel, context);
+  const { x, reach } = seat;
+  const lies = fateOfExtent(state, source, { from: x - reach, to: x + reach, z: seat.z });
+  if (lies.fate === 'lost') return nowhere('lost', 'on steel that is taken out', lies.operation);
+  if (lies.fate === 'cut-through') return nowhere('cut-through', 'a cut runs through it', lies.operation);
+
+  const piece = state.pieces[lies.piece] as Piece;
+  const notched = state.reworks.find((rework) => inNotch(rework, item, seat, piece, context));
+  if (notched) return nowhere('lost', 'inside the notch', notched.operation.id);
+
+  const places: Partial<Record<Side, SidePlace>> = {};
+  for (const { side, outward, z } of seat.on)
+    places[side] = { donor: was?.places[side]?.donor ?? null, built: place(piece, side, x, outward, z) };
+  const shift = shiftOf(places, piece.pose.turn);
+  const still = shift !== null && [shift.dx, shift.dy, shift.dz, shift.turn].every((value) => Math.abs(value) < 1e-6);
+  const fate =
+    change === 'added'
+      ? 'new'
+      : change === 'moved'
+        ? item.movable === 're-weld'
+          ? 're-weld'
+          : 're-drill'
+        : still
+          ? 'stays'
+          : 'moves';
+  return { feature: item, fate, reason: REASONS[fate], operation, places, shift, piece: lies.piece };
+}
+
+/** Why a feature that is on the built frame is where it is. */
+const REASONS = {
+  new: 'added by the plan',
+  're-drill': 'moved to new holes',
+  're-weld': 'cut off and welded on again',
+  stays: 'not moved',
+  moves: 'goes along with its piece',
+} as const;
+
+/** True when a notch takes away the steel that a feature sits on. */
+function inNotch({ operation, source, from, to }: Rework, item: Feature, seat: Seat, piece: Piece, context: Context) {
+  if (operation.kind !== 'notch' || source !== piece.source) return false;
+  if (seat.x + seat.reach <= from || seat.x - seat.reach >= to) return false;
+  const { depth } = context.section(railAt(piece.rails.left, seat.x).section);
+  const down = item.face === 'bottom' ? depth : item.down;
+  return operation.from === 'above' ? down < operation.depth : down > depth - operation.depth;
+}
+
+/** The mean move of the sides that have both places. */
+function shiftOf({ left, right }: FeatureOutcome['places'], turn: number): Shift | null {
+  let [count, dx, dy, dz] = [0, 0, 0, 0];
+  for (const side of [left, right]) {
+    if (!side?.donor || !side.built) continue;
+    count += 1;
+    dx += side.built.x - side.donor.x;
+    dy += Math.abs(side.built.y) - Math.abs(side.donor.y);
+    dz += side.built.z - side.donor.z;
+  }
+  return count > 0 ? { dx: dx / count, dy: dy / count, dz: dz / count, turn } : null;
+}

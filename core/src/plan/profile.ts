@@ -1,0 +1,68 @@
+import { railAt, type Side, SIDES } from '../frame/index.ts';
+import { type Section, widthOf } from '../sections/index.ts';
+import { frontTop, type Piece, rearTop, spine } from './piece.ts';
+import { posed } from './pose.ts';
+
+/** One rail at a station: outside face from the centre line, and heights of its edges over the datum plane, mm. */
+export interface RailProfile {
+  readonly halfWidth: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** The frame across at one station, mm. */
+export interface ProfileRow {
+  /** Index of the piece it is on: a joint has a row for each of its ends. */
+  readonly piece: number;
+  readonly builtX: number;
+  /** Null on new steel. */
+  readonly donorX: number | null;
+  readonly left: RailProfile;
+  readonly right: RailProfile;
+  readonly outsideWidth: number;
+  readonly insideWidth: number;
+}
+
+/**
+ * Widths and heights at every measured station and every end of a piece, front to rear. Of the built frame for the
+ * pieces of a result, of the donor for those of an empty plan.
+ */
+export function frameProfile(pieces: readonly Piece[], section: (id: string) => Section): ProfileRow[] {
+  return pieces.flatMap((piece, index) =>
+    stationXs(piece).map((x, place, all) => rowAt(piece, index, x, place === all.length - 1, section)),
+  );
+}
+
+/** Local stations of either rail between the faces at the top edge, and the faces. */
+function stationXs(piece: Piece): number[] {
+  const [front, rear] = [frontTop(piece), rearTop(piece)];
+  const inner = SIDES.flatMap((side) => piece.rails[side].map(({ x }) => x)).filter((x) => x > front && x < rear);
+  return [...new Set([front, ...inner, rear])].sort((a, b) => a - b);
+}
+
+function rowAt(piece: Piece, index: number, x: number, last: boolean, section: (id: string) => Section): ProfileRow {
+  const toward = last ? 'front' : 'rear';
+  const on = (side: Side): RailProfile => {
+    const here = railAt(piece.rails[side], x, toward);
+    const height = (z: number) => posed(piece.pose, x, z).z;
+    return {
+      halfWidth: here.halfWidth + piece.spread,
+      top: height(here.top),
+      bottom: height(here.top - section(here.section).depth),
+    };
+  };
+  const [left, right] = [on('left'), on('right')];
+  const inside = (side: Side): number => {
+    const here = railAt(piece.rails[side], x, toward);
+    return here.halfWidth + piece.spread - widthOf(section(here.section));
+  };
+  return {
+    piece: index,
+    builtX: spine(piece, x, toward).x,
+    donorX: piece.source === 'donor' ? x : null,
+    left,
+    right,
+    outsideWidth: left.halfWidth + right.halfWidth,
+    insideWidth: inside('left') + inside('right'),
+  };
+}
