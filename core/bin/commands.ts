@@ -64,9 +64,12 @@ function check({ job }: JobFile): Result {
 }
 
 function evaluated({ job }: JobFile): Result {
-  const { pieces, removed, reworks, ...shown } = evaluatePlan(job);
-  const result = { ...shown, profile: frameProfile(pieces, sectionLookup(job.donor)) };
-  const { conflicts } = shown;
+  const { measures, tape, operations, joints, cutEnds, axles, points, features, crossmembers, controls, ...rest } =
+    evaluatePlan(job);
+  const { conflicts, pieces, reworks } = rest;
+  const profile = frameProfile(pieces, sectionLookup(job.donor));
+  const frame = { joints, cutEnds, axles, points, features, crossmembers, reworks, profile };
+  const result = { measures, tape, operations, ...frame, controls, conflicts };
   return {
     code: conflicts.some(({ severity }) => severity === 'stop') ? 1 : 0,
     output: `${JSON.stringify(result, null, 2)}\n`,

@@ -1,5 +1,6 @@
 import {
   builtOf,
+  type Conflict,
   type ControlPrediction,
   datumStation,
   type Job,
@@ -8,7 +9,8 @@ import {
   sectionLookup,
 } from '@splay/core';
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { BoardTable } from './board-table.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
 import { Hatches } from './hatches.tsx';
 import { Legend } from './legend.tsx';
@@ -16,7 +18,7 @@ import { PlanView } from './plan-view.tsx';
 import { SideView } from './side-view.tsx';
 import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
 import { useDrag } from './use-drag.ts';
-import { type Reach, useView } from './view.ts';
+import { type Reach, toPx, useView } from './view.ts';
 
 export interface BoardProps {
   readonly job: Job;
@@ -26,12 +28,21 @@ export interface BoardProps {
   readonly showBefore: boolean;
   readonly selected: string | null;
   readonly measurement: ControlPrediction | null;
+  /** What to bring into sight; a new object each time it is asked for. */
+  readonly look: Look | null;
   readonly onSelect: (id: string) => void;
+  readonly onPickConflict: (conflict: Conflict) => void;
   /** Shows a cut moved by mm from where it was when the drag began. */
   readonly onDragCut: (operation: string, mm: number) => void;
   /** Makes the move that was shown last. */
   readonly onDropCut: (operation: string) => void;
   readonly onNudgeCut: (operation: string, event: KeyboardEvent) => void;
+}
+
+/** A place that somebody wants to see, and the thing there, if one. */
+export interface Look {
+  readonly builtX: number;
+  readonly about: string | null;
 }
 
 /** Stations that donor and built frame span together, wheels included, mm. */
@@ -54,7 +65,9 @@ export function Board({
   showBefore,
   selected,
   measurement,
+  look,
   onSelect,
+  onPickConflict,
   onDragCut,
   onDropCut,
   onNudgeCut,
@@ -67,10 +80,17 @@ export function Board({
     Math.floor(Math.min(donorReach[0], builtReach[0]) / foot) * foot,
     Math.ceil(Math.max(donorReach[1], builtReach[1]) / foot) * foot,
   ];
-  const { box, view, zoom, pan, fit, zoomed } = useView(reach);
+  const { box, view, zoom, pan, centre, fit, zoomed } = useView(reach);
   const [height, setHeight] = useState(0);
   const [legend, setLegend] = useState(false);
+  const [table, setTable] = useState(false);
   const startDrag = useDrag();
+  const looked = useRef<Look | null>(null);
+
+  useEffect(() => {
+    if (look && look !== looked.current) centre(look.builtX);
+    looked.current = look;
+  }, [look, centre]);
 
   useEffect(() => {
     const element = box.current;
@@ -108,17 +128,32 @@ export function Board({
   const tapeY = sideHeight;
   const planTop = tapeY + TAPE_HEIGHT;
   const planHeight = Math.max(100, height - planTop);
-  const common = { job, result, donor, view, section, datum, showBefore, trims, selected, onSelect };
+  const pointed = look?.about ?? null;
+  const common = {
+    job,
+    result,
+    donor,
+    view,
+    section,
+    datum,
+    showBefore,
+    trims,
+    selected,
+    pointed,
+    onSelect,
+    onPickConflict,
+  };
 
   return (
     <div ref={box} className="relative min-h-0 min-w-0 flex-1 overflow-hidden">
-      {view.width > 0 && height > 0 && (
+      {table && <BoardTable {...{ job, result, section, selected, onSelect }} />}
+      {!table && view.width > 0 && height > 0 && (
         <svg
           width={view.width}
           height={height}
           className="absolute inset-0 select-none"
           role="group"
-          aria-label="Drawing of the frame; the same is in the tables of the benches"
+          aria-label="Drawing of the frame; the button Table shows the same in tables"
           onPointerDown={(event: PointerEvent<SVGSVGElement>) => {
             if (event.target !== event.currentTarget || !zoomed) return;
             let last = 0;
@@ -152,6 +187,7 @@ export function Board({
           <SideView {...common} top={0} height={sideHeight} />
           <PlanView {...common} top={planTop} height={planHeight} measurement={measurement} />
           <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
+          {look && <LookedAt x={toPx(view, look.builtX)} y={tapeY} />}
           {!showBefore && (
             <CutTags
               joints={result.joints}
@@ -178,32 +214,61 @@ export function Board({
         </svg>
       )}
       <div className="absolute right-3 bottom-3 flex gap-1.5">
-        {legend && <Legend />}
-        <button type="button" className="button bg-paper" aria-expanded={legend} onClick={() => setLegend(!legend)}>
-          Legend
-        </button>
+        {legend && !table && <Legend />}
         <button
           type="button"
-          className="button bg-paper px-2"
-          aria-label="Zoom out"
-          disabled={!zoomed}
-          onClick={() => zoom(1 / 1.5)}
+          className={`button ${table ? 'button-dark' : 'bg-paper'}`}
+          aria-pressed={table}
+          onClick={() => setTable(!table)}
         >
-          <ZoomOut size={16} />
+          Table
         </button>
-        <button type="button" className="button bg-paper px-2" aria-label="Zoom in" onClick={() => zoom(1.5)}>
-          <ZoomIn size={16} />
-        </button>
-        <button
-          type="button"
-          className="button bg-paper px-2"
-          aria-label="Show the whole frame"
-          disabled={!zoomed}
-          onClick={fit}
-        >
-          <Maximize2 size={16} />
-        </button>
+        {!table && (
+          <button type="button" className="button bg-paper" aria-expanded={legend} onClick={() => setLegend(!legend)}>
+            Legend
+          </button>
+        )}
+        {!table && <ZoomButtons zoomed={zoomed} onZoom={zoom} onFit={fit} />}
       </div>
     </div>
+  );
+}
+
+/** Points at a place on the tape. */
+function LookedAt({ x, y }: { readonly x: number; readonly y: number }) {
+  return <path d={`M${x - 8} ${y - 13}h16l-8 12Z`} fill="var(--color-layout)" aria-hidden="true" />;
+}
+
+interface ZoomButtonsProps {
+  readonly zoomed: boolean;
+  readonly onZoom: (factor: number) => void;
+  readonly onFit: () => void;
+}
+
+function ZoomButtons({ zoomed, onZoom, onFit }: ZoomButtonsProps) {
+  return (
+    <>
+      <button
+        type="button"
+        className="button bg-paper px-2"
+        aria-label="Zoom out"
+        disabled={!zoomed}
+        onClick={() => onZoom(1 / 1.5)}
+      >
+        <ZoomOut size={16} />
+      </button>
+      <button type="button" className="button bg-paper px-2" aria-label="Zoom in" onClick={() => onZoom(1.5)}>
+        <ZoomIn size={16} />
+      </button>
+      <button
+        type="button"
+        className="button bg-paper px-2"
+        aria-label="Show the whole frame"
+        disabled={!zoomed}
+        onClick={onFit}
+      >
+        <Maximize2 size={16} />
+      </button>
+    </>
   );
 }

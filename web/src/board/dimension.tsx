@@ -1,24 +1,37 @@
 import type { LengthFormat } from '@splay/core';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 
-interface DimensionProps {
-  /** Ends, px. */
-  readonly from: number;
-  readonly to: number;
-  readonly y: number;
+/** What stands on a dimension line. */
+interface Figure {
   readonly mm: number;
   readonly format: LengthFormat;
   readonly before?: string;
   readonly signed?: boolean;
   readonly strong?: boolean;
+}
+
+interface DimensionProps extends Figure {
+  /** Ends, px. */
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
   readonly className?: string;
-  /** Sides of the figure when it does not fit between the ends. */
-  readonly spill?: 'left' | 'right';
+  /** Draw the line alone: its figure stands elsewhere. */
+  readonly bare?: boolean;
 }
 
 const GAP = 7;
+const sizeOf = (strong: boolean): number => (strong ? 16 : 14);
 
-/** A dimension line: ends ticked, the figure in the line, or beside it where the line is too short for it. */
+/** About how wide the figure is, px. */
+export const dimensionWidth = ({ mm, format, before = '', signed = false, strong = false }: Figure): number =>
+  lengthWidth(mm, format, sizeOf(strong), before.length + (signed ? 1 : 0));
+
+/** True when the figure has room between the ends. */
+export const dimensionFits = (dimension: Figure & { readonly from: number; readonly to: number }): boolean =>
+  dimension.to - dimension.from > dimensionWidth(dimension) + 2 * GAP + 8;
+
+/** A dimension line: ends ticked, the figure in the line, or behind its end where the line is too short for it. */
 export function Dimension({
   from,
   to,
@@ -29,14 +42,11 @@ export function Dimension({
   signed = false,
   strong = false,
   className = 'text-graphite',
-  spill = 'right',
+  bare = false,
 }: DimensionProps) {
-  const size = strong ? 16 : 14;
-  const text = lengthWidth(mm, format, size, before.length + (signed ? 1 : 0));
+  const text = dimensionWidth({ mm, format, before, signed, strong });
   const middle = (from + to) / 2;
-  const fits = to - from > text + 2 * GAP + 8;
-  const x = fits ? middle : spill === 'right' ? to + GAP : from - GAP;
-  const anchor = fits ? 'middle' : spill === 'right' ? 'start' : 'end';
+  const fits = !bare && dimensionFits({ from, to, mm, format, before, signed, strong });
   return (
     <g className={className} stroke="currentColor" fill="none">
       <path d={`M${from} ${y - 4}v8M${to} ${y - 4}v8`} strokeWidth={1.25} />
@@ -58,20 +68,22 @@ export function Dimension({
           stroke="none"
         />
       )}
-      <text
-        x={x}
-        y={y}
-        dy="0.34em"
-        textAnchor={anchor}
-        fill="currentColor"
-        stroke="none"
-        className="font-label"
-        fontSize={size}
-        fontWeight={strong ? 600 : 500}
-      >
-        {before && `${before} `}
-        <SvgLength mm={mm} format={format} signed={signed} />
-      </text>
+      {!bare && (
+        <text
+          x={fits ? middle : to + GAP}
+          y={y}
+          dy="0.34em"
+          textAnchor={fits ? 'middle' : 'start'}
+          fill="currentColor"
+          stroke="none"
+          className="font-label"
+          fontSize={sizeOf(strong)}
+          fontWeight={strong ? 600 : 500}
+        >
+          {before && `${before} `}
+          <SvgLength mm={mm} format={format} signed={signed} />
+        </text>
+      )}
     </g>
   );
 }

@@ -23,6 +23,7 @@ export function PlanView({
   showBefore,
   trims,
   selected,
+  pointed,
   onSelect,
   measurement,
 }: PlanViewProps) {
@@ -30,6 +31,7 @@ export function PlanView({
   const px = (x: number) => toPx(view, x);
   const py = (y: number) => acrossPx(view, across, y);
   const shown = showBefore ? donor : result;
+  const chosen = (id: string) => selected === id || pointed === id;
   const ends = measurement && (showBefore ? measurement.ends.donor : measurement.ends.built);
 
   return (
@@ -51,7 +53,7 @@ export function PlanView({
         return (
           <g
             key={crossmember.id}
-            className={selected === crossmember.id ? 'text-layout' : 'text-pencil'}
+            className={`cursor-pointer ${chosen(crossmember.id) ? 'text-layout' : 'text-pencil'}`}
             onClick={() => onSelect(crossmember.id)}
           >
             <title>{crossmember.name}</title>
@@ -62,7 +64,7 @@ export function PlanView({
               height={py(b) - py(a)}
               fill="var(--color-sheet)"
               stroke="currentColor"
-              strokeWidth={1}
+              strokeWidth={chosen(crossmember.id) ? 2.2 : 1}
               strokeDasharray={wider !== 0 ? '4 2' : undefined}
             />
             {number && view.scale > 0.1 && (
@@ -96,11 +98,11 @@ export function PlanView({
             <g
               key={feature.id + side}
               transform={`translate(${px(at.x)} ${py(at.y) + inboard})`}
-              className={`cursor-pointer ${selected === feature.id ? 'text-layout' : 'text-graphite'}`}
+              className={`cursor-pointer ${chosen(feature.id) ? 'text-layout' : 'text-graphite'}`}
               onClick={() => onSelect(feature.id)}
             >
               <title>{`${feature.name}, ${side}, ${otherUnitText(at.x - datum, job.display)} from the datum hole`}</title>
-              {selected === feature.id && <circle r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
+              {chosen(feature.id) && <circle r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
               <FeatureSymbol name={symbolOf(feature.kind)} width={Math.min(feature.length * view.scale, 14)} />
             </g>
           );
@@ -110,7 +112,7 @@ export function PlanView({
       {ends && measurement && (
         <g className="text-layout">
           <path
-            d={`M${px(ends[0].x)} ${py(ends[0].y)}L${px(ends[1].x)} ${py(ends[1].y)}`}
+            d={ends.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${px(x)} ${py(y)}`).join('')}
             stroke="currentColor"
             strokeWidth={1.6}
             strokeDasharray="6 3"
@@ -120,8 +122,8 @@ export function PlanView({
           ))}
           <MeasurementTag
             measurement={measurement}
-            x={(px(ends[0].x) + px(ends[1].x)) / 2}
-            y={(py(ends[0].y) + py(ends[1].y)) / 2}
+            x={px(ends.reduce((sum, { x }) => sum + x, 0) / ends.length)}
+            y={py(ends.reduce((sum, { y }) => sum + y, 0) / ends.length) + (ends.length === 1 ? 24 : 0)}
             format={job.display}
           />
         </g>

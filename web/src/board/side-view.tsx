@@ -1,6 +1,12 @@
-import { type Body, type Job, otherUnitText, type PlanResult, type Section } from '@splay/core';
+import { type Conflict, type Job, otherUnitText, type PlanResult, type Section } from '@splay/core';
+import { BodyOver } from './body-over.tsx';
+import { ConflictMarks } from './conflict-marks.tsx';
 import { Dimension } from './dimension.tsx';
+import { chainOf, DimensionChain } from './dimension-chain.tsx';
 import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
+import { MovedThings } from './moved-things.tsx';
+import { RailDifference } from './rail-difference.tsx';
+import { ReworkMark } from './rework-mark.tsx';
 import { type Across, acrossPx, Steel } from './steel.tsx';
 import { SvgLength } from './svg-length.tsx';
 import { toPx, type View } from './view.ts';
@@ -17,7 +23,10 @@ export interface ViewProps {
   readonly showBefore: boolean;
   readonly trims: ReadonlySet<string>;
   readonly selected: string | null;
+  /** What a conflict that was pressed is about. */
+  readonly pointed: string | null;
   readonly onSelect: (id: string) => void;
+  readonly onPickConflict: (conflict: Conflict) => void;
 }
 
 /** The left rail seen from outside, to scale: steel, what hangs on it, wheels, the body's outline, and the lengths that matter. */
@@ -33,7 +42,9 @@ export function SideView({
   showBefore,
   trims,
   selected,
+  pointed,
   onSelect,
+  onPickConflict,
 }: ViewProps) {
   const across: Across = { zero: top + height * 0.46, sign: -1 };
   const px = (x: number) => toPx(view, x);
@@ -45,7 +56,13 @@ export function SideView({
   const [front, rear, rearBefore] = [axle('front', shown), axle('rear', shown), axle('rear', donor)];
   const wheelbase = showBefore ? before.wheelbase : after.wheelbase;
   const railTop = py(0);
-  const firstJoint = result.joints[0];
+  const cuts = [...result.joints, ...result.cutEnds];
+  const chosenCut = cuts.find((cut) => cut.operation === selected);
+  const added = result.tape.spans
+    .filter((span) => span.kind === 'new')
+    .map((span) => [span.builtFrom, span.builtTo] as const);
+  // Three lines of dimensions: the selected cut from the datum hole, the chain through all cuts, the wheelbase.
+  const datumY = top + height - 74;
   const laneY = top + height - 46;
   const wheelbaseY = top + height - 18;
 
@@ -106,10 +123,17 @@ export function SideView({
           <ReworkMark key={rework.operation.id} {...{ rework, result, view, across, section }} />
         ))}
 
+      {job.donor.rails.kind === 'measured' && (
+        <RailDifference pieces={shown.pieces} format={job.display} {...{ view, across, section, datum }} />
+      )}
+      {!showBefore && (
+        <MovedThings result={result} selected={selected} place={(at) => ({ x: px(at.x), y: py(at.z) })} />
+      )}
+
       {shown.features.map(({ feature, places }) => {
         const at = places.left?.built ?? places.right?.built;
         if (!at) return null;
-        const chosen = selected === feature.id;
+        const chosen = selected === feature.id || pointed === feature.id;
         return (
           <g
             key={feature.id}
@@ -141,31 +165,29 @@ export function SideView({
         </text>
       </g>
 
-      {!showBefore && firstJoint && (
-        <>
-          <Dimension
-            from={px(datum)}
-            to={px(firstJoint.builtX)}
-            y={laneY}
-            mm={firstJoint.builtX - datum}
-            format={job.display}
-          />
-          {result.tape.spans
-            .filter((span) => span.kind === 'new')
-            .map((span) => (
-              <Dimension
-                key={span.piece}
-                from={px(span.builtFrom)}
-                to={px(span.builtTo)}
-                y={laneY}
-                mm={span.builtTo - span.builtFrom}
-                format={job.display}
-                signed
-                strong
-                className="text-layout"
-              />
-            ))}
-        </>
+      {!showBefore && cuts.length > 0 && (
+        <DimensionChain
+          links={chainOf(
+            datum,
+            cuts.map((cut) => cut.builtX),
+            added,
+          )}
+          view={view}
+          y={laneY}
+          format={job.display}
+        />
+      )}
+      {!showBefore && chosenCut && Math.abs(chosenCut.builtX - datum) > 0.5 && (
+        <Dimension
+          from={px(Math.min(datum, chosenCut.builtX))}
+          to={px(Math.max(datum, chosenCut.builtX))}
+          y={datumY}
+          mm={chosenCut.builtX - datum}
+          format={job.display}
+          before={chosenCut.letter}
+          strong
+          className="text-layout"
+        />
       )}
       {front?.built && rear?.built && wheelbase !== null && (
         <Dimension
@@ -177,6 +199,9 @@ export function SideView({
           before="WB"
           strong
         />
+      )}
+      {!showBefore && (
+        <ConflictMarks conflicts={result.conflicts} view={view} y={railTop - 46} onPick={onPickConflict} />
       )}
       {!showBefore &&
         rearBefore?.built &&
@@ -196,100 +221,5 @@ export function SideView({
           </text>
         )}
     </g>
-  );
-}
-
-/** How much of the body is drawn over its floor, mm: enough to see where it ends and sits. */
-const BODY_SHOWN = 420;
-
-/** The underside of the body's floor with the feet of its walls, and where it wants to sit. */
-function BodyOver({
-  body,
-  px,
-  py,
-}: {
-  readonly body: Body;
-  readonly px: (x: number) => number;
-  readonly py: (z: number) => number;
-}) {
-  const floor = Math.min(...body.outline.map(({ z }) => z));
-  const front = Math.min(...body.outline.map(({ x }) => x));
-  return (
-    <g stroke="var(--color-ochre)" fill="none" strokeWidth={1.6}>
-      <clipPath id="clip-body">
-        <rect x={-1e4} y={py(floor + BODY_SHOWN)} width={3e4} height={BODY_SHOWN * 2} />
-      </clipPath>
-      <path
-        clipPath="url(#clip-body)"
-        d={`${body.outline.map(({ x, z }, index) => `${index ? 'L' : 'M'}${px(x)} ${py(z)}`).join('')}Z`}
-        strokeDasharray="8 4"
-      />
-      {body.mounts
-        .filter((mount) => mount.y < 0)
-        .map((mount) => (
-          <path key={mount.id} d={`M${px(mount.x) - 5} ${py(mount.z)}h10M${px(mount.x)} ${py(mount.z)}v-7`} />
-        ))}
-      <text
-        x={px(front) + 40}
-        y={py(floor) - 16}
-        fontSize={13}
-        fill="var(--color-ochre)"
-        stroke="none"
-        className="font-label"
-        fontWeight={500}
-      >
-        {body.name}, floor
-      </text>
-    </g>
-  );
-}
-
-function ReworkMark({
-  rework,
-  result,
-  view,
-  across,
-  section,
-}: {
-  readonly rework: PlanResult['reworks'][number];
-  readonly result: PlanResult;
-  readonly view: View;
-  readonly across: Across;
-  readonly section: (id: string) => Section;
-}) {
-  const piece = result.pieces.find(
-    (candidate) =>
-      candidate.source === rework.source && candidate.front.x <= rework.from && candidate.rear.x >= rework.to,
-  );
-  const station =
-    piece?.rails.left.filter((candidate) => candidate.x <= (rework.from + rework.to) / 2).at(-1) ??
-    piece?.rails.left[0];
-  if (!piece || !station) return null;
-  const depth = section(station.section).depth;
-  const [left, right] = [toPx(view, rework.from + piece.pose.dx), toPx(view, rework.to + piece.pose.dx)];
-  const top = acrossPx(view, across, station.top + piece.pose.dz);
-  const { operation } = rework;
-  if (operation.kind === 'box')
-    return (
-      <rect
-        x={left}
-        y={top}
-        width={right - left}
-        height={depth * view.scale}
-        fill="url(#hatch-boxed)"
-        stroke="var(--color-layout)"
-        strokeDasharray="5 2"
-      />
-    );
-  const deep = operation.depth * view.scale;
-  const y = operation.from === 'below' ? top + depth * view.scale : top;
-  const way = operation.from === 'below' ? -1 : 1;
-  return (
-    <path
-      d={`M${left} ${y}C${left} ${y + way * deep * 1.3} ${right} ${y + way * deep * 1.3} ${right} ${y}Z`}
-      fill="url(#hatch-cut)"
-      stroke="var(--color-oxide)"
-      strokeWidth={1.5}
-    />
   );
 }

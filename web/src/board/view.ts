@@ -63,6 +63,14 @@ export function useView(reach: Reach) {
     [view, width, front, rear],
   );
   const pan = useCallback((px: number) => setZoomed(panView(view, px, [front, rear])), [view, front, rear]);
+  const centre = useCallback(
+    (x: number) => {
+      const close = Math.max(view.scale, fitView(width, [front, rear]).scale * 2.4);
+      const scale = Math.min(CLOSEST, close);
+      setZoomed(keepInside({ scale, width, from: x - width / 2 / scale }, [front, rear]));
+    },
+    [view, width, front, rear],
+  );
   const fit = useCallback(() => setZoomed(null), []);
-  return { box, view, zoom, pan, fit, zoomed: zoomed !== null };
+  return { box, view, zoom, pan, centre, fit, zoomed: zoomed !== null };
 }

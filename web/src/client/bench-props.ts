@@ -1,4 +1,4 @@
-import type { ControlPrediction, Job, PlanResult, Reading } from '@splay/core';
+import type { Conflict, ControlPrediction, Job, PlanResult, Reading } from '@splay/core';
 import type { JobStore } from './job-store.ts';
 
 /** What every bench gets: the open job, evaluated, and ways to point at the board. */
@@ -15,5 +15,8 @@ export interface BenchProps {
   readonly onSelect: (id: string | null) => void;
   /** Draws a measurement across the plan view. */
   readonly onShowMeasurement: (measurement: ControlPrediction | null) => void;
+  /** Brings a built station into sight on the board, mm. */
+  readonly onLook: (builtX: number) => void;
+  readonly onPickConflict: (conflict: Conflict) => void;
   readonly onReading: (reading: Reading) => void;
 }

@@ -1,27 +1,7 @@
-import { lengthText, type LengthFormat, parseLength } from '@splay/core';
+import type { LengthFormat } from '@splay/core';
 import { Trash2 } from 'lucide-react';
-import { type ClipboardEvent, type KeyboardEvent, useId, useRef, useState } from 'react';
-
-/** A column of an editable table. Lengths are mm; `offset` is added to what is shown (stations count from the datum hole). */
-export type Column<Row> = {
-  readonly key: string;
-  readonly title: string;
-  readonly width?: string;
-} & (
-  | {
-      readonly kind: 'length';
-      readonly get: (row: Row) => number;
-      readonly set: (row: Row, mm: number) => Row;
-      readonly offset?: number;
-    }
-  | { readonly kind: 'text'; readonly get: (row: Row) => string; readonly set: (row: Row, text: string) => Row }
-  | {
-      readonly kind: 'choice';
-      readonly get: (row: Row) => string;
-      readonly set: (row: Row, choice: string) => Row;
-      readonly choices: readonly (readonly [value: string, name: string])[];
-    }
-);
+import { type ClipboardEvent, type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { cellText, type Column, readCell } from './table-columns.ts';
 
 export interface CellProblem {
   readonly row: number;
@@ -68,6 +48,12 @@ export function EditTable<Row>({
   const [drafts, setDrafts] = useState<Drafts>(new Map());
   const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
 
+  // Something picked on the drawing is brought into sight here.
+  useEffect(() => {
+    if (selectedRow === undefined || selectedRow < 0) return;
+    table.current?.querySelector(`[data-row="${selectedRow}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [selectedRow]);
+
   /** Tries to make rows of what stands in all drafts; keeps every draft when any of them is not right. */
   const settle = (all: Drafts) => {
     const next = [...rows];
@@ -77,12 +63,9 @@ export function EditTable<Row>({
       const column = columns.find((candidate) => candidate.key === name);
       if (!column) continue;
       while (next.length <= row) next.push(newRow(next.at(-1), next.length));
-      const old = next[row] as Row;
-      if (column.kind === 'length') {
-        const read = parseLength(text, format.unit);
-        if (read.ok) next[row] = column.set(old, read.value + (column.offset ?? 0));
-        else wrong.set(key, read.problem.message);
-      } else next[row] = column.set(old, text);
+      const read = readCell(column, next[row] as Row, text, format);
+      if (read.ok) next[row] = read.row;
+      else wrong.set(key, read.message);
     }
     if (wrong.size === 0)
       for (const problem of onChange(next)) wrong.set(cell(problem.row, problem.column), problem.message);
@@ -98,7 +81,7 @@ export function EditTable<Row>({
     text.split('\n').forEach((line, down) =>
       line.split('\t').forEach((value, right) => {
         const target = columns[column + right];
-        if (target && target.kind !== 'choice') all.set(cell(row + down, target.key), value.trim());
+        if (target) all.set(cell(row + down, target.key), value.trim());
       }),
     );
     settle(all);
@@ -136,7 +119,7 @@ export function EditTable<Row>({
                 key={column.key}
                 scope="col"
                 style={{ width: column.width }}
-                className={`label border-b border-graphite px-1.5 py-1 font-semibold ${column.kind === 'length' ? 'text-right' : 'text-left'}`}
+                className={`label border-b border-graphite px-1.5 py-1 font-semibold ${column.kind === 'length' || column.kind === 'number' ? 'text-right' : 'text-left'}`}
               >
                 {column.title}
               </th>
@@ -152,34 +135,32 @@ export function EditTable<Row>({
             return (
               <tr
                 key={rowIndex}
+                data-row={rowIndex}
                 className={selectedRow === rowIndex ? 'bg-layout-wash' : ''}
                 onFocus={() => onSelectRow?.(rowIndex)}
               >
                 {columns.map((column, columnIndex) => {
                   const key = cell(rowIndex, column.key);
                   const problem = problems.get(key);
-                  const stored =
-                    row === undefined
-                      ? ''
-                      : column.kind === 'length'
-                        ? lengthText(column.get(row) - (column.offset ?? 0), format).replace(/ (scant|full)$/, '')
-                        : column.get(row);
+                  const stored = row === undefined ? '' : cellText(column, row, format);
+                  const figure = column.kind === 'length' || column.kind === 'number';
                   const common = {
                     'data-cell': `${rowIndex}/${columnIndex}`,
                     'aria-label': `${column.title}, row ${rowIndex + 1}`,
                     'aria-invalid': problem !== undefined,
                     'aria-describedby': problem ? `${id}${key}` : undefined,
                     disabled,
-                    className: `w-full min-w-0 border bg-transparent px-1 py-0.5 ${problem ? 'border-oxide bg-oxide-wash' : 'border-transparent hover:border-rule'} ${column.kind === 'length' ? 'text-right' : ''}`,
+                    className: `w-full min-w-0 border bg-transparent px-1 py-0.5 ${problem ? 'border-oxide bg-oxide-wash' : 'border-transparent hover:border-rule'} ${figure ? 'text-right' : ''}`,
                   };
                   return (
                     <td key={column.key} className="border-b border-rule/60 p-0 align-top">
                       {column.kind === 'choice' ? (
                         <select
                           {...common}
-                          value={stored}
+                          value={problem ? '' : stored}
                           onChange={(event) => settle(new Map(drafts).set(key, event.target.value))}
                         >
+                          {problem && <option value="">{drafts.get(key)}</option>}
                           {column.choices.map(([value, name]) => (
                             <option key={value} value={value}>
                               {name}

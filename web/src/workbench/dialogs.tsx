@@ -1,25 +1,31 @@
-import { checkJob, evaluatePlan, InputError, type Job } from '@splay/core';
+import { checkJob, evaluatePlan, InputError, type Job, type PlanResult } from '@splay/core';
 import { useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
 import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
 import { forgetDraft, leftDraft } from '../client/save-loop.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Length } from '../ui/length.tsx';
+import { GoToStation } from './go-to-station.tsx';
 import { KEY_LIST } from './use-keys.ts';
 
 interface DialogsProps {
   readonly store: JobStore;
-  readonly open: 'history' | 'keys' | null;
+  readonly open: OpenDialog | null;
+  readonly result: PlanResult;
+  readonly onLook: (builtX: number) => void;
   readonly onClose: () => void;
 }
 
-export function Dialogs({ store, open, onClose }: DialogsProps) {
+export type OpenDialog = 'history' | 'keys' | 'station';
+
+export function Dialogs({ store, open, result, onLook, onClose }: DialogsProps) {
   const { saveState, theirs, job } = useJobState(store, (state) => ({
     saveState: state.saveState,
     theirs: state.theirs,
     job: state.job,
   }));
   if (saveState === 'stale' && theirs) return <TwoVersions store={store} mine={job} theirs={theirs} />;
+  if (open === 'station') return <GoToStation job={job} result={result} onLook={onLook} onClose={onClose} />;
   if (open === 'history') return <HistoryDialog store={store} onClose={onClose} />;
   if (open === 'keys')
     return (

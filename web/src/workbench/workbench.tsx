@@ -1,4 +1,6 @@
 import {
+  builtOf,
+  type Conflict,
   type ControlPrediction,
   evaluatePlan,
   type Gate,
@@ -9,7 +11,7 @@ import {
   withOperation,
 } from '@splay/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Board } from '../board/board.tsx';
+import { Board, type Look } from '../board/board.tsx';
 import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
 import { DonorBench } from '../benches/donor/donor-bench.tsx';
 import { MarksBench } from '../benches/marks/marks-bench.tsx';
@@ -20,7 +22,7 @@ import { startReadingQueue } from '../client/reading-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
 import { type BenchId, BENCHES, isBench } from '../shared/phases.ts';
 import { nudgeStep } from '../ui/length-field.tsx';
-import { Dialogs } from './dialogs.tsx';
+import { Dialogs, type OpenDialog } from './dialogs.tsx';
 import { Header } from './header.tsx';
 import { Ledger } from './ledger.tsx';
 import { PhaseRail } from './phase-rail.tsx';
@@ -65,7 +67,8 @@ export default function Workbench(start: JobStart) {
     id,
   }));
   const [measurement, setMeasurement] = useState<ControlPrediction | null>(null);
-  const [dialog, setDialog] = useState<'history' | 'keys' | null>(null);
+  const [look, setLook] = useState<Look | null>(null);
+  const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const queue = useRef<ReturnType<typeof startReadingQueue> | null>(null);
 
   useEffect(() => {
@@ -101,9 +104,17 @@ export default function Workbench(start: JobStart) {
     history.pushState(null, '', `/jobs/${state.id}/${bench}`);
     store.setState({ bench, selected: null });
     setMeasurement(null);
+    setLook(null);
   };
   const hold = (showBefore: boolean) => store.setState({ showBefore });
   const select = (selected: string | null) => store.setState({ selected });
+  const lookAt = (builtX: number, about: string | null = null) => setLook({ builtX, about });
+  /** Goes to the place of a conflict: the operation it comes from, with what it is about pointed out. */
+  const pickConflict = ({ operation, about, builtX, donorX }: Conflict) => {
+    const at = builtX ?? (donorX === null ? null : (builtOf(result.tape, donorX) ?? donorX));
+    if (at !== null) lookAt(at, about);
+    select(operation ?? about);
+  };
 
   const shiftCut = (id: string, mm: number) => (job: Job) => {
     const operation = job.plan.operations.find((candidate) => candidate.id === id);
@@ -111,7 +122,7 @@ export default function Workbench(start: JobStart) {
     const by = snapShift(job, operation, mm);
     return by === 0 ? job : { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) };
   };
-  useKeys({ store, result, onHold: hold, onHelp: () => setDialog('keys'), onBench: go });
+  useKeys({ store, result, onHold: hold, onDialog: setDialog, onBench: go });
 
   const { Bench, width } = PANELS[state.bench];
   const props: BenchProps = {
@@ -124,6 +135,8 @@ export default function Workbench(start: JobStart) {
     selected: state.selected,
     onSelect: select,
     onShowMeasurement: setMeasurement,
+    onLook: lookAt,
+    onPickConflict: pickConflict,
     onReading: (reading) => queue.current?.add(reading),
   };
   const done = benchesDone(state.job, gates);
@@ -141,7 +154,9 @@ export default function Workbench(start: JobStart) {
             showBefore={state.showBefore}
             selected={state.selected}
             measurement={measurement}
+            look={look}
             onSelect={select}
+            onPickConflict={pickConflict}
             onDragCut={(id, mm) => preview(store, shiftCut(id, mm))}
             onDropCut={() => {
               const shown = store.getState().preview;
@@ -166,7 +181,7 @@ export default function Workbench(start: JobStart) {
         </main>
         <Ledger job={state.job} result={result} readings={state.readings} gates={gates} onBench={go} />
       </div>
-      <Dialogs store={store} open={dialog} onClose={() => setDialog(null)} />
+      <Dialogs store={store} open={dialog} result={result} onLook={lookAt} onClose={() => setDialog(null)} />
     </div>
   );
 }

@@ -1,26 +1,22 @@
 import type { Conflict } from '@splay/core';
 import { Verdict } from '../../ui/verdict.tsx';
+import { AcceptSplit } from './accept-split.tsx';
 
-/** Conflicts with their reasons; pressing one goes to its place. */
-export function ConflictList({
-  conflicts,
-  onSelect,
-}: {
+interface ConflictListProps {
   readonly conflicts: readonly Conflict[];
-  readonly onSelect: (id: string) => void;
-}) {
+  readonly onPick: (conflict: Conflict) => void;
+  /** Accepts a group that the plan pulls apart; not given where nothing may be changed. */
+  readonly onAcceptSplit?: (group: string, reason: string) => void;
+}
+
+/** Conflicts with their reasons and ways out; pressing one goes to its place. */
+export function ConflictList({ conflicts, onPick, onAcceptSplit }: ConflictListProps) {
   return (
     <ul className="space-y-1 text-[0.92rem]">
       {conflicts.map((conflict, index) => (
         <li key={`${conflict.code}${conflict.about}${index}`}>
           <details>
-            <summary
-              className="list-none"
-              onClick={() =>
-                conflict.about &&
-                onSelect(conflict.operation && conflict.code.startsWith('joint') ? conflict.operation : conflict.about)
-              }
-            >
+            <summary className="cursor-pointer list-none hover:underline" onClick={() => onPick(conflict)}>
               <Verdict kind={conflict.severity}>{conflict.message}</Verdict>
             </summary>
             {conflict.waysOut.length > 0 && (
@@ -29,6 +25,9 @@ export function ConflictList({
                   <li key={way}>{way}</li>
                 ))}
               </ul>
+            )}
+            {conflict.code === 'group-split' && conflict.severity === 'stop' && conflict.about && onAcceptSplit && (
+              <AcceptSplit onAccept={(reason) => onAcceptSplit(conflict.about ?? '', reason)} />
             )}
           </details>
         </li>

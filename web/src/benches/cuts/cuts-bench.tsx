@@ -19,17 +19,21 @@ import { OperationDetail } from './operation-detail.tsx';
 import { OperationList } from './operation-list.tsx';
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
-export function CutsBench({ store, job, result, canWrite, selected, onSelect }: BenchProps) {
+export function CutsBench({ store, job, result, canWrite, selected, onSelect, onPickConflict }: BenchProps) {
   const [asked, setAsked] = useState<OperationKind | ''>('');
-  const outcome = result.operations.find((candidate) => candidate.operation.id === selected) ?? result.operations[0];
+  // Picking a feature on the drawing keeps the operation that was at hand.
+  const [last, setLast] = useState<string | null>(null);
+  const find = (id: string | null) => result.operations.find((candidate) => candidate.operation.id === id);
+  const outcome = find(selected) ?? find(last) ?? result.operations[0];
+  if (selected !== last && find(selected)) setLast(selected);
   const operation = outcome?.operation;
   const conflicts = result.conflicts.filter((conflict) => conflict.operation === operation?.id);
   const others = result.conflicts.filter((conflict) => conflict.operation !== operation?.id);
 
   const add = (kind: OperationKind) => {
     const id = freshId(job.plan);
-    const last = result.joints.find((joint) => joint.operation === operation?.id)?.builtX;
-    const start = (last !== undefined ? donorOf(result.tape, last) : null) ?? datumStation(job.donor);
+    const near = result.joints.find((joint) => joint.operation === operation?.id)?.builtX;
+    const start = (near !== undefined ? donorOf(result.tape, near) : null) ?? datumStation(job.donor);
     const fresh = newOperation(kind, id, start + inches(12), job.donor);
     change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({
       ...old,
@@ -38,6 +42,16 @@ export function CutsBench({ store, job, result, canWrite, selected, onSelect }: 
     onSelect(id);
     setAsked('');
   };
+
+  const acceptSplit = (group: string, reason: string) =>
+    change(store, 'Accepted a group split', (old) => ({
+      ...old,
+      plan: {
+        ...old.plan,
+        accepted: [...old.plan.accepted.filter((entry) => entry.group !== group), { group, reason }],
+      },
+    }));
+  const listed = { onPick: onPickConflict, ...(canWrite ? { onAcceptSplit: acceptSplit } : {}) };
 
   return (
     <>
@@ -89,7 +103,7 @@ export function CutsBench({ store, job, result, canWrite, selected, onSelect }: 
           {conflicts.length > 0 && (
             <>
               <PanelHeading>This place</PanelHeading>
-              <ConflictList conflicts={conflicts} onSelect={onSelect} />
+              <ConflictList conflicts={conflicts} {...listed} />
             </>
           )}
           <MovesWithIt result={result} operation={operation.id} display={job.display} />
@@ -98,7 +112,7 @@ export function CutsBench({ store, job, result, canWrite, selected, onSelect }: 
       {others.length > 0 && (
         <>
           <PanelHeading aside={<span>{others.length}</span>}>Everywhere else</PanelHeading>
-          <ConflictList conflicts={others} onSelect={onSelect} />
+          <ConflictList conflicts={others} {...listed} />
         </>
       )}
     </>

@@ -10,7 +10,7 @@ import { change, type JobStore } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { OperationFields } from './operation-fields.tsx';
-import { Sketch } from './sketches.tsx';
+import { Sketch } from './sketches/index.tsx';
 
 interface OperationDetailProps {
   readonly store: JobStore;

@@ -1,34 +1,54 @@
-import { type ControlMeasurement, type ControlPoint, controlKind, datumStation, inches, type Job } from '@splay/core';
-import { type Column, EditTable } from '../../ui/edit-table.tsx';
+import {
+  type ControlMeasurement,
+  type ControlPoint,
+  type ControlPrediction,
+  datumStation,
+  endsOf,
+  inches,
+  SIDES,
+} from '@splay/core';
+import { Trash2 } from 'lucide-react';
+import { EditTable } from '../../ui/edit-table.tsx';
+import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { lengthColumn, type SetDonor, textColumn } from './donor-bench.tsx';
+import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
+import type { PartProps } from './donor-bench.tsx';
+import { freshId } from './fresh-id.ts';
+import { TableFile } from './table-file.tsx';
 
-interface ControlTablesProps {
-  readonly job: Job;
-  readonly set: SetDonor;
-  readonly disabled: boolean;
-}
-
-/** Every width, and lengths and both diagonals between neighbours and from first to last. */
+/** Every width and height, and lengths and both diagonals between neighbours and from first to last. */
 export function usualMeasurements(points: readonly ControlPoint[]): ControlMeasurement[] {
   const inOrder = [...points].sort((a, b) => a.x - b.x);
   const [first, last] = [inOrder[0], inOrder.at(-1)];
   const neighbours = inOrder.slice(1).map((point, index) => [inOrder[index] as ControlPoint, point] as const);
   const pairs = first && last && inOrder.length > 2 ? [...neighbours, [first, last] as const] : neighbours;
   const end = (point: ControlPoint, side: 'left' | 'right') => ({ point: point.id, side });
+  const tape = (id: string, from: ReturnType<typeof end>, to: ReturnType<typeof end>): ControlMeasurement => ({
+    id,
+    kind: 'tape',
+    from,
+    to,
+  });
   return [
-    ...inOrder.map((point) => ({ id: `${point.id}-width`, from: end(point, 'left'), to: end(point, 'right') })),
+    ...inOrder.map((point) => tape(`${point.id}-width`, end(point, 'left'), end(point, 'right'))),
     ...pairs.flatMap(([a, b]) => [
-      { id: `${a.id}-${b.id}-left`, from: end(a, 'left'), to: end(b, 'left') },
-      { id: `${a.id}-${b.id}-right`, from: end(a, 'right'), to: end(b, 'right') },
-      { id: `${a.id}-left-${b.id}-right`, from: end(a, 'left'), to: end(b, 'right') },
-      { id: `${a.id}-right-${b.id}-left`, from: end(a, 'right'), to: end(b, 'left') },
+      tape(`${a.id}-${b.id}-left`, end(a, 'left'), end(b, 'left')),
+      tape(`${a.id}-${b.id}-right`, end(a, 'right'), end(b, 'right')),
+      tape(`${a.id}-left-${b.id}-right`, end(a, 'left'), end(b, 'right')),
+      tape(`${a.id}-right-${b.id}-left`, end(a, 'right'), end(b, 'left')),
     ]),
+    ...inOrder.flatMap((point) =>
+      SIDES.map((side): ControlMeasurement => ({
+        id: `${point.id}-height-${side}`,
+        kind: 'height',
+        at: end(point, side),
+      })),
+    ),
   ];
 }
 
-/** Control points in left/right pairs, and what is taped between them. */
-export function ControlTables({ job, set, disabled }: ControlTablesProps) {
+/** Control points in left/right pairs, and what is measured between them. */
+export function ControlTables({ job, store, result, set, disabled, selected, onSelect }: PartProps) {
   const { controlPoints, controlMeasurements } = job.donor;
   const columns: Column<ControlPoint>[] = [
     textColumn('name', 'Name', '40%'),
@@ -36,13 +56,16 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
     lengthColumn('inboard', 'Inboard', '20%'),
     lengthColumn('down', 'Below rail top', '20%'),
   ];
-  const kinds = controlMeasurements.map(controlKind);
-  const count = (kind: string) => kinds.filter((candidate) => candidate === kind).length;
+  const remove = (id: string) =>
+    set('Took out a measurement', 'controlMeasurements', (frame) => ({
+      ...frame,
+      controlMeasurements: frame.controlMeasurements.filter((measurement) => measurement.id !== id),
+    }));
   return (
     <>
       <p className="mb-2 text-sm text-pencil">
-        Punch each point on both rails before the cut: a left and a right one at the same station. Widths, lengths and
-        diagonals between them show how the frame lies.
+        Punch each point on both rails before the cut: a left and a right one at the same station. Widths, lengths,
+        diagonals and heights show how the frame lies.
       </p>
       <EditTable
         caption="Control points"
@@ -51,8 +74,10 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
         format={job.display}
         disabled={disabled}
         addLabel="Add a control point"
+        selectedRow={controlPoints.findIndex(({ id }) => id === selected)}
+        onSelectRow={(row) => onSelect(controlPoints[row]?.id ?? null)}
         newRow={(after, index) => ({
-          id: freshPoint(controlPoints),
+          id: freshId('point', controlPoints),
           name: `Point ${index + 1}`,
           x: (after?.x ?? 0) + inches(24),
           inboard: 0,
@@ -64,17 +89,16 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
             return {
               ...frame,
               controlPoints: rows,
-              controlMeasurements: frame.controlMeasurements.filter(
-                ({ from, to }) => left.has(from.point) && left.has(to.point),
+              controlMeasurements: frame.controlMeasurements.filter((measurement) =>
+                endsOf(measurement).every(({ point }) => left.has(point)),
               ),
             };
           })
         }
       />
-      <PanelHeading>What is taped</PanelHeading>
-      <p>
-        {count('width')} widths, {count('length')} lengths, {count('diagonal')} diagonals.
-      </p>
+      <TableFile table="control-points" job={job} store={store} disabled={disabled} />
+      <PanelHeading aside={<span>{controlMeasurements.length}</span>}>What is measured</PanelHeading>
+      <MeasurementList controls={result.controls} format={job.display} disabled={disabled} onRemove={remove} />
       <button
         type="button"
         className="button mt-2"
@@ -92,13 +116,72 @@ export function ControlTables({ job, set, disabled }: ControlTablesProps) {
           })
         }
       >
-        Add the usual ones: widths, lengths, both diagonals
+        Add the usual ones: widths, lengths, both diagonals, heights
       </button>
     </>
   );
 }
 
-function freshPoint(points: readonly ControlPoint[]): string {
-  for (let count = points.length + 1; ; count += 1)
-    if (!points.some(({ id }) => id === `p${count}`)) return `p${count}`;
+interface MeasurementListProps {
+  readonly controls: readonly ControlPrediction[];
+  readonly format: PartProps['job']['display'];
+  readonly disabled: boolean;
+  readonly onRemove: (id: string) => void;
+}
+
+/** Every measurement with what the donor gives and what the plan will give. */
+function MeasurementList({ controls, format, disabled, onRemove }: MeasurementListProps) {
+  if (controls.length === 0) return <p className="text-pencil">Nothing is chosen yet.</p>;
+  return (
+    <table className="w-full border-collapse text-sm">
+      <caption className="sr-only">Control measurements</caption>
+      <thead>
+        <tr className="border-b border-graphite text-pencil">
+          <th scope="col" className="py-0.5 text-left font-normal">
+            Measurement
+          </th>
+          <th scope="col" className="text-left font-normal">
+            kind
+          </th>
+          <th scope="col" className="text-right font-normal">
+            on the donor
+          </th>
+          <th scope="col" className="text-right font-normal">
+            in the plan
+          </th>
+          <th className="w-7">
+            <span className="sr-only">Remove</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {controls.map(({ measurement, name, kind, before, predicted, reason }) => (
+          <tr key={measurement.id} className="border-b border-rule/60">
+            <th scope="row" className="py-0.5 text-left font-normal">
+              {name}
+            </th>
+            <td className="text-pencil">{kind}</td>
+            <td className="text-right">
+              <Length mm={before} format={format} />
+            </td>
+            <td className="text-right" title={reason}>
+              {predicted === null ? 'gone' : <Length mm={predicted} format={format} />}
+            </td>
+            <td className="text-center">
+              {!disabled && (
+                <button
+                  type="button"
+                  className="p-1 text-rule hover:text-oxide"
+                  aria-label={`Do not measure ${name}`}
+                  onClick={() => onRemove(measurement.id)}
+                >
+                  <Trash2 size={14} />
+                </button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
 }

@@ -1,85 +1,27 @@
-import {
-  describeSection,
-  type Job,
-  lengthText,
-  MATERIALS,
-  resistingMoment,
-  type Section,
-  sectionProperties,
-  torsionConstant,
-  materialOf,
-  type Axle,
-} from '@splay/core';
-import { type Column, EditTable } from '../../ui/edit-table.tsx';
+import { type Axle, type Job, lengthText, materialOf, MATERIALS } from '@splay/core';
+import { change } from '../../client/job-store.ts';
+import { EditTable } from '../../ui/edit-table.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { lengthColumn, type SetDonor, textColumn } from './donor-bench.tsx';
-
-interface FrameFormProps {
-  readonly job: Job;
-  readonly set: SetDonor;
-  readonly disabled: boolean;
-}
-
-const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, label: string])[]>> = {
-  channel: [
-    ['depth', 'Depth'],
-    ['flange', 'Flange'],
-    ['thickness', 'Wall'],
-  ],
-  'closed-channel': [
-    ['depth', 'Depth'],
-    ['flange', 'Flange'],
-    ['thickness', 'Wall'],
-    ['plate', 'Closing plate'],
-  ],
-  tube: [
-    ['depth', 'Depth'],
-    ['width', 'Width'],
-    ['thickness', 'Outer wall'],
-    ['inner', 'Inner wall'],
-  ],
-  hat: [
-    ['depth', 'Depth'],
-    ['crown', 'Crown'],
-    ['brim', 'Brim'],
-    ['thickness', 'Wall'],
-  ],
-  round: [
-    ['depth', 'Diameter'],
-    ['thickness', 'Wall'],
-  ],
-};
-
-/** The same outside sizes as another kind of section, as far as they carry over. */
-function asKind(kind: Section['kind'], old: Section): Section {
-  const { depth, thickness } = old;
-  const width = 'flange' in old ? old.flange : 'width' in old ? old.width : 'crown' in old ? old.crown : depth / 2;
-  switch (kind) {
-    case 'channel':
-      return { kind, depth, flange: width, thickness };
-    case 'closed-channel':
-      return { kind, depth, flange: width, thickness, plate: thickness };
-    case 'tube':
-      return { kind, depth, width, thickness, inner: thickness };
-    case 'hat':
-      return { kind, depth, crown: width, brim: width / 2, thickness };
-    case 'round':
-      return { kind, depth, thickness };
-  }
-}
+import { choiceColumn, type Column, lengthColumn, numberColumn, textColumn, words } from '../../ui/table-columns.ts';
+import type { PartProps } from './donor-bench.tsx';
+import { freshId } from './fresh-id.ts';
+import { SectionForms } from './section-forms.tsx';
 
 /** The frame as a whole: what it is made of, its sections and their strength, the datum, the axles. */
-export function FrameForm({ job, set, disabled }: FrameFormProps) {
+export function FrameForm(part: PartProps) {
+  const { job, store, set, disabled } = part;
   const { donor, display } = job;
   const material = materialOf(donor.material);
-  const show = (mm: number) => lengthText(mm, display);
   const axleColumns: Column<Axle>[] = [
-    textColumn('name', 'Axle', '32%'),
-    lengthColumn('x', 'Station', '17%'),
-    lengthColumn('z', 'Height of centre', '19%'),
-    lengthColumn('tyreRadius', 'Tyre radius', '16%'),
-    lengthColumn('track', 'Track', '16%'),
+    textColumn('name', 'Axle', '22%'),
+    choiceColumn('role', 'Which', '12%', words(['front', 'rear'])),
+    lengthColumn('x', 'Station', '12%'),
+    lengthColumn('z', 'Height of centre', '14%'),
+    lengthColumn('tyreRadius', 'Tyre radius', '11%'),
+    lengthColumn('track', 'Track', '11%'),
+    numberColumn('rating', 'May carry, kg', '11%', { optional: true }),
+    choiceColumn('group', 'Group', '12%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
   ];
   return (
     <div className="space-y-3">
@@ -126,64 +68,7 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
         {material.source}.
       </p>
 
-      {donor.sections.map(({ id, section }, index) => {
-        const properties = sectionProperties(section);
-        const torsion = torsionConstant(section);
-        const put = (next: Section) =>
-          set('Changed a section', 'sections', (frame) => ({
-            ...frame,
-            sections: frame.sections.map((named, other) => (other === index ? { id, section: next } : named)),
-          }));
-        return (
-          <section key={id}>
-            <PanelHeading>
-              Section “{id}”: {describeSection(section, show)}
-            </PanelHeading>
-            <div className="grid grid-cols-5 items-end gap-2">
-              <label className="text-sm text-pencil">
-                Kind
-                <select
-                  className="field mt-1 h-9 px-1 text-graphite"
-                  value={section.kind}
-                  disabled={disabled}
-                  onChange={(event) => put(asKind(event.target.value as Section['kind'], section))}
-                >
-                  {Object.keys(SIZES).map((kind) => (
-                    <option key={kind} value={kind}>
-                      {kind.replace('-', ' ')}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              {SIZES[section.kind].map(([key, label]) => (
-                <LengthField
-                  key={key}
-                  label={label}
-                  mm={(section as unknown as Record<string, number>)[key] ?? 0}
-                  format={{ ...display, division: display.division === 'decimal' ? 'decimal' : 64 }}
-                  disabled={disabled}
-                  onChange={(mm) => put({ ...section, [key]: mm })}
-                />
-              ))}
-            </div>
-            <dl className="mt-2 grid grid-cols-4 gap-2 text-sm">
-              {(
-                [
-                  ['Modulus', `${(Math.min(properties.modulusTop, properties.modulusBottom) / 1000).toFixed(1)} cm³`],
-                  ['RBM a rail', `${(resistingMoment(properties, material.yieldStress) / 1e6).toFixed(1)} kN·m`],
-                  [`J, ${torsion.basis}`, `${(torsion.j / 1e4).toFixed(2)} cm⁴`],
-                  ['Mass', `${properties.massPerMetre.toFixed(1)} kg/m`],
-                ] as const
-              ).map(([name, value]) => (
-                <div key={name}>
-                  <dt className="text-pencil">{name}</dt>
-                  <dd className="font-semibold">{value}</dd>
-                </div>
-              ))}
-            </dl>
-          </section>
-        );
-      })}
+      <SectionForms {...part} />
 
       <PanelHeading>Datum hole</PanelHeading>
       <select
@@ -212,7 +97,7 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
         disabled={disabled}
         addLabel="Add an axle"
         newRow={(after, count) => ({
-          id: `axle-${count + 1}-${donor.axles.length}`,
+          id: freshId('axle', donor.axles),
           name: `Axle ${count + 1}`,
           role: 'rear',
           x: (after?.x ?? 0) + 1200,
@@ -221,6 +106,44 @@ export function FrameForm({ job, set, disabled }: FrameFormProps) {
           track: after?.track ?? 1650,
         })}
         onChange={(rows) => set('Edited axles', 'axles', (frame) => ({ ...frame, axles: rows }))}
+      />
+
+      <PanelHeading>The body that goes on</PanelHeading>
+      <BodyForm job={job} store={store} disabled={disabled} />
+    </div>
+  );
+}
+
+/** The body as far as the frame must be made to fit it: its name and the distance between its wheel openings. */
+function BodyForm({ job, store, disabled }: Pick<PartProps, 'job' | 'store' | 'disabled'>) {
+  const { body, display } = job;
+  const put = (next: Partial<NonNullable<Job['body']>>) =>
+    change(store, 'Edited the body', (old) => ({
+      ...old,
+      body: { name: 'Body', wheelbase: 0, outline: [], mounts: [], ...old.body, ...next },
+    }));
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <label className="text-sm text-pencil">
+        Name
+        <input
+          className="field mt-1 h-9 text-graphite"
+          key={body?.name}
+          defaultValue={body?.name ?? ''}
+          disabled={disabled}
+          maxLength={120}
+          onBlur={({ target }) =>
+            target.value.trim() && target.value !== body?.name && put({ name: target.value.trim() })
+          }
+        />
+      </label>
+      <LengthField
+        label="Wheel openings, centre to centre"
+        mm={body?.wheelbase ?? 0}
+        format={display}
+        disabled={disabled}
+        check={(mm) => (mm > 0 ? null : 'The distance must be more than 0.')}
+        onChange={(wheelbase) => put({ wheelbase })}
       />
     </div>
   );

@@ -1,130 +1,73 @@
-import { type Job } from '@splay/core';
+import { type Ask, type Job, measuringGuide } from '@splay/core';
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
-import { Verdict } from '../../ui/verdict.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import type { DonorTab } from './donor-tabs.ts';
 
 interface GuideProps {
   readonly store: JobStore;
   readonly job: Job;
   readonly canWrite: boolean;
-  readonly onTab: (tab: 'stations' | 'crossmembers' | 'features' | 'controls' | 'frame') => void;
+  readonly onTab: (tab: DonorTab) => void;
 }
 
-interface Ask {
-  readonly what: string;
-  readonly why: string;
-  readonly tab: Parameters<GuideProps['onTab']>[0];
-  readonly there: boolean;
-}
+const STATES: Readonly<Record<Ask['state'], readonly [word: string, className: string]>> = {
+  there: ['measured', 'text-passed'],
+  partly: ['in part', 'text-ochre'],
+  missing: ['to do', 'text-oxide'],
+};
 
-/** What a plan can be made from, in the order it is best measured, and what each answer needs. */
-function asksOf({ donor, body }: Job): Ask[] {
-  const kind = (...kinds: readonly string[]) => donor.features.some((feature) => kinds.includes(feature.kind));
-  const stations =
-    donor.rails.kind === 'mirrored'
-      ? donor.rails.stations.length
-      : Math.min(donor.rails.left.length, donor.rails.right.length);
-  return [
-    {
-      what: 'Level the frame on stands and pick a datum hole that stays',
-      why: 'Every mark is given from it.',
-      tab: 'frame',
-      there: donor.features.some(({ id }) => id === donor.datum),
-    },
-    {
-      what: 'Section and wall of the rails, at a clean edge or a hole',
-      why: 'Strength, sleeves, weld settings.',
-      tab: 'frame',
-      there: donor.sections.length > 0,
-    },
-    {
-      what: 'Stations where the rail bends, tapers or changes',
-      why: 'Whether two ends meet after a cut.',
-      tab: 'stations',
-      there: stations >= 4,
-    },
-    {
-      what: 'Both axles: station, height, tyre',
-      why: 'Wheelbase, clearance and angles.',
-      tab: 'frame',
-      there: donor.axles.length >= 2,
-    },
-    {
-      what: 'Crossmembers',
-      why: 'A cut must clear them; they hold the rails apart.',
-      tab: 'crossmembers',
-      there: donor.crossmembers.length >= 3,
-    },
-    {
-      what: 'Spring, link and shock brackets, in a group',
-      why: 'The finder keeps a suspension in one piece.',
-      tab: 'features',
-      there: donor.features.some((feature) => feature.group !== undefined),
-    },
-    {
-      what: 'The identity stamp',
-      why: 'It must never be cut, ground, covered or moved.',
-      tab: 'features',
-      there: kind('identity-stamp'),
-    },
-    {
-      what: 'Body, cab and bed mounts',
-      why: 'What the body can sit on, and what must move.',
-      tab: 'features',
-      there: kind('body-mount', 'cab-mount', 'bed-mount'),
-    },
-    {
-      what: 'Control points punched on both rails, with diagonals',
-      why: 'After the cut only they tell how the halves lie.',
-      tab: 'controls',
-      there: donor.controlMeasurements.some(({ from, to }) => from.side !== to.side && from.point !== to.point),
-    },
-    {
-      what: 'The wheelbase the body asks for',
-      why: 'How much to add or take out.',
-      tab: 'frame',
-      there: body !== null,
-    },
-  ];
-}
-
-/** What to measure next and why, and what is still missing for which answer. */
+/** What to measure next, where, and which answers wait for it. */
 export function Guide({ store, job, canWrite, onTab }: GuideProps) {
-  const asks = asksOf(job);
+  const asks = measuringGuide(job);
+  const next = asks.find(({ state }) => state === 'missing') ?? asks.find(({ state }) => state === 'partly');
   const done = job.done.includes('donor');
   const id = useJobState(store, (state) => state.id);
   return (
     <>
-      <ol className="space-y-1">
-        {asks.map(({ what, why, tab, there }) => (
-          <li key={what}>
-            <button
-              type="button"
-              className="w-full border-b border-rule/60 py-1.5 text-left hover:bg-layout-wash"
-              onClick={() => onTab(tab)}
-            >
-              <Verdict kind={there ? 'good' : 'note'}>
-                <span className={there ? '' : 'font-semibold'}>{what}</span>
-                <span className="block text-sm text-pencil">{why}</span>
-              </Verdict>
-            </button>
-          </li>
-        ))}
-      </ol>
-      <p className="mt-4 flex flex-wrap items-center gap-2 text-sm">
-        <a className="button" href={`/print/${id}/survey`} target="_blank" rel="noreferrer">
-          Blank survey sheet
-        </a>
-        {(['stations', 'features', 'control-points', 'readings'] as const).map((table) => (
-          <a key={table} className="underline" href={`/api/jobs/${id}/table?what=${table}`}>
-            {table.replace('-', ' ')} CSV
-          </a>
-        ))}
-        {(['side', 'plan'] as const).map((view) => (
-          <a key={view} className="underline" href={`/api/jobs/${id}/drawing?what=${view}&as=dxf`}>
-            {view} DXF
-          </a>
-        ))}
-      </p>
+      {next ? (
+        <button
+          type="button"
+          className="mb-3 block w-full border-l-4 border-layout bg-layout-wash px-3 py-2 text-left"
+          onClick={() => onTab(next.part)}
+        >
+          <span className="label block">Measure next</span>
+          <span className="heading block text-lg">{next.what}</span>
+          <span className="block">{next.where}</span>
+          <span className="block text-sm text-pencil">Waiting for it: {next.answers}.</span>
+        </button>
+      ) : (
+        <p className="mb-3 border-l-4 border-passed bg-passed-wash px-3 py-2">
+          Everything a plan asks for is measured.
+        </p>
+      )}
+      <table className="w-full border-collapse text-[0.92rem]">
+        <caption className="sr-only">What to measure on the donor, in order</caption>
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">What, where, and which answers wait for it</th>
+            <th scope="col">State</th>
+          </tr>
+        </thead>
+        <tbody>
+          {asks.map((ask) => {
+            const [word, className] = STATES[ask.state];
+            return (
+              <tr key={ask.id} className="border-b border-rule/60 align-top">
+                <td className="py-1 pr-3">
+                  <button type="button" className="text-left hover:underline" onClick={() => onTab(ask.part)}>
+                    {ask.what}
+                  </button>
+                  <span className="block text-sm text-pencil">
+                    {ask.where}
+                    {ask.state !== 'there' && <> · for {ask.answers}</>}
+                  </span>
+                </td>
+                <td className={`py-1 text-right text-sm font-semibold whitespace-nowrap ${className}`}>{word}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
       <button
         type="button"
         className={`button mt-4 ${done ? '' : 'button-dark'}`}
@@ -132,12 +75,25 @@ export function Guide({ store, job, canWrite, onTab }: GuideProps) {
         onClick={() =>
           change(store, done ? 'Donor opened again' : 'Donor measured', (old) => ({
             ...old,
-            done: done ? old.done.filter((id) => id !== 'donor') : [...old.done, 'donor'],
+            done: done ? old.done.filter((bench) => bench !== 'donor') : [...old.done, 'donor'],
           }))
         }
       >
         {done ? 'Open the donor again' : 'The donor is measured'}
       </button>
+      <PanelHeading>On paper, and in files</PanelHeading>
+      <p className="flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">
+        <a className="button" href={`/print/${id}/survey`} target="_blank" rel="noreferrer">
+          Blank survey sheet
+        </a>
+        {(['side', 'plan'] as const).flatMap((view) =>
+          (['dxf', 'svg'] as const).map((as) => (
+            <a key={view + as} className="underline" href={`/api/jobs/${id}/drawing?what=${view}&as=${as}`} download>
+              {view} view {as.toUpperCase()}
+            </a>
+          )),
+        )}
+      </p>
     </>
   );
 }

@@ -169,7 +169,8 @@ export function TrueUpBench(props: BenchProps) {
         </tbody>
       </table>
       <p className="mt-2 text-sm text-pencil">
-        Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added.
+        Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added. Heights
+        are over the datum plane, by level or laser.
       </p>
     </>
   );
@@ -215,7 +216,8 @@ function ReadingCell({ control, reading, waiting, format, disabled, first, onTak
       return false;
     }
     const read = parseLength(draft, format.unit);
-    const message = read.ok ? (read.value > 0 ? '' : 'A tape reads more than 0.') : read.problem.message;
+    const tape = control.kind !== 'height';
+    const message = !read.ok ? read.problem.message : tape && read.value <= 0 ? 'A tape reads more than 0.' : '';
     setProblem(message);
     if (!read.ok || message) return false;
     taken.current = draft;

@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs';
+import { expect, it } from 'vitest';
+import type { Frame } from '../frame/index.ts';
+import { inches } from '../units/index.ts';
+import { type Job, measuringGuide, parseJobFile } from './index.ts';
+
+const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const asked = (changes: Partial<Frame>, id: string, other: Partial<Job> = {}) =>
+  measuringGuide({ ...job, ...other, donor: { ...job.donor, ...changes } }).find((ask) => ask.id === id)!;
+
+it('finds the flagship measured, but for its right rail taken as a mirror of the left', () => {
+  expect(measuringGuide(job).filter(({ state }) => state !== 'there')).toMatchObject([
+    { id: 'both-rails', state: 'partly', answers: 'whether the donor is square and flat to begin with' },
+  ]);
+});
+
+it('names the middle of the longest stretch without a station', () => {
+  const [first, ...rest] = job.donor.rails.kind === 'mirrored' ? job.donor.rails.stations : [];
+  const far = rest.filter(({ x }) => x < inches(30) || x > inches(150));
+  const stations = asked({ rails: { kind: 'mirrored', stations: [first!, ...far] } }, 'stations');
+  expect(stations.state).toBe('partly');
+  expect(stations.where).toMatch(/^nothing between .+ and .+: measure at /);
+});
+
+it.each([
+  [
+    'missing',
+    'stamp',
+    { features: job.donor.features.filter(({ kind }) => kind !== 'identity-stamp') },
+    'not entered yet',
+  ],
+  ['partly', 'axles', { axles: job.donor.axles.map(({ rating: _, ...axle }) => axle) }, 'no rating yet'],
+  ['missing', 'controls', { controlPoints: [], controlMeasurements: [] }, 'a pair near each end'],
+  [
+    'partly',
+    'controls',
+    { controlMeasurements: job.donor.controlMeasurements.filter(({ kind }) => kind === 'tape') },
+    'no height chosen yet',
+  ],
+  ['missing', 'lines', { lines: [] }, 'follow each along the rail'],
+  ['missing', 'drive-line', { points: [] }, 'not entered: gearbox flange, pinion'],
+  ['partly', 'drive-line', { points: job.donor.points.map(({ pitch: _, ...point }) => point) }, 'angle finder'],
+] as const)('says %s of %s and where to look', (state, id, changes, where) => {
+  const ask = asked(changes, id);
+  expect(ask.state).toBe(state);
+  expect(ask.where).toContain(where);
+});
+
+it('names suspension brackets that are in no group', () => {
+  const features = job.donor.features.map((feature) => {
+    const { group: _, ...loose } = feature;
+    return feature.kind === 'spring-hanger' ? loose : feature;
+  });
+  expect(asked({ features }, 'suspension').where).toMatch(/^in no group: .*anger/);
+  expect(asked({}, 'body', { body: null }).state).toBe('missing');
+});

@@ -1,0 +1,238 @@
+import { type Feature, type FeatureKind, type Frame, type Rail, railOf, SIDES, datumStation } from '../frame/index.ts';
+import { controlKind } from '../plan/index.ts';
+import { inches, lengthText } from '../units/index.ts';
+import type { Job } from './job.ts';
+
+/** One thing to measure on the donor: where, and which answers wait for it. */
+export interface Ask {
+  readonly id: string;
+  readonly what: string;
+  /** Where to put the tape, or what is there already. */
+  readonly where: string;
+  /** What cannot be told without it. */
+  readonly answers: string;
+  readonly state: 'there' | 'partly' | 'missing';
+  /** The part of the donor it is entered in. */
+  readonly part: 'stations' | 'features' | 'crossmembers' | 'lines' | 'controls' | 'frame';
+}
+
+/** Longest stretch of rail that is taken as straight without a station on it, mm. */
+const LONG_STRETCH = inches(60);
+
+const SUSPENSION: readonly FeatureKind[] = [
+  'spring-hanger',
+  'link-bracket',
+  'track-bar-bracket',
+  'shock-bracket',
+  'coil-seat',
+];
+
+/** What to measure on the donor, in the order it is best done, and what is still missing for which answer. */
+export function measuringGuide(job: Job): Ask[] {
+  const { donor, body, display } = job;
+  const datum = datumStation(donor);
+  const at = (x: number) => lengthText(x - datum, display, true);
+  const of = (...kinds: readonly FeatureKind[]) => donor.features.filter(({ kind }) => kinds.includes(kind));
+  return [
+    datumAsk(donor),
+    {
+      id: 'sections',
+      what: 'Section and wall of the rails',
+      where:
+        donor.sections.length > 0
+          ? `${donor.sections.length === 1 ? 'one section' : `${donor.sections.length} sections`} entered`
+          : 'at a clean edge or a hole, with a calliper; both walls where they differ',
+      answers: 'strength, sleeves, weld settings, mass',
+      state: donor.sections.length > 0 ? 'there' : 'missing',
+      part: 'frame',
+    },
+    stationsAsk(donor, at, (mm) => lengthText(mm, display, true)),
+    {
+      id: 'both-rails',
+      what: 'Left and right apart',
+      where:
+        donor.rails.kind === 'measured'
+          ? 'both rails have tables of their own'
+          : 'the right rail is taken as the left one mirrored: measure both at three places at least',
+      answers: 'whether the donor is square and flat to begin with',
+      state: donor.rails.kind === 'measured' ? 'there' : 'partly',
+      part: 'stations',
+    },
+    axlesAsk(donor),
+    {
+      id: 'crossmembers',
+      what: 'Crossmembers: middle, length, depth, how fixed',
+      where: donor.crossmembers.length > 0 ? `${donor.crossmembers.length} entered` : 'every one, front to rear',
+      answers: 'where a cut is clear, and what holds the rails apart',
+      state: donor.crossmembers.length > 1 ? 'there' : 'missing',
+      part: 'crossmembers',
+    },
+    suspensionAsk(of(...SUSPENSION), at),
+    presence('stamp', 'The identity stamp', of('identity-stamp'), at, 'where no cut, grinding or plate may come'),
+    presence(
+      'mounts',
+      'Body, cab and bed mounts',
+      of('body-mount', 'cab-mount', 'bed-mount'),
+      at,
+      'what the body can sit on, and what must move',
+    ),
+    presence('tank', 'Tank straps', of('tank-strap'), at, 'which cuts come near fuel'),
+    {
+      id: 'lines',
+      what: 'Lines, harness, cables, pipes: from, to, to spare',
+      where: donor.lines.length > 0 ? `${donor.lines.length} entered` : 'follow each along the rail, clip by clip',
+      answers: 'which get too short or too long',
+      state: donor.lines.length > 0 ? 'there' : 'missing',
+      part: 'lines',
+    },
+    driveLineAsk(donor),
+    {
+      id: 'cab-back',
+      what: 'Back of the cab',
+      where: donor.points.some(({ kind }) => kind === 'cab-back') ? 'entered' : 'plumb down to the rail',
+      answers: 'cab to axle, and how much of it is usable',
+      state: donor.points.some(({ kind }) => kind === 'cab-back') ? 'there' : 'missing',
+      part: 'lines',
+    },
+    controlsAsk(donor, at),
+    {
+      id: 'body',
+      what: 'The body: distance between its wheel openings',
+      where: body ? `${body.name}: ${lengthText(body.wheelbase, display, true)}` : 'centre to centre, both sides',
+      answers: 'how much to add or take out',
+      state: body ? 'there' : 'missing',
+      part: 'frame',
+    },
+  ];
+}
+
+function datumAsk(donor: Frame): Ask {
+  const datum = donor.features.find(({ id }) => id === donor.datum);
+  return {
+    id: 'datum',
+    what: 'Level the frame on stands and pick a datum hole',
+    where: datum
+      ? `${datum.name}, on ${datum.side === 'both' ? 'both rails' : `the ${datum.side} rail`}`
+      : 'a hole that stays, the same on both rails',
+    answers: 'every mark is given from it',
+    state: datum?.kind === 'hole' ? 'there' : 'missing',
+    part: 'frame',
+  };
+}
+
+/** The longest stretch between two stations of either rail. */
+function longestStretch(donor: Frame): { readonly from: number; readonly to: number } {
+  const stretches = SIDES.flatMap((side) => {
+    const rail: Rail = railOf(donor.rails, side);
+    return rail.slice(1).map((station, index) => ({ from: rail[index]?.x ?? station.x, to: station.x }));
+  });
+  return stretches.reduce((a, b) => (b.to - b.from > a.to - a.from ? b : a), { from: 0, to: 0 });
+}
+
+function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: number) => string): Ask {
+  const fewest = Math.min(...SIDES.map((side) => railOf(donor.rails, side).length));
+  const { from, to } = longestStretch(donor);
+  const long = to - from > LONG_STRETCH;
+  return {
+    id: 'stations',
+    what: 'Stations: half-width and height where the rail bends, tapers or changes',
+    where: long
+      ? `nothing between ${at(from)} and ${at(to)} from the datum hole: measure at ${at((from + to) / 2)}`
+      : `${fewest} a side, none more than ${show(to - from)} from the next`,
+    answers: 'whether two ends meet after a cut',
+    state: fewest < 4 ? 'missing' : long ? 'partly' : 'there',
+    part: 'stations',
+  };
+}
+
+function axlesAsk(donor: Frame): Ask {
+  const unrated = donor.axles.filter(({ rating }) => rating === undefined);
+  return {
+    id: 'axles',
+    what: 'Axles: station, height, tyre, rating',
+    where:
+      unrated.length > 0
+        ? `no rating yet: ${unrated.map(({ name }) => name).join(', ')}`
+        : `${donor.axles.length} entered`,
+    answers: 'wheelbase, clearance, angles, axle loads',
+    state: unrated.length > 0 ? 'partly' : 'there',
+    part: 'frame',
+  };
+}
+
+function suspensionAsk(brackets: readonly Feature[], at: (x: number) => string): Ask {
+  const loose = brackets.filter(({ group }) => group === undefined);
+  return {
+    id: 'suspension',
+    what: 'Spring, link and shock brackets, each in its group',
+    where:
+      brackets.length === 0
+        ? 'every bracket that holds an axle'
+        : loose.length > 0
+          ? `in no group: ${loose
+              .map(({ name, x }) => `${name} at ${at(x)}`)
+              .slice(0, 3)
+              .join(', ')}`
+          : `${brackets.length} brackets, all in groups`,
+    answers: 'whether a cut would pull a suspension apart',
+    state: brackets.length === 0 ? 'missing' : loose.length > 0 ? 'partly' : 'there',
+    part: 'features',
+  };
+}
+
+function presence(
+  id: string,
+  what: string,
+  found: readonly Feature[],
+  at: (x: number) => string,
+  answers: string,
+): Ask {
+  const [first] = found;
+  return {
+    id,
+    what,
+    where: first ? (found.length === 1 ? `at ${at(first.x)}` : `${found.length} entered`) : 'not entered yet',
+    answers,
+    state: first ? 'there' : 'missing',
+    part: 'features',
+  };
+}
+
+function driveLineAsk(donor: Frame): Ask {
+  const ends = (['output-flange', 'pinion'] as const).map((kind) => donor.points.find((point) => point.kind === kind));
+  const [flange, pinion] = ends;
+  const missing = [...(flange ? [] : ['gearbox flange']), ...(pinion ? [] : ['pinion'])];
+  const undirected = ends.filter((end) => end && end.pitch === undefined);
+  return {
+    id: 'drive-line',
+    what: 'Gearbox flange and pinion: place, and where the shaft points',
+    where:
+      missing.length > 0
+        ? `not entered: ${missing.join(', ')}`
+        : undirected.length > 0
+          ? 'put the angle finder on both flanges'
+          : 'both entered with their angles',
+    answers: 'shaft length and working angles',
+    state: missing.length > 0 ? 'missing' : undirected.length > 0 ? 'partly' : 'there',
+    part: 'lines',
+  };
+}
+
+function controlsAsk(donor: Frame, at: (x: number) => string): Ask {
+  const kinds = new Set(donor.controlMeasurements.map(controlKind));
+  const lacking = (['width', 'length', 'diagonal', 'height'] as const).filter((kind) => !kinds.has(kind));
+  const xs = donor.controlPoints.map(({ x }) => x);
+  return {
+    id: 'controls',
+    what: 'Control points punched on both rails: widths, lengths, diagonals, heights',
+    where:
+      donor.controlPoints.length < 2
+        ? 'a pair near each end, and a pair ahead of and behind every cut'
+        : lacking.length > 0
+          ? `no ${lacking.join(', no ')} chosen yet`
+          : `${donor.controlPoints.length} pairs from ${at(Math.min(...xs))} to ${at(Math.max(...xs))}`,
+    answers: 'after the cut only they tell how the halves lie',
+    state: donor.controlPoints.length < 2 ? 'missing' : lacking.length > 0 ? 'partly' : 'there',
+    part: 'controls',
+  };
+}

@@ -1,0 +1,72 @@
+import { datumStation, type Feature, FEATURE_KINDS, type Group, inches } from '@splay/core';
+import { EditTable } from '../../ui/edit-table.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
+import type { PartProps } from './donor-bench.tsx';
+import { FeatureDetail } from './feature-detail.tsx';
+import { freshId } from './fresh-id.ts';
+import { TableFile } from './table-file.tsx';
+
+/** Everything on the rails, and the groups that must stay together. */
+export function FeatureTable(part: PartProps) {
+  const { job, store, set, disabled, selected, onSelect } = part;
+  const { features, groups } = job.donor;
+  const columns: Column<Feature>[] = [
+    textColumn('name', 'Name', '26%'),
+    choiceColumn('kind', 'Kind', '18%', words(FEATURE_KINDS)),
+    choiceColumn('side', 'Side', '9%', words(['both', 'left', 'right'])),
+    lengthColumn('x', 'From datum', '13%', datumStation(job.donor)),
+    lengthColumn('down', 'Down', '9%'),
+    choiceColumn('movable', 'Movable', '11%', words(['no', 're-drill', 're-weld'])),
+    choiceColumn('group', 'Group', '14%', [['', '–'], ...groups.map(({ id, name }) => [id, name] as const)]),
+  ];
+  const index = features.findIndex((feature) => feature.id === selected);
+  const feature = features[index];
+  return (
+    <>
+      {feature && <FeatureDetail {...part} key={feature.id} feature={feature} index={index} />}
+      <EditTable<Feature>
+        caption="Features"
+        columns={columns}
+        rows={features}
+        format={job.display}
+        disabled={disabled}
+        addLabel="Add a feature"
+        selectedRow={index}
+        onSelectRow={(row) => onSelect(features[row]?.id ?? null)}
+        newRow={(after, count) => ({
+          id: freshId('feature', features),
+          name: `Feature ${count + 1}`,
+          kind: 'hole',
+          side: 'both',
+          x: after?.x ?? datumStation(job.donor),
+          length: 0,
+          face: 'web-outside',
+          down: inches(2),
+          diameter: inches(1 / 2),
+          attachment: 'hole',
+          movable: 'no',
+          mass: 0,
+        })}
+        onChange={(rows) => set('Edited features', 'features', (frame) => ({ ...frame, features: rows }))}
+      />
+      <TableFile table="features" job={job} store={store} disabled={disabled} />
+
+      <PanelHeading>Groups</PanelHeading>
+      <p className="mb-2 text-sm text-pencil">
+        What is set to each other and must not be pulled apart: links, axle, springs. A cut between its members is a
+        conflict that says by how much they part.
+      </p>
+      <EditTable<Group>
+        caption="Groups"
+        columns={[textColumn('name', 'Group', '100%')]}
+        rows={groups}
+        format={job.display}
+        disabled={disabled}
+        addLabel="Add a group"
+        newRow={(_, count) => ({ id: freshId('group', groups), name: `Group ${count + 1}` })}
+        onChange={(rows) => set('Edited groups', 'groups', (frame) => ({ ...frame, groups: rows }))}
+      />
+    </>
+  );
+}

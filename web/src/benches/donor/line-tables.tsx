@@ -1,0 +1,85 @@
+import { datumStation, type FrameLine, type FramePoint, inches, POINT_KINDS } from '@splay/core';
+import { EditTable } from '../../ui/edit-table.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { choiceColumn, type Column, lengthColumn, numberColumn, textColumn, words } from '../../ui/table-columns.ts';
+import type { PartProps } from './donor-bench.tsx';
+import { freshId } from './fresh-id.ts';
+
+const DEGREES = { factor: 180 / Math.PI, optional: true } as const;
+
+/** What runs along the frame, and what rides on it without touching the rail: drive line, cab back, weights. */
+export function LineTables({ job, set, disabled, selected, onSelect }: PartProps) {
+  const { lines, points } = job.donor;
+  const datum = datumStation(job.donor);
+  const lineColumns: Column<FrameLine>[] = [
+    textColumn('name', 'Name', '32%'),
+    choiceColumn('kind', 'Kind', '16%', words(['brake', 'fuel', 'harness', 'cable', 'exhaust'])),
+    choiceColumn('side', 'Side', '12%', words(['left', 'right'])),
+    lengthColumn('from', 'From', '13%', datum),
+    lengthColumn('to', 'To', '13%', datum),
+    lengthColumn('slack', 'To spare', '14%'),
+  ];
+  const pointColumns: Column<FramePoint>[] = [
+    textColumn('name', 'Name', '23%'),
+    choiceColumn('kind', 'Kind', '19%', words(POINT_KINDS)),
+    lengthColumn('x', 'From datum', '13%', datum),
+    lengthColumn('y', 'To the right', '11%'),
+    lengthColumn('z', 'Height', '10%'),
+    numberColumn('pitch', 'Rises °', '8%', DEGREES),
+    numberColumn('yaw', 'Right °', '8%', DEGREES),
+    numberColumn('mass', 'kg', '8%'),
+  ];
+  return (
+    <>
+      <p className="mb-2 text-sm text-pencil">
+        Lines, hoses, cables and pipes from end to end, with what they can give before they pull: the plan says which
+        get too short or too long.
+      </p>
+      <EditTable<FrameLine>
+        caption="Lines"
+        columns={lineColumns}
+        rows={lines}
+        format={job.display}
+        disabled={disabled}
+        addLabel="Add a line"
+        selectedRow={lines.findIndex(({ id }) => id === selected)}
+        onSelectRow={(row) => onSelect(lines[row]?.id ?? null)}
+        newRow={(_, count) => ({
+          id: freshId('line', lines),
+          name: `Line ${count + 1}`,
+          kind: 'brake',
+          side: 'left',
+          from: datum,
+          to: datum + inches(48),
+          slack: 0,
+        })}
+        onChange={(rows) => set('Edited lines', 'lines', (frame) => ({ ...frame, lines: rows }))}
+      />
+      <PanelHeading>Drive line, cab back, weights</PanelHeading>
+      <p className="mb-2 text-sm text-pencil">
+        Heights from the datum plane. At a flange or pinion say where the shaft points: rising to the rear, turning to
+        the right. Weights give the balance and the axle loads.
+      </p>
+      <EditTable<FramePoint>
+        caption="Drive line, cab back and weights"
+        columns={pointColumns}
+        rows={points}
+        format={job.display}
+        disabled={disabled}
+        addLabel="Add a point"
+        selectedRow={points.findIndex(({ id }) => id === selected)}
+        onSelectRow={(row) => onSelect(points[row]?.id ?? null)}
+        newRow={(_, count) => ({
+          id: freshId('point', points),
+          name: `Point ${count + 1}`,
+          kind: 'mass',
+          x: datum,
+          y: 0,
+          z: 0,
+          mass: 0,
+        })}
+        onChange={(rows) => set('Edited points', 'points', (frame) => ({ ...frame, points: rows }))}
+      />
+    </>
+  );
+}

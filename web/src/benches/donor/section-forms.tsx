@@ -1,0 +1,177 @@
+import {
+  describeSection,
+  lengthText,
+  materialOf,
+  railOf,
+  resistingMoment,
+  type Section,
+  sectionProperties,
+  SIDES,
+  STOCK_SECTIONS,
+  torsionConstant,
+} from '@splay/core';
+import { LengthField } from '../../ui/length-field.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import type { PartProps } from './donor-bench.tsx';
+import { freshId } from './fresh-id.ts';
+
+const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, label: string])[]>> = {
+  channel: [
+    ['depth', 'Depth'],
+    ['flange', 'Flange'],
+    ['thickness', 'Wall'],
+  ],
+  'closed-channel': [
+    ['depth', 'Depth'],
+    ['flange', 'Flange'],
+    ['thickness', 'Wall'],
+    ['plate', 'Closing plate'],
+  ],
+  tube: [
+    ['depth', 'Depth'],
+    ['width', 'Width'],
+    ['thickness', 'Outer wall'],
+    ['inner', 'Inner wall'],
+  ],
+  hat: [
+    ['depth', 'Depth'],
+    ['crown', 'Crown'],
+    ['brim', 'Brim'],
+    ['thickness', 'Wall'],
+  ],
+  round: [
+    ['depth', 'Diameter'],
+    ['thickness', 'Wall'],
+  ],
+};
+
+/** The same outside sizes as another kind of section, as far as they carry over. */
+function asKind(kind: Section['kind'], old: Section): Section {
+  const { depth, thickness } = old;
+  const width = 'flange' in old ? old.flange : 'width' in old ? old.width : 'crown' in old ? old.crown : depth / 2;
+  switch (kind) {
+    case 'channel':
+      return { kind, depth, flange: width, thickness };
+    case 'closed-channel':
+      return { kind, depth, flange: width, thickness, plate: thickness };
+    case 'tube':
+      return { kind, depth, width, thickness, inner: thickness };
+    case 'hat':
+      return { kind, depth, crown: width, brim: width / 2, thickness };
+    case 'round':
+      return { kind, depth, thickness };
+  }
+}
+
+/** The sections of the rails and of new steel, with what each can carry. */
+export function SectionForms({ job, set, disabled }: PartProps) {
+  const { donor, display } = job;
+  const material = materialOf(donor.material);
+  const show = (mm: number) => lengthText(mm, display);
+  const used = new Set(SIDES.flatMap((side) => railOf(donor.rails, side).map(({ section }) => section)));
+  const add = (section: Section) =>
+    set('Added a section', 'sections', (frame) => ({
+      ...frame,
+      sections: [...frame.sections, { id: freshId('section', frame.sections), section }],
+    }));
+  return (
+    <>
+      {donor.sections.map(({ id, section }, index) => {
+        const properties = sectionProperties(section);
+        const torsion = torsionConstant(section);
+        const put = (next: Section) =>
+          set('Changed a section', 'sections', (frame) => ({
+            ...frame,
+            sections: frame.sections.map((named, other) => (other === index ? { id, section: next } : named)),
+          }));
+        return (
+          <section key={id}>
+            <PanelHeading
+              aside={
+                !disabled &&
+                !used.has(id) && (
+                  <button
+                    type="button"
+                    className="text-sm font-normal tracking-normal normal-case underline"
+                    onClick={() =>
+                      set('Took out a section', 'sections', (frame) => ({
+                        ...frame,
+                        sections: frame.sections.filter((named) => named.id !== id),
+                      }))
+                    }
+                  >
+                    take out
+                  </button>
+                )
+              }
+            >
+              Section “{id}”: {describeSection(section, show)}
+            </PanelHeading>
+            <div className="grid grid-cols-5 items-end gap-2">
+              <label className="text-sm text-pencil">
+                Kind
+                <select
+                  className="field mt-1 h-9 px-1 text-graphite"
+                  value={section.kind}
+                  disabled={disabled}
+                  onChange={(event) => put(asKind(event.target.value as Section['kind'], section))}
+                >
+                  {Object.keys(SIZES).map((kind) => (
+                    <option key={kind} value={kind}>
+                      {kind.replace('-', ' ')}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              {SIZES[section.kind].map(([key, label]) => (
+                <LengthField
+                  key={key}
+                  label={label}
+                  mm={(section as unknown as Record<string, number>)[key] ?? 0}
+                  format={{ ...display, division: display.division === 'decimal' ? 'decimal' : 64 }}
+                  disabled={disabled}
+                  onChange={(mm) => put({ ...section, [key]: mm })}
+                />
+              ))}
+            </div>
+            <dl className="mt-2 grid grid-cols-4 gap-2 text-sm">
+              {(
+                [
+                  ['Modulus', `${(Math.min(properties.modulusTop, properties.modulusBottom) / 1000).toFixed(1)} cm³`],
+                  ['RBM a rail', `${(resistingMoment(properties, material.yieldStress) / 1e6).toFixed(1)} kN·m`],
+                  [`J, ${torsion.basis}`, `${(torsion.j / 1e4).toFixed(2)} cm⁴`],
+                  ['Mass', `${properties.massPerMetre.toFixed(1)} kg/m`],
+                ] as const
+              ).map(([name, value]) => (
+                <div key={name}>
+                  <dt className="text-pencil">{name}</dt>
+                  <dd className="font-semibold">{value}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        );
+      })}
+      {!disabled && (
+        <label className="block text-sm text-pencil">
+          Add a section from the steel yard, then set its sizes
+          <select
+            className="field mt-1 text-graphite"
+            value=""
+            onChange={({ target }) => {
+              const stock = STOCK_SECTIONS[Number(target.value)];
+              if (stock) add(stock.section);
+            }}
+          >
+            <option value="">Pick one …</option>
+            {STOCK_SECTIONS.map(({ name }, index) => (
+              <option key={name} value={index}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,224 @@
+import {
+  builtOf,
+  datumStation,
+  frameProfile,
+  type Job,
+  type Measures,
+  operationName,
+  type PlanResult,
+  type Section,
+} from '@splay/core';
+import type { ReactNode } from 'react';
+import { Length } from '../ui/length.tsx';
+
+interface BoardTableProps {
+  readonly job: Job;
+  readonly result: PlanResult;
+  readonly section: (id: string) => Section;
+  readonly selected: string | null;
+  readonly onSelect: (id: string) => void;
+}
+
+const degrees = (radians: number | null) => (radians === null ? '–' : `${((radians * 180) / Math.PI).toFixed(1)}°`);
+const kilograms = (kg: number | null | undefined) => (kg === null || kg === undefined ? '–' : `${kg.toFixed(0)} kg`);
+
+/** Everything that the drawing shows, in tables: for screen readers, for checking a number, for copying out. */
+export function BoardTable({ job, result, section, selected, onSelect }: BoardTableProps) {
+  const { before, after } = result.measures;
+  const donorDatum = datumStation(job.donor);
+  const datum = builtOf(result.tape, donorDatum) ?? donorDatum;
+  const length = (mm: number | null | undefined) =>
+    mm === null || mm === undefined ? '–' : <Length mm={mm} format={job.display} />;
+  const onDonor = (x: number | null | undefined) => length(x === null || x === undefined ? null : x - donorDatum);
+  const onBuilt = (x: number | null | undefined) => length(x === null || x === undefined ? null : x - datum);
+  const figures: readonly (readonly [string, (of: Measures) => ReactNode])[] = [
+    ['Wheelbase', (of) => length(of.wheelbase)],
+    ['Cab to axle', (of) => length(of.cabToAxle)],
+    ['Usable cab to axle', (of) => length(of.usableCabToAxle)],
+    ['Axle to end of frame', (of) => length(of.axleToEnd)],
+    ['Front overhang', (of) => length(of.frontOverhang)],
+    ['Overall length', (of) => length(of.overallLength)],
+    ['Widest outside', (of) => length(of.widest)],
+    ['Narrowest outside', (of) => length(of.narrowest)],
+    ['Lowest over the ground', (of) => length(of.lowest?.clearance)],
+    ['Approach', (of) => degrees(of.approach)],
+    ['Departure', (of) => degrees(of.departure)],
+    ['Breakover', (of) => degrees(of.breakover)],
+    ['Mass of frame and weights entered', (of) => kilograms(of.mass)],
+    ['of it on the front axle', (of) => kilograms(of.axleLoads?.front)],
+    ['of it on the rear axle', (of) => kilograms(of.axleLoads?.rear)],
+    [
+      'Balance behind the front axle',
+      (of) => (of.centreOfGravity ? <Length mm={of.centreOfGravity.x} format={job.display} /> : '–'),
+    ],
+  ];
+  const name = new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)]));
+  const profile = frameProfile(result.pieces, section);
+  const apart = job.donor.rails.kind === 'measured';
+  return (
+    <div className="h-full space-y-5 overflow-y-auto px-4 pt-3 pb-16 text-sm">
+      <Sheet caption="Figures" columns={['Figure', 'donor', 'built']}>
+        {figures.map(([figure, of]) => (
+          <Row key={figure} head={figure} cells={[of(before), of(after)]} />
+        ))}
+      </Sheet>
+      <Sheet caption="Joints and cut ends" columns={['Cut', 'donor', 'built', 'ends']} empty="No cut is planned yet.">
+        {[...result.joints, ...result.cutEnds]
+          .sort((a, b) => a.builtX - b.builtX)
+          .map((mark) => (
+            <Row
+              key={mark.letter}
+              head={`${mark.letter}, ${name.get(mark.operation)?.toLowerCase() ?? mark.operation}`}
+              chosen={selected === mark.operation}
+              onPick={() => onSelect(mark.operation)}
+              cells={[
+                onDonor(mark.donorX),
+                onBuilt(mark.builtX),
+                'verdict' in mark ? mark.verdict.replaceAll('-', ' ') : 'free end',
+              ]}
+            />
+          ))}
+      </Sheet>
+      <Sheet caption="Axles" columns={['Axle', 'donor', 'built']}>
+        {result.axles.map(({ item, donor: was, built, reason }) => (
+          <Row key={item.id} head={item.name} cells={[onDonor(was.x), built ? onBuilt(built.x) : reason]} />
+        ))}
+      </Sheet>
+      <Sheet caption="Crossmembers" columns={['Crossmember', 'donor', 'built', 'what becomes of it']}>
+        {result.crossmembers.map(({ crossmember, donor: was, built, reason }) => (
+          <Row
+            key={crossmember.id}
+            head={crossmember.name}
+            chosen={selected === crossmember.id}
+            onPick={() => onSelect(crossmember.id)}
+            cells={[onDonor(was?.x), onBuilt(built?.x), reason]}
+          />
+        ))}
+      </Sheet>
+      <Sheet caption="Features" columns={['Feature', 'donor', 'built', 'what becomes of it']}>
+        {result.features.map(({ feature, places, reason }) => {
+          const at = places.left ?? places.right;
+          return (
+            <Row
+              key={feature.id}
+              head={feature.name}
+              chosen={selected === feature.id}
+              onPick={() => onSelect(feature.id)}
+              cells={[onDonor(at?.donor?.x), onBuilt(at?.built?.x), reason]}
+            />
+          );
+        })}
+      </Sheet>
+      <Sheet
+        caption={`Widths and heights of the built frame${apart ? ', left | right' : ', both rails alike'}`}
+        columns={[
+          'From the datum hole',
+          'donor',
+          'outside width',
+          'inside width',
+          'half-width',
+          'rail top',
+          'rail bottom',
+        ]}
+      >
+        {profile.map((row) => {
+          const both = (left: number, right: number) =>
+            apart ? (
+              <>
+                {length(left)} | {length(right)}
+              </>
+            ) : (
+              length(left)
+            );
+          return (
+            <Row
+              key={`${row.piece}/${row.builtX}`}
+              head={onBuilt(row.builtX)}
+              cells={[
+                row.donorX === null ? 'new' : onDonor(row.donorX),
+                length(row.outsideWidth),
+                length(row.insideWidth),
+                both(row.left.halfWidth, row.right.halfWidth),
+                both(row.left.top, row.right.top),
+                both(row.left.bottom, row.right.bottom),
+              ]}
+            />
+          );
+        })}
+      </Sheet>
+      <p className="text-pencil">
+        Stations count from the datum hole, heights from the datum plane. Ramps are tangent to the tyres. Mass is that
+        of rails, crossmembers, brackets and the weights entered, not the body. Planning figures, not an approval.
+      </p>
+    </div>
+  );
+}
+
+function Sheet({
+  caption,
+  columns,
+  empty,
+  children,
+}: {
+  readonly caption: string;
+  readonly columns: readonly string[];
+  readonly empty?: string;
+  readonly children: readonly ReactNode[];
+}) {
+  return (
+    <table className="w-full border-collapse">
+      <caption className="heading pb-0.5 text-left text-lg">{caption}</caption>
+      <thead>
+        <tr className="border-b border-graphite text-pencil">
+          {columns.map((column, index) => (
+            <th key={column} scope="col" className={`pr-2 font-normal ${index === 0 ? 'text-left' : 'text-right'}`}>
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {children.length > 0 ? (
+          children
+        ) : (
+          <tr>
+            <td colSpan={columns.length} className="py-1 text-pencil">
+              {empty}
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  );
+}
+
+function Row({
+  head,
+  cells,
+  chosen = false,
+  onPick,
+}: {
+  readonly head: ReactNode;
+  readonly cells: readonly ReactNode[];
+  readonly chosen?: boolean;
+  readonly onPick?: () => void;
+}) {
+  return (
+    <tr className={`border-b border-rule/70 ${chosen ? 'bg-layout-wash' : ''}`}>
+      <th scope="row" className="py-0.5 pr-2 text-left font-normal">
+        {onPick ? (
+          <button type="button" className="text-left hover:underline" onClick={onPick}>
+            {head}
+          </button>
+        ) : (
+          head
+        )}
+      </th>
+      {cells.map((cell, index) => (
+        <td key={index} className="pr-2 text-right">
+          {cell}
+        </td>
+      ))}
+    </tr>
+  );
+}

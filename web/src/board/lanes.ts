@@ -1,0 +1,29 @@
+/** A figure that wants a place along a line, px. */
+export interface Label {
+  /** Where it belongs, and how far it may be from there before the next lane is better. */
+  readonly middle: number;
+  readonly width: number;
+}
+
+export interface PlacedLabel {
+  readonly x: number;
+  readonly lane: number;
+}
+
+const APART = 8;
+
+/**
+ * Places for labels, given from left to right, such that none overlaps another: each in the first lane where it
+ * comes within `reach` of its own place, else in the lane where it comes nearest.
+ */
+export function layLabels(labels: readonly Label[], lanes: number, reach: number): PlacedLabel[] {
+  const ends = Array.from({ length: lanes }, () => -Infinity);
+  return labels.map(({ middle, width }) => {
+    const places = ends.map((end) => Math.max(middle, end + APART + width / 2));
+    const near = places.findIndex((x) => x - middle <= reach);
+    const lane = near >= 0 ? near : places.indexOf(Math.min(...places));
+    const x = places[lane] ?? middle;
+    ends[lane] = x + width / 2;
+    return { x, lane };
+  });
+}

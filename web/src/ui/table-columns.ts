@@ -1,0 +1,136 @@
+import { type LengthFormat, lengthText, parseLength } from '@splay/core';
+
+/** A column of an editable table. Lengths are mm; `offset` is added to what is shown (stations count from the datum hole). */
+export type Column<Row> = {
+  readonly key: string;
+  readonly title: string;
+  readonly width?: string;
+} & (
+  | {
+      readonly kind: 'length';
+      readonly get: (row: Row) => number;
+      readonly set: (row: Row, mm: number) => Row;
+      readonly offset?: number;
+    }
+  | {
+      readonly kind: 'number';
+      readonly get: (row: Row) => number | undefined;
+      readonly set: (row: Row, value: number | undefined) => Row;
+      /** Shown = stored × factor: degrees of radians, say. */
+      readonly factor?: number;
+      /** May be left empty. */
+      readonly optional?: boolean;
+    }
+  | { readonly kind: 'text'; readonly get: (row: Row) => string; readonly set: (row: Row, text: string) => Row }
+  | {
+      readonly kind: 'choice';
+      readonly get: (row: Row) => string;
+      readonly set: (row: Row, choice: string) => Row;
+      readonly choices: readonly Choice[];
+    }
+);
+
+export type Choice = readonly [value: string, name: string];
+
+export const lengthColumn = <Row>(key: keyof Row & string, title: string, width: string, offset = 0): Column<Row> => ({
+  key,
+  title,
+  width,
+  kind: 'length',
+  offset,
+  get: (row) => row[key] as number,
+  set: (row, mm) => ({ ...row, [key]: mm }),
+});
+
+export const numberColumn = <Row>(
+  key: keyof Row & string,
+  title: string,
+  width: string,
+  { factor = 1, optional = false }: { readonly factor?: number; readonly optional?: boolean } = {},
+): Column<Row> => ({
+  key,
+  title,
+  width,
+  kind: 'number',
+  factor,
+  optional,
+  get: (row) => row[key] as number | undefined,
+  set: (row, value) => without(row, key, value),
+});
+
+export const textColumn = <Row>(key: keyof Row & string, title: string, width: string): Column<Row> => ({
+  key,
+  title,
+  width,
+  kind: 'text',
+  get: (row) => row[key] as string,
+  set: (row, text) => ({ ...row, [key]: text }),
+});
+
+export const choiceColumn = <Row>(
+  key: keyof Row & string,
+  title: string,
+  width: string,
+  choices: readonly Choice[],
+): Column<Row> => ({
+  key,
+  title,
+  width,
+  kind: 'choice',
+  choices,
+  get: (row) => String(row[key] ?? ''),
+  set: (row, choice) => without(row, key, choice === '' ? undefined : choice),
+});
+
+/** The row with a key set, or without it where there is no value. */
+function without<Row>(row: Row, key: keyof Row & string, value: unknown): Row {
+  const kept = Object.entries(row as object).filter(([name]) => name !== key);
+  return Object.fromEntries(value === undefined ? kept : [...kept, [key, value]]) as Row;
+}
+
+/** Values as choices, dashes read as spaces. */
+export const words = (values: readonly string[]): Choice[] =>
+  values.map((value) => [value, value.replaceAll('-', ' ')] as const);
+
+/** What stands in a cell before anybody types. */
+export function cellText<Row>(column: Column<Row>, row: Row, format: LengthFormat): string {
+  switch (column.kind) {
+    case 'length':
+      return lengthText(column.get(row) - (column.offset ?? 0), format).replace(/ (scant|full)$/, '');
+    case 'number': {
+      const value = column.get(row);
+      return value === undefined ? '' : String(Number((value * (column.factor ?? 1)).toFixed(3)));
+    }
+    default:
+      return column.get(row);
+  }
+}
+
+export type ReadCell<Row> = { readonly ok: true; readonly row: Row } | { readonly ok: false; readonly message: string };
+
+/** The row with what was typed into one of its cells, or what is wrong with that. */
+export function readCell<Row>(column: Column<Row>, row: Row, text: string, format: LengthFormat): ReadCell<Row> {
+  switch (column.kind) {
+    case 'length': {
+      const read = parseLength(text, format.unit);
+      if (!read.ok) return { ok: false, message: read.problem.message };
+      return { ok: true, row: column.set(row, read.value + (column.offset ?? 0)) };
+    }
+    case 'number': {
+      const plain = text.trim().replace(/°$/, '');
+      if (plain === '' && column.optional) return { ok: true, row: column.set(row, undefined) };
+      const value = Number(plain);
+      if (plain === '' || !Number.isFinite(value)) return { ok: false, message: `“${text}” is not a number.` };
+      return { ok: true, row: column.set(row, value / (column.factor ?? 1)) };
+    }
+    case 'text':
+      return { ok: true, row: column.set(row, text) };
+    case 'choice': {
+      const asked = text.trim().toLowerCase();
+      const found = column.choices.find((choice) => choice.some((word) => word.toLowerCase() === asked));
+      if (found) return { ok: true, row: column.set(row, found[0]) };
+      const known = column.choices.map(([, name]) => name).join(', ');
+      return { ok: false, message: `“${text}” is none of: ${known}.` };
+    }
+  }
+}
