@@ -62,6 +62,8 @@ export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/.astro', '.splay', 'web/drizzle', '**/*.tmp.*'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
+  // `{ group, ...loose }` is how a key is taken out.
+  { rules: { '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }] } },
   ...astro.configs.recommended,
   {
     files: ['core/**/*.ts', 'web/src/**/*.{ts,tsx,astro}'],

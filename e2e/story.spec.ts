@@ -91,10 +91,17 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   );
   await read('p3-p4-left', '61');
   await expect(page.locator('[data-measurement="p3-p4-left"]')).toContainText('1/4 in long, allowed 1/16 in');
-  await expect(page.getByRole('status').filter({ hasText: 'to take' })).toContainText('1 right, 2 not, 22 to take');
+  await expect(page.getByRole('status').filter({ hasText: 'to take' })).toContainText('1 right, 2 not, 32 to take');
+
+  // A height over the datum plane may be 0, or below it.
+  const height = page.locator('[data-measurement="p4-height-left"]');
+  await expect(height).toContainText('height left');
+  await read('p4-height-left', '-1/32');
+  await expect(height).toContainText('right');
   await page.reload();
   await page.getByRole('button', { name: 'Welded out' }).click();
   await expect(page.locator('[data-measurement="p3-p4-left"] input')).toHaveValue('61');
+  await expect(height.locator('input')).toHaveValue('−1/32');
 });
 
 test('a cut is moved by dragging its tag, by arrow keys, and put back by undo', async ({ page }) => {

@@ -26,7 +26,7 @@ try {
   const { chromium } = await import('@playwright/test');
   browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-dev-shm-usage'],
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--font-render-hinting=none'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
   const out = join(root, 'docs/screenshots');

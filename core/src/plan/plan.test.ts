@@ -161,6 +161,19 @@ describe('worked cases', () => {
     expect(abrupt.joints[0]!.verdict).toBe('needs-a-transition-piece');
   });
 
+  it('widening to the end of the frame leaves that end as it was, also where it was trimmed at an angle', () => {
+    const whole = { kind: 'widen', amount: 50, from: null, to: null, transition: 0 } as const;
+    const rear = { ...whole, from: donor(4500), transition: 200 };
+    expect(evaluatePlan(inputOf(plainFrame(), rear)).cutEnds).toEqual([]);
+    const trim = { kind: 'trim', end: 'rear', at: donor(5800), angle: 0.5, lean: 'bottom-longer' } as const;
+    const trimmed = evaluatePlan(inputOf(plainFrame(), trim));
+    for (const widened of [whole, rear]) {
+      const { cutEnds, measures } = evaluatePlan(inputOf(plainFrame(), trim, widened));
+      expect(cutEnds).toMatchObject([{ operation: 'op1', end: 'rear' }]);
+      expect(measures.after.overallLength).toBeNear(trimmed.measures.after.overallLength, 1e-9);
+    }
+  });
+
   it('narrows the whole frame without a joint, and says that crossmembers must follow', () => {
     const crossmember = {
       id: 'c',

@@ -8,16 +8,21 @@ import {
   type PlanResult,
   sectionLookup,
 } from '@splay/core';
-import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import { type KeyboardEvent, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import type { Look } from '../client/job-store.ts';
+import { type KeyboardEvent, memo, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { BoardTable } from './board-table.tsx';
+import { ConflictMarks } from './conflict-marks.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
+import { FeatureLayer } from './feature-layer.tsx';
 import { Hatches } from './hatches.tsx';
 import { Legend } from './legend.tsx';
-import { PlanView } from './plan-view.tsx';
-import { SideView } from './side-view.tsx';
+import { MeasurementLine } from './measurement-line.tsx';
+import { PlanView, planZero } from './plan-view.tsx';
+import { SideView, sideZero } from './side-view.tsx';
+import { type Across, acrossPx } from './steel.tsx';
 import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
 import { useDrag } from './use-drag.ts';
+import { ZoomButtons } from './zoom-buttons.tsx';
 import { type Reach, toPx, useView } from './view.ts';
 
 export interface BoardProps {
@@ -39,12 +44,6 @@ export interface BoardProps {
   readonly onNudgeCut: (operation: string, event: KeyboardEvent) => void;
 }
 
-/** A place that somebody wants to see, and the thing there, if one. */
-export interface Look {
-  readonly builtX: number;
-  readonly about: string | null;
-}
-
 /** Stations that donor and built frame span together, wheels included, mm. */
 function reachOf(result: PlanResult, donor: PlanResult): Reach {
   const spans = [...result.tape.spans, ...donor.tape.spans];
@@ -58,7 +57,7 @@ function reachOf(result: PlanResult, donor: PlanResult): Reach {
 }
 
 /** The drawing that every bench shares: side view, tape and plan view in register. */
-export function Board({
+export const Board = memo(function Board({
   job,
   result,
   donor,
@@ -128,6 +127,8 @@ export function Board({
   const tapeY = sideHeight;
   const planTop = tapeY + TAPE_HEIGHT;
   const planHeight = Math.max(100, height - planTop);
+  const plan: Across = { zero: planZero(planTop, planHeight), sign: 1 };
+  const ends = measurement && (showBefore ? measurement.ends.donor : measurement.ends.built);
   const pointed = look?.about ?? null;
   const common = {
     job,
@@ -140,8 +141,6 @@ export function Board({
     trims,
     selected,
     pointed,
-    onSelect,
-    onPickConflict,
   };
 
   return (
@@ -185,7 +184,7 @@ export function Board({
             />
           )}
           <SideView {...common} top={0} height={sideHeight} />
-          <PlanView {...common} top={planTop} height={planHeight} measurement={measurement} />
+          <PlanView {...common} top={planTop} height={planHeight} onSelect={onSelect} />
           <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
           {look && <LookedAt x={toPx(view, look.builtX)} y={tapeY} />}
           {!showBefore && (
@@ -211,17 +210,48 @@ export function Board({
               onKey={onNudgeCut}
             />
           )}
+          {!showBefore && (
+            <ConflictMarks
+              conflicts={result.conflicts}
+              view={view}
+              y={sideZero(0, sideHeight) - 46}
+              onPick={onPickConflict}
+            />
+          )}
         </svg>
       )}
-      <div className="absolute right-3 bottom-3 flex gap-1.5">
+      {!table && view.width > 0 && height > 0 && (
+        <svg width={view.width} height={height} className="pointer-events-none absolute inset-0 select-none">
+          <FeatureLayer
+            shown={shown}
+            view={view}
+            side={{ zero: sideZero(0, sideHeight), sign: -1 }}
+            plan={plan}
+            datum={datum}
+            format={job.display}
+            selected={selected}
+            pointed={pointed}
+            onSelect={onSelect}
+          />
+        </svg>
+      )}
+      {!table && measurement && ends && (
+        <svg width={view.width} height={height} className="pointer-events-none absolute inset-0 select-none">
+          <g clipPath="url(#clip-plan)">
+            <MeasurementLine
+              measurement={measurement}
+              ends={ends}
+              px={(x) => toPx(view, x)}
+              py={(y) => acrossPx(view, plan, y)}
+              format={job.display}
+            />
+          </g>
+        </svg>
+      )}
+      <div className={`absolute right-3 flex gap-1.5 ${table ? 'top-2' : 'bottom-3'}`}>
         {legend && !table && <Legend />}
-        <button
-          type="button"
-          className={`button ${table ? 'button-dark' : 'bg-paper'}`}
-          aria-pressed={table}
-          onClick={() => setTable(!table)}
-        >
-          Table
+        <button type="button" className="button bg-paper" onClick={() => setTable(!table)}>
+          {table ? 'Drawing' : 'Table'}
         </button>
         {!table && (
           <button type="button" className="button bg-paper" aria-expanded={legend} onClick={() => setLegend(!legend)}>
@@ -232,43 +262,9 @@ export function Board({
       </div>
     </div>
   );
-}
+});
 
 /** Points at a place on the tape. */
 function LookedAt({ x, y }: { readonly x: number; readonly y: number }) {
   return <path d={`M${x - 8} ${y - 13}h16l-8 12Z`} fill="var(--color-layout)" aria-hidden="true" />;
-}
-
-interface ZoomButtonsProps {
-  readonly zoomed: boolean;
-  readonly onZoom: (factor: number) => void;
-  readonly onFit: () => void;
-}
-
-function ZoomButtons({ zoomed, onZoom, onFit }: ZoomButtonsProps) {
-  return (
-    <>
-      <button
-        type="button"
-        className="button bg-paper px-2"
-        aria-label="Zoom out"
-        disabled={!zoomed}
-        onClick={() => onZoom(1 / 1.5)}
-      >
-        <ZoomOut size={16} />
-      </button>
-      <button type="button" className="button bg-paper px-2" aria-label="Zoom in" onClick={() => onZoom(1.5)}>
-        <ZoomIn size={16} />
-      </button>
-      <button
-        type="button"
-        className="button bg-paper px-2"
-        aria-label="Show the whole frame"
-        disabled={!zoomed}
-        onClick={onFit}
-      >
-        <Maximize2 size={16} />
-      </button>
-    </>
-  );
 }

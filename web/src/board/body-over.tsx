@@ -35,7 +35,9 @@ export function BodyOver({
         y={py(floor) - 16}
         fontSize={13}
         fill="var(--color-ochre)"
-        stroke="none"
+        stroke="var(--color-paper)"
+        strokeWidth={4}
+        paintOrder="stroke"
         className="font-label"
         fontWeight={500}
       >

@@ -10,6 +10,8 @@ interface RailDifferenceProps {
   readonly across: Across;
   readonly section: (id: string) => Section;
   readonly datum: number;
+  /** Where the notes begin, px. */
+  readonly y: number;
   readonly format: LengthFormat;
 }
 
@@ -20,7 +22,7 @@ const worst = (rows: readonly ProfileRow[], of: (row: ProfileRow) => number): Pr
   rows.reduce<ProfileRow | undefined>((a, b) => (a && Math.abs(of(a)) >= Math.abs(of(b)) ? a : b), undefined);
 
 /** The right rail behind the left one where both were measured, and where they differ most. */
-export function RailDifference({ pieces, view, across, section, datum, format }: RailDifferenceProps) {
+export function RailDifference({ pieces, view, across, section, datum, y, format }: RailDifferenceProps) {
   const rows = useMemo(() => frameProfile(pieces, section), [pieces, section]);
   const height = (row: ProfileRow) => row.right.top - row.left.top;
   const width = (row: ProfileRow) => row.right.halfWidth - row.left.halfWidth;
@@ -46,11 +48,24 @@ export function RailDifference({ pieces, view, across, section, datum, format }:
         />
       ))}
       {notes.map(({ row, mm, words }, index) => {
-        const [x, y] = [toPx(view, row.builtX), acrossPx(view, across, row.left.bottom)];
+        const x = toPx(view, row.builtX);
+        const labelY = y + index * 17;
         return (
           <g key={words} className="font-label" fill="var(--color-pencil)">
-            <path d={`M${x} ${y}v${16 + index * 17}`} stroke="var(--color-pencil)" strokeWidth={0.9} />
-            <text x={x + 4} y={y + 20 + index * 17} fontSize={13} fontWeight={500}>
+            <path
+              d={`M${x} ${acrossPx(view, across, row.left.bottom)}V${labelY + 4}`}
+              stroke="var(--color-pencil)"
+              strokeWidth={0.9}
+            />
+            <text
+              x={x + 5}
+              y={labelY + 4}
+              fontSize={13}
+              fontWeight={500}
+              stroke="var(--color-paper)"
+              strokeWidth={4}
+              paintOrder="stroke"
+            >
               right rail <SvgLength mm={Math.abs(mm)} format={format} /> {words} at{' '}
               <SvgLength mm={row.builtX - datum} format={format} />
             </text>

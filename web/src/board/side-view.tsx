@@ -1,9 +1,7 @@
-import { type Conflict, type Job, otherUnitText, type PlanResult, type Section } from '@splay/core';
+import { type Job, type PlanResult, type Section } from '@splay/core';
 import { BodyOver } from './body-over.tsx';
-import { ConflictMarks } from './conflict-marks.tsx';
 import { Dimension } from './dimension.tsx';
-import { chainOf, DimensionChain } from './dimension-chain.tsx';
-import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
+import { chainOf, type ChainLink, DimensionChain } from './dimension-chain.tsx';
 import { MovedThings } from './moved-things.tsx';
 import { RailDifference } from './rail-difference.tsx';
 import { ReworkMark } from './rework-mark.tsx';
@@ -25,9 +23,21 @@ export interface ViewProps {
   readonly selected: string | null;
   /** What a conflict that was pressed is about. */
   readonly pointed: string | null;
-  readonly onSelect: (id: string) => void;
-  readonly onPickConflict: (conflict: Conflict) => void;
 }
+
+/** The selected cut's own dimension from the datum hole, unless the chain says the same. */
+function datumToCut(
+  datum: number,
+  cut: { readonly letter: string; readonly builtX: number },
+  links: readonly ChainLink[],
+) {
+  const [from, to] = [Math.min(datum, cut.builtX), Math.max(datum, cut.builtX)];
+  const said = links.some((link) => Math.abs(link.from - from) < 0.5 && Math.abs(link.to - to) < 0.5);
+  return said || to - from < 0.5 ? null : { from, to, mm: cut.builtX - datum, letter: cut.letter };
+}
+
+/** Where the datum plane lies in a side view, px. */
+export const sideZero = (top: number, height: number): number => top + height * 0.46;
 
 /** The left rail seen from outside, to scale: steel, what hangs on it, wheels, the body's outline, and the lengths that matter. */
 export function SideView({
@@ -42,11 +52,8 @@ export function SideView({
   showBefore,
   trims,
   selected,
-  pointed,
-  onSelect,
-  onPickConflict,
 }: ViewProps) {
-  const across: Across = { zero: top + height * 0.46, sign: -1 };
+  const across: Across = { zero: sideZero(top, height), sign: -1 };
   const px = (x: number) => toPx(view, x);
   const py = (z: number) => acrossPx(view, across, z);
   const shown = showBefore ? donor : result;
@@ -61,9 +68,16 @@ export function SideView({
   const added = result.tape.spans
     .filter((span) => span.kind === 'new')
     .map((span) => [span.builtFrom, span.builtTo] as const);
-  // Three lines of dimensions: the selected cut from the datum hole, the chain through all cuts, the wheelbase.
-  const datumY = top + height - 74;
-  const laneY = top + height - 46;
+  // Lines of dimensions: the wheelbase, the selected cut from the datum hole, and the chain through all cuts, whose
+  // figures may stand above it.
+  const datumY = top + height - 45;
+  const links = chainOf(
+    datum,
+    cuts.map((cut) => cut.builtX),
+    added,
+  );
+  const fromDatum = chosenCut ? datumToCut(datum, chosenCut, links) : null;
+  const laneY = fromDatum ? datumY - 27 : datumY;
   const wheelbaseY = top + height - 18;
 
   return (
@@ -124,29 +138,16 @@ export function SideView({
         ))}
 
       {job.donor.rails.kind === 'measured' && (
-        <RailDifference pieces={shown.pieces} format={job.display} {...{ view, across, section, datum }} />
+        <RailDifference
+          pieces={shown.pieces}
+          format={job.display}
+          y={railTop + 78}
+          {...{ view, across, section, datum }}
+        />
       )}
       {!showBefore && (
         <MovedThings result={result} selected={selected} place={(at) => ({ x: px(at.x), y: py(at.z) })} />
       )}
-
-      {shown.features.map(({ feature, places }) => {
-        const at = places.left?.built ?? places.right?.built;
-        if (!at) return null;
-        const chosen = selected === feature.id || pointed === feature.id;
-        return (
-          <g
-            key={feature.id}
-            transform={`translate(${px(at.x)} ${py(at.z)})`}
-            className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`}
-            onClick={() => onSelect(feature.id)}
-          >
-            <title>{`${feature.name}, ${otherUnitText(at.x - datum, job.display)} from the datum hole`}</title>
-            {chosen && <circle r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
-            <FeatureSymbol name={symbolOf(feature.kind)} width={feature.length * view.scale} />
-          </g>
-        );
-      })}
 
       <g fill="var(--color-graphite)">
         <path d={`M${px(datum) - 6} ${railTop + 42}h12l-6 -11Z`} />
@@ -165,26 +166,15 @@ export function SideView({
         </text>
       </g>
 
-      {!showBefore && cuts.length > 0 && (
-        <DimensionChain
-          links={chainOf(
-            datum,
-            cuts.map((cut) => cut.builtX),
-            added,
-          )}
-          view={view}
-          y={laneY}
-          format={job.display}
-        />
-      )}
-      {!showBefore && chosenCut && Math.abs(chosenCut.builtX - datum) > 0.5 && (
+      {!showBefore && cuts.length > 0 && <DimensionChain links={links} view={view} y={laneY} format={job.display} />}
+      {!showBefore && fromDatum && (
         <Dimension
-          from={px(Math.min(datum, chosenCut.builtX))}
-          to={px(Math.max(datum, chosenCut.builtX))}
+          from={px(fromDatum.from)}
+          to={px(fromDatum.to)}
           y={datumY}
-          mm={chosenCut.builtX - datum}
+          mm={fromDatum.mm}
           format={job.display}
-          before={chosenCut.letter}
+          before={fromDatum.letter}
           strong
           className="text-layout"
         />
@@ -199,9 +189,6 @@ export function SideView({
           before="WB"
           strong
         />
-      )}
-      {!showBefore && (
-        <ConflictMarks conflicts={result.conflicts} view={view} y={railTop - 46} onPick={onPickConflict} />
       )}
       {!showBefore &&
         rearBefore?.built &&

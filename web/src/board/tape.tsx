@@ -1,6 +1,7 @@
 import { inches, type LengthFormat, type Tape } from '@splay/core';
-import { SvgLength } from './svg-length.tsx';
-import { multiples, tickStep } from './ticks.ts';
+import { layLabels } from './lanes.ts';
+import { lengthWidth, SvgLength } from './svg-length.tsx';
+import { multiples, type TickStep, tickStep } from './ticks.ts';
 import { toPx, type View } from './view.ts';
 
 interface TapeStripProps {
@@ -28,6 +29,15 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
   const seen = (x: number) => px(x) > -60 && px(x) < view.width + 60;
   const spans = tape.spans;
   const [first, last] = [spans[0], spans[spans.length - 1]];
+  const folds = [...tape.folds].sort((a, b) => a.builtX - b.builtX);
+  const labels = layLabels(
+    folds.map((fold) => {
+      const width = lengthWidth(fold.donorFrom - fold.donorTo, format, 13);
+      return { middle: px(fold.builtX) + 12 + width / 2, width };
+    }),
+    3,
+    4,
+  );
   if (!first || !last) return null;
 
   return (
@@ -70,18 +80,14 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         const shift = span.builtFrom - span.donorFrom;
         return (
           <g key={`d${span.piece}`} className="text-pencil" stroke="currentColor">
-            {multiples(span.donorFrom - datum, span.donorTo - datum, step.minor).map((at) => {
-              const x = px(at + datum + shift);
-              return (
-                seen(at + datum + shift) && (
-                  <path
-                    key={at}
-                    d={`M${x} ${y}v${isMajor(at, step.major) ? 11 : 6}`}
-                    strokeWidth={isMajor(at, step.major) ? 1.2 : 0.7}
-                  />
-                )
-              );
-            })}
+            <Ticks
+              from={span.donorFrom}
+              to={span.donorTo}
+              {...{ datum, step }}
+              x={(at) => px(at + shift)}
+              y={y}
+              up={false}
+            />
             {multiples(span.donorFrom - datum, span.donorTo - datum, step.major).map(
               (at) =>
                 seen(at + datum + shift) && (
@@ -104,18 +110,7 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
       })}
 
       <g className="text-graphite" stroke="currentColor">
-        {multiples(first.builtFrom - datum, last.builtTo - datum, step.minor).map((at) => {
-          const x = px(at + datum);
-          return (
-            seen(at + datum) && (
-              <path
-                key={at}
-                d={`M${x} ${y + TAPE_HEIGHT}v${isMajor(at, step.major) ? -11 : -6}`}
-                strokeWidth={isMajor(at, step.major) ? 1.5 : 0.8}
-              />
-            )
-          );
-        })}
+        <Ticks from={first.builtFrom} to={last.builtTo} {...{ datum, step }} x={px} y={y + TAPE_HEIGHT} up />
         {multiples(first.builtFrom - datum, last.builtTo - datum, step.major).map(
           (at) =>
             seen(at + datum) && (
@@ -135,8 +130,9 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         )}
       </g>
 
-      {tape.folds.map((fold) => {
+      {folds.map((fold, index) => {
         const x = px(fold.builtX);
+        const label = labels[index] ?? { x, lane: 0 };
         return (
           <g key={`${fold.operation}-${fold.donorFrom}`}>
             <path
@@ -144,13 +140,25 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
               fill="url(#hatch-cut)"
               stroke="var(--color-oxide)"
             />
-            <text x={x + 13} y={y - 4} fontSize={13} fontWeight={600} fill="var(--color-oxide)">
+            <text
+              x={label.x}
+              y={y - 4 - label.lane * 15}
+              textAnchor="middle"
+              fontSize={13}
+              fontWeight={600}
+              fill="var(--color-oxide)"
+              stroke="var(--color-paper)"
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
               <SvgLength mm={fold.donorFrom - fold.donorTo} format={format} />
             </text>
           </g>
         );
       })}
 
+      <rect x={0} y={y + 1} width={40} height={13} fill="var(--color-sheet)" />
+      <rect x={0} y={y + TAPE_HEIGHT - 14} width={32} height={13} fill="var(--color-sheet)" />
       <text x={5} y={y + 11} fontSize={10.5} fontWeight={600} letterSpacing="0.06em" fill="var(--color-pencil)">
         DONOR
       </text>
@@ -169,3 +177,31 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
 }
 
 const isMajor = (at: number, major: number): boolean => Math.abs(at / major - Math.round(at / major)) < 1e-6;
+
+interface TicksProps {
+  readonly from: number;
+  readonly to: number;
+  readonly datum: number;
+  readonly step: TickStep;
+  readonly x: (station: number) => number;
+  readonly y: number;
+  /** Standing on the line, or hanging from it. */
+  readonly up: boolean;
+}
+
+/** The marks of one edge of the tape: two paths, however many marks there are. */
+function Ticks({ from, to, datum, step, x, y, up }: TicksProps) {
+  const [long, short] = up ? [-11, -6] : [11, 6];
+  let [major, minor] = ['', ''];
+  for (const at of multiples(from - datum, to - datum, step.minor)) {
+    const start = `M${x(at + datum).toFixed(2)} ${y}`;
+    if (isMajor(at, step.major)) major += `${start}v${long}`;
+    else minor += `${start}v${short}`;
+  }
+  return (
+    <>
+      <path d={minor} strokeWidth={up ? 0.8 : 0.7} />
+      <path d={major} strokeWidth={up ? 1.5 : 1.2} />
+    </>
+  );
+}

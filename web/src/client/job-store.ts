@@ -1,4 +1,4 @@
-import type { Job, Reading } from '@splay/core';
+import type { ControlPrediction, Job, Reading } from '@splay/core';
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -29,8 +29,18 @@ export interface JobState {
   /** Id of the selected operation, feature, conflict place … on the bench at hand. */
   readonly selected: string | null;
   readonly showBefore: boolean;
+  /** The measurement drawn across the plan view. */
+  readonly measurement: ControlPrediction | null;
+  /** What the board was asked to bring into sight last. */
+  readonly look: Look | null;
   readonly canWrite: boolean;
   readonly memberName: string;
+}
+
+/** A place that somebody wants to see, and the thing there, if one; a new object each time it is asked for. */
+export interface Look {
+  readonly builtX: number;
+  readonly about: string | null;
 }
 
 export type JobStore = ReturnType<typeof createJobStore>;
@@ -62,6 +72,8 @@ export function createJobStore({ saved, readings, bench, canWrite, memberName }:
         bench,
         selected: null,
         showBefore: false,
+        measurement: null,
+        look: null,
         canWrite,
         memberName,
       }),

@@ -47,9 +47,11 @@ export function LengthField({
     if (read.ok) take(read.value);
     else setProblem(read.problem.message);
   };
-  const onKeyDown = (event: KeyboardEvent) => {
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') commit();
     else if (event.key === 'Escape') {
+      // With nothing typed Escape leaves the field, so that the keys of the board work again.
+      if (draft === null) event.currentTarget.blur();
       setDraft(null);
       setProblem(null);
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {

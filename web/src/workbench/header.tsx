@@ -1,4 +1,5 @@
 import { Download, History, Redo2, Undo2 } from 'lucide-react';
+import type { OpenDialog } from './dialogs.tsx';
 import { type JobStore, redo, type SaveState, undo, useHistory, useJobState } from '../client/job-store.ts';
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
@@ -13,11 +14,11 @@ const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
 
 interface HeaderProps {
   readonly store: JobStore;
-  readonly onHistory: () => void;
+  readonly onDialog: (dialog: OpenDialog) => void;
   readonly onHold: (held: boolean) => void;
 }
 
-export function Header({ store, onHistory, onHold }: HeaderProps) {
+export function Header({ store, onDialog, onHold }: HeaderProps) {
   const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({
     id,
     job,
@@ -76,7 +77,12 @@ export function Header({ store, onHistory, onHold }: HeaderProps) {
         Hold for before
         <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
       </button>
-      <button type="button" className="button px-2" onClick={onHistory} aria-label="History of this job">
+      <button
+        type="button"
+        className="button px-2"
+        onClick={() => onDialog('history')}
+        aria-label="History of this job"
+      >
         <History size={16} />
       </button>
       <a className="button px-2" href={`/api/jobs/${state.id}/export`} aria-label="Download the job file" download>

@@ -10,7 +10,7 @@ import {
   STAGES,
   type Stage,
 } from '@splay/core';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { BenchId } from '../shared/phases.ts';
 import { Length } from '../ui/length.tsx';
 
@@ -46,7 +46,8 @@ function worstReading(job: Job, result: PlanResult, readings: readonly Reading[]
 }
 
 /** The figures that matter, before → after, along the bottom; each opens the bench that settles it. */
-export function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
+/** The figures that matter, before and after; each opens its bench. */
+export const Ledger = memo(function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
   const { before, after } = result.measures;
   const { display } = job;
   const length = (mm: number | null) => (mm === null ? '–' : <Length mm={mm} format={display} />);
@@ -103,7 +104,7 @@ export function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
       />
     </ul>
   );
-}
+});
 
 interface FigureProps {
   readonly name: string;

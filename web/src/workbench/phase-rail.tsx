@@ -1,17 +1,19 @@
 import { type Gate, isPassed } from '@splay/core';
+import { memo } from 'react';
 import { type BenchId, PHASES } from '../shared/phases.ts';
 
 interface PhaseRailProps {
   readonly jobId: string;
   readonly bench: BenchId;
   readonly done: ReadonlySet<BenchId>;
-  readonly counts: Readonly<Partial<Record<BenchId, number>>>;
+  /** How many operations the plan has. */
+  readonly cuts: number;
   readonly gates: readonly Gate[];
   readonly onBench: (bench: BenchId) => void;
 }
 
 /** The order of work down the left edge, with its hold points as gates. */
-export function PhaseRail({ jobId, bench, done, counts, gates, onBench }: PhaseRailProps) {
+export const PhaseRail = memo(function PhaseRail({ jobId, bench, done, cuts, gates, onBench }: PhaseRailProps) {
   return (
     <nav
       aria-label="Order of work"
@@ -50,7 +52,7 @@ export function PhaseRail({ jobId, bench, done, counts, gates, onBench }: PhaseR
                         />
                         <span>{name}</span>
                         {done.has(id) && <span className="sr-only">, done</span>}
-                        {counts[id] !== undefined && <span className="ml-auto text-pencil">{counts[id]}</span>}
+                        {id === 'cuts' && <span className="ml-auto text-pencil">{cuts}</span>}
                       </a>
                     </li>
                   );
@@ -66,7 +68,7 @@ export function PhaseRail({ jobId, bench, done, counts, gates, onBench }: PhaseR
       </p>
     </nav>
   );
-}
+});
 
 function GateBar({ gate }: { readonly gate: Gate }) {
   const passed = gate.checks.filter((check) => check.passed).length;

@@ -1,42 +1,43 @@
-import {
-  builtOf,
-  type Conflict,
-  type ControlPrediction,
-  evaluatePlan,
-  type Gate,
-  gatesOf,
-  isPassed,
-  type Job,
-  shiftOperation,
-  withOperation,
-} from '@splay/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { Board, type Look } from '../board/board.tsx';
+import { evaluatePlan, type Gate, gatesOf, isPassed, type Job, type Reading } from '@splay/core';
+import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Board } from '../board/board.tsx';
 import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
 import { DonorBench } from '../benches/donor/donor-bench.tsx';
 import { MarksBench } from '../benches/marks/marks-bench.tsx';
 import { TrueUpBench } from '../benches/true-up/true-up-bench.tsx';
 import type { BenchProps } from '../client/bench-props.ts';
-import { change, createJobStore, type JobStart, type JobStore, preview, useJobState } from '../client/job-store.ts';
+import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { startReadingQueue } from '../client/reading-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
 import { type BenchId, BENCHES, isBench } from '../shared/phases.ts';
-import { nudgeStep } from '../ui/length-field.tsx';
+import { workbenchActions } from './actions.ts';
 import { Dialogs, type OpenDialog } from './dialogs.tsx';
 import { Header } from './header.tsx';
 import { Ledger } from './ledger.tsx';
 import { PhaseRail } from './phase-rail.tsx';
-import { snapShift } from './snap.ts';
+import { useCatchUp } from './use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
 
-const PANELS: Readonly<
-  Record<BenchId, { readonly Bench: (props: BenchProps) => React.ReactNode; readonly width: string }>
-> = {
-  donor: { Bench: DonorBench, width: 'w-[38rem]' },
-  cuts: { Bench: CutsBench, width: 'w-[19.5rem]' },
-  marks: { Bench: MarksBench, width: 'w-[37rem]' },
-  'true-up': { Bench: TrueUpBench, width: 'w-[41rem]' },
-};
+const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => ReactNode; readonly width: string }>> =
+  {
+    donor: { Bench: DonorBench, width: 'w-[38rem]' },
+    cuts: { Bench: CutsBench, width: 'w-[19.5rem]' },
+    marks: { Bench: MarksBench, width: 'w-[37rem]' },
+    'true-up': { Bench: TrueUpBench, width: 'w-[41rem]' },
+  };
+
+/** The bench at hand. Redrawn only when what it shows has changed. */
+const Panel = memo(function Panel({ bench, ...props }: BenchProps & { readonly bench: BenchId }) {
+  const { Bench, width } = PANELS[bench];
+  return (
+    <aside
+      aria-label={BENCHES.find(({ id }) => id === bench)?.name}
+      className={`${width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
+    >
+      <Bench {...props} key={bench} />
+    </aside>
+  );
+});
 
 /** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
 function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
@@ -53,40 +54,55 @@ function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
   ]);
 }
 
-/** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
-export default function Workbench(start: JobStart) {
-  const [store] = useState<JobStore>(() => createJobStore(start));
-  const state = useJobState(store, ({ job, preview: shown, readings, bench, selected, showBefore, canWrite, id }) => ({
-    job: shown ?? job,
-    stored: job,
-    readings,
-    bench,
-    selected,
-    showBefore,
-    canWrite,
-    id,
-  }));
-  const [measurement, setMeasurement] = useState<ControlPrediction | null>(null);
-  const [look, setLook] = useState<Look | null>(null);
-  const [dialog, setDialog] = useState<OpenDialog | null>(null);
+/** Saving, and sending readings, for as long as the page is open. Gives what takes a reading. */
+function useServer(store: JobStore): (reading: Reading) => void {
   const queue = useRef<ReturnType<typeof startReadingQueue> | null>(null);
-
   useEffect(() => {
     const stopSaving = startSaving(store);
     queue.current = startReadingQueue(store);
-    const onPop = () => {
-      const last = location.pathname.split('/').at(-1) ?? '';
-      if (isBench(last)) store.setState({ bench: last, selected: null });
-    };
-    window.addEventListener('popstate', onPop);
     return () => {
       stopSaving();
       queue.current?.stop();
-      window.removeEventListener('popstate', onPop);
     };
   }, [store]);
+  return useCallback((reading) => queue.current?.add(reading), []);
+}
 
-  const result = useMemo(() => evaluatePlan(state.job), [state.job]);
+/** The bench in the address, also when somebody goes back to it. */
+function useAddress(store: JobStore): void {
+  useEffect(() => {
+    const onPop = () => {
+      const last = location.pathname.split('/').at(-1) ?? '';
+      if (isBench(last)) store.setState({ bench: last, selected: null, look: null });
+    };
+    window.addEventListener('popstate', onPop);
+    return () => window.removeEventListener('popstate', onPop);
+  }, [store]);
+}
+
+/** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
+export default function Workbench(start: JobStart) {
+  const [store] = useState<JobStore>(() => createJobStore(start));
+  const actions = useMemo(() => workbenchActions(store), [store]);
+  const onReading = useServer(store);
+  useAddress(store);
+  const state = useJobState(store, ({ job, preview, readings, bench, selected, ...rest }) => ({
+    job: preview ?? job,
+    dragging: preview !== null,
+    readings,
+    bench,
+    selected,
+    showBefore: rest.showBefore,
+    measurement: rest.measurement,
+    look: rest.look,
+    canWrite: rest.canWrite,
+    id: rest.id,
+  }));
+  const [dialog, setDialog] = useState<OpenDialog | null>(null);
+
+  const shown = useMemo(() => ({ job: state.job, result: evaluatePlan(state.job) }), [state.job]);
+  // While a cut is dragged the board keeps up with the hand, and everything else catches up.
+  const { job, result } = useCatchUp(shown, state.dragging);
   const donor = useMemo(
     () =>
       evaluatePlan({
@@ -97,91 +113,56 @@ export default function Workbench(start: JobStart) {
       }),
     [state.job.donor, state.job.rules, state.job.display],
   );
-  const gates = useMemo(() => gatesOf(state.job, result, state.readings), [state.job, result, state.readings]);
+  const gates = useMemo(() => gatesOf(job, result, state.readings), [job, result, state.readings]);
+  const done = useMemo(() => benchesDone(job, gates), [job, gates]);
+  useKeys({ store, result, onHold: actions.onHold, onDialog: setDialog, onBench: actions.onBench });
 
-  const go = (bench: BenchId) => {
-    if (bench === state.bench) return;
-    history.pushState(null, '', `/jobs/${state.id}/${bench}`);
-    store.setState({ bench, selected: null });
-    setMeasurement(null);
-    setLook(null);
-  };
-  const hold = (showBefore: boolean) => store.setState({ showBefore });
-  const select = (selected: string | null) => store.setState({ selected });
-  const lookAt = (builtX: number, about: string | null = null) => setLook({ builtX, about });
-  /** Goes to the place of a conflict: the operation it comes from, with what it is about pointed out. */
-  const pickConflict = ({ operation, about, builtX, donorX }: Conflict) => {
-    const at = builtX ?? (donorX === null ? null : (builtOf(result.tape, donorX) ?? donorX));
-    if (at !== null) lookAt(at, about);
-    select(operation ?? about);
-  };
-
-  const shiftCut = (id: string, mm: number) => (job: Job) => {
-    const operation = job.plan.operations.find((candidate) => candidate.id === id);
-    if (!operation) return job;
-    const by = snapShift(job, operation, mm);
-    return by === 0 ? job : { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) };
-  };
-  useKeys({ store, result, onHold: hold, onDialog: setDialog, onBench: go });
-
-  const { Bench, width } = PANELS[state.bench];
-  const props: BenchProps = {
-    store,
-    job: state.job,
-    result,
-    donor,
-    readings: state.readings,
-    canWrite: state.canWrite,
-    selected: state.selected,
-    onSelect: select,
-    onShowMeasurement: setMeasurement,
-    onLook: lookAt,
-    onPickConflict: pickConflict,
-    onReading: (reading) => queue.current?.add(reading),
-  };
-  const done = benchesDone(state.job, gates);
-  const counts = { cuts: state.job.plan.operations.length };
   return (
     <div className="flex h-dvh overflow-hidden">
-      <PhaseRail jobId={state.id} bench={state.bench} done={done} counts={counts} gates={gates} onBench={go} />
+      <PhaseRail
+        jobId={state.id}
+        bench={state.bench}
+        done={done}
+        cuts={job.plan.operations.length}
+        gates={gates}
+        onBench={actions.onBench}
+      />
       <div className="flex min-w-0 flex-1 flex-col">
-        <Header store={store} onHistory={() => setDialog('history')} onHold={hold} />
+        <Header store={store} onDialog={setDialog} onHold={actions.onHold} />
         <main className="flex min-h-0 flex-1">
           <Board
-            job={state.job}
-            result={result}
+            job={shown.job}
+            result={shown.result}
             donor={donor}
             showBefore={state.showBefore}
             selected={state.selected}
-            measurement={measurement}
-            look={look}
-            onSelect={select}
-            onPickConflict={pickConflict}
-            onDragCut={(id, mm) => preview(store, shiftCut(id, mm))}
-            onDropCut={() => {
-              const shown = store.getState().preview;
-              if (shown) change(store, 'Moved a cut', () => shown);
-            }}
-            onNudgeCut={(id, event) => {
-              if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
-              event.preventDefault();
-              const by = nudgeStep(event, state.job.display) * (event.key === 'ArrowRight' ? 1 : -1);
-              change(store, 'Nudged a cut', (job) => {
-                const operation = job.plan.operations.find((candidate) => candidate.id === id);
-                return operation ? { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) } : job;
-              });
-            }}
+            measurement={state.measurement}
+            look={state.look}
+            onSelect={actions.onSelect}
+            onPickConflict={actions.onPickConflict}
+            onDragCut={actions.onDragCut}
+            onDropCut={actions.onDropCut}
+            onNudgeCut={actions.onNudgeCut}
           />
-          <aside
-            aria-label={BENCHES.find((bench) => bench.id === state.bench)?.name}
-            className={`${width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
-          >
-            <Bench {...props} key={state.bench} />
-          </aside>
+          <Panel
+            bench={state.bench}
+            store={store}
+            job={job}
+            result={result}
+            donor={donor}
+            readings={state.readings}
+            canWrite={state.canWrite}
+            selected={state.selected}
+            onSelect={actions.onSelect}
+            onShowMeasurement={actions.onShowMeasurement}
+            onLook={actions.onLook}
+            onPickConflict={actions.onPickConflict}
+            onReading={onReading}
+          />
         </main>
-        <Ledger job={state.job} result={result} readings={state.readings} gates={gates} onBench={go} />
+        <Ledger job={job} result={result} readings={state.readings} gates={gates} onBench={actions.onBench} />
       </div>
-      <Dialogs store={store} open={dialog} result={result} onLook={lookAt} onClose={() => setDialog(null)} />
+      <Dialogs store={store} open={dialog} result={result} onLook={actions.onLook} onClose={() => setDialog(null)} />
     </div>
   );
 }

@@ -21,6 +21,16 @@ function alongFrom(state: PlanState, spot: Spot, distance: number): Spot {
   }
 }
 
+/** The pieces of a range with the ends of the frame as they were, where the range runs to them: nothing is cut there. */
+function keepEnds(pieces: readonly Piece[], state: PlanState, { from, to }: Widen): Piece[] {
+  const [first, last] = [state.pieces[0] as Piece, state.pieces[state.pieces.length - 1] as Piece];
+  return pieces.map((piece, index) => ({
+    ...piece,
+    ...(from === null && index === 0 ? { front: first.front } : {}),
+    ...(to === null && index === pieces.length - 1 ? { rear: last.rear } : {}),
+  }));
+}
+
 /** Moves the two rails of a range apart (or together), with oblique new pieces just outside the range. */
 export function widen(state: PlanState, operation: Widen): PlanState {
   if (operation.amount === 0)
@@ -41,7 +51,7 @@ export function widen(state: PlanState, operation: Widen): PlanState {
     ]);
 
   const range = splitSquare(state, from, to, operation.id);
-  let middle: Piece[] = spreadBy(range.between, outward);
+  let middle: Piece[] = spreadBy(keepEnds(range.between, state, operation), outward);
   for (const piece of middle)
     for (const side of ['left', 'right'] as const)
       for (const end of ['front', 'rear'] as const)

@@ -8,7 +8,8 @@ interface ChoiceProps<T extends string> {
 
 /** One of a few: written out side by side when they are short, a list to pull down when they are not. */
 export function Choice<T extends string>({ label, value, choices, disabled, onChange }: ChoiceProps<T>) {
-  const short = choices.length <= 3 && choices.reduce((sum, [, name]) => sum + name.length, 0) <= 24;
+  const letters = choices.reduce((sum, [, name]) => sum + name.length, 0);
+  const short = choices.length <= 3 && letters <= 34 && choices.every(([, name]) => name.length * choices.length <= 36);
   if (short)
     return (
       <fieldset disabled={disabled}>

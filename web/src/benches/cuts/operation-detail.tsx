@@ -34,6 +34,7 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         {OPERATION_NAMES[operation.kind]}
         {letters.length > 0 && <span className="bg-layout px-2 text-sheet">{letters.join('–')}</span>}
       </h2>
+      <Sketch operation={operation} job={job} result={result} />
       <div className="mt-2 space-y-2.5">
         <OperationFields operation={operation} job={job} result={result} disabled={!canWrite} onChange={set} />
       </div>
@@ -47,7 +48,6 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
           </ul>
         </div>
       )}
-      <Sketch operation={operation} job={job} result={result} />
       {(operation.kind === 'lengthen' || operation.kind === 'shorten') && (
         <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
       )}

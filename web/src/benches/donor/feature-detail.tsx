@@ -1,7 +1,8 @@
 import { datumStation, type Feature, sidesOf } from '@splay/core';
+import { useState } from 'react';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { words } from '../../ui/table-columns.ts';
+import { type Choice, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 
 interface FeatureDetailProps extends PartProps {
@@ -11,6 +12,11 @@ interface FeatureDetailProps extends PartProps {
 
 const FACES = words(['top', 'web-outside', 'web-inside', 'bottom']);
 const ATTACHMENTS = words(['rivets', 'bolts', 'weld', 'hole']);
+const MOVABLE: readonly Choice[] = [
+  ['no', 'no'],
+  ['re-drill', 'yes, new holes'],
+  ['re-weld', 'yes, welded again'],
+];
 
 /** The feature that is picked: what does not fit in its row, and what the plan makes of it. */
 export function FeatureDetail({ job, result, set, disabled, feature, index }: FeatureDetailProps) {
@@ -19,23 +25,28 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
       ...frame,
       features: frame.features.map((other, place) => (place === index ? next : other)),
     }));
-  const pick = <K extends 'face' | 'attachment'>(key: K, label: string, choices: readonly (readonly string[])[]) => (
+  const pick = (label: string, value: string, choices: readonly Choice[], set: (value: string) => Feature) => (
     <label className="text-sm text-pencil">
       {label}
       <select
-        className="field mt-1 h-9 text-graphite"
-        value={feature[key]}
+        className="field mt-1 h-9 px-1 text-graphite"
+        value={value}
         disabled={disabled}
-        onChange={(event) => put({ ...feature, [key]: event.target.value as Feature[K] })}
+        onChange={(event) => put(set(event.target.value))}
       >
-        {choices.map(([value, name]) => (
-          <option key={value} value={value}>
+        {choices.map(([choice, name]) => (
+          <option key={choice} value={choice}>
             {name}
           </option>
         ))}
       </select>
     </label>
   );
+  const groups: readonly Choice[] = [['', 'none'], ...job.donor.groups.map(({ id, name }) => [id, name] as const)];
+  const inGroup = (group: string): Feature => {
+    const { group: _, ...loose } = feature;
+    return group === '' ? loose : { ...loose, group };
+  };
   const outcome = result.features.find((candidate) => candidate.feature.id === feature.id);
   const built = outcome && sidesOf(feature).map((side) => outcome.places[side]?.built)[0];
   const least = (what: string) => (mm: number) => (mm >= 0 ? null : `${what} cannot be below 0.`);
@@ -57,8 +68,16 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
         )}
       </h3>
       <div className="mt-1 grid grid-cols-4 items-end gap-2">
-        {pick('face', 'Face', FACES)}
-        {pick('attachment', 'Fixed by', ATTACHMENTS)}
+        {pick('Face', feature.face, FACES, (face) => ({ ...feature, face: face as Feature['face'] }))}
+        {pick('Fixed by', feature.attachment, ATTACHMENTS, (attachment) => ({
+          ...feature,
+          attachment: attachment as Feature['attachment'],
+        }))}
+        {pick('Can be moved', feature.movable, MOVABLE, (movable) => ({
+          ...feature,
+          movable: movable as Feature['movable'],
+        }))}
+        {pick('Group', feature.group ?? '', groups, inGroup)}
         <LengthField
           label="Long, along the rail"
           mm={feature.length}
@@ -75,7 +94,45 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
           check={least('The hole')}
           onChange={(diameter) => put({ ...feature, diameter })}
         />
+        <MassField mass={feature.mass} disabled={disabled} onChange={(mass) => put({ ...feature, mass })} />
       </div>
     </section>
+  );
+}
+
+function MassField({
+  mass,
+  disabled,
+  onChange,
+}: {
+  readonly mass: number;
+  readonly disabled: boolean;
+  readonly onChange: (mass: number) => void;
+}) {
+  const [problem, setProblem] = useState('');
+  const commit = (text: string) => {
+    const kilograms = Number(text);
+    if (text.trim() === '' || !(kilograms >= 0)) return setProblem('Type kilograms, 0 or more.');
+    setProblem('');
+    if (kilograms !== mass) onChange(kilograms);
+  };
+  return (
+    <label className="text-sm text-pencil">
+      Mass, kg
+      <input
+        className="field mt-1 h-9 text-center font-semibold text-graphite"
+        key={mass}
+        defaultValue={mass}
+        disabled={disabled}
+        inputMode="decimal"
+        aria-invalid={problem !== ''}
+        onBlur={(event) => commit(event.target.value)}
+      />
+      {problem && (
+        <span role="alert" className="block text-oxide">
+          {problem}
+        </span>
+      )}
+    </label>
   );
 }

@@ -12,13 +12,11 @@ export function FeatureTable(part: PartProps) {
   const { job, store, set, disabled, selected, onSelect } = part;
   const { features, groups } = job.donor;
   const columns: Column<Feature>[] = [
-    textColumn('name', 'Name', '26%'),
-    choiceColumn('kind', 'Kind', '18%', words(FEATURE_KINDS)),
-    choiceColumn('side', 'Side', '9%', words(['both', 'left', 'right'])),
-    lengthColumn('x', 'From datum', '13%', datumStation(job.donor)),
-    lengthColumn('down', 'Down', '9%'),
-    choiceColumn('movable', 'Movable', '11%', words(['no', 're-drill', 're-weld'])),
-    choiceColumn('group', 'Group', '14%', [['', '–'], ...groups.map(({ id, name }) => [id, name] as const)]),
+    textColumn('name', 'Name', '35%'),
+    choiceColumn('kind', 'Kind', '25%', words(FEATURE_KINDS)),
+    choiceColumn('side', 'Side', '12%', words(['both', 'left', 'right'])),
+    lengthColumn('x', 'From datum', '15%', datumStation(job.donor)),
+    lengthColumn('down', 'Down', '13%'),
   ];
   const index = features.findIndex((feature) => feature.id === selected);
   const feature = features[index];

@@ -32,7 +32,7 @@ export function SketchFigure({
   readonly children: ReactNode;
 }) {
   return (
-    <figure className="mt-3 border border-rule bg-paper">
+    <figure className="mt-2 border border-rule bg-paper">
       <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={name} transform={mirrored ? 'scale(-1 1)' : undefined}>
         {children}
       </svg>

@@ -1,0 +1,73 @@
+import { expect, test } from '@playwright/test';
+import { newFlagship, openBench, openDemoShop, saved } from './steps.ts';
+
+test('the guide says what to measure next, where, and for which answer', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Guided van'), 'donor');
+  await page.getByRole('tab', { name: 'What next' }).click();
+  const next = page.getByRole('button', { name: /^Measure next/ });
+  await expect(next).toContainText('Left and right apart');
+  await expect(next).toContainText('whether the donor is square and flat');
+  await next.click();
+  await expect(page.getByRole('tab', { name: 'Stations' })).toHaveAttribute('aria-selected', 'true');
+  await page.getByRole('checkbox', { name: 'Left and right were measured separately' }).check();
+  await page.getByRole('tab', { name: 'What next' }).click();
+  await expect(page.getByText('Everything a plan asks for is measured.')).toBeVisible();
+
+  // One rail a little higher: the drawing says where and by how much.
+  await page.getByRole('tab', { name: 'Stations' }).click();
+  const right = page.getByRole('table', { name: 'Stations of the right rail' });
+  await right.getByRole('textbox', { name: 'Top height, row 6' }).fill('4 1/2');
+  await right.getByRole('textbox', { name: 'Top height, row 6' }).press('Tab');
+  await expect(page.getByText(/right rail\s*1\/4\s*higher at/)).toBeVisible();
+});
+
+test('a feature is picked on the drawing, edited beside it, and its group is kept', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Picked van'), 'donor');
+  await page
+    .locator('svg g', { has: page.locator('title', { hasText: /^Cab mount 2, left/ }) })
+    .last()
+    .click();
+  await expect(page.getByRole('tab', { name: 'Features' })).toHaveAttribute('aria-selected', 'true');
+  const card = page.getByRole('region', { name: 'Cab mount 2' });
+  await expect(card).toContainText('in the plan: not moved');
+  await card.getByRole('textbox', { name: 'Hole (0: none)' }).fill('9/16');
+  await card.getByRole('textbox', { name: 'Hole (0: none)' }).press('Enter');
+  await card.getByRole('combobox', { name: 'Group' }).selectOption('Front suspension');
+  await saved(page);
+  await card.getByRole('textbox', { name: 'Hole (0: none)' }).press('Escape');
+  await page.locator('body').press(']');
+  await expect(card).toBeHidden();
+  await page.locator('body').press('[');
+  await expect(card.getByRole('textbox', { name: 'Hole (0: none)' })).toHaveValue('9/16');
+  await expect(card.getByRole('combobox', { name: 'Group' })).toHaveValue('front-suspension');
+});
+
+test('tables go out as CSV and come in again; a bad one changes nothing', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Tabled van');
+  await openBench(page, id, 'donor');
+  const csv = await (await page.request.get(`/api/jobs/${id}/table?what=stations&unit=in`)).text();
+  expect(csv.split('\n')[0]).toBe('side,x [in],halfWidth [in],top [in],section');
+  const file = (text: string) => ({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  const load = page.getByLabel('Load stations from a CSV file');
+
+  await load.setInputFiles(file(csv.replace('both,-32,14.875', 'both,-32,cheese')));
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed');
+  await expect(page.getByRole('alert')).toContainText('line 2, halfWidth: “cheese” is not part of a length');
+
+  await load.setInputFiles(file(csv.replace('both,-32,14.875', 'both,-32,15 1/8')));
+  await expect(page.getByText('stations.csv has replaced the stations.')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Half-width, row 1' })).toHaveValue('15 1/8');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('textbox', { name: 'Half-width, row 1' })).toHaveValue('14 7/8');
+
+  for (const [what, as, start] of [
+    ['side', 'dxf', '  0\nSECTION'],
+    ['plan', 'svg', '<svg'],
+  ] as const) {
+    const drawing = await page.request.get(`/api/jobs/${id}/drawing?what=${what}&as=${as}`);
+    expect((await drawing.text()).trimStart()).toContain(start.trim());
+  }
+});

@@ -1,0 +1,109 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { newFlagship, openBench, openDemoShop } from './steps.ts';
+
+const place = (page: Page) => page.getByRole('textbox', { name: 'Where, from the datum hole' });
+
+/** Types a length into a field and takes it. */
+async function type(field: Locator, text: string) {
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+test('a cut in the wrong place is marked on the drawing; pressing the mark goes there; a split can be accepted', async ({
+  page,
+}) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Wrongly cut van'), 'cuts');
+  await expect(page.getByRole('button', { name: /^Stop: / })).toHaveCount(0);
+
+  // Through the rear suspension: the group is pulled apart, by how much is said.
+  await type(place(page), '112');
+  const split = page.getByRole('button', { name: /^Stop: Rear suspension is split: .* grows by 14 3\/4 in/ });
+  await expect(split).toBeVisible();
+  await split.click();
+  await expect(page.getByRole('button', { name: 'Show the whole frame' })).toBeEnabled();
+  const listed = page.locator('aside summary', { hasText: 'Rear suspension is split' });
+  await listed.click();
+  await page.getByRole('textbox', { name: 'Why the split is accepted' }).fill('new links are being made');
+  await page.getByRole('button', { name: 'Accept', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Stop: Rear suspension/ })).toHaveCount(0);
+  await expect(page.locator('aside').getByText(/Accepted: new links are being made/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Stop: Rear suspension/ })).toBeVisible();
+});
+
+test('operations are added, drawn, put in another order, switched off, noted and removed', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Worked van'), 'cuts');
+  const list = page.getByRole('list', { name: 'Operations in order' });
+  await expect(list.getByRole('listitem')).toHaveCount(4);
+  const add = (kind: string) => page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
+  const sketch = page.locator('aside figure');
+
+  await add('pie-cut');
+  await type(page.getByRole('textbox', { name: 'Moves by' }), '4');
+  await type(page.getByRole('textbox', { name: 'at, from the pivot' }), '38');
+  await expect(sketch).toContainText('6.04°');
+  // 2 · 7 3/8 · tan(θ/2) = 0.778 in, and 38 · (1 − cos θ) = 0.211 in.
+  await expect(sketch).toContainText('wedge at the bottom, both faces sloped');
+  await expect(sketch).toContainText('3/4 in');
+  await expect(sketch).toContainText('3/16 in');
+  await page.getByRole('button', { name: 'Remove Pie cut' }).click();
+
+  await add('notch');
+  await expect(sketch).toContainText('carries, against the whole rail');
+  await page.getByRole('button', { name: 'Remove Notch' }).click();
+
+  await add('step');
+  await expect(sketch).toContainText('slope of the part between');
+  await page
+    .getByRole('button', { name: 'is replaced' })
+    .or(page.getByRole('combobox', { name: 'The part between' }))
+    .first()
+    .selectOption('new-middle');
+  await expect(sketch).toContainText('frame keeps its length');
+  await page.getByRole('button', { name: /^Remove Step/ }).click();
+
+  await add('widen');
+  await expect(sketch).toContainText('slope of a transition piece');
+  await page.getByRole('button', { name: /^Remove W/ }).click();
+  await add('box');
+  await expect(sketch).toContainText('torsion stiffness there');
+  await page.getByRole('button', { name: /^Remove Box/ }).click();
+  await expect(list.getByRole('listitem')).toHaveCount(4);
+
+  await list.getByRole('button', { name: /^A B Lengthen/ }).click();
+  await page.getByRole('button', { name: 'Do Lengthen later' }).click();
+  await expect(list.getByRole('listitem').nth(1)).toContainText('Lengthen');
+  await page.getByRole('button', { name: 'Switch Lengthen off' }).click();
+  await expect(page.locator('[data-figure="Wheelbase"]')).toHaveText('141');
+  await page.getByRole('button', { name: 'Switch Lengthen on' }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('Check the harness first.');
+  await page.getByRole('textbox', { name: 'Note' }).blur();
+  for (let press = 0; press < 4; press += 1) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(list.getByRole('listitem').nth(0)).toContainText('Lengthen');
+});
+
+test('the drawing says the same in tables, and a station can be gone to by its length', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Tabled plan'), 'cuts');
+  await page.getByRole('button', { name: 'Table' }).click();
+  const row = (name: string) => page.getByRole('row', { name });
+  await expect(row('Wheelbase').first()).toContainText('141');
+  await expect(row('Wheelbase').first()).toContainText('1553/4');
+  await expect(row('Usable cab to axle')).toContainText('961/4');
+  await expect(row('B, lengthen')).toContainText('703/4');
+  await expect(page.getByRole('row', { name: /^Rear axle/ })).toContainText('1333/4');
+  await expect(page.getByRole('table', { name: /^Widths and heights/ })).toContainText('new');
+  await page.getByRole('button', { name: 'Drawing' }).click();
+
+  await page.locator('body').press('g');
+  const dialog = page.getByRole('dialog', { name: 'Go to a station' });
+  await dialog.getByRole('textbox').fill('600');
+  await dialog.getByRole('button', { name: 'On the built frame' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('The frame runs from −54 in to');
+  await dialog.getByRole('textbox').fill('100 1/2');
+  await dialog.getByRole('button', { name: 'On the donor' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Show the whole frame' })).toBeEnabled();
+});

@@ -1,0 +1,100 @@
+import { type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
+import { memo } from 'react';
+import { FeatureMark } from './feature-mark.tsx';
+import { type Across, acrossPx } from './steel.tsx';
+import { toPx, type View } from './view.ts';
+
+interface FeatureLayerProps {
+  readonly shown: PlanResult;
+  readonly view: View;
+  readonly side: Across;
+  readonly plan: Across;
+  readonly datum: number;
+  readonly format: LengthFormat;
+  readonly selected: string | null;
+  readonly pointed: string | null;
+  readonly onSelect: (id: string) => void;
+}
+
+const sameAcross = (a: Across, b: Across): boolean => a.zero === b.zero && a.sign === b.sign;
+const samePlace = (a: Vec3 | null | undefined, b: Vec3 | null | undefined): boolean =>
+  a === b || (a !== null && a !== undefined && a.x === b?.x && a.y === b.y && a.z === b.z);
+
+/** True when nothing that is drawn has changed: a drag evaluates the plan anew but seldom moves a feature. */
+function sameDrawing(a: FeatureLayerProps, b: FeatureLayerProps): boolean {
+  return (
+    a.view === b.view &&
+    sameAcross(a.side, b.side) &&
+    sameAcross(a.plan, b.plan) &&
+    a.datum === b.datum &&
+    a.format === b.format &&
+    a.selected === b.selected &&
+    a.pointed === b.pointed &&
+    a.onSelect === b.onSelect &&
+    a.shown.features.length === b.shown.features.length &&
+    a.shown.features.every(({ feature, places }, index) => {
+      const other = b.shown.features[index];
+      return feature === other?.feature && SIDES.every((on) => samePlace(places[on]?.built, other.places[on]?.built));
+    })
+  );
+}
+
+/** Everything that hangs on the rails, in both views: a drawing of its own, redrawn only when something in it moves. */
+export const FeatureLayer = memo(function FeatureLayer({
+  shown,
+  view,
+  side,
+  plan,
+  datum,
+  format,
+  selected,
+  pointed,
+  onSelect,
+}: FeatureLayerProps) {
+  const chosen = (id: string) => selected === id || pointed === id;
+  const common = { format, onSelect };
+  return (
+    <>
+      <g clipPath="url(#clip-side)" className="pointer-events-auto">
+        {shown.features.map(({ feature, places }) => {
+          const at = places.left?.built ?? places.right?.built;
+          if (!at) return null;
+          return (
+            <FeatureMark
+              key={feature.id}
+              feature={feature}
+              x={toPx(view, at.x)}
+              y={acrossPx(view, side, at.z)}
+              fromDatum={at.x - datum}
+              width={feature.length * view.scale}
+              chosen={chosen(feature.id)}
+              {...common}
+            />
+          );
+        })}
+      </g>
+      <g clipPath="url(#clip-plan)" className="pointer-events-auto">
+        {shown.features.flatMap(({ feature, places }) =>
+          SIDES.map((on) => {
+            const at = places[on]?.built;
+            if (!at) return null;
+            const inboard = feature.face === 'web-outside' ? 0 : (on === 'left' ? 1 : -1) * 5;
+            return (
+              <FeatureMark
+                key={feature.id + on}
+                feature={feature}
+                side={on}
+                x={toPx(view, at.x)}
+                y={acrossPx(view, plan, at.y) + inboard}
+                fromDatum={at.x - datum}
+                width={Math.min(feature.length * view.scale, 14)}
+                chosen={chosen(feature.id)}
+                {...common}
+              />
+            );
+          }),
+        )}
+      </g>
+    </>
+  );
+}, sameDrawing);

@@ -1,0 +1,43 @@
+import { type Feature, type LengthFormat, otherUnitText } from '@splay/core';
+import { memo } from 'react';
+import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
+
+interface FeatureMarkProps {
+  readonly feature: Feature;
+  /** Said behind its name: which side it is on. */
+  readonly side?: string;
+  /** Where it is, px, and how far from the datum hole, mm. */
+  readonly x: number;
+  readonly y: number;
+  readonly fromDatum: number;
+  /** Its extent along the rail, px. */
+  readonly width: number;
+  readonly chosen: boolean;
+  readonly format: LengthFormat;
+  readonly onSelect: (id: string) => void;
+}
+
+/** One feature on the drawing; redrawn only when it moves. */
+export const FeatureMark = memo(function FeatureMark({
+  feature,
+  side = '',
+  x,
+  y,
+  fromDatum,
+  width,
+  chosen,
+  format,
+  onSelect,
+}: FeatureMarkProps) {
+  return (
+    <g
+      transform={`translate(${x} ${y})`}
+      className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`}
+      onClick={() => onSelect(feature.id)}
+    >
+      <title>{`${feature.name}${side && `, ${side}`}, ${otherUnitText(fromDatum, format)} from the datum hole`}</title>
+      {chosen && <circle r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
+      <FeatureSymbol name={symbolOf(feature.kind)} width={width} />
+    </g>
+  );
+});

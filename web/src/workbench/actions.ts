@@ -1,0 +1,67 @@
+import {
+  builtOf,
+  type Conflict,
+  type ControlPrediction,
+  evaluatePlan,
+  type Job,
+  shiftOperation,
+  withOperation,
+} from '@splay/core';
+import type { KeyboardEvent } from 'react';
+import { change, type JobStore, preview } from '../client/job-store.ts';
+import type { BenchId } from '../shared/phases.ts';
+import { nudgeStep } from '../ui/length-field.tsx';
+import { snapShift } from './snap.ts';
+
+const operationOf = (job: Job, id: string) => job.plan.operations.find((operation) => operation.id === id);
+
+/** What the board and the benches can ask of an open job. Made once for a store, so that nothing redraws for it. */
+export function workbenchActions(store: JobStore) {
+  const onLook = (builtX: number, about: string | null = null) => store.setState({ look: { builtX, about } });
+  const onSelect = (selected: string | null) => store.setState({ selected });
+  return {
+    onLook,
+    onSelect,
+    onHold: (showBefore: boolean) => store.setState({ showBefore }),
+    onShowMeasurement: (measurement: ControlPrediction | null) => store.setState({ measurement }),
+
+    onBench: (bench: BenchId) => {
+      const { bench: now, id } = store.getState();
+      if (bench === now) return;
+      history.pushState(null, '', `/jobs/${id}/${bench}`);
+      store.setState({ bench, selected: null, measurement: null, look: null });
+    },
+
+    /** Goes to the place of a conflict: the operation it comes from, with what it is about pointed out. */
+    onPickConflict: ({ operation, about, builtX, donorX }: Conflict) => {
+      const { tape } = evaluatePlan(store.getState().job);
+      const at = builtX ?? (donorX === null ? null : (builtOf(tape, donorX) ?? donorX));
+      if (at !== null) onLook(at, about);
+      onSelect(operation ?? about);
+    },
+
+    /** Shows a cut moved by mm from where it was when the drag began. */
+    onDragCut: (id: string, mm: number) =>
+      preview(store, (job) => {
+        const operation = operationOf(job, id);
+        const by = operation ? snapShift(job, operation, mm) : 0;
+        return operation && by !== 0 ? { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) } : job;
+      }),
+
+    /** Makes the move that was shown last. */
+    onDropCut: () => {
+      const shown = store.getState().preview;
+      if (shown) change(store, 'Moved a cut', () => shown);
+    },
+
+    onNudgeCut: (id: string, event: KeyboardEvent) => {
+      if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
+      event.preventDefault();
+      const by = nudgeStep(event, store.getState().job.display) * (event.key === 'ArrowRight' ? 1 : -1);
+      change(store, 'Nudged a cut', (job) => {
+        const operation = operationOf(job, id);
+        return operation ? { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) } : job;
+      });
+    },
+  };
+}
