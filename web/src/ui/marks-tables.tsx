@@ -1,7 +1,7 @@
 import { type CutLine, type LengthFormat, type MarkSheet, operationName, SIDES } from '@splay/core';
 import { Length } from './length.tsx';
 
-const KERF_WORDS = { ahead: 'ahead of the line', behind: 'behind the line', line: 'on the line' } as const;
+export const KERF_WORDS = { ahead: 'ahead of the line', behind: 'behind the line', line: 'on the line' } as const;
 
 interface MarksTablesProps {
   readonly sheet: MarkSheet;
@@ -116,7 +116,8 @@ export function MarksTables({ sheet, display }: MarksTablesProps) {
   );
 }
 
-function lineName(line: CutLine): string {
+/** What a line is for, in few words. */
+export function lineName(line: CutLine): string {
   const name = operationName(line.operation).toLowerCase();
   if (line.operation.kind === 'shorten' || line.operation.kind === 'step')
     return `${name}, ${line.kerf === 'behind' ? 'front' : 'rear'} line`;

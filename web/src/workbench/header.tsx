@@ -1,16 +1,8 @@
 import { Download, History, Redo2, Undo2 } from 'lucide-react';
 import type { OpenDialog } from './dialogs.tsx';
-import { type JobStore, redo, type SaveState, undo, useHistory, useJobState } from '../client/job-store.ts';
-
-const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
-  saved: 'saved',
-  changed: 'saving soon',
-  saving: 'saving …',
-  offline: 'no connection: kept on this device, sent when it is back',
-  stale: 'somebody else saved: choose a version',
-  refused: 'not saved',
-  'signed-out': 'not saved: signed out. Sign in again in another window',
-};
+import { ThemeButton } from './theme-button.tsx';
+import { SAVE_WORDS, waitingWords } from './save-words.ts';
+import { type JobStore, redo, undo, useHistory, useJobState } from '../client/job-store.ts';
 
 interface HeaderProps {
   readonly store: JobStore;
@@ -42,7 +34,7 @@ export function Header({ store, onDialog, onHold }: HeaderProps) {
         {state.canWrite ? SAVE_WORDS[state.saveState] : 'you are looking only'}
         {state.saveState === 'refused' && `: ${state.saveDetail}`}
         {state.saveState === 'saved' && ` as revision ${state.revision}`}
-        {state.unsent.length > 0 && ` · ${state.unsent.length} readings waiting to be sent`}
+        {state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`}
       </p>
       <button
         type="button"
@@ -77,6 +69,7 @@ export function Header({ store, onDialog, onHold }: HeaderProps) {
         Hold for before
         <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
       </button>
+      <ThemeButton />
       <button
         type="button"
         className="button px-2"

@@ -12,11 +12,13 @@ import { startSaving } from '../client/save-loop.ts';
 import { type BenchId, BENCHES, isBench } from '../shared/phases.ts';
 import { workbenchActions } from './actions.ts';
 import { Dialogs, type OpenDialog } from './dialogs.tsx';
+import { FloorView } from './floor-view.tsx';
 import { Header } from './header.tsx';
 import { Ledger } from './ledger.tsx';
 import { PhaseRail } from './phase-rail.tsx';
 import { useCatchUp } from './use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
+import { useNarrow } from './use-narrow.ts';
 
 const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => ReactNode; readonly width: string }>> =
   {
@@ -28,15 +30,8 @@ const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => 
 
 /** The bench at hand. Redrawn only when what it shows has changed. */
 const Panel = memo(function Panel({ bench, ...props }: BenchProps & { readonly bench: BenchId }) {
-  const { Bench, width } = PANELS[bench];
-  return (
-    <aside
-      aria-label={BENCHES.find(({ id }) => id === bench)?.name}
-      className={`${width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
-    >
-      <Bench {...props} key={bench} />
-    </aside>
-  );
+  const { Bench } = PANELS[bench];
+  return <Bench {...props} key={bench} />;
 });
 
 /** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
@@ -98,6 +93,7 @@ export default function Workbench(start: JobStart) {
     canWrite: rest.canWrite,
     id: rest.id,
   }));
+  const narrow = useNarrow();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
 
   const shown = useMemo(() => ({ job: state.job, result: evaluatePlan(state.job) }), [state.job]);
@@ -117,6 +113,33 @@ export default function Workbench(start: JobStart) {
   const done = useMemo(() => benchesDone(job, gates), [job, gates]);
   useKeys({ store, result, onHold: actions.onHold, onDialog: setDialog, onBench: actions.onBench });
 
+  const dialogs = (
+    <Dialogs store={store} open={dialog} result={result} onLook={actions.onLook} onClose={() => setDialog(null)} />
+  );
+  const bench: BenchProps = {
+    store,
+    job,
+    result,
+    donor,
+    readings: state.readings,
+    canWrite: state.canWrite,
+    selected: state.selected,
+    onSelect: actions.onSelect,
+    onShowMeasurement: actions.onShowMeasurement,
+    onLook: actions.onLook,
+    onPickConflict: actions.onPickConflict,
+    onReading,
+  };
+  const panel = <Panel bench={state.bench} {...bench} />;
+  if (narrow)
+    return (
+      <>
+        <FloorView bench={state.bench} gates={gates} onBench={actions.onBench} {...bench}>
+          {panel}
+        </FloorView>
+        {dialogs}
+      </>
+    );
   return (
     <div className="flex h-dvh overflow-hidden">
       <PhaseRail
@@ -144,25 +167,16 @@ export default function Workbench(start: JobStart) {
             onDropCut={actions.onDropCut}
             onNudgeCut={actions.onNudgeCut}
           />
-          <Panel
-            bench={state.bench}
-            store={store}
-            job={job}
-            result={result}
-            donor={donor}
-            readings={state.readings}
-            canWrite={state.canWrite}
-            selected={state.selected}
-            onSelect={actions.onSelect}
-            onShowMeasurement={actions.onShowMeasurement}
-            onLook={actions.onLook}
-            onPickConflict={actions.onPickConflict}
-            onReading={onReading}
-          />
+          <aside
+            aria-label={BENCHES.find(({ id }) => id === state.bench)?.name}
+            className={`${PANELS[state.bench].width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
+          >
+            {panel}
+          </aside>
         </main>
         <Ledger job={job} result={result} readings={state.readings} gates={gates} onBench={actions.onBench} />
       </div>
-      <Dialogs store={store} open={dialog} result={result} onLook={actions.onLook} onClose={() => setDialog(null)} />
+      {dialogs}
     </div>
   );
 }

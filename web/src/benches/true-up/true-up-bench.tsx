@@ -2,11 +2,9 @@ import {
   type ControlPrediction,
   judgeReading,
   latestReadings,
-  type LengthFormat,
   lengthText,
   parseLength,
   type Reading,
-  type ReadingVerdict,
   STAGE_NAMES,
   type Stage,
   stageCount,
@@ -18,24 +16,8 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
-import { Verdict, type VerdictKind } from '../../ui/verdict.tsx';
-
-const LOOKS: Readonly<Record<ReadingVerdict['verdict'], VerdictKind>> = {
-  right: 'good',
-  off: 'stop',
-  misread: 'warn',
-  'no-target': 'note',
-};
-
-/** The stage a shop is at: the first without a full set of readings. */
-function stageNow(props: BenchProps): Stage {
-  const open = STAGES.find((stage) => {
-    const count = stageCount(props.job, props.result, props.readings, stage);
-    return count.right < count.total;
-  });
-  const taken = [...STAGES].reverse().find((stage) => props.readings.some((reading) => reading.stage === stage));
-  return open ?? taken ?? 'before-cut';
-}
+import { Verdict } from '../../ui/verdict.tsx';
+import { finer, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {
@@ -44,22 +26,12 @@ export function TrueUpBench(props: BenchProps) {
     memberName: state.memberName,
     unsent: state.unsent,
   }));
-  const [stage, setStage] = useState<Stage>(() =>
-    readings.some((reading) => reading.stage === 'tacked') ? 'tacked' : stageNow(props),
-  );
+  const [stage, setStage] = useState<Stage>(() => stageNow(props));
   const latest = latestReadings(readings, stage);
   const count = stageCount(job, result, readings, stage);
   const waiting = new Set(unsent);
 
-  const take = (control: ControlPrediction, value: number) =>
-    onReading({
-      id: crypto.randomUUID(),
-      measurement: control.measurement.id,
-      stage,
-      value,
-      taken: new Date().toISOString(),
-      by: memberName,
-    });
+  const take = (control: ControlPrediction, value: number) => onReading(newReading(control, stage, value, memberName));
 
   if (result.controls.length === 0)
     return (
@@ -176,12 +148,6 @@ export function TrueUpBench(props: BenchProps) {
   );
 }
 
-/** Readings and what they are off by are shown to 1/32: a tape is read finer than a mark is scribed. */
-const finer = (format: LengthFormat): LengthFormat => ({
-  ...format,
-  division: format.division === 'decimal' || format.division === 64 ? format.division : 32,
-});
-
 const firstMissing = (controls: readonly ControlPrediction[], latest: ReadonlyMap<string, Reading>): number => {
   const index = controls.findIndex((control) => !latest.has(control.measurement.id));
   return index < 0 ? 0 : index;
@@ -216,8 +182,7 @@ function ReadingCell({ control, reading, waiting, format, disabled, first, onTak
       return false;
     }
     const read = parseLength(draft, format.unit);
-    const tape = control.kind !== 'height';
-    const message = !read.ok ? read.problem.message : tape && read.value <= 0 ? 'A tape reads more than 0.' : '';
+    const message = read.ok ? readingProblem(control, read.value) : read.problem.message;
     setProblem(message);
     if (!read.ok || message) return false;
     taken.current = draft;

@@ -1,0 +1,55 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { newFlagship, openDemoShop } from './steps.ts';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+test('readings at the frame: one at a time, by keypad, through a dropped connection', async ({ page, context }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Floor van');
+  await page.goto(`/jobs/${id}/true-up`);
+
+  // It begins with the reading that is not right: the diagonal that was misread by an inch.
+  const card = page.getByRole('region', { name: 'Cab back left to Kick-up right' });
+  await expect(card).toContainText('should read');
+  await expect(card).toContainText('693/8');
+  await expect(card).toContainText('an inch long');
+  for (const key of await page.getByRole('main').getByRole('button').all()) {
+    const box = await key.boundingBox();
+    expect(box?.height).toBeGreaterThanOrEqual(48);
+    expect(box?.width).toBeGreaterThanOrEqual(44);
+  }
+
+  await context.setOffline(true);
+  for (const key of ['6', '9', '1/8', '3/8']) await page.getByRole('button', { name: key, exact: true }).tap();
+  await expect(page.getByLabel('Typed so far')).toHaveText('69 3/8');
+  await page.getByRole('button', { name: 'Take it' }).tap();
+  await expect(page.getByText('Cab back left to Kick-up right: 69 3/8')).toBeVisible();
+  await expect(page.getByRole('banner')).toContainText('1 reading waiting to be sent');
+  await context.setOffline(false);
+  await expect(page.getByRole('banner')).toContainText('saved');
+
+  const stored = await (await page.request.get(`/api/jobs/${id}/readings`)).json();
+  const mine = (stored as { measurement: string; value: number }[]).filter((r) => r.measurement === 'p3-left-p4-right');
+  expect(mine.at(-1)?.value).toBeCloseTo(69.375 * 25.4, 6);
+
+  // What cannot be a tape reading is refused with the reason.
+  await page.getByRole('button', { name: '0', exact: true }).tap();
+  await page.getByRole('button', { name: 'Take it' }).tap();
+  await expect(page.getByRole('alert')).toHaveText('A tape reads more than 0.');
+});
+
+test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Floor marks');
+  for (const bench of ['marks', 'true-up', 'donor', 'cuts']) {
+    await page.goto(`/jobs/${id}/${bench}`);
+    await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
+    expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes[0]?.target.join(' ')}`)).toEqual([]);
+  }
+  await page.getByRole('button', { name: 'Marks' }).tap();
+  await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
+  await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('1643/4');
+});

@@ -1,0 +1,61 @@
+import { markSheet, SIDES } from '@splay/core';
+import { useMemo } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { Length } from '../../ui/length.tsx';
+import { KERF_WORDS, lineName } from '../../ui/marks-tables.tsx';
+
+/** The marks at the frame: one card a line, the figure large enough to read at arm's length. */
+export function FloorMarks({ job, result }: BenchProps) {
+  const sheet = useMemo(() => markSheet(job, result), [job, result]);
+  const length = (mm: number) => <Length mm={mm} format={job.display} />;
+  if (sheet.lines.length === 0) return <p className="p-4 text-pencil">Nothing to mark yet: the plan cuts nothing.</p>;
+  return (
+    <div className="space-y-4 p-3">
+      {SIDES.map((side) => (
+        <section key={side}>
+          <h2 className="heading mb-1 text-xl">
+            {side === 'left' ? 'Left rail' : 'Right rail'}, from the {sheet.datum.toLowerCase()}
+          </h2>
+          <ul className="space-y-2">
+            {sheet.lines
+              .filter((line) => line.side === side)
+              .map((line, index) => (
+                <li key={index} className="border-2 border-graphite bg-sheet p-3">
+                  <p className="flex items-baseline justify-between gap-3">
+                    <span>
+                      <b className="heading text-2xl text-layout">{line.letters.replace(' ', '·')}</b> {lineName(line)}
+                    </span>
+                    <span className="heading text-4xl">{length(line.from.top)}</span>
+                  </p>
+                  <p className="mt-1 flex justify-between text-sm text-pencil">
+                    <span>blade {KERF_WORDS[line.kerf]}</span>
+                    {line.lean === 0 ? (
+                      <span>square, on the top edge</span>
+                    ) : (
+                      <span>
+                        top edge; bottom edge <b className="text-graphite">{length(line.from.bottom)}</b>
+                      </span>
+                    )}
+                  </p>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      <section>
+        <h2 className="heading mb-1 text-xl">Check before cutting</h2>
+        <ul>
+          {sheet.checks.map((check) => (
+            <li key={check.name} className="flex min-h-10 items-center justify-between gap-3 border-b border-rule">
+              <span>
+                <span className="text-pencil">{check.kind}</span> {check.name}
+              </span>
+              <b className="text-lg">{length(check.distance)}</b>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <p className="text-sm text-pencil">Marks left and right must agree before any cut. Not an approval.</p>
+    </div>
+  );
+}

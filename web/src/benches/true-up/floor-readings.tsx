@@ -1,0 +1,178 @@
+import {
+  type ControlPrediction,
+  judgeReading,
+  latestReadings,
+  lengthText,
+  parseLength,
+  type Reading,
+  STAGE_NAMES,
+  type Stage,
+  stageCount,
+  STAGES,
+  targetOf,
+} from '@splay/core';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { useJobState } from '../../client/job-store.ts';
+import { Length } from '../../ui/length.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { Keypad, pressKey } from './keypad.tsx';
+import { finer, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+
+/**
+ * Index of the measurement to take next, from `from` on and going round: one without a reading, else one whose reading
+ * is not right, else the next.
+ */
+function nextToTake({ job, result }: BenchProps, latest: ReadonlyMap<string, Reading>, from: number): number {
+  const { controls } = result;
+  const order = controls.map((_, step) => (from + step) % controls.length);
+  const state = (index: number): 'missing' | 'right' | 'wrong' => {
+    const control = controls[index];
+    const reading = control && latest.get(control.measurement.id);
+    if (!reading) return 'missing';
+    return judgeReading(control, reading, job.rules, job.display).verdict === 'right' ? 'right' : 'wrong';
+  };
+  const first = (wanted: 'missing' | 'wrong') => order.find((index) => state(index) === wanted);
+  return first('missing') ?? first('wrong') ?? from % Math.max(1, controls.length);
+}
+
+/** Readings at the frame: one measurement at a time, what it should be, a keypad, and at once whether it is right. */
+export function FloorReadings(props: BenchProps) {
+  const { store, job, result, readings, canWrite, onReading } = props;
+  const memberName = useJobState(store, (state) => state.memberName);
+  const [stage, setStage] = useState<Stage>(() => stageNow(props));
+  const latest = latestReadings(readings, stage);
+  const [index, setIndex] = useState(() => nextToTake(props, latest, 0));
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
+  const [last, setLast] = useState<{ readonly control: ControlPrediction; readonly value: number } | null>(null);
+  const control = result.controls[index];
+  if (!control)
+    return (
+      <p className="p-4 text-pencil">No control measurements yet: choose them on the Donor bench, under Control.</p>
+    );
+
+  const count = stageCount(job, result, readings, stage);
+  const taken = latest.get(control.measurement.id);
+  const target = targetOf(control, stage);
+  const go = (by: number) => {
+    setIndex((index + by + result.controls.length) % result.controls.length);
+    setText('');
+    setProblem('');
+  };
+  const take = () => {
+    const read = parseLength(text, job.display.unit);
+    const wrong = read.ok ? readingProblem(control, read.value) : read.problem.message;
+    setProblem(wrong);
+    if (!read.ok || wrong) return;
+    const reading = newReading(control, stage, read.value, memberName);
+    onReading(reading);
+    setLast({ control, value: read.value });
+    setText('');
+    setIndex(nextToTake(props, new Map(latest).set(reading.measurement, reading), index + 1));
+  };
+  const judge = (of: ControlPrediction, value: number) => {
+    const { verdict, message, off } = judgeReading(of, { stage, value }, job.rules, job.display);
+    return (
+      <Verdict kind={LOOKS[verdict]}>
+        {message}
+        {verdict === 'right' && Math.abs(off) > 0.2 && (
+          <>
+            , off <Length mm={off} format={finer(job.display)} signed />
+          </>
+        )}
+      </Verdict>
+    );
+  };
+  const step = 'flex h-13 w-13 shrink-0 items-center justify-center border border-graphite bg-sheet';
+  return (
+    <div className="flex min-h-full flex-col gap-3 p-3">
+      <div className="flex items-center gap-2">
+        <select
+          className="field h-13 text-base"
+          aria-label="Stage of the job"
+          value={stage}
+          onChange={(event) => setStage(event.target.value as Stage)}
+        >
+          {STAGES.map((candidate) => (
+            <option key={candidate} value={candidate}>
+              {STAGE_NAMES[candidate]}
+            </option>
+          ))}
+        </select>
+        <p className="shrink-0 text-right text-sm" role="status">
+          {count.right} right{count.wrong > 0 && `, ${count.wrong} not`}
+          <br />
+          {count.missing > 0 ? `${count.missing} to take` : 'all taken'}
+        </p>
+      </div>
+
+      <section aria-label={control.name} className="border-2 border-graphite bg-sheet p-3">
+        <div className="flex items-start gap-2">
+          <div className="min-w-0 flex-1">
+            <p className="label">
+              {control.kind} · {index + 1} of {result.controls.length}
+            </p>
+            <h2 className="heading text-2xl">{control.name}</h2>
+          </div>
+          <button type="button" className={step} aria-label="Previous measurement" onClick={() => go(-1)}>
+            <ChevronLeft />
+          </button>
+          <button type="button" className={step} aria-label="Next measurement" onClick={() => go(1)}>
+            <ChevronRight />
+          </button>
+        </div>
+        <p className="mt-2 flex items-baseline justify-between">
+          <span className="text-pencil">should read</span>
+          <span className="heading text-4xl">
+            {target === null ? control.reason : <Length mm={target} format={job.display} />}
+          </span>
+        </p>
+        {taken && (
+          <div className="mt-1 border-t border-rule pt-1 text-sm">
+            <span className="text-pencil">
+              read {lengthText(taken.value, finer(job.display))} by {taken.by}:
+            </span>{' '}
+            {judge(control, taken.value)}
+          </div>
+        )}
+      </section>
+
+      <div className="flex gap-2">
+        <output
+          aria-label="Typed so far"
+          className={`heading flex h-14 flex-1 items-center justify-end border-2 bg-sheet px-3 text-3xl ${problem ? 'border-oxide' : 'border-layout'}`}
+        >
+          {text || <span className="text-rule">0</span>}
+        </output>
+        <button
+          type="button"
+          className="button button-dark h-14 px-5 text-lg"
+          disabled={!canWrite || text === ''}
+          onClick={take}
+        >
+          Take it
+        </button>
+      </div>
+      {problem && (
+        <p role="alert" className="text-oxide">
+          {problem}
+        </p>
+      )}
+      <Keypad
+        unit={job.display.unit}
+        minus={control.kind === 'height'}
+        onKey={(key) => setText((old) => pressKey(old, key))}
+      />
+      {last && (
+        <div role="status" className="border-l-4 border-graphite bg-sheet px-3 py-2">
+          <p className="text-sm text-pencil">
+            {last.control.name}: {lengthText(last.value, finer(job.display))}
+          </p>
+          {judge(last.control, last.value)}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import {
+  type ControlPrediction,
+  type LengthFormat,
+  type Reading,
+  type ReadingVerdict,
+  type Stage,
+  stageCount,
+  STAGES,
+} from '@splay/core';
+import type { BenchProps } from '../../client/bench-props.ts';
+import type { VerdictKind } from '../../ui/verdict.tsx';
+
+export const LOOKS: Readonly<Record<ReadingVerdict['verdict'], VerdictKind>> = {
+  right: 'good',
+  off: 'stop',
+  misread: 'warn',
+  'no-target': 'note',
+};
+
+/** The stage a shop is at: tacked once it has begun, else the first without a full set of readings. */
+export function stageNow({ job, result, readings }: BenchProps): Stage {
+  if (readings.some((reading) => reading.stage === 'tacked')) return 'tacked';
+  const open = STAGES.find((stage) => {
+    const count = stageCount(job, result, readings, stage);
+    return count.right < count.total;
+  });
+  return open ?? 'before-cut';
+}
+
+/** A reading taken now, with an id of this device's making. */
+export const newReading = (control: ControlPrediction, stage: Stage, value: number, by: string): Reading => ({
+  id: crypto.randomUUID(),
+  measurement: control.measurement.id,
+  stage,
+  value,
+  taken: new Date().toISOString(),
+  by,
+});
+
+/** Readings and what they are off by are shown to 1/32: a tape is read finer than a mark is scribed. */
+export const finer = (format: LengthFormat): LengthFormat => ({
+  ...format,
+  division: format.division === 'decimal' || format.division === 64 ? format.division : 32,
+});
+
+/** What is wrong with a reading that can be read as a length, or nothing: a tape reads above 0, a height may not. */
+export const readingProblem = (control: ControlPrediction, mm: number): string =>
+  control.kind !== 'height' && mm <= 0 ? 'A tape reads more than 0.' : '';
