@@ -144,7 +144,7 @@ export function FloorReadings(props: BenchProps) {
           aria-label="Typed so far"
           className={`heading flex h-14 flex-1 items-center justify-end border-2 bg-sheet px-3 text-3xl ${problem ? 'border-oxide' : 'border-layout'}`}
         >
-          {text || <span className="text-rule">0</span>}
+          {text || <span className="text-pencil">0</span>}
         </output>
         <button
           type="button"
