@@ -42,6 +42,14 @@ const TOLERANCES = {
   height: 'reading/height',
 } as const satisfies Record<ControlPrediction['kind'], RuleId>;
 
+/** How a reading that is off is off, in shop words: above its target, and below. */
+const WAYS: Readonly<Record<ControlPrediction['kind'], readonly [over: string, under: string]>> = {
+  length: ['long', 'short'],
+  width: ['wide', 'narrow'],
+  diagonal: ['long', 'short'],
+  height: ['high', 'low'],
+};
+
 /** The target of a measurement at a stage, mm: the donor before the cut, the plan after it. */
 export const targetOf = (control: ControlPrediction, stage: Stage): number | null =>
   stage === 'before-cut' ? control.before : control.predicted;
@@ -58,7 +66,7 @@ export function judgeReading(
   if (target === null) return { verdict: 'no-target', off: 0, tolerance, message: control.reason };
   const off = reading.value - target;
   const show = (mm: number) => lengthText(Math.abs(mm), format, true);
-  const way = off > 0 ? 'long' : 'short';
+  const way = WAYS[control.kind][off > 0 ? 0 : 1];
   if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: 'right' };
   if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch'))
     return { verdict: 'misread', off, tolerance, message: `an inch ${way}: read from the 1 in mark? Take it again` };

@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
+import type { Axle } from '../frame/index.ts';
+import { evaluatePlan } from './index.ts';
+
+/** Both axle centres at the same height, so that the ground is level: 530 below the datum plane. */
+const level = (changes: Partial<Axle> = {}): Axle[] =>
+  (['front', 'rear'] as const).map((role) => ({
+    id: role,
+    name: role,
+    role,
+    x: role === 'front' ? 800 : 4400,
+    z: -150,
+    tyreRadius: 380,
+    track: 1600,
+    ...changes,
+  }));
+const measure = (changes = {}) => evaluatePlan(inputOf(plainFrame({ axles: level(), ...changes }))).measures.before;
+
+/** The angle by which a line through a point outside a tyre must be turned to touch it from below: bisected, not solved. */
+function tangent(away: number, height: number, radius: number): number {
+  // Height of the ramp's line through the point over the lowest point of the tyre, for a ramp of `angle`.
+  const clears = (angle: number) => {
+    const distance = Math.abs(Math.sin(angle) * away - Math.cos(angle) * height);
+    return distance - radius;
+  };
+  let [low, high] = [Math.atan2(height, away), Math.PI / 2];
+  for (let step = 0; step < 200; step += 1) {
+    const middle = (low + high) / 2;
+    if (clears(middle) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+describe('measures', () => {
+  it('lengths along the frame', () => {
+    const points = [{ ...pointAt('cab', 1500, 0, 900), kind: 'cab-back' as const }];
+    expect(measure({ points })).toMatchObject({
+      wheelbase: 3600,
+      cabToAxle: 2900,
+      axleToEnd: 1600,
+      frontOverhang: 800,
+      overallLength: 6000,
+      widest: 860,
+      narrowest: 860,
+    });
+  });
+
+  it('two rear axles count as one in the middle of them', () => {
+    const axles = [...level(), { ...level()[1]!, id: 'second', x: 5600 }];
+    expect(measure({ axles }).wheelbase).toBe(4200);
+  });
+
+  it('is null where the frame lacks what is asked, and never a number made up', () => {
+    const bare = measure();
+    expect(bare.cabToAxle).toBeNull();
+    expect(bare.usableCabToAxle).toBeNull();
+  });
+
+  it('clearance counts from the ground under the tyres, level or leaning', () => {
+    // Underside of the rail at −150; ground at −530.
+    expect(measure().lowest).toMatchObject({ clearance: 380, what: 'left rail' });
+    const nose = level().map((axle) => (axle.role === 'front' ? { ...axle, tyreRadius: 280 } : axle));
+    // Ground at −430 under the front axle, −530 under the rear: lowest at the front end of the rail.
+    const slope = -100 / 3600;
+    expect(measure({ axles: nose }).lowest!.clearance).toBeNear(-150 - (-430 - 800 * slope), 1e-9);
+  });
+
+  it('approach, departure and breakover lines touch the tyres', () => {
+    const { approach, departure, breakover } = measure();
+    // The rail's lower corner is level with the axle centres.
+    expect(approach).toBeNear(tangent(800, 0, 380), 1e-9);
+    expect(departure).toBeNear(tangent(1600, 0, 380), 1e-9);
+    expect(breakover).toBeNull();
+    const rails = {
+      kind: 'mirrored',
+      stations: [0, 2600, 6000].map((x) => ({ x, halfWidth: 430, top: 0, section: 'rail' })),
+    };
+    const between = measure({ rails }).breakover;
+    expect(between).toBeNear(tangent(1800, 0, 380) + tangent(1800, 0, 380), 1e-9);
+  });
+
+  it('a shorter rear overhang never makes departure worse', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 4850, max: 5900 }), (x) => {
+        const { before, after } = evaluatePlan(
+          inputOf(plainFrame({ axles: level() }), {
+            kind: 'trim',
+            end: 'rear',
+            at: donor(x),
+            angle: 0,
+            lean: 'top-longer',
+          }),
+        ).measures;
+        expect(after.departure!).toBeGreaterThanOrEqual(before.departure! - 1e-12);
+      }),
+    );
+  });
+
+  it('mass is length × area × density, and balances in the middle of a plain frame', () => {
+    const { mass, centreOfGravity, axleLoads } = measure();
+    expect(mass).toBeNear(2 * 6000 * (150 * 60 - 140 * 50) * 7.85e-6, 1e-9);
+    expect(centreOfGravity!.x).toBeNear(3000, 1e-9);
+    expect(centreOfGravity!.y).toBeNear(0, 1e-9);
+    expect(centreOfGravity!.z).toBeNear(-75, 1e-9);
+    expect(axleLoads!.front + axleLoads!.rear).toBeNear(mass, 1e-9);
+  });
+
+  it('a weight moves the balance by levers, wherever it stands', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -800, max: 6800 }),
+        fc.integer({ min: -400, max: 400 }),
+        fc.integer({ min: 1, max: 2000 }),
+        (x, y, mass) => {
+          const points = [{ ...pointAt('load', x, y, 300), kind: 'mass' as const, mass }];
+          const [empty, laden] = [measure(), measure({ points })];
+          const lever = (a: number, b: number) => (empty.mass * a + mass * b) / (empty.mass + mass);
+          expect(laden.mass).toBeNear(empty.mass + mass, 1e-6);
+          expect(laden.centreOfGravity!.x).toBeNear(lever(3000, x), 1e-6);
+          expect(laden.centreOfGravity!.y).toBeNear(lever(0, y), 1e-6);
+          expect(laden.centreOfGravity!.z).toBeNear(lever(-75, 300), 1e-6);
+        },
+      ),
+    );
+  });
+});
+
+describe('the tape', () => {
+  it('gives back the donor station of every built one, and the other way round', async () => {
+    const { builtOf, donorOf } = await import('./index.ts');
+    const { tape } = evaluatePlan(
+      inputOf(
+        plainFrame(),
+        { kind: 'lengthen', at: donor(4000), length: 500, section: null },
+        { kind: 'shorten', from: donor(1500), to: donor(1900) },
+        { kind: 'trim', end: 'rear', at: donor(5700), angle: 0, lean: 'top-longer' },
+      ),
+    );
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 5700 }), (x) => {
+        const there = builtOf(tape, x);
+        if (x > 1500 && x < 1900) expect(there).toBeNull();
+        else expect(donorOf(tape, there!)).toSatisfy((back: number) => Math.abs(back - x) < 1e-6 || x === 1900);
+      }),
+    );
+    expect(builtOf(tape, 5800)).toBeNull();
+    expect(donorOf(tape, 3700)).toBeNull();
+    expect(tape.spans.map(({ kind }) => kind)).toEqual(['donor', 'donor', 'new', 'donor']);
+    expect(tape.spans.at(-1)!.builtTo).toBeNear(5700 + 500 - 400, 1e-9);
+  });
+});
