@@ -7,5 +7,7 @@ export function snapShift(job: Job, operation: Operation, mm: number): number {
   const step = nudgeOf(job.display);
   const datum = datumStation(job.donor);
   const snapped = Math.round((place.x + mm - datum) / step) * step + datum;
-  return snapped - place.x;
+  const shift = snapped - place.x;
+  // A place that lies on a division already is not moved by what arithmetic leaves over.
+  return Math.abs(shift) < 1e-6 ? 0 : shift;
 }

@@ -1,0 +1,142 @@
+import { readFileSync } from 'node:fs';
+import { parseJobFile, type Reading } from '@splay/core';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { fakeBrowser, fakeServer } from '../../test/fake-browser.ts';
+import { createJobStore, type JobStore } from './job-store.ts';
+import { startReadingQueue } from './reading-queue.ts';
+
+const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const reading = (id: string, value = 100): Reading => ({
+  id,
+  measurement: 'p1-width',
+  stage: 'tacked',
+  value,
+  taken: '2026-01-01T00:00:00Z',
+  by: 'owner',
+});
+const newStore = (): JobStore =>
+  createJobStore({
+    saved: { id: 'job', revision: 1, job, savedBy: 'owner', savedAt: '' },
+    readings: [reading('before')],
+    bench: 'true-up',
+    canWrite: true,
+    memberName: 'owner',
+  });
+let browser: ReturnType<typeof fakeBrowser>;
+const queued = () => JSON.parse(browser.stored.get('splay/readings/job') ?? '[]') as Reading[];
+const idsOf = (store: JobStore) => store.getState().readings.map(({ id }) => id);
+
+/** A server that keeps what it is sent, as the real one does: an id that it has is not stored twice. */
+function keeping(reach: () => boolean = () => true) {
+  const kept = [reading('before')];
+  const asked = fakeServer((_, __, body) => {
+    if (!reach()) return 'no connection';
+    for (const sent of body as Reading[]) if (!kept.some(({ id }) => id === sent.id)) kept.push(sent);
+    return { status: 200, body: [...kept] };
+  });
+  return { kept, asked };
+}
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  browser = fakeBrowser();
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+describe('readings', () => {
+  it('are shown at once, sent, and leave the device when the server has them', async () => {
+    const { kept } = keeping();
+    const store = newStore();
+    const queue = startReadingQueue(store);
+    queue.add(reading('a'));
+    expect(idsOf(store)).toEqual(['before', 'a']);
+    expect(store.getState().unsent).toEqual(['a']);
+    expect(queued()).toHaveLength(1);
+    await vi.advanceTimersByTimeAsync(10);
+    expect(kept.map(({ id }) => id)).toEqual(['before', 'a']);
+    expect(store.getState().unsent).toEqual([]);
+    expect(queued()).toEqual([]);
+  });
+
+  it('wait on the device while the connection is down, and go when it is back', async () => {
+    let up = false;
+    const { kept } = keeping(() => up);
+    const store = newStore();
+    const queue = startReadingQueue(store);
+    for (const id of ['a', 'b', 'c']) queue.add(reading(id));
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(kept).toHaveLength(1);
+    expect(store.getState().unsent).toEqual(['a', 'b', 'c']);
+    up = true;
+    browser.online();
+    await vi.advanceTimersByTimeAsync(10);
+    expect(kept.map(({ id }) => id)).toEqual(['before', 'a', 'b', 'c']);
+    expect(idsOf(store)).toEqual(['before', 'a', 'b', 'c']);
+  });
+
+  it('outlive the page: the next one sends what was left', async () => {
+    let up = false;
+    const { kept } = keeping(() => up);
+    const first = startReadingQueue(newStore());
+    first.add(reading('a'));
+    await vi.advanceTimersByTimeAsync(10);
+    first.stop();
+    up = true;
+    const store = newStore();
+    startReadingQueue(store);
+    expect(idsOf(store)).toEqual(['before', 'a']);
+    await vi.advanceTimersByTimeAsync(10);
+    expect(kept.map(({ id }) => id)).toEqual(['before', 'a']);
+    expect(queued()).toEqual([]);
+  });
+
+  it('an answer that got lost stores nothing twice', async () => {
+    let lose = true;
+    const kept: Reading[] = [];
+    fakeServer((_, __, body) => {
+      for (const sent of body as Reading[]) if (!kept.some(({ id }) => id === sent.id)) kept.push(sent);
+      if (!lose) return { status: 200, body: [...kept] };
+      lose = false;
+      return 'no connection';
+    });
+    const store = newStore();
+    startReadingQueue(store).add(reading('a'));
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(kept).toHaveLength(1);
+    expect(store.getState().unsent).toEqual([]);
+  });
+
+  it('go in batches that the server takes', async () => {
+    let up = false;
+    const { kept, asked } = keeping(() => up);
+    const queue = startReadingQueue(newStore());
+    for (let count = 0; count < 450; count += 1) queue.add(reading(`r${count}`));
+    up = true;
+    browser.online();
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(kept).toHaveLength(451);
+    for (const { body } of asked) expect((body as Reading[]).length).toBeLessThanOrEqual(200);
+  });
+
+  it('one that is refused stays on the device and the reason is said', async () => {
+    const problems = [{ code: 'reading', path: '[0].value', message: 'is above 50 000 mm' }];
+    const asked = fakeServer(() => ({ status: 422, body: { detail: 'no', problems } }));
+    const store = newStore();
+    startReadingQueue(store).add(reading('a', 1e9));
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(asked).toHaveLength(1);
+    expect(store.getState()).toMatchObject({ saveState: 'refused', saveDetail: 'is above 50 000 mm', unsent: ['a'] });
+    expect(queued()).toHaveLength(1);
+  });
+
+  it('a store that holds nonsense is empty', () => {
+    keeping();
+    browser.stored.set('splay/readings/job', 'not json');
+    const store = newStore();
+    startReadingQueue(store);
+    expect(store.getState().unsent).toEqual([]);
+  });
+});

@@ -1,0 +1,147 @@
+import { readFileSync } from 'node:fs';
+import { parseJobFile } from '@splay/core';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { fakeBrowser, fakeServer } from '../../test/fake-browser.ts';
+import { change, createJobStore, type JobStore } from './job-store.ts';
+import { forgetDraft, leftDraft, startSaving } from './save-loop.ts';
+
+const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+let browser: ReturnType<typeof fakeBrowser>;
+let store: JobStore;
+let stop: () => void;
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  browser = fakeBrowser();
+  store = createJobStore({
+    saved: { id: 'job', revision: 1, job, savedBy: 'owner', savedAt: '' },
+    readings: [],
+    bench: 'cuts',
+    canWrite: true,
+    memberName: 'owner',
+  });
+  stop = startSaving(store);
+});
+afterEach(() => {
+  stop();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+const rename = (name: string) => change(store, `Renamed ${name}`, (old) => ({ ...old, name }));
+const saved = (revision: number) => ({
+  status: 200,
+  body: { id: 'job', revision, job, savedBy: 'owner', savedAt: 'now' },
+});
+const state = () => store.getState();
+
+describe('saving', () => {
+  it('waits for a quiet moment and sends the newest job once, with what it was based on', async () => {
+    const asked = fakeServer(() => saved(2));
+    rename('a');
+    await vi.advanceTimersByTimeAsync(400);
+    rename('b');
+    expect(state().saveState).toBe('changed');
+    await vi.advanceTimersByTimeAsync(600);
+    expect(asked).toEqual([]);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(asked).toMatchObject([
+      {
+        method: 'PUT',
+        path: '/api/jobs/job',
+        body: { basedOn: 1, label: 'Renamed a · Renamed b', job: { name: 'b' } },
+      },
+    ]);
+    expect(state()).toMatchObject({ saveState: 'saved', revision: 2, labels: [] });
+    expect(leftDraft('job')).toBeNull();
+  });
+
+  it('what changes while a save is under way goes into the next one, based on the new revision', async () => {
+    let answer: (given: ReturnType<typeof saved>) => void = () => undefined;
+    const asked = fakeServer(() => (asked.length === 1 ? new Promise((resolve) => (answer = resolve)) : saved(3)));
+    rename('a');
+    await vi.advanceTimersByTimeAsync(700);
+    rename('b');
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(asked).toHaveLength(1);
+    answer(saved(2));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(asked.map(({ body }) => body)).toMatchObject([
+      { basedOn: 1, job: { name: 'a' } },
+      { basedOn: 2, label: 'Renamed b', job: { name: 'b' } },
+    ]);
+    expect(state()).toMatchObject({ saveState: 'saved', revision: 3 });
+  });
+
+  it('without a connection keeps the job on the device and tries again, more and more slowly', async () => {
+    let down = true;
+    const asked = fakeServer(() => (down ? 'no connection' : saved(2)));
+    rename('a');
+    await vi.advanceTimersByTimeAsync(700);
+    expect(state().saveState).toBe('offline');
+    expect(leftDraft('job')).toMatchObject({ basedOn: 1, job: { name: 'a' } });
+    await vi.advanceTimersByTimeAsync(1000 + 2000 + 5000);
+    expect(asked).toHaveLength(4);
+    await vi.advanceTimersByTimeAsync(9000);
+    expect(asked).toHaveLength(4);
+    down = false;
+    browser.online();
+    await vi.advanceTimersByTimeAsync(10);
+    expect(state()).toMatchObject({ saveState: 'saved', revision: 2 });
+    expect(leftDraft('job')).toBeNull();
+  });
+
+  it('a server that cannot just now is a connection that is down', async () => {
+    fakeServer(() => ({ status: 503, body: {} }));
+    rename('a');
+    await vi.advanceTimersByTimeAsync(700);
+    expect(state().saveState).toBe('offline');
+  });
+
+  it('a stale save is not sent again: both versions wait for somebody to choose', async () => {
+    const theirs = { id: 'job', revision: 5, job: { ...job, name: 'theirs' }, savedBy: 'other', savedAt: '' };
+    const asked = fakeServer(() => ({ status: 409, body: { detail: 'stale', theirs } }));
+    rename('mine');
+    await vi.advanceTimersByTimeAsync(700);
+    expect(state()).toMatchObject({ saveState: 'stale', theirs: { revision: 5 }, job: { name: 'mine' } });
+    rename('mine, later');
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(asked).toHaveLength(1);
+    expect(leftDraft('job')).toMatchObject({ job: { name: 'mine, later' } });
+  });
+
+  it.each([
+    [401, 'signed-out', { detail: 'Sign in first.' }, 'Sign in first.'],
+    [
+      422,
+      'refused',
+      { detail: 'no', problems: [{ code: 'x', path: 'job.name', message: 'must not be empty' }] },
+      'job.name: must not be empty',
+    ],
+  ])(
+    'an answer of %s is said to be %s, with its reason, and is not tried for ever',
+    async (status, expected, body, detail) => {
+      const asked = fakeServer(() => ({ status, body }));
+      rename('a');
+      await vi.advanceTimersByTimeAsync(60_000);
+      expect(state()).toMatchObject({ saveState: expected, saveDetail: detail, job: { name: 'a' } });
+      expect(asked).toHaveLength(1);
+      expect(leftDraft('job')).toMatchObject({ job: { name: 'a' } });
+    },
+  );
+
+  it('a draft that cannot be read is none', () => {
+    browser.stored.set('splay/draft/job', '{');
+    expect(leftDraft('job')).toBeNull();
+    forgetDraft('job');
+    expect(browser.stored.size).toBe(0);
+  });
+
+  it('stops when the page goes', async () => {
+    const asked = fakeServer(() => saved(2));
+    rename('a');
+    stop();
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(asked).toEqual([]);
+  });
+});
