@@ -2,7 +2,9 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  timeout: 60_000,
+  // A busy machine is not a fault: what is waited for may take its time, but it must come.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   forbidOnly: true,
   use: {
