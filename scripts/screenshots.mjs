@@ -43,13 +43,50 @@ try {
   await page.getByRole('button', { name: 'Open the demo shop' }).click();
   await page.waitForURL(`${base}/`);
   await shot('jobs');
-  const href = await page.getByRole('link', { name: /^Parcel van/ }).getAttribute('href');
+  const hrefOf = (name) => page.getByRole('link', { name }).getAttribute('href');
+  const [van, sprayer, pickup] = [await hrefOf(/^Parcel van/), await hrefOf(/^Orchard/), await hrefOf(/^Beach/)];
   for (const bench of ['donor', 'cuts', 'marks', 'true-up']) {
-    await page.goto(base + href + '/' + bench);
+    await page.goto(`${base}${van}/${bench}`);
+    if (bench === 'donor')
+      await page
+        .locator('svg g', { has: page.locator('title', { hasText: /^Cab mount 2, left/ }) })
+        .last()
+        .click();
     await shot(bench);
   }
-  await page.goto(`${base}/print/${href.split('/').pop()}/marks`);
+  await page.goto(`${base}${van}/cuts`);
+  await page.getByRole('button', { name: 'Table' }).click();
+  await shot('board-as-tables');
+  await page.goto(`${base}${sprayer}/cuts`);
+  await page.getByRole('button', { name: /^A Shorten/ }).click();
+  await shot('cuts-shorten');
+  await page.goto(`${base}${pickup}/donor`);
+  await shot('donor-what-next');
+  await page.goto(`${base}/print/${van.split('/').pop()}/marks`);
   await shot('marks-on-paper');
+
+  // Each kind of operation with its own panel, on the job that is still to be planned.
+  const panel = page.locator('aside');
+  for (const kind of ['pie-cut', 'step', 'widen', 'trim', 'notch', 'box']) {
+    const job = kind === 'box' ? van : pickup;
+    await page.goto(`${base}${job}/cuts`);
+    await page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
+    if (kind === 'trim') {
+      await page.getByRole('textbox', { name: 'Angle from square' }).fill('30');
+      await page.getByRole('textbox', { name: 'Angle from square' }).press('Enter');
+    }
+    await page.waitForTimeout(300);
+    await panel.screenshot({ path: join(out, `panel-${kind}.png`) });
+    say(`panel-${kind}`);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByText('saved as revision').waitFor();
+  }
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${base}${van}/true-up`);
+  await shot('floor-readings');
+  await page.goto(`${base}${van}/marks`);
+  await shot('floor-marks');
 } finally {
   await browser?.close();
   server?.kill('SIGTERM');

@@ -11,7 +11,7 @@ import { type Measures, measuresOf, type Standing } from './measures.ts';
 import type { Operation, Plan } from './operation.ts';
 import { applyOperation } from './operations/index.ts';
 import { type CrossmemberOutcome, crossmemberOutcome } from './crossmember-outcome.ts';
-import { type DonorSeats, donorSeatsOf, type FeatureOutcome, featureOutcome } from './feature-outcome.ts';
+import { donorOutcome, type DonorSeats, donorSeatsOf, type FeatureOutcome, featureOutcome } from './feature-outcome.ts';
 import { type RiderOutcome, riderOutcome } from './rider-outcome.ts';
 import { frontTop, type Piece, rearTop, type RemovedPiece, frontSpine, rearSpine } from './piece.ts';
 import { donorState, type PlanState, type Refusal, type Rework } from './state.ts';
@@ -85,17 +85,16 @@ interface Trail {
 interface Prepared {
   readonly state: PlanState;
   readonly view: DonorView;
-  readonly standing: Standing;
   readonly measures: Measures;
   trail: Trail | null;
 }
 
 const preparedFrames = new WeakMap<Frame, Prepared>();
 
-function standingOf(state: PlanState, frame: Frame, view: DonorView, context: Context): Standing {
+function standingOf(state: PlanState, frame: Frame, view: DonorView, features: readonly FeatureOutcome[]): Standing {
   return {
     state,
-    features: state.features.map((hung) => featureOutcome(state, hung, view.seats, context)),
+    features,
     crossmembers: state.crossmembers.map((hung) =>
       crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }),
     ),
@@ -115,11 +114,11 @@ function prepare(frame: Frame, context: Context): Prepared {
     seats: donorSeatsOf(piece, frame.features, context),
     crossmembers: new Map(frame.crossmembers.map((member) => [member.id, member])),
   };
-  const standing = standingOf(state, frame, view, context);
+  const features = frame.features.map((feature) => donorOutcome(feature, view.seats));
+  const standing = standingOf(state, frame, view, features);
   const prepared: Prepared = {
     state,
     view,
-    standing,
     trail: null,
     measures: measuresOf(standing, context, materialOf(frame.material).density),
   };
@@ -211,7 +210,8 @@ export function evaluatePlan(input: PlanInput): PlanResult {
   const went = steps.map((step) => step.outcome);
 
   const kinds = new Map(plan.operations.map((operation) => [operation.id, operation.kind]));
-  const standing = standingOf(state, frame, before.view, context);
+  const features = state.features.map((hung) => featureOutcome(state, hung, before.view.seats, context));
+  const standing = standingOf(state, frame, before.view, features);
   const { joints, cutEnds } = lettered(
     jointsOf(state, (id) => kinds.get(id), context),
     cutEndsOf(state),

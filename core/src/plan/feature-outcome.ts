@@ -70,6 +70,16 @@ export function donorSeatsOf(donor: Piece, features: readonly Feature[], context
   );
 }
 
+/** A feature of the donor before any operation. */
+export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureOutcome {
+  const places: Partial<Record<Side, SidePlace>> = {};
+  for (const [side, { donor }] of Object.entries(donorSeats.get(feature.id)?.places ?? {}))
+    places[side as Side] = { donor, built: donor };
+  return { feature, fate: 'stays', reason: REASONS.stays, operation: null, places, shift: STAYS, piece: 0 };
+}
+
+const STAYS: Shift = { dx: 0, dy: 0, dz: 0, turn: 0 };
+
 export function featureOutcome(
   state: PlanState,
   hung: Hung<Feature>,

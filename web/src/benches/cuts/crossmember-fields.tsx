@@ -1,5 +1,5 @@
 import { LengthField } from '../../ui/length-field.tsx';
-import { Choice } from './choice.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { above, type Fields } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
 

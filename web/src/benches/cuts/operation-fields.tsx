@@ -2,10 +2,12 @@ import type { Operation, Place } from '@splay/core';
 import { LengthField } from '../../ui/length-field.tsx';
 import { AngleField } from './angle-field.tsx';
 import { BracketFields } from './bracket-fields.tsx';
-import { Choice } from './choice.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { CrossmemberFields } from './crossmember-fields.tsx';
 import { above, type OperationFieldsProps } from './field-props.ts';
+import { PieFields } from './pie-fields.tsx';
 import { PlaceField } from './place-field.tsx';
+import { WidenFields } from './widen-fields.tsx';
 
 const END = [
   ['front', 'front'],
@@ -65,116 +67,9 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
         </>
       );
     case 'widen':
-      return (
-        <>
-          <LengthField
-            {...common}
-            strong
-            label="Change of outside width (below 0 narrows)"
-            mm={operation.amount}
-            onChange={(amount) => onChange({ ...operation, amount })}
-          />
-          {operation.from ? place('From', operation.from, (from) => ({ ...operation, from })) : null}
-          {operation.to ? place('To', operation.to, (to) => ({ ...operation, to })) : null}
-          <WholeRange operation={operation} disabled={disabled} onChange={onChange} />
-          {(operation.from ?? operation.to) && (
-            <LengthField
-              {...common}
-              label="Length of each transition piece"
-              mm={operation.transition}
-              check={(mm) => (mm >= 0 ? null : 'It cannot be below 0.')}
-              onChange={(transition) => onChange({ ...operation, transition })}
-            />
-          )}
-        </>
-      );
-    case 'pie-cut': {
-      const { amount } = operation;
-      return (
-        <>
-          {place('Where', operation.at, (at) => ({ ...operation, at }))}
-          <Choice
-            label="Pivot edge"
-            value={operation.pivot}
-            disabled={disabled}
-            choices={[
-              ['top', 'top edge stays'],
-              ['bottom', 'bottom edge stays'],
-            ]}
-            onChange={(pivot) => onChange({ ...operation, pivot })}
-          />
-          <Choice
-            label="How"
-            value={operation.mode}
-            disabled={disabled}
-            choices={[
-              ['close', 'take a wedge out and close'],
-              ['open', 'slit and open'],
-            ]}
-            onChange={(mode) => onChange({ ...operation, mode })}
-          />
-          <Choice
-            label="Part that turns"
-            value={operation.turned}
-            disabled={disabled}
-            choices={END}
-            onChange={(turned) => onChange({ ...operation, turned })}
-          />
-          <Choice
-            label="Given by"
-            value={amount.by}
-            disabled={disabled}
-            choices={[
-              ['drop', 'how far a point moves'],
-              ['angle', 'the angle'],
-            ]}
-            onChange={(by) =>
-              onChange({
-                ...operation,
-                amount: by === 'angle' ? { by, angle: 0.05 } : { by, drop: 25.4, distance: 609.6 },
-              })
-            }
-          />
-          {amount.by === 'angle' ? (
-            <AngleField
-              label="Angle"
-              radians={amount.angle}
-              disabled={disabled}
-              onChange={(angle) => onChange({ ...operation, amount: { by: 'angle', angle } })}
-            />
-          ) : (
-            <div className="grid grid-cols-2 gap-2">
-              <LengthField
-                {...common}
-                label="Moves by"
-                mm={amount.drop}
-                check={above('The move')}
-                onChange={(drop) => onChange({ ...operation, amount: { ...amount, drop } })}
-              />
-              <LengthField
-                {...common}
-                label="at, from the pivot"
-                mm={amount.distance}
-                check={above('The distance')}
-                onChange={(distance) => onChange({ ...operation, amount: { ...amount, distance } })}
-              />
-            </div>
-          )}
-          {operation.mode === 'close' && (
-            <Choice
-              label="Wedge"
-              value={operation.wedge}
-              disabled={disabled}
-              choices={[
-                ['symmetric', 'both faces sloped'],
-                ['square', 'front face square'],
-              ]}
-              onChange={(wedge) => onChange({ ...operation, wedge })}
-            />
-          )}
-        </>
-      );
-    }
+      return <WidenFields {...{ operation, job, result, disabled, onChange }} />;
+    case 'pie-cut':
+      return <PieFields {...{ operation, job, result, disabled, onChange }} />;
     case 'step':
       return (
         <>
@@ -316,38 +211,4 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
     case 'bracket':
       return <BracketFields {...{ operation, job, result, disabled, onChange }} />;
   }
-}
-
-function WholeRange({
-  operation,
-  disabled,
-  onChange,
-}: {
-  readonly operation: Extract<Operation, { kind: 'widen' }>;
-  readonly disabled: boolean;
-  readonly onChange: (operation: Operation) => void;
-}) {
-  const at = operation.from ?? operation.to ?? { x: 0, on: 'donor' as const };
-  const range =
-    operation.from === null ? (operation.to === null ? 'all' : 'front') : operation.to === null ? 'rear' : 'between';
-  return (
-    <Choice
-      label="Which part"
-      value={range}
-      disabled={disabled}
-      choices={[
-        ['all', 'the whole frame'],
-        ['rear', 'from a place to the rear end'],
-        ['front', 'from the front end to a place'],
-        ['between', 'between two places'],
-      ]}
-      onChange={(which) =>
-        onChange({
-          ...operation,
-          from: which === 'rear' || which === 'between' ? at : null,
-          to: which === 'front' ? at : which === 'between' ? (operation.to ?? { ...at, x: at.x + 609.6 }) : null,
-        })
-      }
-    />
-  );
 }

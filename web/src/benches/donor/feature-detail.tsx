@@ -1,8 +1,9 @@
 import { datumStation, type Feature, sidesOf } from '@splay/core';
 import { useState } from 'react';
+import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { type Choice, words } from '../../ui/table-columns.ts';
+import { type Choice as ChoiceOf, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 
 interface FeatureDetailProps extends PartProps {
@@ -12,7 +13,7 @@ interface FeatureDetailProps extends PartProps {
 
 const FACES = words(['top', 'web-outside', 'web-inside', 'bottom']);
 const ATTACHMENTS = words(['rivets', 'bolts', 'weld', 'hole']);
-const MOVABLE: readonly Choice[] = [
+const MOVABLE: readonly ChoiceOf[] = [
   ['no', 'no'],
   ['re-drill', 'yes, new holes'],
   ['re-weld', 'yes, welded again'],
@@ -25,24 +26,10 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
       ...frame,
       features: frame.features.map((other, place) => (place === index ? next : other)),
     }));
-  const pick = (label: string, value: string, choices: readonly Choice[], set: (value: string) => Feature) => (
-    <label className="text-sm text-pencil">
-      {label}
-      <select
-        className="field mt-1 h-9 px-1 text-graphite"
-        value={value}
-        disabled={disabled}
-        onChange={(event) => put(set(event.target.value))}
-      >
-        {choices.map(([choice, name]) => (
-          <option key={choice} value={choice}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+  const pick = (label: string, value: string, choices: readonly ChoiceOf[], set: (value: string) => Feature) => (
+    <Choice list {...{ label, value, choices, disabled }} onChange={(next) => put(set(next))} />
   );
-  const groups: readonly Choice[] = [['', 'none'], ...job.donor.groups.map(({ id, name }) => [id, name] as const)];
+  const groups: readonly ChoiceOf[] = [['', 'none'], ...job.donor.groups.map(({ id, name }) => [id, name] as const)];
   const inGroup = (group: string): Feature => {
     const { group: _, ...loose } = feature;
     return group === '' ? loose : { ...loose, group };

@@ -4,12 +4,15 @@ interface ChoiceProps<T extends string> {
   readonly choices: readonly (readonly [value: T, name: string])[];
   readonly disabled: boolean;
   readonly onChange: (value: T) => void;
+  /** A list to pull down even where there is room to write the choices out. */
+  readonly list?: boolean;
 }
 
 /** One of a few: written out side by side when they are short, a list to pull down when they are not. */
-export function Choice<T extends string>({ label, value, choices, disabled, onChange }: ChoiceProps<T>) {
+export function Choice<T extends string>({ label, value, choices, disabled, onChange, list = false }: ChoiceProps<T>) {
   const letters = choices.reduce((sum, [, name]) => sum + name.length, 0);
-  const short = choices.length <= 3 && letters <= 34 && choices.every(([, name]) => name.length * choices.length <= 36);
+  const short =
+    !list && choices.length <= 3 && letters <= 34 && choices.every(([, name]) => name.length * choices.length <= 36);
   if (short)
     return (
       <fieldset disabled={disabled}>
