@@ -96,14 +96,20 @@ export function preview(store: JobStore, edit: (job: Job) => Job): void {
   if (store.getState().canWrite) store.setState({ preview: edit(store.getState().job) });
 }
 
+/** Says in the history that a step was undone or redone, unless that brought back what the server has. */
+function stepped(store: JobStore, label: string): void {
+  const { job, savedJob, labels } = store.getState();
+  store.setState({ preview: null, labels: job === savedJob ? [] : [...labels, label] });
+}
+
 export function undo(store: JobStore): void {
   store.temporal.getState().undo();
-  store.setState({ preview: null, labels: [...store.getState().labels, 'Undo'] });
+  stepped(store, 'Undo');
 }
 
 export function redo(store: JobStore): void {
   store.temporal.getState().redo();
-  store.setState({ preview: null, labels: [...store.getState().labels, 'Redo'] });
+  stepped(store, 'Redo');
 }
 
 /** Takes a version from the server as the one on this page; undo still reaches what was here. */

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parseJobFile } from '@splay/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { fakeBrowser, fakeServer } from '../../test/fake-browser.ts';
-import { change, createJobStore, type JobStore } from './job-store.ts';
+import { change, createJobStore, type JobStore, undo } from './job-store.ts';
 import { forgetDraft, leftDraft, startSaving } from './save-loop.ts';
 
 const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
@@ -129,6 +129,32 @@ describe('saving', () => {
       expect(leftDraft('job')).toMatchObject({ job: { name: 'a' } });
     },
   );
+
+  it('what is undone before it was sent is not sent, and nothing waits for it', async () => {
+    const asked = fakeServer(() => saved(2));
+    rename('a');
+    expect(state().saveState).toBe('changed');
+    undo(store);
+    expect(state()).toMatchObject({ saveState: 'saved', labels: [] });
+    expect(leftDraft('job')).toBeNull();
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(asked).toEqual([]);
+  });
+
+  it('what is undone while its save is under way is saved again as it was', async () => {
+    let answer: (given: ReturnType<typeof saved>) => void = () => undefined;
+    const asked = fakeServer(() => (asked.length === 1 ? new Promise((resolve) => (answer = resolve)) : saved(3)));
+    rename('a');
+    await vi.advanceTimersByTimeAsync(700);
+    undo(store);
+    answer(saved(2));
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(asked.map(({ body }) => body)).toMatchObject([
+      { job: { name: 'a' } },
+      { basedOn: 2, job: { name: job.name } },
+    ]);
+    expect(state()).toMatchObject({ saveState: 'saved', revision: 3 });
+  });
 
   it('a draft that cannot be read is none', () => {
     browser.stored.set('splay/draft/job', '{');

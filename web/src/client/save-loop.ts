@@ -60,7 +60,14 @@ export function startSaving(store: JobStore): () => void {
 
   const stopListening = store.subscribe((state, before) => {
     if (state.job === before.job && state.saveState === before.saveState) return;
-    if (state.job === state.savedJob) return;
+    if (state.job === state.savedJob) {
+      // Undone to what the server has: there is nothing left to save.
+      if (busy || state.saveState === 'saved' || state.saveState === 'stale') return;
+      clearTimeout(timer);
+      localStorage.removeItem(draftKey(state.id));
+      store.setState({ saveState: 'saved', labels: [] });
+      return;
+    }
     if (state.job !== before.job) {
       const draft: Draft = { basedOn: state.revision, job: state.job };
       localStorage.setItem(draftKey(state.id), JSON.stringify(draft));
