@@ -29,3 +29,24 @@ for (const bench of ['donor', 'cuts', 'marks', 'true-up'])
     await openBench(page, await newFlagship(page, `Van for ${bench}`), bench);
     expect(await faults(page)).toEqual([]);
   });
+
+test('nor has the night shop, nor the drawing as tables, nor the parts of the donor', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Van by night');
+  await openBench(page, id, 'cuts');
+  await page.getByRole('button', { name: 'Table' }).click();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Drawing' }).click();
+  await page.getByRole('button', { name: 'Night shop: dark' }).click();
+  for (const kind of ['pie-cut', 'step', 'widen', 'notch', 'box', 'crossmember', 'bracket']) {
+    await page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
+    expect([kind, await faults(page)]).toEqual([kind, []]);
+  }
+  await openBench(page, id, 'donor');
+  for (const part of ['What next', 'Stations', 'Features', 'Crossmembers', 'Lines, weights', 'Control', 'Frame']) {
+    await page.getByRole('tab', { name: part }).click();
+    expect([part, await faults(page)]).toEqual([part, []]);
+  }
+  await page.getByRole('button', { name: 'Layout paper: light' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
+});

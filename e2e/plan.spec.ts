@@ -46,8 +46,8 @@ test('operations are added, drawn, put in another order, switched off, noted and
   await expect(sketch).toContainText('6.04°');
   // 2 · 7 3/8 · tan(θ/2) = 0.778 in, and 38 · (1 − cos θ) = 0.211 in.
   await expect(sketch).toContainText('wedge at the bottom, both faces sloped');
-  await expect(sketch).toContainText('3/4 in');
-  await expect(sketch).toContainText('3/16 in');
+  await expect(sketch).toContainText('25/32 in');
+  await expect(sketch).toContainText('7/32 in');
   await page.getByRole('button', { name: 'Remove Pie cut' }).click();
 
   await add('notch');

@@ -106,3 +106,26 @@ test('a reviewer sees everything and can change nothing', async ({ page }) => {
   await expect(page.getByText('you are looking only')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'How much' })).toBeDisabled();
 });
+
+test('the history says what each save did, and any revision can be brought back', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Remembered van');
+  await openBench(page, id, 'cuts');
+  const length = page.getByRole('textbox', { name: 'How much' });
+  for (const inches of ['12', '10']) {
+    await length.fill(inches);
+    await length.press('Enter');
+    await saved(page);
+    await expect(page.getByRole('banner').getByRole('status')).toContainText(`revision ${inches === '12' ? 2 : 3}`);
+  }
+  await page.getByRole('button', { name: 'History of this job' }).click();
+  const history = page.getByRole('dialog', { name: 'History' });
+  await expect(history.getByRole('listitem')).toHaveCount(3);
+  await expect(history.getByRole('listitem').first()).toContainText('Changed lengthen');
+  await history.getByRole('listitem').nth(1).getByRole('button', { name: 'Restore' }).click();
+  await expect(ledger(page, 'Wheelbase')).toHaveText('153');
+  await page.reload();
+  await expect(ledger(page, 'Wheelbase')).toHaveText('153');
+  await page.getByRole('button', { name: 'History of this job' }).click();
+  await expect(history.getByRole('listitem')).toHaveCount(4);
+});

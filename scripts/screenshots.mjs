@@ -78,7 +78,8 @@ try {
     await page.waitForTimeout(300);
     await panel.screenshot({ path: join(out, `panel-${kind}.png`) });
     say(`panel-${kind}`);
-    await page.getByRole('button', { name: 'Undo' }).click();
+    // Back to how it was, so that the next panel stands alone.
+    for (const undo = page.getByRole('button', { name: 'Undo' }); await undo.isEnabled();) await undo.click();
     await page.getByText('saved as revision').waitFor();
   }
 

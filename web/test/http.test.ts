@@ -1,5 +1,7 @@
 import { type ChildProcess } from 'node:child_process';
+import { readdirSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { serve } from '../../scripts/lib/app.mjs';
 import { closeDatabase } from '../src/server/db/database.ts';
@@ -104,6 +106,25 @@ describe('who may come in', () => {
   it('a member of another shop gets 404 at every door of a job', async () => {
     for (const [method, path, body] of doors())
       expect([path, (await call(method, path, theirs, body)).status]).toEqual([path, 404]);
+  });
+
+  it('there is no door of a job that these tests do not try', () => {
+    const pages = fileURLToPath(new URL('../src/pages/', import.meta.url));
+    const files = readdirSync(pages, { recursive: true })
+      .map(String)
+      .filter((file) => file.includes('[job]') && /\.(ts|astro)$/.test(file));
+    expect(files.length).toBeGreaterThan(10);
+    const tried = doors().map(([, path]) => path.replace(/\?.*/, ''));
+    for (const file of files) {
+      const route = `/${file.replace(/(\/index)?\.(ts|astro)$/, '')}`;
+      const pattern = new RegExp(
+        `^${route
+          .replace('[job]', jobId)
+          .replaceAll('.', '\\.')
+          .replace(/\[\w+\]/g, '[\\w-]+')}$`,
+      );
+      expect([file, tried.some((path) => pattern.test(path))]).toEqual([file, true]);
+    }
   });
 
   it('and the shop’s own people get in', async () => {

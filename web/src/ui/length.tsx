@@ -18,7 +18,7 @@ export function Length({ mm, format, unit = false, signed = false, className }: 
       {sign}
       {shown.whole}
       {shown.fraction && <span className="fraction">{shown.fraction}</span>}
-      {unit && ` ${shown.unit}`}
+      {unit && <span className="font-normal"> {shown.unit}</span>}
       {shown.nuance && <span className="nuance">{shown.nuance}</span>}
     </span>
   );

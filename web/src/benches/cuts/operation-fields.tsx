@@ -187,8 +187,8 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
     case 'box':
       return (
         <>
-          {place('From', operation.from, (from) => ({ ...operation, from }))}
-          {place('To', operation.to, (to) => ({ ...operation, to }))}
+          {place('Front end', operation.from, (from) => ({ ...operation, from }))}
+          {place('Rear end', operation.to, (to) => ({ ...operation, to }))}
           <div className="grid grid-cols-2 gap-2">
             <LengthField
               {...common}

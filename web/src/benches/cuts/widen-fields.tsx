@@ -19,14 +19,19 @@ export function WidenFields({ operation, job, result, disabled, onChange }: Fiel
       />
       {operation.from && (
         <PlaceField
-          label="From"
+          label="Front end"
           place={operation.from}
           {...place}
           onChange={(from) => onChange({ ...operation, from })}
         />
       )}
       {operation.to && (
-        <PlaceField label="To" place={operation.to} {...place} onChange={(to) => onChange({ ...operation, to })} />
+        <PlaceField
+          label="Rear end"
+          place={operation.to}
+          {...place}
+          onChange={(to) => onChange({ ...operation, to })}
+        />
       )}
       <WholeRange operation={operation} disabled={disabled} onChange={onChange} />
       {(operation.from ?? operation.to) && (

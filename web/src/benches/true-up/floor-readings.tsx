@@ -15,10 +15,11 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
+import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { Keypad, pressKey } from './keypad.tsx';
-import { finer, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /**
  * Index of the measurement to take next, from `from` on and going round: one without a reading, else one whose reading

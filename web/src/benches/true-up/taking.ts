@@ -1,12 +1,4 @@
-import {
-  type ControlPrediction,
-  type LengthFormat,
-  type Reading,
-  type ReadingVerdict,
-  type Stage,
-  stageCount,
-  STAGES,
-} from '@splay/core';
+import { type ControlPrediction, type Reading, type ReadingVerdict, type Stage, stageCount, STAGES } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import type { VerdictKind } from '../../ui/verdict.tsx';
 
@@ -35,12 +27,6 @@ export const newReading = (control: ControlPrediction, stage: Stage, value: numb
   value,
   taken: new Date().toISOString(),
   by,
-});
-
-/** Readings and what they are off by are shown to 1/32: a tape is read finer than a mark is scribed. */
-export const finer = (format: LengthFormat): LengthFormat => ({
-  ...format,
-  division: format.division === 'decimal' || format.division === 64 ? format.division : 32,
 });
 
 /** What is wrong with a reading that can be read as a length, or nothing: a tape reads above 0, a height may not. */

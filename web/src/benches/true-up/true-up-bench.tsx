@@ -15,9 +15,10 @@ import { CloudOff, MoveDiagonal } from 'lucide-react';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
+import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { finer, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {

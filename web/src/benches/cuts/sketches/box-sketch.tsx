@@ -1,4 +1,5 @@
 import { builtUpSection, railAt, railOf, sectionLookup, sectionProperties, torsionConstant } from '@splay/core';
+import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
 import { fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
@@ -14,7 +15,7 @@ export function BoxSketch({ operation, job }: SketchOf<'box'>) {
     <SketchFigure
       name="Boxing plate seen from inside the frame"
       figures={[
-        ['plate, end to end', <Length mm={long} format={job.display} unit />],
+        ['plate, end to end', <Length mm={long} format={finer(job.display)} unit />],
         ['bending stiffness there', times(boxed.properties.iy / sectionProperties(section).iy)],
         ['torsion stiffness there', times(boxed.j / torsionConstant(section).j)],
       ]}

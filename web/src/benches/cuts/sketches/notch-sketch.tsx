@@ -1,4 +1,5 @@
 import { builtUpSection, railAt, railOf, sectionLookup, sectionProperties, widthOf } from '@splay/core';
+import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
 import { cut, fresh, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
@@ -16,7 +17,7 @@ export function NotchSketch({ operation, depth, job }: SketchOf<'notch'>) {
     <SketchFigure
       name="Notch seen from the side"
       figures={[
-        ['steel left over it', <Length mm={depth - operation.depth} format={job.display} unit />],
+        ['steel left over it', <Length mm={depth - operation.depth} format={finer(job.display)} unit />],
         ...(section.kind === 'round'
           ? []
           : [['carries, against the whole rail', modulusLeft(operation, section)] as const]),

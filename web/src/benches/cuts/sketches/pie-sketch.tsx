@@ -1,4 +1,5 @@
 import { pieAngle } from '@splay/core';
+import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
 import { cut, degrees, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
@@ -22,7 +23,7 @@ export function PieSketch({ operation, depth, job }: SketchOf<'pie-cut'>) {
       : wedge === 'symmetric'
         ? 2 * depth * Math.tan(angle / 2)
         : depth * Math.tan(angle);
-  const length = (mm: number) => <Length mm={mm} format={job.display} unit />;
+  const length = (mm: number) => <Length mm={mm} format={finer(job.display)} unit />;
   return (
     <SketchFigure
       name={`Pie cut, pivot at the ${pivot} edge`}

@@ -1,4 +1,5 @@
 import { faceTop, type Piece, spine } from '@splay/core';
+import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
 import { cut, degrees, fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
@@ -11,7 +12,7 @@ export function StepSketch({ operation, result, depth, job }: SketchOf<'step'>) 
   const slope = Math.atan2(rear.z - front.z, rear.x - front.x);
   const turned = operation.method === 'turn-middle';
   const wedge = result.removed.find((piece) => piece.operation === operation.id);
-  const length = (mm: number) => <Length mm={mm} format={job.display} unit />;
+  const length = (mm: number) => <Length mm={mm} format={finer(job.display)} unit />;
   const up = operation.rise > 0;
   const [low, high] = [50, 18];
   const [a, b] = up ? [low, high] : [high, low];

@@ -1,3 +1,4 @@
+import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
 import { cut, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
@@ -13,8 +14,8 @@ export function TrimSketch({ operation, depth, job }: SketchOf<'trim'>) {
       name="Trim seen from the side"
       mirrored={end === 'front'}
       figures={[
-        ['leans, over the depth', <Length mm={depth * Math.tan(angle)} format={job.display} unit />],
-        ['cut face', <Length mm={depth / Math.cos(angle)} format={job.display} unit />],
+        ['leans, over the depth', <Length mm={depth * Math.tan(angle)} format={finer(job.display)} unit />],
+        ['cut face', <Length mm={depth / Math.cos(angle)} format={finer(job.display)} unit />],
       ]}
     >
       <path d={`M12 ${top}H${topX}L${bottomX} ${bottom}H12Z`} {...steel} />

@@ -1,3 +1,4 @@
+import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
 import { degrees, fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
@@ -9,7 +10,7 @@ export function WidenSketch({ operation, job }: SketchOf<'widen'>) {
   if (each === 0) return null;
   const out = each > 0 ? -1 : 1;
   const [near, far] = [34 - 7 * out * -1, 34 + 9 * out];
-  const length = (mm: number) => <Length mm={Math.abs(mm)} format={job.display} unit />;
+  const length = (mm: number) => <Length mm={Math.abs(mm)} format={finer(job.display)} unit />;
   const rail = (points: readonly (readonly [number, number])[], mirrored: boolean) =>
     `M${points.map(([x, y]) => `${x} ${mirrored ? 96 - y : y}`).join('L')}Z`;
   const strip = (x1: number, y1: number, x2: number, y2: number) =>
