@@ -71,3 +71,27 @@ test('tables go out as CSV and come in again; a bad one changes nothing', async 
     expect((await drawing.text()).trimStart()).toContain(start.trim());
   }
 });
+
+test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Read elsewhere');
+  await openBench(page, id, 'true-up');
+  const header = 'id,measurement,stage,value [in],taken,by';
+  const file = (...lines: string[]) => ({
+    name: 'readings.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from([header, ...lines, ''].join('\n')),
+  });
+  const load = page.getByLabel('Load readings from a CSV file');
+  const good = 'tablet-1,p1-width,welded,29 3/4,2026-06-01T10:00:00Z,fabricator';
+  await load.setInputFiles(file(good, 'tablet-2,p99-width,welded,30,2026-06-01T10:01:00Z,fabricator'));
+  await expect(page.getByRole('alert')).toContainText(
+    'line 3, measurement: There is no control measurement “p99-width”.',
+  );
+  await load.setInputFiles(file(good));
+  await expect(page.getByText('1 readings were added.')).toBeVisible();
+  await page.getByRole('button', { name: 'Welded out' }).click();
+  await expect(page.locator('[data-measurement="p1-width"] input')).toHaveValue('29 3/4');
+  await load.setInputFiles(file(good));
+  await expect(page.getByText('All of them are here already.')).toBeVisible();
+});

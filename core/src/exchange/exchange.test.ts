@@ -34,12 +34,28 @@ describe('tables', () => {
     for (const table of JOB_TABLES) {
       const csv = writeJobTable(table, job, readings, unit);
       if (table === 'readings') {
-        readReadings(csv).forEach((reading, index) => expect(reading.value).toBeNear(readings[index]!.value, 1e-8));
+        readReadings(csv, job, []).forEach((reading, index) =>
+          expect(reading.value).toBeNear(readings[index]!.value, 1e-8),
+        );
         continue;
       }
       const back = readJobTable(table, csv, job);
       expect(writeJobTable(table, back, [], unit)).toBe(csv);
     }
+  });
+
+  it('of readings add only those that are not there yet, and know their measurements', () => {
+    const csv = writeJobTable('readings', job, readings, 'mm');
+    expect(readReadings(csv, job, readings)).toEqual([]);
+    expect(readReadings(csv, job, readings.slice(2)).map(({ id }) => id)).toEqual(
+      readings.slice(0, 2).map(({ id }) => id),
+    );
+    const strange = csv.replace(`,${readings[0]!.measurement},`, ',p99-width,');
+    expect(problems(() => readReadings(strange, job, []))).toContainEqual({
+      code: 'reading/unknown-measurement',
+      path: 'line 2, measurement',
+      message: 'There is no control measurement “p99-width”.',
+    });
   });
 
   it('say their unit in the header', () => {

@@ -91,5 +91,25 @@ export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, 
   return checkJob({ ...job, donor });
 }
 
-/** Readings from CSV. @throws InputError with every problem. */
-export const readReadings = (csv: string): Reading[] => readTable(TABLE_COLUMNS.readings, csv).map(checkReading);
+/**
+ * Readings from CSV that a job does not have yet: readings are only ever added.
+ * @throws InputError with every problem, also for a measurement that the job does not have.
+ */
+export function readReadings(csv: string, job: Job, known: readonly Reading[]): Reading[] {
+  const rows = readTable(TABLE_COLUMNS.readings, csv).map(checkReading);
+  const measurements = new Set(job.donor.controlMeasurements.map(({ id }) => id));
+  const problems = rows.flatMap(({ measurement }, index) =>
+    measurements.has(measurement)
+      ? []
+      : [
+          {
+            code: 'reading/unknown-measurement',
+            path: `line ${index + 2}, measurement`,
+            message: `There is no control measurement “${measurement}”.`,
+          },
+        ],
+  );
+  if (problems.length > 0) throw new InputError(problems);
+  const ids = new Set(known.map(({ id }) => id));
+  return rows.filter(({ id }) => !ids.has(id));
+}

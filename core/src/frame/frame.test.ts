@@ -66,6 +66,38 @@ describe('frameProblems', () => {
       undefined,
     ],
     [
+      'frame/unknown-section',
+      'donor.crossmembers[0].section',
+      {
+        crossmembers: [
+          {
+            id: 'm',
+            name: 'Crossmember 1',
+            x: 500,
+            length: 80,
+            depth: 60,
+            below: 0,
+            section: 'oak',
+            fixing: 'bolted',
+            removable: true,
+            mass: 5,
+          },
+        ],
+      },
+      undefined,
+    ],
+    [
+      'frame/same-point',
+      'donor.controlMeasurements[0].to',
+      {
+        controlPoints: [{ id: 'a', name: 'a', x: 10, inboard: 0, down: 0 }],
+        controlMeasurements: [
+          { id: 'm', kind: 'tape', from: { point: 'a', side: 'left' }, to: { point: 'a', side: 'left' } },
+        ],
+      },
+      undefined,
+    ],
+    [
       'frame/unknown-group',
       'donor.features[0].group',
       { features: [{ ...plainFrame().features[0]!, group: 'x' }] },

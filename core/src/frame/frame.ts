@@ -43,6 +43,8 @@ export interface Crossmember {
   readonly depth: number;
   /** How far its top lies below the rail top, mm; more than the rail depth hangs below the rail. */
   readonly below: number;
+  /** Id of its section, where it is one of the list. */
+  readonly section?: string;
   readonly fixing: 'riveted' | 'bolted' | 'welded';
   readonly removable: boolean;
   readonly mass: number;

@@ -99,6 +99,12 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
   frame.crossmembers.forEach((crossmember, index) => {
     if (off(crossmember.x))
       add('off-the-rail', `crossmembers[${index}].x`, offMessage(crossmember.name, crossmember.x));
+    if (crossmember.section !== undefined && !sectionIds.has(crossmember.section))
+      add(
+        'unknown-section',
+        `crossmembers[${index}].section`,
+        `${crossmember.name} names section “${crossmember.section}”, which is not in the list of sections.`,
+      );
     if (crossmember.length <= 0 || crossmember.depth <= 0)
       add('negative', `crossmembers[${index}]`, `${crossmember.name} needs a length and a depth above 0.`);
   });

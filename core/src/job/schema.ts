@@ -37,6 +37,7 @@ const crossmemberFields = {
   length: length(),
   depth: length(),
   below: length(),
+  section: yup.string().strict().optional(),
   fixing: oneOf(['riveted', 'bolted', 'welded']),
   removable: flag(),
   mass: mass(),

@@ -43,12 +43,11 @@ export function ReworkMark({
   const deep = operation.depth * view.scale;
   const y = operation.from === 'below' ? top + depth * view.scale : top;
   const way = operation.from === 'below' ? -1 : 1;
-  return (
-    <path
-      d={`M${left} ${y}C${left} ${y + way * deep * 1.3} ${right} ${y + way * deep * 1.3} ${right} ${y}Z`}
-      fill="url(#hatch-cut)"
-      stroke="var(--color-oxide)"
-      strokeWidth={1.5}
-    />
-  );
+  const [inner, bend] = [y + way * deep, Math.min(deep, (right - left) / 3)];
+  // A round notch is one curve; an arch runs flat over the axle between two bends.
+  const edge =
+    operation.form === 'round'
+      ? `C${left} ${y + way * deep * (4 / 3)} ${right} ${y + way * deep * (4 / 3)} ${right} ${y}`
+      : `C${left} ${inner} ${left} ${inner} ${left + bend} ${inner}H${right - bend}C${right} ${inner} ${right} ${inner} ${right} ${y}`;
+  return <path d={`M${left} ${y}${edge}Z`} fill="url(#hatch-cut)" stroke="var(--color-oxide)" strokeWidth={1.5} />;
 }

@@ -176,6 +176,16 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
             ]}
             onChange={(from) => onChange({ ...operation, from })}
           />
+          <Choice
+            label="Form"
+            value={operation.form}
+            disabled={disabled}
+            choices={[
+              ['arch', 'arch, flat over it'],
+              ['round', 'round'],
+            ]}
+            onChange={(form) => onChange({ ...operation, form })}
+          />
           <LengthField
             {...common}
             label="Plate along the cut edge (0: none)"

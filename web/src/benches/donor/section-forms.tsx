@@ -68,7 +68,10 @@ export function SectionForms({ job, set, disabled }: PartProps) {
   const { donor, display } = job;
   const material = materialOf(donor.material);
   const show = (mm: number) => lengthText(mm, display);
-  const used = new Set(SIDES.flatMap((side) => railOf(donor.rails, side).map(({ section }) => section)));
+  const used = new Set([
+    ...SIDES.flatMap((side) => railOf(donor.rails, side).map(({ section }) => section)),
+    ...donor.crossmembers.map(({ section }) => section),
+  ]);
   const add = (section: Section) =>
     set('Added a section', 'sections', (frame) => ({
       ...frame,

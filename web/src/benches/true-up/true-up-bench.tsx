@@ -4,6 +4,7 @@ import {
   latestReadings,
   lengthText,
   parseLength,
+  readReadings,
   type Reading,
   STAGE_NAMES,
   type Stage,
@@ -15,6 +16,7 @@ import { CloudOff, MoveDiagonal } from 'lucide-react';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
+import { CsvFile } from '../../ui/csv-file.tsx';
 import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -23,7 +25,8 @@ import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {
   const { store, job, result, readings, canWrite, onShowMeasurement, onReading } = props;
-  const { memberName, unsent } = useJobState(store, (state) => ({
+  const { id, memberName, unsent } = useJobState(store, (state) => ({
+    id: state.id,
     memberName: state.memberName,
     unsent: state.unsent,
   }));
@@ -141,6 +144,16 @@ export function TrueUpBench(props: BenchProps) {
           })}
         </tbody>
       </table>
+      <CsvFile
+        name="readings"
+        href={`/api/jobs/${id}/table?what=readings`}
+        disabled={!canWrite}
+        onText={(text) => {
+          const fresh = readReadings(text, job, readings);
+          fresh.forEach(onReading);
+          return fresh.length === 0 ? 'All of them are here already.' : `${fresh.length} readings were added.`;
+        }}
+      />
       <p className="mt-2 text-sm text-pencil">
         Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added. Heights
         are over the datum plane, by level or laser.

@@ -11,7 +11,10 @@ export function NotchSketch({ operation, depth, job }: SketchOf<'notch'>) {
   const below = operation.from === 'below';
   const edge = below ? top + height : top;
   const inner = below ? edge - deep : edge + deep;
-  const arch = `M86 ${edge}C88 ${inner} 176 ${inner} 178 ${edge}`;
+  const arch =
+    operation.form === 'round'
+      ? `M86 ${edge}C86 ${inner + (inner - edge) / 3} 178 ${inner + (inner - edge) / 3} 178 ${edge}`
+      : `M86 ${edge}C88 ${inner} 92 ${inner} 102 ${inner}H162C172 ${inner} 176 ${inner} 178 ${edge}`;
   const section = sectionLookup(job.donor)(railAt(railOf(job.donor.rails, 'left'), operation.at.x).section);
   return (
     <SketchFigure
