@@ -53,16 +53,11 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
       {spans.map((span) => {
         if (span.donorFrom === null || span.donorTo === null) {
           const [a, b] = [px(span.builtFrom), px(span.builtTo)];
+          const room = lengthWidth(span.builtTo - span.builtFrom, format, 13, 1) + 4;
           return (
             <g key={`n${span.piece}`}>
               <rect x={a} y={y} width={b - a} height={HALF} fill="url(#hatch-new)" />
-              <rect
-                x={Math.max(a, (a + b) / 2 - 25)}
-                y={y + 5}
-                width={Math.min(b - a, 50)}
-                height={18}
-                fill="var(--color-layout)"
-              />
+              <rect x={(a + b - room) / 2} y={y + 5} width={room} height={18} fill="var(--color-layout)" />
               <text
                 x={(a + b) / 2}
                 y={y + 14}
