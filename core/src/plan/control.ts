@@ -33,10 +33,13 @@ export function controlKind(measurement: ControlMeasurement): ControlPrediction[
   return from.point === to.point ? 'width' : 'diagonal';
 }
 
-/** Finds control points on a frame in work; null where one is on steel that is taken out. Each is looked up once. */
-function pointFinder(state: PlanState) {
+/** Finds a control point on a frame; null where it is on steel that is taken out. */
+export type FindPoint = (point: ControlPoint, end: ControlEnd) => Vec3 | null;
+
+/** Finds control points on a frame in work. Each is looked up once. */
+export function pointFinder(state: PlanState): FindPoint {
   const known = new Map<string, Vec3 | null>();
-  return (point: ControlPoint, { side }: ControlEnd): Vec3 | null => {
+  return (point, { side }) => {
     const key = `${side}/${point.id}`;
     const found = known.get(key);
     if (found !== undefined) return found;
@@ -52,9 +55,8 @@ function pointFinder(state: PlanState) {
 const reading = ([a, b]: readonly Vec3[]): number => (a && b ? distance(a, b) : (a?.z ?? 0));
 
 /** Every control measurement of the frame, before and after. */
-export function controlPredictions(frame: Frame, donor: PlanState, built: PlanState): ControlPrediction[] {
+export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: FindPoint): ControlPrediction[] {
   const points = new Map(frame.controlPoints.map((point) => [point.id, point]));
-  const [onDonor, onBuilt] = [pointFinder(donor), pointFinder(built)];
   return frame.controlMeasurements.flatMap((measurement): ControlPrediction[] => {
     const ends: Vec3[] = [];
     const builtEnds: Vec3[] = [];

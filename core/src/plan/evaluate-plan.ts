@@ -4,14 +4,20 @@ import type { Rulebook } from '../rules/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
 import { type Conflict, SEVERITIES } from './conflict.ts';
 import type { Context } from './context.ts';
-import { type ControlPrediction, controlPredictions } from './control.ts';
+import { type ControlPrediction, controlPredictions, type FindPoint, pointFinder } from './control.ts';
 import { findConflicts } from './find-conflicts.ts';
 import { type Joint, jointsOf, letterOf } from './joint.ts';
 import { type Measures, measuresOf, type Standing } from './measures.ts';
 import type { Operation, Plan } from './operation.ts';
 import { applyOperation } from './operations/index.ts';
 import { type CrossmemberOutcome, crossmemberOutcome } from './crossmember-outcome.ts';
-import { donorOutcome, type DonorSeats, donorSeatsOf, type FeatureOutcome, featureOutcome } from './feature-outcome.ts';
+import {
+  donorOutcome,
+  type DonorSeats,
+  donorSeatsOf,
+  type FeatureOutcome,
+  featureOutcomes,
+} from './feature-outcome.ts';
 import { type RiderOutcome, riderOutcome } from './rider-outcome.ts';
 import { frontTop, type Piece, rearTop, type RemovedPiece, frontSpine, rearSpine } from './piece.ts';
 import { donorState, type PlanState, type Refusal, type Rework } from './state.ts';
@@ -86,6 +92,8 @@ interface Prepared {
   readonly state: PlanState;
   readonly view: DonorView;
   readonly measures: Measures;
+  /** Control points on the donor: the same for every plan. */
+  readonly onDonor: FindPoint;
   trail: Trail | null;
 }
 
@@ -119,6 +127,7 @@ function prepare(frame: Frame, context: Context): Prepared {
   const prepared: Prepared = {
     state,
     view,
+    onDonor: pointFinder(state),
     trail: null,
     measures: measuresOf(standing, context, materialOf(frame.material).density),
   };
@@ -210,7 +219,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
   const went = steps.map((step) => step.outcome);
 
   const kinds = new Map(plan.operations.map((operation) => [operation.id, operation.kind]));
-  const features = state.features.map((hung) => featureOutcome(state, hung, before.view.seats, context));
+  const features = featureOutcomes(state, before.view.seats, context);
   const standing = standingOf(state, frame, before.view, features);
   const { joints, cutEnds } = lettered(
     jointsOf(state, (id) => kinds.get(id), context),
@@ -258,7 +267,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     points: standing.points,
     tape,
     measures: { before: before.measures, after: measuresOf(standing, context, materialOf(frame.material).density) },
-    controls: controlPredictions(frame, before.state, state),
+    controls: controlPredictions(frame, before.onDonor, pointFinder(state)),
     conflicts,
   };
 }

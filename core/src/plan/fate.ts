@@ -1,5 +1,5 @@
 import { whereIs } from './locate.ts';
-import { faceAt, holds, type Piece } from './piece.ts';
+import { faceAt, holds, holdsInside, type Piece } from './piece.ts';
 import type { PlanState } from './state.ts';
 
 /** What became of something attached to the frame. */
@@ -28,9 +28,15 @@ type ExtentFate =
   | { readonly fate: 'lost'; readonly operation: string | null }
   | { readonly fate: 'cut-through'; readonly operation: string | null };
 
-/** The piece an extent lies on whole, or what happened to it. */
-export function fateOfExtent(state: PlanState, source: string, extent: Extent): ExtentFate {
+/**
+ * The piece an extent lies on whole, or what happened to it. Where it lies on a face of two, the front one. The piece
+ * at `guess` is looked at first.
+ */
+export function fateOfExtent(state: PlanState, source: string, extent: Extent, guess = 0): ExtentFate {
   const { pieces } = state;
+  const near = pieces[guess];
+  if (near?.source === source && holdsInside(near, extent.from, extent.z) && holdsInside(near, extent.to, extent.z))
+    return { fate: 'kept', piece: guess };
   for (let index = 0; index < pieces.length; index += 1) {
     const piece = pieces[index] as Piece;
     if (piece.source === source && holds(piece, extent.from, extent.z) && holds(piece, extent.to, extent.z))

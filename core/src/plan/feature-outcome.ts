@@ -80,11 +80,22 @@ export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureO
 
 const STAYS: Shift = { dx: 0, dy: 0, dz: 0, turn: 0 };
 
-export function featureOutcome(
+/** What became of every feature. Neighbours in the list are mostly neighbours on the rail: each is looked for beside the last. */
+export function featureOutcomes(state: PlanState, donorSeats: DonorSeats, context: Context): FeatureOutcome[] {
+  let guess = 0;
+  return state.features.map((hung) => {
+    const outcome = featureOutcome(state, hung, donorSeats, context, guess);
+    guess = outcome.piece ?? guess;
+    return outcome;
+  });
+}
+
+function featureOutcome(
   state: PlanState,
   hung: Hung<Feature>,
   donorSeats: DonorSeats,
   context: Context,
+  guess: number,
 ): FeatureOutcome {
   const { item, source, change, operation } = hung;
   const was = donorSeats.get(item.id);
@@ -103,7 +114,7 @@ export function featureOutcome(
   if (!steel) return nowhere('lost', 'on steel that is taken out', null);
   const seat = change === 'none' && was ? was.seat : seatOf(item, steel, context);
   const { x, reach } = seat;
-  const lies = fateOfExtent(state, source, { from: x - reach, to: x + reach, z: seat.z });
+  const lies = fateOfExtent(state, source, { from: x - reach, to: x + reach, z: seat.z }, guess);
   if (lies.fate === 'lost') return nowhere('lost', 'on steel that is taken out', lies.operation);
   if (lies.fate === 'cut-through') return nowhere('cut-through', 'a cut runs through it', lies.operation);
 

@@ -71,6 +71,10 @@ export const rearTop = (piece: Piece): number => faceTop(piece, piece.rear, 'fro
 export const holds = (piece: Piece, x: number, z: number): boolean =>
   x >= faceAt(piece.front, z) - NO_LENGTH && x <= faceAt(piece.rear, z) + NO_LENGTH;
 
+/** True when it lies between them and on neither. */
+export const holdsInside = (piece: Piece, x: number, z: number): boolean =>
+  x > faceAt(piece.front, z) + NO_LENGTH && x < faceAt(piece.rear, z) - NO_LENGTH;
+
 /** Present x (and z) of the mean top edge at local x. */
 export function spine(
   piece: Piece,
