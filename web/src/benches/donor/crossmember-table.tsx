@@ -8,23 +8,23 @@ import { freshId } from './fresh-id.ts';
 export function CrossmemberTable({ job, set, disabled, selected, onSelect }: PartProps) {
   const { crossmembers } = job.donor;
   const columns: Column<Crossmember>[] = [
-    textColumn('name', 'Name', '21%'),
-    lengthColumn('x', 'Middle, from datum', '12%', datumStation(job.donor)),
-    lengthColumn('length', 'Long', '9%'),
-    lengthColumn('depth', 'Deep', '9%'),
-    lengthColumn('below', 'Below rail top', '10%'),
-    choiceColumn('section', 'Section', '12%', [['', '–'], ...job.donor.sections.map(({ id }) => [id, id] as const)]),
-    choiceColumn('fixing', 'Fixed by', '12%', words(['riveted', 'bolted', 'welded'])),
+    textColumn('name', 'Name', '29%'),
+    lengthColumn('x', 'Middle, from datum', '10%', datumStation(job.donor)),
+    lengthColumn('length', 'Long', '7%'),
+    lengthColumn('depth', 'Deep', '8%'),
+    lengthColumn('below', 'Below rail top', '8%'),
+    choiceColumn('section', 'Section', '9%', [['', '–'], ...job.donor.sections.map(({ id }) => [id, id] as const)]),
+    choiceColumn('fixing', 'Fixed by', '14%', words(['riveted', 'bolted', 'welded'])),
     {
       key: 'removable',
       title: 'Comes out',
-      width: '8%',
+      width: '9%',
       kind: 'choice',
       choices: words(['yes', 'no']),
       get: ({ removable }) => (removable ? 'yes' : 'no'),
       set: (row, choice) => ({ ...row, removable: choice === 'yes' }),
     },
-    numberColumn('mass', 'kg', '7%'),
+    numberColumn('mass', 'kg', '6%'),
   ];
   return (
     <>

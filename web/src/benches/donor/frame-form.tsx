@@ -14,14 +14,14 @@ export function FrameForm(part: PartProps) {
   const { donor, display } = job;
   const material = materialOf(donor.material);
   const axleColumns: Column<Axle>[] = [
-    textColumn('name', 'Axle', '22%'),
+    textColumn('name', 'Axle', '18%'),
     choiceColumn('role', 'Which', '12%', words(['front', 'rear'])),
-    lengthColumn('x', 'Station', '12%'),
-    lengthColumn('z', 'Height of centre', '14%'),
+    lengthColumn('x', 'Station', '10%'),
+    lengthColumn('z', 'Height of centre', '12%'),
     lengthColumn('tyreRadius', 'Tyre radius', '11%'),
-    lengthColumn('track', 'Track', '11%'),
-    numberColumn('rating', 'May carry, kg', '11%', { optional: true }),
-    choiceColumn('group', 'Group', '12%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
+    lengthColumn('track', 'Track', '8%'),
+    numberColumn('rating', 'May carry, kg', '10%', { optional: true }),
+    choiceColumn('group', 'Group', '19%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
   ];
   return (
     <div className="space-y-3">

@@ -20,14 +20,14 @@ export function LineTables({ job, set, disabled, selected, onSelect }: PartProps
     lengthColumn('slack', 'To spare', '14%'),
   ];
   const pointColumns: Column<FramePoint>[] = [
-    textColumn('name', 'Name', '23%'),
-    choiceColumn('kind', 'Kind', '19%', words(POINT_KINDS)),
-    lengthColumn('x', 'From datum', '13%', datum),
-    lengthColumn('y', 'To the right', '11%'),
-    lengthColumn('z', 'Height', '10%'),
-    numberColumn('pitch', 'Rises °', '8%', DEGREES),
-    numberColumn('yaw', 'Right °', '8%', DEGREES),
-    numberColumn('mass', 'kg', '8%'),
+    textColumn('name', 'Name', '28%'),
+    choiceColumn('kind', 'Kind', '22%', words(POINT_KINDS)),
+    lengthColumn('x', 'From datum', '11%', datum),
+    lengthColumn('y', 'To the right', '9%'),
+    lengthColumn('z', 'Height', '9%'),
+    numberColumn('pitch', 'Rise', '7%', DEGREES),
+    numberColumn('yaw', 'Turn', '7%', DEGREES),
+    numberColumn('mass', 'kg', '7%'),
   ];
   return (
     <>
@@ -57,8 +57,8 @@ export function LineTables({ job, set, disabled, selected, onSelect }: PartProps
       />
       <PanelHeading>Drive line, cab back, weights</PanelHeading>
       <p className="mb-2 text-sm text-pencil">
-        Heights from the datum plane. At a flange or pinion say where the shaft points: rising to the rear, turning to
-        the right. Weights give the balance and the axle loads.
+        Heights from the datum plane. At a flange or pinion say in degrees where the shaft points: rising to the rear,
+        turning to the right. Weights give the balance and the axle loads.
       </p>
       <EditTable<FramePoint>
         caption="Drive line, cab back and weights"

@@ -110,7 +110,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
             >
               Section “{id}”: {describeSection(section, show)}
             </PanelHeading>
-            <div className="grid grid-cols-5 items-end gap-2">
+            <div className="grid grid-cols-4 items-end gap-2">
               <label className="text-sm text-pencil">
                 Kind
                 <select
