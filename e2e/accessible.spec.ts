@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop } from './steps.ts';
+import { newFlagship, newJob, openBench, openDemoShop } from './steps.ts';
 
 async function faults(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page })
@@ -29,6 +29,14 @@ for (const bench of ['donor', 'cuts', 'marks', 'true-up'])
     await openBench(page, await newFlagship(page, `Van for ${bench}`), bench);
     expect(await faults(page)).toEqual([]);
   });
+
+test('nor have plans side by side', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer for comparing'), 'cuts');
+  await page.getByRole('button', { name: /^Compare with/ }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+});
 
 test('nor has the night shop, nor the drawing as tables, nor the parts of the donor', async ({ page }) => {
   await openDemoShop(page);

@@ -10,15 +10,18 @@ export async function openDemoShop(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
 }
 
-/** A copy of the flagship of its own, so that tests do not meet in one job. Gives its id. */
-export async function newFlagship(page: Page, name: string): Promise<string> {
+/** A copy of a demo job of its own, so that tests do not meet in one job. Gives its id. */
+export async function newJob(page: Page, demo: string, name: string): Promise<string> {
+  const text = readFileSync(new URL(`../demo/${demo}.json`, import.meta.url), 'utf8');
   const answer = await page.request.post('/api/jobs', {
-    data: flagshipText().replace('"name": "Parcel van on an Ostler 35"', `"name": ${JSON.stringify(name)}`),
+    data: text.replace(/^ {4}"name": ".*"/m, `    "name": ${JSON.stringify(name)}`),
     headers: { 'content-type': 'application/json', origin: new URL(page.url()).origin },
   });
   expect(answer.status()).toBe(201);
   return ((await answer.json()) as { id: string }).id;
 }
+
+export const newFlagship = (page: Page, name: string) => newJob(page, 'parcel-van', name);
 
 export async function openBench(page: Page, id: string, bench: string): Promise<void> {
   await page.goto(`/jobs/${id}/${bench}`);

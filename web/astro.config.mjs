@@ -25,6 +25,8 @@ export default defineConfig({
         "form-action 'self'",
         "frame-ancestors 'none'",
       ],
+      // The rules by which an open dialog keeps the page under it from scrolling (react-remove-scroll).
+      styleDirective: { hashes: ['sha256-nzTgYzXYDNe6BAHiiI7NNlfK8n/auuOAhh2t92YvuXo='] },
     },
   },
   vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },

@@ -10,7 +10,9 @@ import {
   lengthText,
   markSheet,
   parseJobFile,
+  plansOf,
   sectionLookup,
+  takeUp,
   writeDxf,
   writeJobFile,
   writeJobTable,
@@ -25,7 +27,7 @@ export interface Result {
   readonly problems?: string;
 }
 
-export type Options = Readonly<Partial<Record<'as' | 'view' | 'table' | 'unit' | 'out', string>>> & {
+export type Options = Readonly<Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out', string>>> & {
   readonly help?: boolean;
 };
 
@@ -39,6 +41,7 @@ export const HELP = `splay: a job file without the web
   splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
   splay export job.json --as marks            the marks sheet as JSON
 
+  --plan NAME  with a variant in hand, not with the plan that is
   --out FILE   write there and not to the screen
   exit codes   0 good · 1 the plan has something that must stop · 2 the file is not right · 64 the call is not right
 `;
@@ -50,12 +53,26 @@ const choose = <T extends string>(value: string | undefined, choices: readonly T
   return found;
 };
 
+/** The job with the plan in hand that was asked for. */
+function withPlan(file: JobFile, name: string | undefined): JobFile {
+  if (name === undefined || name === file.job.plan.name) return file;
+  const job = takeUp(file.job, name);
+  if (job === file.job)
+    throw new UsageError(
+      `There is no plan “${name}”. There are: ${plansOf(job)
+        .map((plan) => `“${plan.name}”`)
+        .join(', ')}`,
+    );
+  return { ...file, job };
+}
+
 function check({ job }: JobFile): Result {
   const { conflicts, measures } = evaluatePlan(job);
   const stops = conflicts.filter(({ severity }) => severity === 'stop');
   const show = (mm: number | null) => (mm === null ? '–' : lengthText(mm, job.display, true));
   const lines = [
     `${job.name}: the file is right.`,
+    `Plan “${job.plan.name}”${job.variants.length > 0 ? `; kept beside it: ${job.variants.map(({ name }) => `“${name}”`).join(', ')}` : ''}`,
     `Wheelbase ${show(measures.before.wheelbase)} → ${show(measures.after.wheelbase)}`,
     ...conflicts.map(({ severity, message }) => `${severity.padEnd(5)} ${message}`),
     stops.length > 0 ? `${stops.length} must stop this plan.` : 'Nothing stops this plan. That is not an approval.',
@@ -66,10 +83,10 @@ function check({ job }: JobFile): Result {
 function evaluated({ job }: JobFile): Result {
   const { measures, tape, operations, joints, cutEnds, axles, points, features, crossmembers, controls, ...rest } =
     evaluatePlan(job);
-  const { conflicts, pieces, reworks } = rest;
+  const { conflicts, pieces, reworks, laden } = rest;
   const profile = frameProfile(pieces, sectionLookup(job.donor));
   const frame = { joints, cutEnds, axles, points, features, crossmembers, reworks, profile };
-  const result = { measures, tape, operations, ...frame, controls, conflicts };
+  const result = { plan: job.plan.name, measures, laden, tape, operations, ...frame, controls, conflicts };
   return {
     code: conflicts.some(({ severity }) => severity === 'stop') ? 1 : 0,
     output: `${JSON.stringify(result, null, 2)}\n`,
@@ -105,7 +122,7 @@ export function commands(words: readonly string[], options: Options, read: (path
   if (!(command in actions)) throw new UsageError(`There is no command “${command}”. Try: splay help`);
   if (path === undefined || rest.length > 0) throw new UsageError(`Name one job file: splay ${command} job.json`);
   try {
-    return actions[command as keyof typeof actions](parseJobFile(read(path)));
+    return actions[command as keyof typeof actions](withPlan(parseJobFile(read(path)), options.plan));
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const lines = error.problems.map(

@@ -23,6 +23,21 @@ describe('splay', () => {
     expect(output).toMatch(/stop +Identity stamp/);
   });
 
+  it('looks at a variant when it is asked for by name, and names the plans when there is none such', () => {
+    const sprayer = path('orchard-sprayer');
+    expect(commands(['check', sprayer], {}, read).output).toContain(
+      'kept beside it: “Behind the cab”, “Close to the links”',
+    );
+    expect(commands(['check', sprayer], { plan: 'Behind the cab' }, read).output).toMatch(
+      /warn +Joint A: ends do not meet/,
+    );
+    expect(JSON.parse(commands(['evaluate', sprayer], { plan: 'Close to the links' }, read).output)).toMatchObject({
+      plan: 'Close to the links',
+      laden: { after: { rear: { rating: 2180 } } },
+    });
+    expect(() => commands(['check', sprayer], { plan: 'Nowhere' }, read)).toThrow(/There are: .*“Behind the cab”/);
+  });
+
   it('a broken file exits with 2 and every problem has its path', () => {
     const { code, problems } = commands(['check', 'x.json'], {}, () =>
       read(van).replace('"tyreRadius": 393.7', '"tyreRadius": "big"'),

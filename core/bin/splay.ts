@@ -12,6 +12,7 @@ try {
       view: { type: 'string' },
       table: { type: 'string' },
       unit: { type: 'string' },
+      plan: { type: 'string' },
       out: { type: 'string' },
       help: { type: 'boolean' },
     },

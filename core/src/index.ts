@@ -1,3 +1,4 @@
+export * from './body/index.ts';
 export * from './exchange/index.ts';
 export * from './frame/index.ts';
 export { InputError, type InputProblem, type Outcome, unwrap } from './input-error.ts';

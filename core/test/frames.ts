@@ -55,6 +55,7 @@ type Bare<T> = T extends Operation ? Omit<T, 'id' | 'note' | 'off'> : never;
 export function planOf(...operations: readonly Bare<Operation>[]): Plan {
   return {
     name: 'Test plan',
+    note: '',
     accepted: [],
     operations: operations.map(
       (operation, index) => ({ id: `op${index + 1}`, note: '', off: false, ...operation }) as Operation,
@@ -65,6 +66,7 @@ export function planOf(...operations: readonly Bare<Operation>[]): Plan {
 export function inputOf(frame: Frame, ...operations: readonly Bare<Operation>[]): PlanInput {
   return {
     donor: frame,
+    body: null,
     plan: planOf(...operations),
     rules: { profile: 'weld-and-reinforce', changes: {} },
     display: { unit: 'in', division: 16 },

@@ -2,6 +2,7 @@ import { type ChildProcess } from 'node:child_process';
 import { readdirSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
+import { JOB_VERSION } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { serve } from '../../scripts/lib/app.mjs';
 import { closeDatabase } from '../src/server/db/database.ts';
@@ -85,7 +86,7 @@ const doors = (): [method: string, path: string, body?: string][] => {
   };
   return [
     ['GET', `/api/jobs/${jobId}`],
-    ['PUT', `/api/jobs/${jobId}`, JSON.stringify({ basedOn: 1, label: 'x', job })],
+    ['PUT', `/api/jobs/${jobId}`, JSON.stringify({ basedOn: 1, label: 'x', version: JOB_VERSION, job })],
     ['GET', `/api/jobs/${jobId}/revisions`],
     ['GET', `/api/jobs/${jobId}/revisions/1`],
     ['POST', `/api/jobs/${jobId}/revisions/1`, JSON.stringify({ basedOn: 1 })],
@@ -212,7 +213,7 @@ describe('what may come in', () => {
     expect(answer.status).toBe(422);
     expect(answer.headers.get('content-type')).toBe('application/problem+json');
     const told = (await answer.json()) as { problems: { path: string }[] };
-    expect(told.problems.map(({ path }) => path).sort()).toEqual(['basedOn', 'job']);
+    expect(told.problems.map(({ path }) => path).sort()).toEqual(['basedOn', 'job', 'version']);
     const reading = await call('POST', `/api/jobs/${jobId}/readings`, mine, JSON.stringify([{ id: 'x' }]));
     expect(reading.status).toBe(422);
     expect((await call('PUT', `/api/jobs/${jobId}`, mine, 'not json')).status).toBe(422);
@@ -228,7 +229,7 @@ describe('what may come in', () => {
         'PUT',
         `/api/jobs/${jobId}`,
         mine,
-        JSON.stringify({ basedOn: head.revision, label: 'x', job: { ...head.job, name } }),
+        JSON.stringify({ basedOn: head.revision, label: 'x', version: JOB_VERSION, job: { ...head.job, name } }),
       );
     expect((await save('First in')).status).toBe(200);
     const late = await save('Too late');

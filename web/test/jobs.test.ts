@@ -1,7 +1,7 @@
-import { sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
-import { InputError, parseJobFile, type Reading } from '@splay/core';
+import { InputError, JOB_VERSION, jobFileOf, parseJobFile, type Reading } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDatabase, database } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
@@ -90,6 +90,35 @@ describe('saving', () => {
     expect(() => saveJob(reviewer, id, { basedOn: 1, label: '', job })).toThrow(Forbidden);
     expect(() => addReadings(reviewer, id, [])).toThrow(Forbidden);
     expect(() => importJob(reviewer, flagshipText)).toThrow(Forbidden);
+  });
+});
+
+describe('a job stored in version 1 of the format', () => {
+  it('is read as it is today, and its next revision is stored in the present version', async () => {
+    const { id, job } = await importJob(owner, flagshipText);
+    const { masses, ...body } = job.body!;
+    const { note, ...plan } = job.plan;
+    const { variants, ...old } = { ...job, body, plan };
+    expect(masses.length).toBeGreaterThan(0);
+    expect([note.length > 0, variants]).toEqual([true, []]);
+    await withShop(owner.shopId, async (tx) => {
+      const values = { shopId: owner.shopId, jobId: id, number: 2, label: 'Old', document: old, savedBy: 'owner' };
+      await tx.insert(jobRevisions).values({ ...values, version: 1 });
+      await tx.update(jobs).set({ head: 2 }).where(eq(jobs.id, id));
+    });
+    const head = await readJob(owner, id);
+    expect(head.job).toEqual({ ...job, body: { ...body, masses: [] }, plan: { ...plan, note: '' }, variants: [] });
+    expect((await listJobs(owner)).find((one) => one.id === id)?.job).toEqual(head.job);
+    expect(() => parseJobFile(JSON.stringify(jobFileOf(head.job, [])))).not.toThrow();
+    await saveJob(owner, id, { basedOn: 2, label: 'Now', job: head.job });
+    const versions = await withShop(owner.shopId, (tx) =>
+      tx
+        .select({ version: jobRevisions.version })
+        .from(jobRevisions)
+        .where(eq(jobRevisions.jobId, id))
+        .orderBy(jobRevisions.number),
+    );
+    expect(versions.map(({ version }) => version)).toEqual([JOB_VERSION, 1, JOB_VERSION]);
   });
 });
 

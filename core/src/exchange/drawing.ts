@@ -2,6 +2,7 @@ import { sectionLookup } from '../frame/index.ts';
 import type { Job } from '../job/index.ts';
 import {
   type DrawnPoint,
+  emptyPlan,
   evaluatePlan,
   insideEdge,
   type Piece,
@@ -47,7 +48,7 @@ const turned = (points: readonly DrawnPoint[]): DrawnPoint[] => points.map(([x, 
 /** A view of a job in real size: the donor before, the frame as built, what is new and what is cut away. */
 export function drawingOf(job: Job, view: DrawingView, result: PlanResult = evaluatePlan(job)): Shape[] {
   const section = sectionLookup(job.donor);
-  const donor = evaluatePlan({ ...job, plan: { ...job.plan, operations: [] } });
+  const donor = evaluatePlan({ ...job, plan: emptyPlan(job.plan.name) });
   const outlines = (piece: Piece): DrawnPoint[][] =>
     view === 'side'
       ? [sideOutline(piece, 'left', section)]

@@ -1,7 +1,8 @@
-export { type Body, type BodyMount, type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
+export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
 export { type Gate, type GateCheck, gatesOf, isPassed, nextStep, type StageCount, stageCount } from './progress.ts';
 export { type Ask, measuringGuide } from './measuring-guide.ts';
-export { migrate, type Migrations } from './migrate.ts';
+export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
 export { checkJob, checkReading, parseJobFile, schemaProblems } from './parse-job.ts';
+export { isPlanName, nameForVariant, plansOf, setAside, takeUp, withoutVariant, withPlanNamed } from './variants.ts';
 export { writeJobFile } from './write-job.ts';

@@ -1,34 +1,19 @@
+import type { Body } from '../body/index.ts';
 import type { Frame } from '../frame/index.ts';
 import type { Plan, PlanInput } from '../plan/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { Reading } from '../survey/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 
-/** A place where the body wants to sit, in body coordinates: x from its front wheel opening, rearward. */
-export interface BodyMount {
-  readonly id: string;
-  readonly name: string;
-  readonly x: number;
-  readonly y: number;
-  readonly z: number;
-}
-
-/** The body that goes on: what the frame must be made to fit. mm. */
-export interface Body {
-  readonly name: string;
-  /** Distance between the centres of its wheel openings. */
-  readonly wheelbase: number;
-  /** Outline of its side, from front to rear, x from the front wheel opening, z over the datum plane. */
-  readonly outline: readonly { readonly x: number; readonly z: number }[];
-  readonly mounts: readonly BodyMount[];
-}
-
 /** One build. A `PlanInput`, so that the plan is evaluated straight from it. */
 export interface Job extends PlanInput {
   readonly name: string;
   readonly donor: Frame;
   readonly body: Body | null;
+  /** The plan in hand: what is drawn, marked out and measured against. */
   readonly plan: Plan;
+  /** Other ways of doing it, kept beside the plan in hand to compare and to take up. Their names differ from its. */
+  readonly variants: readonly Plan[];
   readonly rules: Rulebook;
   readonly display: LengthFormat;
   /** Benches that the shop has called done. */
@@ -36,7 +21,7 @@ export interface Job extends PlanInput {
 }
 
 export const JOB_FORMAT = 'splay-job';
-export const JOB_VERSION = 1;
+export const JOB_VERSION = 2;
 
 /** A job with its readings, as it travels. */
 export interface JobFile {

@@ -28,7 +28,7 @@ describe('the JSON Schema of a job file', () => {
   });
 
   it.each([
-    ['version', 2],
+    ['version', 1],
     ['job.name', ''],
     ['job.donor.axles.0.x', '12'],
     ['job.donor.axles.0.x', 80_000],
@@ -39,6 +39,8 @@ describe('the JSON Schema of a job file', () => {
     ['job.donor.controlMeasurements.0.to', undefined],
     ['job.plan.operations.0.length', null],
     ['job.plan.operations.0.id', 'no spaces'],
+    ['job.variants', [{ name: 'No operations', note: '', accepted: [] }]],
+    ['job.body.masses.0.mass', '900'],
     ['job.rules.changes', { 'made/up': 1 }],
     ['readings.0.taken', 'yesterday'],
   ])('refuses %s = %o, as the program does', (path, value) => {
@@ -48,6 +50,7 @@ describe('the JSON Schema of a job file', () => {
   it.each([
     ['job.body', null],
     ['job.plan.operations.0.section', null],
+    ['job.variants', [{ name: 'Nothing yet', note: '', accepted: [], operations: [] }]],
     ['job.rules.changes', { 'joint/meets': 2 }],
     ['job.donor.axles.0.rating', undefined],
   ])('takes %s = %o', (path, value) => {

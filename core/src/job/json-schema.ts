@@ -12,27 +12,37 @@ interface Variants {
 
 const isVariants = (schema: object): schema is Variants => 'variants' in schema;
 
+/** Schemas whose meta has a name: written once, under `$defs`. */
+type Definitions = Map<string, JsonSchema>;
+
 /**
  * The JSON Schema of the same shape as a Yup schema of `fields.ts`. Conditions across fields (ids that must exist,
  * stations in order) are not in it: `parseJobFile` checks those.
  */
-export function jsonSchemaOf(schema: yup.ISchema<unknown>): JsonSchema {
+function jsonSchemaOf(schema: yup.ISchema<unknown>, definitions: Definitions): JsonSchema {
   if (isVariants(schema)) {
-    const anyOf = [...schema.variants.map(jsonSchemaOf), ...(schema.nullable ? [{ type: 'null' }] : [])];
+    const anyOf = [
+      ...schema.variants.map((each) => jsonSchemaOf(each, definitions)),
+      ...(schema.nullable ? [{ type: 'null' }] : []),
+    ];
     return anyOf.length === 1 ? (anyOf[0] as JsonSchema) : { anyOf };
   }
   const described = (schema as yup.Schema).describe() as yup.SchemaDescription;
-  const note = described.meta as { readonly unit?: string } | undefined;
+  const note = described.meta as { readonly unit?: string; readonly name?: string } | undefined;
   const unit = note?.unit ? { description: note.unit } : {};
   switch (described.type) {
-    case 'object':
-      return objectSchema(schema as yup.ObjectSchema<yup.AnyObject>);
+    case 'object': {
+      const shape = objectSchema(schema as yup.ObjectSchema<yup.AnyObject>, definitions);
+      if (note?.name === undefined) return shape;
+      definitions.set(note.name, shape);
+      return { $ref: `#/$defs/${note.name}` };
+    }
     case 'array': {
       const { innerType } = schema as yup.ArraySchema<unknown[], yup.AnyObject>;
       const most = limitOf(described, 'max');
       return {
         type: 'array',
-        ...(innerType ? { items: jsonSchemaOf(innerType as yup.ISchema<unknown>) } : {}),
+        ...(innerType ? { items: jsonSchemaOf(innerType as yup.ISchema<unknown>, definitions) } : {}),
         ...(most === undefined ? {} : { maxItems: most }),
       };
     }
@@ -62,12 +72,12 @@ export function jsonSchemaOf(schema: yup.ISchema<unknown>): JsonSchema {
   }
 }
 
-function objectSchema(schema: yup.ObjectSchema<yup.AnyObject>): JsonSchema {
+function objectSchema(schema: yup.ObjectSchema<yup.AnyObject>, definitions: Definitions): JsonSchema {
   const fields = Object.entries(schema.fields as Readonly<Record<string, yup.ISchema<unknown>>>);
   const required = fields.filter(([, field]) => isVariants(field) || !isOptional(field)).map(([key]) => key);
   return {
     type: 'object',
-    properties: Object.fromEntries(fields.map(([key, field]) => [key, jsonSchemaOf(field)])),
+    properties: Object.fromEntries(fields.map(([key, field]) => [key, jsonSchemaOf(field, definitions)])),
     ...(required.length > 0 ? { required } : {}),
     additionalProperties: false,
   };
@@ -80,8 +90,13 @@ const limitOf = (described: yup.SchemaDescription, test: 'min' | 'max'): number 
   described.tests.find(({ name }) => name === test)?.params?.[test] as number | undefined;
 
 /** The JSON Schema of a job file. */
-export const jobFileJsonSchema = (): JsonSchema => ({
-  $schema: 'https://json-schema.org/draft/2020-12/schema',
-  title: 'Splay job file',
-  ...jsonSchemaOf(jobFileSchema),
-});
+export function jobFileJsonSchema(): JsonSchema {
+  const definitions: Definitions = new Map();
+  const file = jsonSchemaOf(jobFileSchema, definitions);
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Splay job file',
+    ...file,
+    $defs: Object.fromEntries(definitions),
+  };
+}

@@ -53,4 +53,7 @@ it('names suspension brackets that are in no group', () => {
   });
   expect(asked({ features }, 'suspension').where).toMatch(/^in no group: .*anger/);
   expect(asked({}, 'body', { body: null }).state).toBe('missing');
+  expect(asked({}, 'body', { body: { ...job.body!, wheelbase: 0 } }).state).toBe('missing');
+  expect(asked({}, 'body-weights', { body: { ...job.body!, masses: [] } }).state).toBe('missing');
+  expect(asked({}, 'body-weights').where).toBe('3140 kg in all');
 });

@@ -98,9 +98,21 @@ export function measuringGuide(job: Job): Ask[] {
     {
       id: 'body',
       what: 'The body: distance between its wheel openings',
-      where: body ? `${body.name}: ${lengthText(body.wheelbase, display, true)}` : 'centre to centre, both sides',
+      where: body?.wheelbase
+        ? `${body.name}: ${lengthText(body.wheelbase, display, true)}`
+        : 'centre to centre, both sides',
       answers: 'how much to add or take out',
-      state: body ? 'there' : 'missing',
+      state: body?.wheelbase ? 'there' : 'missing',
+      part: 'frame',
+    },
+    {
+      id: 'body-weights',
+      what: 'What the body weighs and carries, and where that balances',
+      where: body?.masses.length
+        ? `${body.masses.reduce((sum, { mass }) => sum + mass, 0).toFixed(0)} kg in all`
+        : 'on a scale under each end: the two readings give the place',
+      answers: 'what stands on each axle, against its rating',
+      state: body?.masses.length ? 'there' : 'missing',
       part: 'frame',
     },
   ];

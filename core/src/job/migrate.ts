@@ -7,8 +7,27 @@ export type RawJobFile = Readonly<Record<string, unknown>>;
 /** `MIGRATIONS[n]` turns a file of version n into one of version n + 1. */
 export type Migrations = Readonly<Record<number, (file: RawJobFile) => RawJobFile>>;
 
-/** There is only one version so far. */
-export const MIGRATIONS: Migrations = {};
+const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Adds keys to a record; anything else is left for the schema to refuse. */
+const adding = (value: unknown, keys: Readonly<Record<string, unknown>>): unknown =>
+  isRecord(value) ? { ...value, ...keys } : value;
+
+export const MIGRATIONS: Migrations = {
+  /** 2: variants beside the plan, a note on each plan, masses of the body. */
+  1: ({ job, ...file }) => ({
+    ...file,
+    job: isRecord(job)
+      ? {
+          ...job,
+          body: adding(job.body, { masses: [] }),
+          plan: adding(job.plan, { note: '' }),
+          variants: [],
+        }
+      : job,
+  }),
+};
 
 /**
  * A job file brought up to `target`, one version at a time.
@@ -35,3 +54,10 @@ export function migrate(
   if (!step) return refuse('file/too-old', `There is no way up from version ${version}.`);
   return migrate({ ...step(file), version: version + 1 }, migrations, target);
 }
+
+/**
+ * A job document of some version, without its file, brought up to the present one.
+ * @throws InputError as `migrate` does.
+ */
+export const upgradeJob = (job: unknown, version: number): unknown =>
+  version === JOB_VERSION ? job : migrate({ version, job }).job;

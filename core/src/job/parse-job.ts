@@ -1,9 +1,11 @@
 import * as yup from 'yup';
+import { bodyProblems } from '../body/index.ts';
 import { frameProblems } from '../frame/index.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
+import type { Plan } from '../plan/index.ts';
 import type { Reading } from '../survey/index.ts';
-import { JOB_FORMAT, type Job, type JobFile } from './job.ts';
-import { migrate } from './migrate.ts';
+import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
+import { migrate, upgradeJob } from './migrate.ts';
 import { jobFileSchema, jobSchema, readingSchema } from './schema.ts';
 
 /** Every way a value differs from a schema, each with its path. Empty when it fits. */
@@ -29,20 +31,38 @@ function check<T>(schema: yup.Schema, value: unknown, meaning: (value: T) => Inp
   return value as T;
 }
 
-function planProblems(job: Job, path: string): InputProblem[] {
+function planProblems(plan: Plan, path: string): InputProblem[] {
   const seen = new Set<string>();
-  return job.plan.operations.flatMap(({ id }, index) => {
+  return plan.operations.flatMap(({ id }, index) => {
     const twice = seen.has(id);
     seen.add(id);
     return twice
-      ? [{ code: 'plan/same-id', path: `${path}plan.operations[${index}].id`, message: `“${id}” is used twice.` }]
+      ? [{ code: 'plan/same-id', path: `${path}.operations[${index}].id`, message: `“${id}” is used twice.` }]
       : [];
   });
 }
 
+function variantProblems({ plan, variants }: Job, path: string): InputProblem[] {
+  const names = [plan.name, ...variants.map(({ name }) => name)];
+  return variants.flatMap((variant, index) => [
+    ...planProblems(variant, `${path}variants[${index}]`),
+    ...(names.indexOf(variant.name) <= index
+      ? [
+          {
+            code: 'plan/same-name',
+            path: `${path}variants[${index}].name`,
+            message: `Two plans are named “${variant.name}”: give one another name.`,
+          },
+        ]
+      : []),
+  ]);
+}
+
 const jobProblems = (job: Job, path = ''): InputProblem[] => [
   ...frameProblems(job.donor, job.display, `${path}donor`),
-  ...planProblems(job, path),
+  ...(job.body ? bodyProblems(job.body, `${path}body`) : []),
+  ...planProblems(job.plan, `${path}plan`),
+  ...variantProblems(job, path),
 ];
 
 function jobFileProblems({ job, readings }: JobFile): InputProblem[] {
@@ -71,8 +91,12 @@ function jobFileProblems({ job, readings }: JobFile): InputProblem[] {
   ];
 }
 
-/** A job document from untrusted data. @throws InputError with every problem found. */
-export const checkJob = (value: unknown): Job => check<Job>(jobSchema, value, jobProblems);
+/**
+ * A job document from untrusted data, brought up from the version of the format it was written in.
+ * @throws InputError with every problem found.
+ */
+export const checkJob = (value: unknown, version: number = JOB_VERSION): Job =>
+  check<Job>(jobSchema, upgradeJob(value, version), jobProblems);
 
 /** A reading from untrusted data. @throws InputError with every problem found. */
 export const checkReading = (value: unknown): Reading => check<Reading>(readingSchema, value);

@@ -178,18 +178,23 @@ const body = record({
   wheelbase: length(),
   outline: list(record({ x: length(), z: length() }), 500),
   mounts: list(record({ id: id(), name: name(), x: length(), y: length(), z: length() }), 200),
+  masses: list(record({ id: id(), name: name(), mass: mass(), x: length(), y: length(), z: length() }), 50),
 });
+
+const plan = record({
+  name: name(),
+  note: text(2000),
+  accepted: list(record({ group: id(), reason: name() }), 100),
+  operations: list(operation, 200),
+}).meta({ name: 'plan' });
 
 /** The shape of a job document. */
 export const jobSchema = record({
   name: name(),
   donor: frame,
   body: orNull(body),
-  plan: record({
-    name: name(),
-    accepted: list(record({ group: id(), reason: name() }), 100),
-    operations: list(operation, 200),
-  }),
+  plan,
+  variants: list(plan, 20),
   rules: record({
     profile: oneOf(Object.keys(PROFILES)),
     changes: record(Object.fromEntries(Object.keys(RULES).map((rule) => [rule, number().optional()]))),

@@ -1,7 +1,9 @@
+import type { Body } from '../body/index.ts';
 import { type Axle, type Crossmember, type Frame, type FramePoint, sectionLookup } from '../frame/index.ts';
 import { materialOf } from '../materials/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
+import { type Laden, ladenOf } from './axle-loads.ts';
 import { type Conflict, SEVERITIES } from './conflict.ts';
 import type { Context } from './context.ts';
 import { type ControlPrediction, controlPredictions, type FindPoint, pointFinder } from './control.ts';
@@ -26,6 +28,7 @@ import { builtOf, type Tape, tapeOf } from './tape.ts';
 /** What a plan is evaluated from; a `Job` is one. */
 export interface PlanInput {
   readonly donor: Frame;
+  readonly body: Body | null;
   readonly plan: Plan;
   readonly rules: Rulebook;
   readonly display: LengthFormat;
@@ -63,6 +66,8 @@ export interface PlanResult {
   readonly points: readonly RiderOutcome<FramePoint>[];
   readonly tape: Tape;
   readonly measures: { readonly before: Measures; readonly after: Measures };
+  /** With the body on, its front wheel opening on the front axle; null while its masses are not known. */
+  readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
   readonly controls: readonly ControlPrediction[];
   /** Worst first. */
   readonly conflicts: readonly Conflict[];
@@ -204,7 +209,7 @@ function lettered(joints: readonly Omit<Joint, 'letter'>[], ends: readonly Omit<
  * there is a result, with everything that cannot be done listed under `conflicts` and `operations`.
  */
 export function evaluatePlan(input: PlanInput): PlanResult {
-  const { donor: frame, plan, rules, display } = input;
+  const { donor: frame, body, plan, rules, display } = input;
   const context: Context = {
     section: sectionLookup(frame),
     hasSection: (id) => frame.sections.some((named) => named.id === id),
@@ -246,7 +251,15 @@ export function evaluatePlan(input: PlanInput): PlanResult {
         ]
       : [],
   );
-  const found = findConflicts({ frame, plan, tape, joints, ...standing }, context);
+  const measures = {
+    before: before.measures,
+    after: measuresOf(standing, context, materialOf(frame.material).density),
+  };
+  const laden = {
+    before: ladenOf(measures.before, body, standing.axles, 'donor'),
+    after: ladenOf(measures.after, body, standing.axles, 'built'),
+  };
+  const found = findConflicts({ frame, plan, tape, joints, laden: laden.after, ...standing }, context);
   const conflicts = [...refused, ...found].sort(
     (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
   );
@@ -266,7 +279,8 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     axles: standing.axles,
     points: standing.points,
     tape,
-    measures: { before: before.measures, after: measuresOf(standing, context, materialOf(frame.material).density) },
+    measures,
+    laden,
     controls: controlPredictions(frame, before.onDonor, pointFinder(state)),
     conflicts,
   };

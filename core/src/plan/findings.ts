@@ -1,4 +1,5 @@
 import type { Frame } from '../frame/index.ts';
+import type { Laden } from './axle-loads.ts';
 import type { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { Joint } from './joint.ts';
@@ -16,6 +17,8 @@ export interface Findings {
   readonly state: PlanState;
   readonly tape: Tape;
   readonly joints: readonly Joint[];
+  /** With the body on; null while its masses are not known. */
+  readonly laden: Laden | null;
   readonly features: readonly FeatureOutcome[];
   readonly crossmembers: readonly CrossmemberOutcome[];
   readonly axles: readonly RiderOutcome<Frame['axles'][number]>[];

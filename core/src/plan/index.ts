@@ -1,3 +1,4 @@
+export { type AxleLoad, type Laden } from './axle-loads.ts';
 export { type Conflict } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
@@ -33,4 +34,5 @@ export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline
 export { frameProfile, type ProfileRow, type RailProfile } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
+export { type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
 export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

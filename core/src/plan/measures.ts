@@ -10,6 +10,7 @@ import {
 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { sectionProperties, STEEL_DENSITY } from '../sections/index.ts';
+import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
 import type { Context } from './context.ts';
 import { frontSpine, type Piece, place, railEnd, rearSpine, stationsOf } from './piece.ts';
 import { posed } from './pose.ts';
@@ -57,8 +58,6 @@ interface Underside {
   readonly z: number;
   readonly what: string;
 }
-
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** One rail of one piece between its faces. */
 interface Run {
@@ -190,11 +189,8 @@ function runLumps(runs: readonly Run[], context: Context, density: number): Lump
 
 export function measuresOf(standing: Standing, context: Context, density: number): Measures {
   const { pieces } = standing.state;
-  const axleX = (role: Axle['role']): number | null => {
-    const there = standing.axles.filter((axle) => axle.item.role === role && axle.built);
-    return there.length > 0 ? mean(there.map((axle) => axle.built?.x ?? 0)) : null;
-  };
-  const [frontAxle, rearAxle] = [axleX('front'), axleX('rear')];
+  const axles = axleXs(standing.axles, 'built');
+  const { front: frontAxle, rear: rearAxle } = axles;
   const cabBack = standing.points.find((point) => point.item.kind === 'cab-back')?.built?.x ?? null;
   const behindCab = standing.points.flatMap(({ item, built }) =>
     item.kind === 'behind-cab' && built ? [built.x] : [],
@@ -221,9 +217,7 @@ export function measuresOf(standing: Standing, context: Context, density: number
     ),
     ...standing.points.flatMap(({ item, built }) => (built && item.mass > 0 ? [{ mass: item.mass, at: built }] : [])),
   ];
-  const mass = lumps.reduce((sum, lump) => sum + lump.mass, 0);
-  const balance = (axis: keyof Vec3) => lumps.reduce((sum, lump) => sum + lump.mass * lump.at[axis], 0) / mass;
-  const centreOfGravity = mass > 0 ? { x: balance('x'), y: balance('y'), z: balance('z') } : null;
+  const weight = balance(lumps);
   const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
   return {
     wheelbase: minus(rearAxle, frontAxle),
@@ -236,22 +230,9 @@ export function measuresOf(standing: Standing, context: Context, density: number
     narrowest: Math.min(...widths),
     lowest,
     ...ramps(standing, low),
-    mass,
-    centreOfGravity,
-    axleLoads: axleLoadsOf(mass, centreOfGravity, frontAxle, rearAxle),
+    ...weight,
+    axleLoads: axleLoadsOf(weight, axles),
   };
-}
-
-/** Moments about each axle: a beam on two supports. */
-function axleLoadsOf(
-  mass: number,
-  centre: Vec3 | null,
-  frontX: number | null,
-  rearX: number | null,
-): Measures['axleLoads'] {
-  if (!centre || frontX === null || rearX === null || rearX <= frontX) return null;
-  const rear = (mass * (centre.x - frontX)) / (rearX - frontX);
-  return { front: mass - rear, rear };
 }
 
 /** Built x of the bottom edges at an end: a leaning cut may reach farther there than at the top. */

@@ -152,9 +152,14 @@ export interface AcceptedSplit {
 
 export interface Plan {
   readonly name: string;
+  /** What speaks for it or against it, in the shop's words. */
+  readonly note: string;
   readonly accepted: readonly AcceptedSplit[];
   readonly operations: readonly Operation[];
 }
+
+/** A plan in which nothing is done. */
+export const emptyPlan = (name: string): Plan => ({ name, note: '', accepted: [], operations: [] });
 
 /** The angle of a pie cut, radians: as given, or asin(drop / distance). NaN when the point cannot drop that far. */
 export function pieAngle(amount: PieCut['amount']): number {

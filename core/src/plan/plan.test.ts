@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { built, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
+import { newBody } from '../body/index.ts';
 import { type Feature, type Frame, type Rail, sectionLookup } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import { builtOf, donorOf, evaluatePlan, frameProfile, pieAngle, type PlanResult } from './index.ts';
@@ -81,6 +82,41 @@ describe('worked cases', () => {
     expect(empty.axleLoads!.rear / empty.mass).toBeNear(2300 / 3600, 1e-9);
     expect(laden.axleLoads!.rear - empty.axleLoads!.rear).toBeNear(1000, 1e-9);
     expect(laden.axleLoads!.front + laden.axleLoads!.rear).toBeNear(laden.mass, 1e-9);
+  });
+
+  it('the body and its load stand on the axles by levers, against what they may carry', () => {
+    const axles = plainFrame().axles.map((axle) => ({ ...axle, rating: axle.role === 'rear' ? 1500 : 1300 }));
+    const body = {
+      ...newBody,
+      masses: [
+        { id: 'own', name: 'Body', mass: 900, x: 1800, y: 0, z: 500 },
+        { id: 'load', name: 'Load', mass: 1200, x: 3900, y: 0, z: 700 },
+      ],
+    };
+    const bare = inputOf(plainFrame({ axles }));
+    const { laden, measures, conflicts } = evaluatePlan({ ...bare, body });
+    // On 3600 mm: 900 in the middle gives 450, 1200 at 3900 gives 1300 to the rear and lifts the front by 100.
+    expect(laden.after!.rear.load - measures.after.axleLoads!.rear).toBeNear(1750, 1e-9);
+    expect(laden.after!.front.load - measures.after.axleLoads!.front).toBeNear(350, 1e-9);
+    expect(laden.after!.mass).toBeNear(measures.after.mass + 2100, 1e-9);
+    expect([laden.after!.front.rating, laden.after!.rear.rating]).toEqual([1300, 1500]);
+    expect(conflicts.map(({ code, about }) => [code, about])).toEqual([['axle-overloaded', 'rear']]);
+    expect(evaluatePlan(bare).laden).toEqual({ before: null, after: null });
+
+    // 900 mm more between the axles: the same load 3900 behind the front axle gives 1200 · 3900 / 4500 = 1040.
+    const stretched = inputOf(plainFrame({ axles }), { kind: 'lengthen', at: donor(2500), length: 900, section: null });
+    const longer = evaluatePlan({ ...stretched, body });
+    const ownShare = longer.laden.after!.rear.load - longer.measures.after.axleLoads!.rear;
+    expect(ownShare).toBeNear((900 * 1800) / 4500 + 1040, 1e-9);
+    expect(longer.laden.before).toEqual(laden.after);
+  });
+
+  it('a load far behind the rear axle that lifts the front stops the plan; a missing rating is not a pass', () => {
+    const masses = [{ id: 'load', name: 'Load', mass: 3000, x: 6000, y: 0, z: 700 }];
+    const { laden, conflicts } = evaluatePlan({ ...inputOf(plainFrame()), body: { ...newBody, masses } });
+    expect(laden.after!.front.load).toBeLessThan(0);
+    expect(laden.after!.rear.rating).toBeNull();
+    expect(conflicts.map(({ code, severity }) => [code, severity])).toEqual([['axle-lifts', 'stop']]);
   });
 
   it('the profile gives widths and heights at stations and at both ends of each joint', () => {

@@ -1,8 +1,10 @@
 import {
+  type AxleLoad,
   builtOf,
   datumStation,
   frameProfile,
   type Job,
+  type Laden,
   type Measures,
   operationName,
   type PlanResult,
@@ -24,6 +26,7 @@ const kilograms = (kg: number | null | undefined) => (kg === null || kg === unde
 
 /** Everything that the drawing shows, in tables: for screen readers, for checking a number, for copying out. */
 export function BoardTable({ job, result, section, selected, onSelect }: BoardTableProps) {
+  const { laden } = result;
   const { before, after } = result.measures;
   const donorDatum = datumStation(job.donor);
   const datum = builtOf(result.tape, donorDatum) ?? donorDatum;
@@ -52,6 +55,13 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
       (of) => (of.centreOfGravity ? <Length mm={of.centreOfGravity.x} format={job.display} /> : '–'),
     ],
   ];
+  const loadOf = (axle: AxleLoad | undefined) =>
+    axle ? `${axle.load.toFixed(0)}${axle.rating === null ? '' : ` of ${axle.rating.toFixed(0)}`} kg` : '–';
+  const loaded: readonly (readonly [string, (of: Laden | null) => ReactNode])[] = [
+    [`Mass with ${job.body?.name} and its load`, (of) => kilograms(of?.mass)],
+    ['on the front axle, of what it may carry', (of) => loadOf(of?.front)],
+    ['on the rear axle, of what it may carry', (of) => loadOf(of?.rear)],
+  ];
   const name = new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)]));
   const profile = frameProfile(result.pieces, section);
   const apart = job.donor.rails.kind === 'measured';
@@ -61,6 +71,9 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
         {figures.map(([figure, of]) => (
           <Row key={figure} head={figure} cells={[of(before), of(after)]} />
         ))}
+        {job.body && laden.after
+          ? loaded.map(([figure, of]) => <Row key={figure} head={figure} cells={[of(laden.before), of(laden.after)]} />)
+          : []}
       </Sheet>
       <Sheet caption="Joints and cut ends" columns={['Cut', 'donor', 'built', 'ends']} empty="No cut is planned yet.">
         {[...result.joints, ...result.cutEnds]
@@ -148,7 +161,8 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
       </Sheet>
       <p className="text-pencil">
         Stations count from the datum hole, heights from the datum plane. Ramps are tangent to the tyres. Mass is that
-        of rails, crossmembers, brackets and the weights entered, not the body. Planning figures, not an approval.
+        of rails, crossmembers, brackets and the weights entered; the body is counted where it says so, its front wheel
+        opening on the front axle. Planning figures, not an approval: weigh the truck axle by axle.
       </p>
     </div>
   );

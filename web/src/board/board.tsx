@@ -23,7 +23,7 @@ import { type Across, acrossPx } from './steel.tsx';
 import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
 import { useDrag } from './use-drag.ts';
 import { ZoomButtons } from './zoom-buttons.tsx';
-import { type Reach, toPx, useView } from './view.ts';
+import { type Reach, reachOf, toPx, useView } from './view.ts';
 
 export interface BoardProps {
   readonly job: Job;
@@ -44,18 +44,6 @@ export interface BoardProps {
   readonly onNudgeCut: (operation: string, event: KeyboardEvent) => void;
 }
 
-/** Stations that donor and built frame span together, wheels included, mm. */
-function reachOf(result: PlanResult, donor: PlanResult): Reach {
-  const spans = [...result.tape.spans, ...donor.tape.spans];
-  const wheels = result.axles.flatMap(({ built, item }) =>
-    built ? [built.x - item.tyreRadius, built.x + item.tyreRadius] : [],
-  );
-  return [
-    Math.min(...spans.map((span) => span.builtFrom), ...wheels),
-    Math.max(...spans.map((span) => span.builtTo), ...wheels),
-  ];
-}
-
 /** The drawing that every bench shares: side view, tape and plan view in register. */
 export const Board = memo(function Board({
   job,
@@ -71,8 +59,8 @@ export const Board = memo(function Board({
   onDropCut,
   onNudgeCut,
 }: BoardProps) {
-  const donorReach = useMemo(() => reachOf(donor, donor), [donor]);
-  const builtReach = reachOf(result, donor);
+  const donorReach = useMemo(() => reachOf(donor), [donor]);
+  const builtReach = reachOf(result);
   // The scale holds still while a cut is dragged; it changes by whole feet of frame, not by every sixteenth.
   const foot = 304.8;
   const reach: Reach = [

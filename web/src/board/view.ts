@@ -1,3 +1,4 @@
+import type { PlanResult } from '@splay/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 
 /** What part of the frame the board shows: station at the left edge, mm, and pixels per mm. */
@@ -9,6 +10,17 @@ export interface View {
 
 /** Stations that the whole drawing spans, mm. */
 export type Reach = readonly [front: number, rear: number];
+
+/** Stations that a frame spans, wheels included, mm. */
+export function reachOf({ tape, axles }: PlanResult): Reach {
+  const wheels = axles.flatMap(({ built, item }) =>
+    built ? [built.x - item.tyreRadius, built.x + item.tyreRadius] : [],
+  );
+  return [
+    Math.min(...tape.spans.map((span) => span.builtFrom), ...wheels),
+    Math.max(...tape.spans.map((span) => span.builtTo), ...wheels),
+  ];
+}
 
 const MARGIN_PX = 34;
 const CLOSEST = 1.6;

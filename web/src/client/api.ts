@@ -1,4 +1,4 @@
-import type { InputProblem, Job, Reading } from '@splay/core';
+import { type InputProblem, type Job, JOB_VERSION, type Reading } from '@splay/core';
 import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 
 export type { RevisionNote, SavedJob };
@@ -49,7 +49,7 @@ export const api = {
   setUp: (form: Record<string, string>) => call<unknown>('POST', '/api/set-up', form),
   importJob: (text: string) => call<SavedJob>('POST', '/api/jobs', text),
   saveJob: (id: string, basedOn: number, label: string, job: Job) =>
-    call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, job }),
+    call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
   restore: (id: string, number: number, basedOn: number) =>
     call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),

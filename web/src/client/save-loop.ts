@@ -1,9 +1,12 @@
+import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
 import type { JobStore } from './job-store.ts';
 
 /** A job that was changed here and not yet saved, kept through a reload or a crash of the browser. */
 interface Draft {
   readonly basedOn: number;
+  /** The version of the job format that it was left in. */
+  readonly version: number;
   readonly job: unknown;
 }
 
@@ -69,7 +72,7 @@ export function startSaving(store: JobStore): () => void {
       return;
     }
     if (state.job !== before.job) {
-      const draft: Draft = { basedOn: state.revision, job: state.job };
+      const draft: Draft = { basedOn: state.revision, version: JOB_VERSION, job: state.job };
       localStorage.setItem(draftKey(state.id), JSON.stringify(draft));
       if (state.saveState === 'stale') return;
       if (state.saveState !== 'offline') store.setState({ saveState: 'changed' });
@@ -93,7 +96,8 @@ export function startSaving(store: JobStore): () => void {
 /** What was left unsaved on this device, if it was based on the revision at hand or an older one. */
 export function leftDraft(id: string): Draft | null {
   try {
-    return JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null') as Draft | null;
+    const left = JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null') as Partial<Draft> | null;
+    return left && { version: 1, basedOn: 0, job: null, ...left };
   } catch {
     return null;
   }

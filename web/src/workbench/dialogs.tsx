@@ -173,7 +173,7 @@ function draftOf(store: JobStore): Job | null {
   const left = leftDraft(id);
   if (!left) return null;
   try {
-    const found = checkJob(left.job);
+    const found = checkJob(left.job, left.version);
     if (JSON.stringify(found) !== JSON.stringify(job)) return found;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

@@ -9,6 +9,7 @@ import {
   type Reading,
   STAGES,
   type Stage,
+  worstJointOf,
 } from '@splay/core';
 import { memo, type ReactNode } from 'react';
 import type { BenchId } from '../shared/phases.ts';
@@ -29,7 +30,6 @@ const VERDICT_WORDS: Readonly<Record<JointVerdict, string>> = {
   'needs-a-transition-piece': 'apart',
   cannot: 'cannot',
 };
-const ORDER: readonly JointVerdict[] = ['meets', 'dress', 'ease-with-a-pie-cut', 'needs-a-transition-piece', 'cannot'];
 
 /** The reading farthest from its target at the latest stage that has any. */
 function worstReading(job: Job, result: PlanResult, readings: readonly Reading[]) {
@@ -45,14 +45,13 @@ function worstReading(job: Job, result: PlanResult, readings: readonly Reading[]
   return judged.sort((a, b) => Math.abs(b.off) - Math.abs(a.off))[0] ?? null;
 }
 
-/** The figures that matter, before → after, along the bottom; each opens the bench that settles it. */
 /** The figures that matter, before and after; each opens its bench. */
 export const Ledger = memo(function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
   const { before, after } = result.measures;
   const { display } = job;
   const length = (mm: number | null) => (mm === null ? '–' : <Length mm={mm} format={display} />);
   const was = (mm: number | null) => (mm === null ? '' : <>was {length(mm)}</>);
-  const worstJoint = [...result.joints].sort((a, b) => ORDER.indexOf(b.verdict) - ORDER.indexOf(a.verdict))[0];
+  const worstJoint = worstJointOf(result.joints);
   const worst = worstReading(job, result, readings);
   const gate = gates.find((candidate) => !isPassed(candidate));
   const missing = gate?.checks.find((check) => !check.passed);

@@ -1,4 +1,4 @@
-import { evaluatePlan, type Gate, gatesOf, isPassed, type Job, type Reading } from '@splay/core';
+import { emptyPlan, evaluatePlan, type Gate, gatesOf, isPassed, type Job, type Reading } from '@splay/core';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
@@ -103,7 +103,8 @@ export default function Workbench(start: JobStart) {
     () =>
       evaluatePlan({
         donor: state.job.donor,
-        plan: { name: '', accepted: [], operations: [] },
+        body: null,
+        plan: emptyPlan(''),
         rules: state.job.rules,
         display: state.job.display,
       }),

@@ -12,15 +12,28 @@ import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change } from '../../client/job-store.ts';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { ComparePlans } from './compare-plans.tsx';
 import { ConflictList } from './conflict-list.tsx';
 import { JointTable } from './joint-table.tsx';
 import { MovesWithIt } from './moves-with-it.tsx';
 import { OperationDetail } from './operation-detail.tsx';
 import { OperationList } from './operation-list.tsx';
+import { PlanHead } from './plan-head.tsx';
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
-export function CutsBench({ store, job, result, canWrite, selected, onSelect, onPickConflict }: BenchProps) {
+export function CutsBench({
+  store,
+  job,
+  result,
+  donor,
+  readings,
+  canWrite,
+  selected,
+  onSelect,
+  onPickConflict,
+}: BenchProps) {
   const [asked, setAsked] = useState<OperationKind | ''>('');
+  const [comparing, setComparing] = useState(false);
   // Picking a feature on the drawing keeps the operation that was at hand.
   const [last, setLast] = useState<string | null>(null);
   const find = (id: string | null) => result.operations.find((candidate) => candidate.operation.id === id);
@@ -55,6 +68,17 @@ export function CutsBench({ store, job, result, canWrite, selected, onSelect, on
 
   return (
     <>
+      <PlanHead store={store} job={job} canWrite={canWrite} onCompare={() => setComparing(true)} />
+      {comparing && (
+        <ComparePlans
+          store={store}
+          job={job}
+          donor={donor}
+          readings={readings}
+          canWrite={canWrite}
+          onClose={() => setComparing(false)}
+        />
+      )}
       <OperationList
         store={store}
         result={result}

@@ -1,15 +1,8 @@
-import type { Joint, JointSide, JointVerdict, LengthFormat } from '@splay/core';
+import type { Joint, JointSide, LengthFormat } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { Verdict, type VerdictKind } from '../../ui/verdict.tsx';
-
-const VERDICTS: Readonly<Record<JointVerdict, readonly [VerdictKind, string]>> = {
-  meets: ['good', 'meets'],
-  dress: ['note', 'meets after dressing'],
-  'ease-with-a-pie-cut': ['warn', 'kinked: ease it with a pie cut'],
-  'needs-a-transition-piece': ['warn', 'needs a transition piece'],
-  cannot: ['stop', 'cannot meet'],
-};
+import { Verdict } from '../../ui/verdict.tsx';
+import { VERDICT_WORDS } from './verdict-words.ts';
 
 const degrees = (radians: number) => `${Math.abs(radians) < 5e-4 ? '0' : ((radians * 180) / Math.PI).toFixed(1)}°`;
 
@@ -49,7 +42,7 @@ export function JointTable({ joints, display }: { readonly joints: readonly Join
           </tr>
         </thead>
         {joints.map((joint) => {
-          const [kind, words] = VERDICTS[joint.verdict];
+          const [kind, words] = VERDICT_WORDS[joint.verdict];
           return (
             <tbody key={joint.letter}>
               <tr>

@@ -81,7 +81,7 @@ function BodyAsks({
   readonly onChange: (operation: Operation) => void;
 }) {
   const { before, after } = result.measures;
-  if (!job.body || before.wheelbase === null || after.wheelbase === null) return null;
+  if (!job.body?.wheelbase || before.wheelbase === null || after.wheelbase === null) return null;
   const asked = job.body.wheelbase - before.wheelbase;
   const left = job.body.wheelbase - after.wheelbase;
   const there = Math.abs(left) < 0.5;

@@ -1,9 +1,10 @@
-import { checkJob, type Frame, InputError } from '@splay/core';
+import type { Frame } from '@splay/core';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change } from '../../client/job-store.ts';
 import type { CellProblem } from '../../ui/edit-table.tsx';
+import { editProblems } from './check-edit.ts';
 import { ControlTables } from './control-tables.tsx';
 import { CrossmemberTable } from './crossmember-table.tsx';
 import { type DonorTab, TABS } from './donor-tabs.ts';
@@ -20,12 +21,6 @@ export type SetDonor = (label: string, table: string, next: (frame: Frame) => Fr
 export interface PartProps extends Pick<BenchProps, 'job' | 'store' | 'result' | 'selected' | 'onSelect'> {
   readonly set: SetDonor;
   readonly disabled: boolean;
-}
-
-/** `donor.features[2].x` → row 2, column x. */
-function cellOf(path: string, table: string): { readonly row: number; readonly column: string } | null {
-  const match = /^donor\.(.+?)\[(\d+)\](?:\.(\w+))?/.exec(path);
-  return match && match[1] === table ? { row: Number(match[2]), column: match[3] ?? '' } : null;
 }
 
 /** The part of the donor that something picked on the drawing is in. */
@@ -50,19 +45,9 @@ export function DonorBench({ store, job, result, canWrite, selected, onSelect }:
   const [problem, setProblem] = useState('');
   const set: SetDonor = (label, table, next) => {
     const donor = next(job.donor);
-    try {
-      checkJob({ ...job, donor });
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      const cells = error.problems.flatMap(({ path, message }): CellProblem[] => {
-        const at = cellOf(path, table);
-        return at ? [{ ...at, message }] : [];
-      });
-      const elsewhere = error.problems.find(({ path }) => !cellOf(path, table));
-      setProblem(elsewhere ? `${elsewhere.message} Nothing was changed.` : '');
-      return cells.length > 0 || !elsewhere ? cells : [{ row: 0, column: '', message: elsewhere.message }];
-    }
-    setProblem('');
+    const wrong = editProblems({ ...job, donor }, `donor.${table}`);
+    setProblem(wrong?.elsewhere ? `${wrong.elsewhere} Nothing was changed.` : '');
+    if (wrong) return wrong.cells.length > 0 ? wrong.cells : [{ row: 0, column: '', message: wrong.elsewhere }];
     change(store, label, (old) => ({ ...old, donor }));
     return [];
   };

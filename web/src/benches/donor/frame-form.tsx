@@ -1,9 +1,8 @@
-import { type Axle, type Job, lengthText, materialOf, MATERIALS } from '@splay/core';
-import { change } from '../../client/job-store.ts';
+import { type Axle, lengthText, materialOf, MATERIALS } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
-import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, lengthColumn, numberColumn, textColumn, words } from '../../ui/table-columns.ts';
+import { BodyForm } from './body-form.tsx';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
 import { SectionForms } from './section-forms.tsx';
@@ -110,41 +109,6 @@ export function FrameForm(part: PartProps) {
 
       <PanelHeading>The body that goes on</PanelHeading>
       <BodyForm job={job} store={store} disabled={disabled} />
-    </div>
-  );
-}
-
-/** The body as far as the frame must be made to fit it: its name and the distance between its wheel openings. */
-function BodyForm({ job, store, disabled }: Pick<PartProps, 'job' | 'store' | 'disabled'>) {
-  const { body, display } = job;
-  const put = (next: Partial<NonNullable<Job['body']>>) =>
-    change(store, 'Edited the body', (old) => ({
-      ...old,
-      body: { name: 'Body', wheelbase: 0, outline: [], mounts: [], ...old.body, ...next },
-    }));
-  return (
-    <div className="grid grid-cols-2 gap-3">
-      <label className="text-sm text-pencil">
-        Name
-        <input
-          className="field mt-1 h-9 text-graphite"
-          key={body?.name}
-          defaultValue={body?.name ?? ''}
-          disabled={disabled}
-          maxLength={120}
-          onBlur={({ target }) =>
-            target.value.trim() && target.value !== body?.name && put({ name: target.value.trim() })
-          }
-        />
-      </label>
-      <LengthField
-        label="Wheel openings, centre to centre"
-        mm={body?.wheelbase ?? 0}
-        format={display}
-        disabled={disabled}
-        check={(mm) => (mm > 0 ? null : 'The distance must be more than 0.')}
-        onChange={(wheelbase) => put({ wheelbase })}
-      />
     </div>
   );
 }

@@ -14,7 +14,6 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Job } from '@splay/core';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3 }).notNull().defaultNow();
 
@@ -131,8 +130,10 @@ export const jobRevisions = pgTable(
     number: integer('number').notNull(),
     /** What the save changed, in a few words. */
     label: text('label').notNull(),
-    /** `json`, not `jsonb`: the document is kept as it was written. */
-    document: json('document').$type<Job>().notNull(),
+    /** The version of the job format that the document is in. */
+    version: integer('version').notNull().default(1),
+    /** `json`, not `jsonb`: the document is kept as it was written. Read it through `present`. */
+    document: json('document').notNull(),
     savedBy: text('saved_by').notNull(),
     savedAt: moment('saved_at'),
   },

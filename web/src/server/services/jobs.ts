@@ -1,5 +1,14 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { type Job, type JobFile, jobFileOf, parseJobFile, type Reading, writeJobFile } from '@splay/core';
+import {
+  type Job,
+  JOB_VERSION,
+  type JobFile,
+  jobFileOf,
+  parseJobFile,
+  type Reading,
+  upgradeJob,
+  writeJobFile,
+} from '@splay/core';
 import { jobRevisions, jobs, readings } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
@@ -24,15 +33,26 @@ export function listJobs(member: Member): Promise<JobHead[]> {
       .select({
         id: jobs.id,
         revision: jobs.head,
-        job: jobRevisions.document,
+        document: jobRevisions.document,
+        version: jobRevisions.version,
         savedBy: jobRevisions.savedBy,
         savedAt: jobRevisions.savedAt,
       })
       .from(jobs)
       .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
       .orderBy(desc(jobs.updatedAt), jobs.name);
-    return rows.map((row) => ({ ...row, savedAt: row.savedAt.toISOString() }));
+    return rows.map(present);
   });
+}
+
+/** A stored revision with its document as it is today, whatever version of the format it was saved in. */
+function present<Row extends { readonly document: unknown; readonly version: number; readonly savedAt: Date }>({
+  document,
+  version,
+  savedAt,
+  ...row
+}: Row) {
+  return { ...row, job: upgradeJob(document, version) as Job, savedAt: savedAt.toISOString() };
 }
 
 /** @throws NotFound */
@@ -44,7 +64,8 @@ async function headOf(tx: Transaction, id: string, revision?: number): Promise<J
     .select({
       id: jobs.id,
       revision: jobRevisions.number,
-      job: jobRevisions.document,
+      document: jobRevisions.document,
+      version: jobRevisions.version,
       savedBy: jobRevisions.savedBy,
       savedAt: jobRevisions.savedAt,
     })
@@ -52,7 +73,7 @@ async function headOf(tx: Transaction, id: string, revision?: number): Promise<J
     .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, revision ?? jobs.head)))
     .where(eq(jobs.id, id));
   if (!row) throw new NotFound();
-  return { ...row, savedAt: row.savedAt.toISOString() };
+  return present(row);
 }
 
 /**
@@ -88,9 +109,16 @@ async function addRevision(
   job: Job,
 ): Promise<JobHead> {
   const savedAt = new Date();
-  await tx
-    .insert(jobRevisions)
-    .values({ shopId: member.shopId, jobId, number, label, document: job, savedBy: member.name, savedAt });
+  await tx.insert(jobRevisions).values({
+    shopId: member.shopId,
+    jobId,
+    number,
+    label,
+    version: JOB_VERSION,
+    document: job,
+    savedBy: member.name,
+    savedAt,
+  });
   await tx.update(jobs).set({ head: number, name: job.name, updatedAt: savedAt }).where(eq(jobs.id, jobId));
   return { id: jobId, revision: number, job, savedBy: member.name, savedAt: savedAt.toISOString() };
 }

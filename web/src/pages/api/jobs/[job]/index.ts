@@ -9,6 +9,8 @@ const save = yup
   .object({
     basedOn: yup.number().strict().integer().min(1).required(),
     label: yup.string().strict().max(200).required(),
+    /** The version of the job format that the job is in. */
+    version: yup.number().strict().integer().min(1).required('is missing: load the page again'),
     job: yup.mixed().required(),
   })
   .noUnknown();
@@ -18,5 +20,7 @@ export const GET = endpoint(async ({ member, job }) => json(await readJob(member
 /** Saves a new revision that says which one it was based on; refuses with both versions when that is not the newest. */
 export const PUT = endpoint(async ({ member, job, request }) => {
   const sent = await readJson(request, save, JOB_LIMIT);
-  return json(await saveJob(member, job, { basedOn: sent.basedOn, label: sent.label, job: checkJob(sent.job) }));
+  return json(
+    await saveJob(member, job, { basedOn: sent.basedOn, label: sent.label, job: checkJob(sent.job, sent.version) }),
+  );
 });

@@ -1,0 +1,1 @@
+export { type Body, type BodyMass, type BodyMount, bodyProblems, newBody, seated } from './body.ts';

@@ -1,0 +1,138 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { evaluatePlan, summaryOf } from '../plan/index.ts';
+import { inches } from '../units/index.ts';
+import {
+  checkJob,
+  isPlanName,
+  type Job,
+  nameForVariant,
+  parseJobFile,
+  plansOf,
+  setAside,
+  takeUp,
+  withoutVariant,
+  withPlanNamed,
+} from './index.ts';
+
+const read = (path: string) => readFileSync(new URL(`../../../${path}`, import.meta.url), 'utf8');
+const { job } = parseJobFile(read('demo/orchard-sprayer.json'));
+const names = (of: Job) => plansOf(of).map(({ name }) => name);
+const [straight, obvious, links] = names(job) as [string, string, string];
+
+describe('variants', () => {
+  it('the sprayer has three ways to the same wheelbase, of which the obvious one does not meet', () => {
+    const results = plansOf(job).map((plan) => evaluatePlan({ ...job, plan }));
+    for (const { measures } of results) expect(measures.after.wheelbase).toBeNear(inches(133.875), 1e-6);
+    expect(results.map(({ joints }) => joints.map(({ verdict }) => verdict))).toEqual([
+      ['meets'],
+      ['needs-a-transition-piece'],
+      ['meets'],
+    ]);
+    // Both rails taper 2 1/4 in over 38 in; the right one starts 3/32 in farther out.
+    const { left, right } = results[1]!.joints[0]!.sides;
+    expect(left.dy).toBeNear(inches((23.625 / 38) * 2.25), 1e-3);
+    expect(right.dy).toBeNear(-inches((23.625 / 38) * (17.59375 - 15.25)), 1e-3);
+    for (const { conflicts } of results) expect(conflicts.filter(({ severity }) => severity === 'stop')).toEqual([]);
+  });
+
+  it('says what each costs', () => {
+    const [a, b, c] = plansOf(job).map((plan) => summaryOf(evaluatePlan({ ...job, plan })));
+    expect(a).toMatchObject({ operations: 4, joints: 1, newRail: 0, stops: [], decisions: [], remade: [] });
+    expect(a!.gone).toEqual(['Bed mount 2', 'Tank strap 1', 'Tank strap 2']);
+    for (const { cutAway } of [a!, b!, c!]) expect(cutAway).toBeNear(inches(23.625), 1e-6);
+    expect(b!.gone).toEqual(['Bed mount 1', 'Hole 4']);
+    expect(b!.remade).toEqual(['Crossmember 4, mid']);
+    expect(b!.worstJoint!.verdict).toBe('needs-a-transition-piece');
+    expect(b!.decisions.map(({ code }) => code)).toEqual(['crossmember-width', 'joint-needs-a-transition-piece']);
+    expect(c!.gone).toEqual(['Tank strap 1', 'Tank strap 2']);
+    expect(c!.remade).toEqual(['Bed mount 2']);
+  });
+
+  it('taking one up keeps the plan in hand in its place, and taking that up again gives the job back', () => {
+    const taken = takeUp(job, obvious);
+    expect(names(taken)).toEqual([obvious, straight, links]);
+    expect(taken.plan).toBe(job.variants[0]);
+    expect(takeUp(taken, straight)).toEqual(job);
+    expect(takeUp(job, 'no such plan')).toBe(job);
+  });
+
+  it('setting the plan aside goes on with a copy or with nothing, and never with a name that is taken', () => {
+    const name = nameForVariant(job);
+    const copy = setAside(job, name, 'copy');
+    expect(names(copy)).toEqual([name, obvious, links, straight]);
+    expect(copy.plan.operations).toBe(job.plan.operations);
+    expect(copy.plan.note).toBe('');
+    expect(setAside(job, name, 'empty').plan.operations).toEqual([]);
+    expect(setAside(job, links, 'copy')).toBe(job);
+    expect(() => checkJob(copy)).not.toThrow();
+    expect(nameForVariant(copy)).not.toBe(name);
+  });
+
+  it('a name is taken by any plan but the one that has it', () => {
+    expect(isPlanName(job, links)).toBe(false);
+    expect(isPlanName(job, links, links)).toBe(true);
+    expect(isPlanName(job, '  ')).toBe(false);
+    expect(withPlanNamed(job, straight, { name: links })).toBe(job);
+    const renamed = withPlanNamed(job, links, { name: 'Close in', note: 'Less room.' });
+    expect(names(renamed)).toEqual([straight, obvious, 'Close in']);
+    expect(renamed.variants[1]).toMatchObject({ note: 'Less room.', operations: job.variants[1]!.operations });
+  });
+
+  it('one can be dropped, but not the plan in hand', () => {
+    expect(names(withoutVariant(job, links))).toEqual([straight, obvious]);
+    expect(withoutVariant(job, straight)).toEqual(job);
+  });
+
+  it.each([
+    ['a name that is used twice', { variants: [job.plan] }, 'variants[0].name'],
+    ['two variants of one name', { variants: [job.variants[0]!, job.variants[0]!] }, 'variants[1].name'],
+    [
+      'an operation id that is used twice in a variant',
+      {
+        variants: [
+          { ...job.variants[0]!, operations: [...job.variants[0]!.operations, ...job.variants[0]!.operations] },
+        ],
+      },
+      'variants[0].operations[3].id',
+    ],
+    [
+      'a mass of nothing',
+      { body: { ...job.body!, masses: [{ ...job.body!.masses[0]!, mass: 0 }] } },
+      'body.masses[0].mass',
+    ],
+    [
+      'a mass twice',
+      { body: { ...job.body!, masses: [job.body!.masses[0]!, job.body!.masses[0]!] } },
+      'body.masses[1].id',
+    ],
+  ])('a document with %s is refused, with the place', (_, changes, path) => {
+    expect(() => checkJob({ ...job, ...changes })).toThrowError(
+      expect.objectContaining({ problems: expect.arrayContaining([expect.objectContaining({ path })]) }),
+    );
+  });
+});
+
+describe('a job of version 1', () => {
+  const old = JSON.parse(read('core/test/job-files/version-1.json')) as { job: Record<string, object>; readings: [] };
+
+  it('comes up with everything it held, no variants, and the same result', () => {
+    const file = parseJobFile(JSON.stringify(old));
+    expect(file.version).toBe(2);
+    expect(file.readings).toEqual(old.readings);
+    expect(file.job).toEqual({
+      ...old.job,
+      body: { ...old.job.body, masses: [] },
+      plan: { ...old.job.plan, note: '' },
+      variants: [],
+    });
+    expect(evaluatePlan(file.job).measures.after.wheelbase).toBeNear(inches(133.875), 1e-6);
+  });
+
+  it('comes up without its file too, and a job without a body keeps none', () => {
+    expect(checkJob(old.job, 1)).toEqual(parseJobFile(JSON.stringify(old)).job);
+    expect(checkJob({ ...old.job, body: null }, 1).body).toBeNull();
+    expect(() => checkJob(old.job, 2)).toThrow(/variants|is missing/);
+    expect(() => checkJob('nothing', 1)).toThrow(/must be an object/);
+  });
+});

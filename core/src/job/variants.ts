@@ -1,0 +1,47 @@
+import { emptyPlan, type Plan } from '../plan/index.ts';
+import type { Job } from './job.ts';
+
+/** Every plan of a job: the one in hand first. */
+export const plansOf = ({ plan, variants }: Job): readonly Plan[] => [plan, ...variants];
+
+/** Whether a plan could have this name: it says something, and no other plan of the job has it. */
+export const isPlanName = (job: Job, name: string, own?: string): boolean =>
+  name.trim() !== '' && (name === own || plansOf(job).every((plan) => plan.name !== name));
+
+/** A name that no plan of the job has: `… 2`, `… 3` */
+export function nameForVariant(job: Job): string {
+  const stem = job.plan.name.replace(/ \d+$/, '').slice(0, 110);
+  for (let count = 2; ; count += 1) {
+    const name = `${stem} ${count}`;
+    if (isPlanName(job, name)) return name;
+  }
+}
+
+/**
+ * The job with its plan kept as a variant, and a plan of another name in hand to go on with: the same operations, or
+ * none. As it was when the name is taken.
+ */
+export function setAside(job: Job, name: string, from: 'copy' | 'empty'): Job {
+  if (!isPlanName(job, name)) return job;
+  const next = from === 'copy' ? { ...job.plan, name, note: '' } : emptyPlan(name);
+  return { ...job, plan: next, variants: [...job.variants, job.plan] };
+}
+
+/** The job with a variant in hand, and the plan that was in hand kept in its place. As it was without such a variant. */
+export function takeUp(job: Job, name: string): Job {
+  const plan = job.variants.find((variant) => variant.name === name);
+  if (!plan) return job;
+  return { ...job, plan, variants: job.variants.map((variant) => (variant === plan ? job.plan : variant)) };
+}
+
+export const withoutVariant = (job: Job, name: string): Job => ({
+  ...job,
+  variants: job.variants.filter((variant) => variant.name !== name),
+});
+
+/** The job with a plan renamed, or its note rewritten. As it was when the new name is taken. */
+export function withPlanNamed(job: Job, name: string, next: Partial<Pick<Plan, 'name' | 'note'>>): Job {
+  if (next.name !== undefined && !isPlanName(job, next.name, name)) return job;
+  const edited = (plan: Plan): Plan => (plan.name === name ? { ...plan, ...next } : plan);
+  return { ...job, plan: edited(job.plan), variants: job.variants.map(edited) };
+}

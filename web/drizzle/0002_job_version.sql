@@ -1,0 +1,1 @@
+ALTER TABLE "job_revisions" ADD COLUMN "version" integer DEFAULT 1 NOT NULL;

@@ -1,0 +1,173 @@
+import {
+  evaluatePlan,
+  type Job,
+  plansOf,
+  type PlanResult,
+  type Reading,
+  sectionLookup,
+  summaryOf,
+  takeUp,
+  withoutVariant,
+  withPlanNamed,
+} from '@splay/core';
+import { useMemo } from 'react';
+import { reachOf } from '../../board/view.ts';
+import { change, type JobStore } from '../../client/job-store.ts';
+import { Dialog } from '../../ui/dialog.tsx';
+import { AnotherWay } from './another-way.tsx';
+import { type Candidate, comparisonLines } from './comparison-lines.tsx';
+import { PlanName } from './plan-name.tsx';
+import { PlanStrip } from './plan-strip.tsx';
+
+interface ComparePlansProps {
+  readonly store: JobStore;
+  readonly job: Job;
+  /** The donor alone, evaluated. */
+  readonly donor: PlanResult;
+  readonly readings: readonly Reading[];
+  readonly canWrite: boolean;
+  readonly onClose: () => void;
+}
+
+const STRIP_WIDTH = 268;
+
+/** The plan in hand and its variants side by side: first what tells them apart, then what they have in common. */
+export function ComparePlans({ store, job, donor, readings, canWrite, onClose }: ComparePlansProps) {
+  const candidates = useMemo(
+    () =>
+      plansOf(job).map((plan): Candidate => {
+        const result = evaluatePlan({ ...job, plan });
+        return { plan, result, summary: summaryOf(result) };
+      }),
+    [job],
+  );
+  const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
+  const reach = useMemo(() => {
+    const each = [donor, ...candidates.map(({ result }) => result)].map(reachOf);
+    return [Math.min(...each.map(([front]) => front)), Math.max(...each.map(([, rear]) => rear))] as const;
+  }, [candidates, donor]);
+  const lines = comparisonLines(job);
+  const apart = lines.filter(({ differs }) => differs(candidates));
+  const alike = lines.filter((line) => !apart.includes(line));
+  const measured = readings.some(({ stage }) => stage !== 'before-cut');
+  const first = candidates[0] as Candidate;
+  return (
+    <Dialog title="Plans side by side" wide onClose={onClose}>
+      <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 130 + candidates.length * 230 }}>
+        <colgroup>
+          <col style={{ width: 130 }} />
+          {candidates.map(({ plan }) => (
+            <col key={plan.name} />
+          ))}
+        </colgroup>
+        <thead>
+          <tr className="align-top">
+            <td />
+            {candidates.map(({ plan, result }, index) => (
+              <th
+                key={plan.name}
+                scope="col"
+                className={`px-3 pt-1 pb-2 text-left font-normal ${index === 0 ? 'bg-layout-wash' : ''}`}
+              >
+                <PlanName
+                  job={job}
+                  name={plan.name}
+                  disabled={!canWrite}
+                  onRename={(name) => change(store, 'Renamed a plan', (old) => withPlanNamed(old, plan.name, { name }))}
+                />
+                <PlanStrip result={result} section={section} reach={reach} width={STRIP_WIDTH} />
+                <div className="mt-1 flex h-8 items-center gap-2">
+                  {index === 0 ? (
+                    <span className="label">In hand</span>
+                  ) : (
+                    canWrite && (
+                      <>
+                        <button
+                          type="button"
+                          className="button"
+                          onClick={() => change(store, `Took up “${plan.name}”`, (old) => takeUp(old, plan.name))}
+                        >
+                          Take it up
+                        </button>
+                        <button
+                          type="button"
+                          className="text-sm text-pencil underline underline-offset-2"
+                          onClick={() =>
+                            change(store, `Dropped “${plan.name}”`, (old) => withoutVariant(old, plan.name))
+                          }
+                        >
+                          Drop
+                        </button>
+                      </>
+                    )
+                  )}
+                </div>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <tr className="border-t border-rule align-top">
+            <th scope="row" className="py-1.5 pr-2 text-left font-normal text-pencil">
+              For and against
+            </th>
+            {candidates.map(({ plan }, index) => (
+              <td key={plan.name} className={`px-3 py-1.5 ${index === 0 ? 'bg-layout-wash' : ''}`}>
+                <textarea
+                  key={plan.note}
+                  aria-label={`For and against ${plan.name}`}
+                  className="field w-full py-1 text-[0.94rem]"
+                  rows={3}
+                  maxLength={2000}
+                  defaultValue={plan.note}
+                  disabled={!canWrite}
+                  onBlur={({ target }) =>
+                    target.value !== plan.note &&
+                    change(store, 'Noted for and against a plan', (old) =>
+                      withPlanNamed(old, plan.name, { note: target.value }),
+                    )
+                  }
+                />
+              </td>
+            ))}
+          </tr>
+          {candidates.length > 1 &&
+            apart.map(({ name, show }) => (
+              <tr key={name} className="border-t border-rule align-top">
+                <th scope="row" className="py-1.5 pr-2 text-left font-normal text-pencil">
+                  {name}
+                </th>
+                {candidates.map((candidate, index) => (
+                  <td key={candidate.plan.name} className={`px-3 py-1.5 ${index === 0 ? 'bg-layout-wash' : ''}`}>
+                    {show(candidate)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      <section className="mt-3 border-t border-graphite pt-2">
+        <h3 className="label">{candidates.length > 1 ? 'The same in all' : 'At a glance'}</h3>
+        <dl className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-[0.94rem]">
+          {(candidates.length > 1 ? alike : lines).map(({ name, show }) => (
+            <div key={name} className="flex gap-1.5">
+              <dt className="text-pencil">{name}</dt>
+              <dd>{show(first)}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
+      {measured && candidates.length > 1 && canWrite && (
+        <p className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">
+          Readings after the cut are there already. They keep their figures, but another plan in hand judges them
+          against its own targets.
+        </p>
+      )}
+      {canWrite && <AnotherWay store={store} job={job} />}
+      <p className="mt-3 text-sm text-pencil">
+        Loads are levers on entered masses, the front wheel opening on the front axle. Planning figures, not an
+        approval.
+      </p>
+    </Dialog>
+  );
+}

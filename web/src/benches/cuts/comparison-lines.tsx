@@ -1,0 +1,126 @@
+import type { Conflict, Job, Plan, PlanResult, PlanSummary } from '@splay/core';
+import type { ReactNode } from 'react';
+import { Length } from '../../ui/length.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { VERDICT_WORDS } from './verdict-words.ts';
+
+/** One plan, evaluated. */
+export interface Candidate {
+  readonly plan: Plan;
+  readonly result: PlanResult;
+  readonly summary: PlanSummary;
+}
+
+/** A row of the comparison: how it is shown for a plan, and whether it tells plans apart. */
+export interface ComparisonLine {
+  readonly name: string;
+  readonly show: (of: Candidate) => ReactNode;
+  readonly differs: (candidates: readonly Candidate[]) => boolean;
+}
+
+type Figure = (of: Candidate) => number | null | undefined;
+type Words = (of: Candidate) => string;
+
+/** Masses are entered no better than this, kg. */
+const SAME_MASS = 10;
+/** No tape tells this, mm. */
+const SAME_LENGTH = 0.1;
+
+const wordsDiffer =
+  (words: Words) =>
+  (candidates: readonly Candidate[]): boolean =>
+    new Set(candidates.map(words)).size > 1;
+
+const figuresDiffer =
+  (figure: Figure, within: number) =>
+  (candidates: readonly Candidate[]): boolean => {
+    const figures = candidates.map((candidate) => figure(candidate) ?? null);
+    const known = figures.filter((value) => value !== null);
+    return (known.length > 0 && known.length < figures.length) || Math.max(...known) - Math.min(...known) > within;
+  };
+
+const reasons = (conflicts: readonly Conflict[]) => conflicts.map(({ message }) => message);
+
+const listed = (names: readonly string[]) => (names.length === 0 ? 'nothing' : names.join(', '));
+
+/** What plans of a job are held against each other by. */
+export function comparisonLines({ display }: Job): ComparisonLine[] {
+  const length = (name: string, of: Figure): ComparisonLine => ({
+    name,
+    show: (candidate) => {
+      const mm = of(candidate);
+      return mm === null || mm === undefined ? '–' : <Length mm={mm} format={display} />;
+    },
+    differs: figuresDiffer(of, SAME_LENGTH),
+  });
+  const words = (name: string, of: Words): ComparisonLine => ({ name, show: of, differs: wordsDiffer(of) });
+  const degrees = (radians: number | null) => (radians === null ? '–' : `${((radians * 180) / Math.PI).toFixed(1)}°`);
+  const kilograms = (name: string, of: Figure, rating?: Figure): ComparisonLine => ({
+    name,
+    show: (candidate) => {
+      const [kg, may] = [of(candidate), rating?.(candidate)];
+      return kg === null || kg === undefined ? '–' : `${kg.toFixed(0)} kg${may ? ` of ${may.toFixed(0)}` : ''}`;
+    },
+    differs: figuresDiffer(of, SAME_MASS),
+  });
+  const axle = (name: string, role: 'front' | 'rear') =>
+    kilograms(
+      name,
+      ({ result }) => result.laden.after?.[role].load,
+      ({ result }) => result.laden.after?.[role].rating,
+    );
+  return [
+    {
+      name: 'Joints',
+      differs: wordsDiffer(({ summary }) => `${summary.joints} ${summary.worstJoint?.verdict}`),
+      show: ({ summary: { joints, worstJoint } }) => {
+        if (!worstJoint) return 'none';
+        const [kind, said] = VERDICT_WORDS[worstJoint.verdict];
+        return (
+          <Verdict kind={kind}>
+            {joints === 1 ? '' : `${joints}; the worst: `}
+            {worstJoint.letter} {said}
+          </Verdict>
+        );
+      },
+    },
+    {
+      name: 'Must stop',
+      show: ({ summary }) => <Reasons kind="stop" reasons={reasons(summary.stops)} />,
+      differs: wordsDiffer(({ summary }) => reasons(summary.stops).join(' ')),
+    },
+    {
+      name: 'To decide',
+      show: ({ summary }) => <Reasons kind="warn" reasons={reasons(summary.decisions)} />,
+      differs: wordsDiffer(({ summary }) => reasons(summary.decisions).join(' ')),
+    },
+    words('Goes', ({ summary }) => listed(summary.gone)),
+    words('Drilled or welded anew', ({ summary }) => listed(summary.remade)),
+    length('Rail cut away', ({ summary }) => summary.cutAway),
+    length('New rail', ({ summary }) => summary.newRail),
+    words('Operations', ({ summary }) => `${summary.operations}`),
+    length('Wheelbase', ({ result }) => result.measures.after.wheelbase),
+    length('Cab to axle', ({ result }) => result.measures.after.cabToAxle),
+    length('Axle to end of frame', ({ result }) => result.measures.after.axleToEnd),
+    length('Overall length', ({ result }) => result.measures.after.overallLength),
+    length('Widest', ({ result }) => result.measures.after.widest),
+    length('Lowest over the ground', ({ result }) => result.measures.after.lowest?.clearance),
+    words('Departure', ({ result }) => degrees(result.measures.after.departure)),
+    kilograms('Mass of the frame', ({ result }) => result.measures.after.mass),
+    axle('Front axle, laden', 'front'),
+    axle('Rear axle, laden', 'rear'),
+  ];
+}
+
+function Reasons({ kind, reasons }: { readonly kind: 'stop' | 'warn'; readonly reasons: readonly string[] }) {
+  if (reasons.length === 0) return 'nothing';
+  return (
+    <ul className="space-y-1">
+      {reasons.map((reason) => (
+        <li key={reason}>
+          <Verdict kind={kind}>{reason}</Verdict>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,71 @@
+import { type PlanResult, type Section, sideOutline } from '@splay/core';
+import { type Across, acrossPx, pathOf } from '../../board/steel.tsx';
+import { type Reach, toPx } from '../../board/view.ts';
+
+interface PlanStripProps {
+  readonly result: PlanResult;
+  readonly section: (id: string) => Section;
+  /** Stations that every strip spans, so that one can be held against another. */
+  readonly reach: Reach;
+  readonly width: number;
+}
+
+const DONOR: Across = { zero: 15, sign: -1 };
+const BUILT: Across = { zero: 51, sign: -1 };
+
+/** A plan at a glance, in side view: the donor with what goes hatched, and under it the frame as built. */
+export function PlanStrip({ result, section, reach, width }: PlanStripProps) {
+  const view = { from: reach[0], scale: (width - 2) / (reach[1] - reach[0]), width };
+  const donorX = (x: number) => toPx(view, x);
+  const kept = result.pieces.filter(({ source }) => source === 'donor');
+  const gone = result.removed.filter(({ source }) => source === 'donor');
+  const asDonor = { pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 };
+  return (
+    <svg width={width} height={74} viewBox={`0 0 ${width} 74`} aria-hidden="true">
+      {kept.map((piece, index) => (
+        <path
+          key={index}
+          d={pathOf(sideOutline({ ...piece, ...asDonor }, 'left', section), view, DONOR)}
+          fill="none"
+          stroke="var(--color-pencil)"
+        />
+      ))}
+      {gone.map((piece, index) => (
+        <path
+          key={index}
+          d={pathOf(sideOutline({ ...piece, ...asDonor }, 'left', section), view, DONOR)}
+          fill="var(--color-oxide)"
+          stroke="var(--color-oxide)"
+        />
+      ))}
+      {result.pieces.map((piece, index) => (
+        <path
+          key={index}
+          d={pathOf(sideOutline(piece, 'left', section), view, BUILT)}
+          fill={piece.source === 'donor' ? 'var(--color-steel)' : 'var(--color-layout)'}
+          stroke={piece.source === 'donor' ? 'var(--color-graphite)' : 'var(--color-layout)'}
+        />
+      ))}
+      {result.axles.map(({ item, donor, built }) => (
+        <g key={item.id} fill="none" strokeWidth={1.2}>
+          <circle cx={donorX(donor.x)} cy={acrossPx(view, DONOR, donor.z)} r={2.5} stroke="var(--color-pencil)" />
+          {built && (
+            <circle cx={donorX(built.x)} cy={acrossPx(view, BUILT, built.z)} r={3.5} stroke="var(--color-graphite)" />
+          )}
+        </g>
+      ))}
+      {[...result.joints, ...result.cutEnds].map((mark) => {
+        const sound = !('verdict' in mark) || mark.verdict === 'meets' || mark.verdict === 'dress';
+        const x = toPx(view, mark.builtX);
+        return (
+          <g key={mark.letter} fill={sound ? 'var(--color-layout)' : 'var(--color-oxide)'}>
+            <path d={`M${x} 40V62`} stroke={sound ? 'var(--color-layout)' : 'var(--color-oxide)'} strokeWidth={1.4} />
+            <text x={x} y={73} fontSize={12} textAnchor="middle" className="font-label" fontWeight={600}>
+              {mark.letter}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

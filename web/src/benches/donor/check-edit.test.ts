@@ -1,0 +1,35 @@
+import { readFileSync } from 'node:fs';
+import { parseJobFile } from '@splay/core';
+import { expect, it } from 'vitest';
+import { editProblems } from './check-edit.ts';
+
+const { job } = parseJobFile(readFileSync(new URL('../../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const withFeature = (index: number, changes: object) => ({
+  ...job,
+  donor: {
+    ...job.donor,
+    features: job.donor.features.map((feature, at) => (at === index ? { ...feature, ...changes } : feature)),
+  },
+});
+
+it('a job that is right has no problems', () => {
+  expect(editProblems(job, 'donor.features')).toBeNull();
+});
+
+it('a problem in the edited table is told at its cell', () => {
+  const told = editProblems(withFeature(2, { x: 90_000 }), 'donor.features')!;
+  expect(told.cells).toEqual([{ row: 2, column: 'x', message: expect.stringContaining('above 50 000 mm') as string }]);
+  expect(told.elsewhere).toBe('');
+});
+
+it('a problem that the edit makes in another table is told apart', () => {
+  const told = editProblems({ ...job, donor: { ...job.donor, groups: [] } }, 'donor.groups')!;
+  expect(told.cells).toEqual([]);
+  expect(told.elsewhere).not.toBe('');
+});
+
+it('tables of the body are known as well', () => {
+  const masses = job.body!.masses.map((item, index) => (index === 1 ? { ...item, mass: -5 } : item));
+  const told = editProblems({ ...job, body: { ...job.body!, masses } }, 'body.masses')!;
+  expect(told.cells.map(({ row, column }) => [row, column])).toEqual([[1, 'mass']]);
+});
