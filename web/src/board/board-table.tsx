@@ -67,15 +67,19 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
   const apart = job.donor.rails.kind === 'measured';
   return (
     <div className="h-full space-y-5 overflow-y-auto px-4 pt-3 pb-16 text-sm">
-      <Sheet caption="Figures" columns={['Figure', 'donor', 'built']}>
+      <CaptionedTable caption="Figures" columns={['Figure', 'donor', 'built']}>
         {figures.map(([figure, of]) => (
           <Row key={figure} head={figure} cells={[of(before), of(after)]} />
         ))}
         {job.body && laden.after
           ? loaded.map(([figure, of]) => <Row key={figure} head={figure} cells={[of(laden.before), of(laden.after)]} />)
           : []}
-      </Sheet>
-      <Sheet caption="Joints and cut ends" columns={['Cut', 'donor', 'built', 'ends']} empty="No cut is planned yet.">
+      </CaptionedTable>
+      <CaptionedTable
+        caption="Joints and cut ends"
+        columns={['Cut', 'donor', 'built', 'ends']}
+        empty="No cut is planned yet."
+      >
         {[...result.joints, ...result.cutEnds]
           .sort((a, b) => a.builtX - b.builtX)
           .map((mark) => (
@@ -91,13 +95,13 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
               ]}
             />
           ))}
-      </Sheet>
-      <Sheet caption="Axles" columns={['Axle', 'donor', 'built']}>
+      </CaptionedTable>
+      <CaptionedTable caption="Axles" columns={['Axle', 'donor', 'built']}>
         {result.axles.map(({ item, donor: was, built, reason }) => (
           <Row key={item.id} head={item.name} cells={[onDonor(was.x), built ? onBuilt(built.x) : reason]} />
         ))}
-      </Sheet>
-      <Sheet caption="Crossmembers" columns={['Crossmember', 'donor', 'built', 'what becomes of it']}>
+      </CaptionedTable>
+      <CaptionedTable caption="Crossmembers" columns={['Crossmember', 'donor', 'built', 'what becomes of it']}>
         {result.crossmembers.map(({ crossmember, donor: was, built, reason }) => (
           <Row
             key={crossmember.id}
@@ -107,8 +111,8 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
             cells={[onDonor(was?.x), onBuilt(built?.x), reason]}
           />
         ))}
-      </Sheet>
-      <Sheet caption="Features" columns={['Feature', 'donor', 'built', 'what becomes of it']}>
+      </CaptionedTable>
+      <CaptionedTable caption="Features" columns={['Feature', 'donor', 'built', 'what becomes of it']}>
         {result.features.map(({ feature, places, reason }) => {
           const at = places.left ?? places.right;
           return (
@@ -121,8 +125,8 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
             />
           );
         })}
-      </Sheet>
-      <Sheet
+      </CaptionedTable>
+      <CaptionedTable
         caption={`Widths and heights of the built frame${apart ? ', left | right' : ', both rails alike'}`}
         columns={[
           'From the datum hole',
@@ -158,7 +162,7 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
             />
           );
         })}
-      </Sheet>
+      </CaptionedTable>
       <p className="text-pencil">
         Stations count from the datum hole, heights from the datum plane. Ramps are tangent to the tyres. Mass is that
         of rails, crossmembers, brackets and the weights entered; the body is counted where it says so, its front wheel
@@ -168,7 +172,7 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
   );
 }
 
-function Sheet({
+function CaptionedTable({
   caption,
   columns,
   empty,

@@ -9,15 +9,19 @@ import {
   sectionLookup,
 } from '@splay/core';
 import type { Look } from '../client/job-store.ts';
-import { type KeyboardEvent, memo, type PointerEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { BoardTable } from './board-table.tsx';
+import { BodyName } from './body-over.tsx';
 import { ConflictMarks } from './conflict-marks.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
 import { FeatureLayer } from './feature-layer.tsx';
+import { Ground, membersOf, rearBefore, wheelsOf } from './ground.tsx';
 import { Hatches } from './hatches.tsx';
 import { Legend } from './legend.tsx';
 import { MeasurementLine } from './measurement-line.tsx';
+import { MovedThings, movedThings } from './moved-things.tsx';
 import { PlanView, planZero } from './plan-view.tsx';
+import { Sheet } from './sheet.tsx';
 import { SideView, sideZero } from './side-view.tsx';
 import { type Across, acrossPx } from './steel.tsx';
 import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
@@ -115,116 +119,111 @@ export const Board = memo(function Board({
   const tapeY = sideHeight;
   const planTop = tapeY + TAPE_HEIGHT;
   const planHeight = Math.max(100, height - planTop);
+  const side: Across = { zero: sideZero(0, sideHeight), sign: -1 };
   const plan: Across = { zero: planZero(planTop, planHeight), sign: 1 };
   const ends = measurement && (showBefore ? measurement.ends.donor : measurement.ends.built);
   const pointed = look?.about ?? null;
-  const common = {
-    job,
-    result,
-    donor,
-    view,
-    section,
-    datum,
-    showBefore,
-    trims,
-    selected,
-    pointed,
-  };
+  const chosen = (id: string) => selected === id || pointed === id;
+  const front = shown.axles.find(({ item, built }) => item.role === 'front' && built)?.built;
+  const body = job.body && job.body.outline.length > 1 && front ? { body: job.body, frontX: front.x } : null;
+  const drawn = view.width > 0 && height > 0 && !table;
+  const size = { width: view.width, height };
+  const cuts = { joints: result.joints, cutEnds: result.cutEnds, view, selected };
+  const cutEnds = { top: 40, bottom: planTop + planHeight - 26 };
+  const steel = { job, result, donor, view, section, datum, showBefore, trims, selected };
 
   return (
-    <div ref={box} className="relative min-h-0 min-w-0 flex-1 overflow-hidden">
+    <div ref={box} className="pane min-h-0 min-w-0 flex-1 overflow-hidden">
       {table && <BoardTable {...{ job, result, section, selected, onSelect }} />}
-      {!table && view.width > 0 && height > 0 && (
-        <svg
-          width={view.width}
-          height={height}
-          className="absolute inset-0 select-none"
-          role="group"
-          aria-label="Drawing of the frame; the button Table shows the same in tables"
-          onPointerDown={(event: PointerEvent<SVGSVGElement>) => {
-            if (event.target !== event.currentTarget || !zoomed) return;
-            let last = 0;
-            startDrag(
-              event,
-              (px) => {
-                pan(last - px);
-                last = px;
-              },
-              () => undefined,
-            );
-          }}
-        >
-          <Hatches />
-          <clipPath id="clip-side">
-            <rect x={0} y={0} width={view.width} height={sideHeight} />
-          </clipPath>
-          <clipPath id="clip-plan">
-            <rect x={0} y={planTop} width={view.width} height={planHeight} />
-          </clipPath>
-          {!showBefore && (
-            <CutLines
-              joints={result.joints}
-              cutEnds={result.cutEnds}
+      {drawn && (
+        <div role="group" aria-label="Drawing of the frame; the button Table shows the same in tables">
+          <Sheet
+            {...size}
+            onPointerDown={(event) => {
+              if (event.target !== event.currentTarget || !zoomed) return;
+              let last = 0;
+              startDrag(
+                event,
+                (px) => {
+                  pan(last - px);
+                  last = px;
+                },
+                () => undefined,
+              );
+            }}
+          >
+            <Hatches />
+            <clipPath id="clip-side">
+              <rect x={0} y={0} width={view.width} height={sideHeight} />
+            </clipPath>
+            <clipPath id="clip-plan">
+              <rect x={0} y={planTop} width={view.width} height={planHeight} />
+            </clipPath>
+            <Ground
               view={view}
-              top={40}
-              bottom={planTop + planHeight - 26}
-              selected={selected}
-            />
-          )}
-          <SideView {...common} top={0} height={sideHeight} />
-          <PlanView {...common} top={planTop} height={planHeight} onSelect={onSelect} />
-          <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
-          {look && <LookedAt x={toPx(view, look.builtX)} y={tapeY} />}
-          {!showBefore && (
-            <CutTags
-              joints={result.joints}
-              cutEnds={result.cutEnds}
-              operations={result.operations}
-              view={view}
-              top={40}
-              bottom={planTop + planHeight - 26}
-              tapeY={tapeY}
-              tagY={planTop + 8}
-              selected={selected}
-              describe={(id) => names.get(id) ?? id}
+              side={{ top: 0, height: sideHeight, across: side }}
+              plan={{ top: planTop, height: planHeight, across: plan }}
+              datum={datum}
+              format={job.display}
+              wheels={wheelsOf(shown)}
+              rearBefore={showBefore ? null : rearBefore(result, donor)}
+              body={body}
+              members={membersOf(shown, section, chosen)}
+              ghost={!showBefore && result.pieces.length > 1 ? donor : null}
+              section={section}
               onSelect={onSelect}
-              onDragStart={(operation, event) => {
-                startDrag(
-                  event,
-                  (px) => onDragCut(operation, px / view.scale),
-                  (moved) => moved && onDropCut(operation),
-                );
-              }}
-              onKey={onNudgeCut}
             />
-          )}
-          {!showBefore && (
-            <ConflictMarks
-              conflicts={result.conflicts}
+          </Sheet>
+          <Sheet {...size}>
+            {!showBefore && <CutLines {...cuts} {...cutEnds} />}
+            <SideView {...steel} top={0} height={sideHeight} />
+            <PlanView {...steel} top={planTop} height={planHeight} />
+            <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
+            {look && <LookedAt x={toPx(view, look.builtX)} y={tapeY} />}
+            {!showBefore && (
+              <CutTags
+                {...cuts}
+                {...cutEnds}
+                operations={result.operations}
+                tapeY={tapeY}
+                tagY={planTop + 8}
+                describe={(id) => names.get(id) ?? id}
+                onSelect={onSelect}
+                onDragStart={(operation, event) => {
+                  startDrag(
+                    event,
+                    (px) => onDragCut(operation, px / view.scale),
+                    (moved) => moved && onDropCut(operation),
+                  );
+                }}
+                onKey={onNudgeCut}
+              />
+            )}
+            {!showBefore && (
+              <ConflictMarks conflicts={result.conflicts} view={view} y={side.zero - 46} onPick={onPickConflict} />
+            )}
+          </Sheet>
+          <Sheet {...size}>
+            <g clipPath="url(#clip-side)">
+              {body && <BodyName {...body} view={view} across={side} />}
+              {!showBefore && <MovedThings {...movedThings(result, selected)} view={view} across={side} />}
+            </g>
+            <FeatureLayer
+              shown={shown}
               view={view}
-              y={sideZero(0, sideHeight) - 46}
-              onPick={onPickConflict}
+              side={side}
+              plan={plan}
+              datum={datum}
+              format={job.display}
+              selected={selected}
+              pointed={pointed}
+              onSelect={onSelect}
             />
-          )}
-        </svg>
+          </Sheet>
+        </div>
       )}
-      {!table && view.width > 0 && height > 0 && (
-        <svg width={view.width} height={height} className="pointer-events-none absolute inset-0 select-none">
-          <FeatureLayer
-            shown={shown}
-            view={view}
-            side={{ zero: sideZero(0, sideHeight), sign: -1 }}
-            plan={plan}
-            datum={datum}
-            format={job.display}
-            selected={selected}
-            pointed={pointed}
-            onSelect={onSelect}
-          />
-        </svg>
-      )}
-      {!table && measurement && ends && (
-        <svg width={view.width} height={height} className="pointer-events-none absolute inset-0 select-none">
+      {drawn && measurement && ends && (
+        <Sheet {...size}>
           <g clipPath="url(#clip-plan)">
             <MeasurementLine
               measurement={measurement}
@@ -234,7 +233,7 @@ export const Board = memo(function Board({
               format={job.display}
             />
           </g>
-        </svg>
+        </Sheet>
       )}
       <div className={`absolute right-3 flex gap-1.5 ${table ? 'top-2' : 'bottom-3'}`}>
         {legend && !table && <Legend />}

@@ -1,4 +1,5 @@
 import type { Conflict } from '@splay/core';
+import { still } from '../ui/still.ts';
 import { toPx, type View } from './view.ts';
 
 interface ConflictMarksProps {
@@ -29,7 +30,7 @@ export function pileConflicts(conflicts: readonly Conflict[], view: View) {
 }
 
 /** What must stop a plan or needs a decision, where it is on the frame: an octagon stops, a triangle asks. */
-export function ConflictMarks({ conflicts, view, y, onPick }: ConflictMarksProps) {
+export const ConflictMarks = still(function ConflictMarks({ conflicts, view, y, onPick }: ConflictMarksProps) {
   return (
     <g>
       {pileConflicts(conflicts, view).map(({ conflict, x, level }, index) => {
@@ -38,6 +39,7 @@ export function ConflictMarks({ conflicts, view, y, onPick }: ConflictMarksProps
           <g
             key={`${conflict.code}${conflict.about}${index}`}
             transform={`translate(${x} ${y - level * (SIZE + 3)})`}
+            className="pointer-events-auto"
             role="button"
             tabIndex={0}
             aria-label={`${stop ? 'Stop' : 'Decide'}: ${conflict.message}`}
@@ -61,4 +63,4 @@ export function ConflictMarks({ conflicts, view, y, onPick }: ConflictMarksProps
       })}
     </g>
   );
-}
+});

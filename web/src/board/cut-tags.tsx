@@ -29,17 +29,15 @@ interface CutLinesProps {
 
 /** The lines of the cuts through both views, under the drawing so that figures stay readable. */
 export function CutLines({ joints, cutEnds, view, top, bottom, selected }: CutLinesProps) {
-  return marksOf(joints, cutEnds).map((mark) => {
-    const x = toPx(view, mark.builtX);
-    return (
-      <path
-        key={mark.letter}
-        d={`M${x} ${top}V${bottom}`}
-        stroke={mark.colour}
-        strokeWidth={selected === mark.operation ? 2 : 1.3}
-      />
-    );
-  });
+  return marksOf(joints, cutEnds).map((mark) => (
+    <path
+      key={mark.letter}
+      transform={`translate(${toPx(view, mark.builtX)})`}
+      d={`M0 ${top}V${bottom}`}
+      stroke={mark.colour}
+      strokeWidth={selected === mark.operation ? 2 : 1.3}
+    />
+  ));
 }
 
 interface CutTagsProps {
@@ -81,14 +79,14 @@ export function CutTags({
   return (
     <g>
       {marks.map((mark, index) => {
-        const x = toPx(view, mark.builtX);
         const y = tagY + (levels[index] ?? 0) * 25;
         const chosen = selected === mark.operation;
         const handle = firstOf.get(mark.operation) === mark.letter;
         return (
           <g
             key={mark.letter}
-            className="cursor-ew-resize touch-none"
+            transform={`translate(${toPx(view, mark.builtX)})`}
+            className="pointer-events-auto cursor-ew-resize touch-none"
             role="button"
             tabIndex={handle ? 0 : -1}
             aria-label={`${mark.letter}: ${describe(mark.operation)}. Arrow keys move it.`}
@@ -100,16 +98,15 @@ export function CutTags({
             onKeyDown={(event) => onKey(mark.operation, event)}
             onFocus={() => onSelect(mark.operation)}
           >
-            <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={11} />
-            <path d={`M${x} ${tapeY}V${y}`} stroke={mark.colour} strokeWidth={chosen ? 2.2 : 1.4} />
+            <path d={`M0 ${top}V${bottom}`} stroke="transparent" strokeWidth={11} />
+            <path d={`M0 ${tapeY}V${y}`} stroke={mark.colour} strokeWidth={chosen ? 2.2 : 1.4} />
             <path
-              d={`M${x} ${y - 7}l10 8v17h-20v-17Z`}
+              d={`M0 ${y - 7}l10 8v17h-20v-17Z`}
               fill={mark.colour}
               stroke={chosen ? 'var(--color-graphite)' : 'none'}
               strokeWidth={2}
             />
             <text
-              x={x}
               y={y + 10.5}
               dy="0.34em"
               textAnchor="middle"

@@ -50,9 +50,9 @@ export function DimensionChain({
   );
   return (
     <g>
-      {drawn.map((link) => (
+      {drawn.map((link, index) => (
         <Dimension
-          key={link.from}
+          key={index}
           {...link}
           y={y}
           bare={!link.fits}
@@ -64,7 +64,7 @@ export function DimensionChain({
         if (!place) return null;
         const labelY = y - LANE * (place.lane + 1);
         return (
-          <g key={link.from} className={link.signed ? 'text-layout' : 'text-graphite'}>
+          <g key={index} className={link.signed ? 'text-layout' : 'text-graphite'}>
             <path
               d={`M${(link.from + link.to) / 2} ${y - 4}L${place.x} ${labelY + 8}`}
               stroke="currentColor"

@@ -1,27 +1,45 @@
-import type { FeatureOutcome, PlanResult, Vec3 } from '@splay/core';
+import type { FeatureKind, FeatureOutcome, PlanResult, Vec3 } from '@splay/core';
 import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
+import { type Across, acrossPx } from './steel.tsx';
+import { still } from '../ui/still.ts';
+import { toPx, type View } from './view.ts';
+
+/** Something that moved: where it was and is, on the frame; its kind when it has a symbol. */
+interface Leader {
+  readonly id: string;
+  readonly from: Vec3;
+  readonly to: Vec3;
+  readonly kind: FeatureKind | null;
+}
+
+/** Something that goes, where it was. */
+interface Gone {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: FeatureKind;
+  readonly at: Vec3;
+  readonly reason: string;
+}
 
 interface MovedThingsProps {
-  readonly result: PlanResult;
-  readonly selected: string | null;
-  readonly place: (at: Vec3) => { readonly x: number; readonly y: number };
+  readonly leaders: readonly Leader[];
+  readonly gone: readonly Gone[];
+  readonly view: View;
+  readonly across: Across;
 }
 
 /** Moved by the plan on purpose, not just carried along with its piece. */
 const onPurpose = ({ fate }: { readonly fate: FeatureOutcome['fate'] }): boolean =>
   fate === 're-drill' || fate === 're-weld';
-const gone = ({ fate }: { readonly fate: FeatureOutcome['fate'] }): boolean =>
+const isGone = ({ fate }: { readonly fate: FeatureOutcome['fate'] }): boolean =>
   fate === 'lost' || fate === 'removed' || fate === 'cut-through';
 
-/**
- * Ghosts of what moved, at its old place on the donor, with a leader to the new one: things that the plan moves on
- * purpose, the axles, and whatever is selected. What goes altogether is crossed out where it was.
- */
-export function MovedThings({ result, selected, place }: MovedThingsProps) {
-  const leaders = [
+/** What moved and what goes: things that the plan moves on purpose, the axles, and whatever is selected. */
+export function movedThings(result: PlanResult, selected: string | null): Pick<MovedThingsProps, 'leaders' | 'gone'> {
+  const leaders: readonly Leader[] = [
     ...result.features
       .filter((outcome) => onPurpose(outcome) || outcome.feature.id === selected)
-      .flatMap(({ feature, places }) => {
+      .flatMap(({ feature, places }): Leader[] => {
         const side = places.left ?? places.right;
         return side?.donor && side.built
           ? [{ id: feature.id, from: side.donor, to: side.built, kind: feature.kind }]
@@ -36,6 +54,16 @@ export function MovedThings({ result, selected, place }: MovedThingsProps) {
       built ? [{ id: item.id, from: donor, to: built, kind: null }] : [],
     ),
   ];
+  const gone = result.features.filter(isGone).flatMap(({ feature: { id, name, kind }, places, reason }): Gone[] => {
+    const at = (places.left ?? places.right)?.donor;
+    return at ? [{ id, name, kind, at, reason }] : [];
+  });
+  return { leaders, gone };
+}
+
+/** Ghosts at the old places on the donor, with leaders to the new ones; what goes altogether is crossed out. */
+export const MovedThings = still(function MovedThings({ leaders, gone, view, across }: MovedThingsProps) {
+  const place = (at: Vec3) => ({ x: toPx(view, at.x), y: acrossPx(view, across, at.z) });
   return (
     <g>
       {leaders.map(({ id, from, to, kind }) => {
@@ -56,15 +84,13 @@ export function MovedThings({ result, selected, place }: MovedThingsProps) {
           </g>
         );
       })}
-      {result.features.filter(gone).flatMap(({ feature, places, reason }) => {
-        const donor = (places.left ?? places.right)?.donor;
-        if (!donor) return [];
-        const at = place(donor);
+      {gone.map(({ id, name, kind, at, reason }) => {
+        const { x, y } = place(at);
         return (
-          <g key={feature.id} transform={`translate(${at.x} ${at.y})`}>
-            <title>{`${feature.name}: ${reason}`}</title>
+          <g key={id} transform={`translate(${x} ${y})`}>
+            <title>{`${name}: ${reason}`}</title>
             <g className="text-pencil" opacity={0.6}>
-              <FeatureSymbol name={symbolOf(feature.kind)} />
+              <FeatureSymbol name={symbolOf(kind)} />
             </g>
             <path d="M-5 -5L5 5M5 -5L-5 5" stroke="var(--color-oxide)" strokeWidth={1.6} />
           </g>
@@ -72,4 +98,4 @@ export function MovedThings({ result, selected, place }: MovedThingsProps) {
       })}
     </g>
   );
-}
+});

@@ -1,12 +1,9 @@
 import { type Job, type PlanResult, type Section } from '@splay/core';
-import { BodyOver } from './body-over.tsx';
 import { Dimension } from './dimension.tsx';
 import { chainOf, type ChainLink, DimensionChain } from './dimension-chain.tsx';
-import { MovedThings } from './moved-things.tsx';
 import { RailDifference } from './rail-difference.tsx';
 import { ReworkMark } from './rework-mark.tsx';
 import { type Across, acrossPx, Steel } from './steel.tsx';
-import { SvgLength } from './svg-length.tsx';
 import { toPx, type View } from './view.ts';
 
 export interface ViewProps {
@@ -21,8 +18,6 @@ export interface ViewProps {
   readonly showBefore: boolean;
   readonly trims: ReadonlySet<string>;
   readonly selected: string | null;
-  /** What a conflict that was pressed is about. */
-  readonly pointed: string | null;
 }
 
 /** The selected cut's own dimension from the datum hole, unless the chain says the same. */
@@ -39,7 +34,7 @@ function datumToCut(
 /** Where the datum plane lies in a side view, px. */
 export const sideZero = (top: number, height: number): number => top + height * 0.46;
 
-/** The left rail seen from outside, to scale: steel, what hangs on it, wheels, the body's outline, and the lengths that matter. */
+/** The left rail seen from outside, to scale, with the lengths that matter: what moves when a cut is moved. */
 export function SideView({
   job,
   result,
@@ -55,14 +50,13 @@ export function SideView({
 }: ViewProps) {
   const across: Across = { zero: sideZero(top, height), sign: -1 };
   const px = (x: number) => toPx(view, x);
-  const py = (z: number) => acrossPx(view, across, z);
   const shown = showBefore ? donor : result;
   const { before, after } = result.measures;
   const axle = (role: 'front' | 'rear', from: PlanResult) =>
     from.axles.find((candidate) => candidate.item.role === role && candidate.built);
-  const [front, rear, rearBefore] = [axle('front', shown), axle('rear', shown), axle('rear', donor)];
+  const [front, rear] = [axle('front', shown), axle('rear', shown)];
   const wheelbase = showBefore ? before.wheelbase : after.wheelbase;
-  const railTop = py(0);
+  const railTop = acrossPx(view, across, 0);
   const cuts = [...result.joints, ...result.cutEnds];
   const chosenCut = cuts.find((cut) => cut.operation === selected);
   const added = result.tape.spans
@@ -82,55 +76,6 @@ export function SideView({
 
   return (
     <g clipPath="url(#clip-side)">
-      <text x={10} y={top + 18} className="label" fontSize={12} fill="var(--color-pencil)">
-        Side · left rail
-      </text>
-
-      {!showBefore && rearBefore?.built && rear?.built && Math.abs(rearBefore.built.x - rear.built.x) > 1 && (
-        <circle
-          cx={px(rearBefore.built.x)}
-          cy={py(rearBefore.built.z)}
-          r={rearBefore.item.tyreRadius * view.scale}
-          fill="none"
-          stroke="var(--color-rule)"
-          strokeDasharray="1 4"
-          strokeWidth={1.5}
-        />
-      )}
-      {shown.axles.map(
-        ({ item, built }) =>
-          built && (
-            <g key={item.id} fill="none" stroke="var(--color-graphite)">
-              <circle
-                cx={px(built.x)}
-                cy={py(built.z)}
-                r={item.tyreRadius * view.scale}
-                strokeDasharray="2 4"
-                strokeWidth={1.6}
-              />
-              <path d={`M${px(built.x)} ${top + 26}V${top + height}`} strokeDasharray="9 3 2 3" strokeWidth={0.8} />
-            </g>
-          ),
-      )}
-
-      {job.body && job.body.outline.length > 1 && front?.built && <BodyOver body={job.body} px={px} py={py} />}
-
-      {shown.crossmembers.map(({ crossmember, built }) => {
-        if (!built) return null;
-        const [w, h] = [crossmember.length * view.scale, crossmember.depth * view.scale];
-        return (
-          <rect
-            key={crossmember.id}
-            x={px(built.x) - w / 2}
-            y={py(built.z)}
-            width={w}
-            height={h}
-            fill="var(--color-bench)"
-            stroke="var(--color-pencil)"
-            strokeWidth={0.9}
-          />
-        );
-      })}
       <Steel {...{ result, donor, view, across, section, showBefore, trims }} what="side" />
       {!showBefore &&
         result.reworks.map((rework) => (
@@ -145,27 +90,6 @@ export function SideView({
           {...{ view, across, section, datum }}
         />
       )}
-      {!showBefore && (
-        <MovedThings result={result} selected={selected} place={(at) => ({ x: px(at.x), y: py(at.z) })} />
-      )}
-
-      <g fill="var(--color-graphite)">
-        <path d={`M${px(datum) - 6} ${railTop + 42}h12l-6 -11Z`} />
-        <text
-          x={px(datum)}
-          y={railTop + 56}
-          textAnchor="middle"
-          fontSize={12.5}
-          className="font-label"
-          fontWeight={600}
-          stroke="var(--color-paper)"
-          strokeWidth={4}
-          paintOrder="stroke"
-        >
-          datum hole
-        </text>
-      </g>
-
       {!showBefore && cuts.length > 0 && <DimensionChain links={links} view={view} y={laneY} format={job.display} />}
       {!showBefore && fromDatum && (
         <Dimension
@@ -190,23 +114,6 @@ export function SideView({
           strong
         />
       )}
-      {!showBefore &&
-        rearBefore?.built &&
-        before.wheelbase !== null &&
-        after.wheelbase !== null &&
-        Math.abs(before.wheelbase - after.wheelbase) > 0.1 && (
-          <text
-            x={px(rearBefore.built.x)}
-            y={top + 18}
-            textAnchor="middle"
-            fontSize={13}
-            fill="var(--color-pencil)"
-            className="font-label"
-            fontWeight={500}
-          >
-            was <SvgLength mm={before.wheelbase} format={job.display} />
-          </text>
-        )}
     </g>
   );
 }

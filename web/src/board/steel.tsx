@@ -22,72 +22,82 @@ export const acrossPx = (view: View, across: Across, mm: number): number => acro
 export const pathOf = (points: readonly DrawnPoint[], view: View, across: Across): string =>
   `${points.map(([x, value], index) => `${index === 0 ? 'M' : 'L'}${toPx(view, x).toFixed(2)} ${acrossPx(view, across, value).toFixed(2)}`).join('')}Z`;
 
-type Outline = (piece: Piece, side: Side, sectionOf: (id: string) => Section) => DrawnPoint[];
+interface OutlineStyle {
+  readonly fill: string;
+  readonly stroke: string;
+  readonly strokeDasharray?: string;
+  readonly strokeWidth?: number;
+  readonly opacity?: number;
+}
 
-interface SteelProps {
-  readonly result: PlanResult;
-  readonly donor: PlanResult;
+interface RailsProps {
+  readonly pieces: readonly Piece[];
+  readonly what: 'side' | 'plan';
   readonly view: View;
   readonly across: Across;
-  readonly what: 'side' | 'plan';
   readonly section: (id: string) => Section;
+  readonly style: (piece: Piece) => OutlineStyle;
+}
+
+/** The rails of pieces: the left one in side view, both in plan view. */
+function Rails({ pieces, what, view, across, section, style }: RailsProps) {
+  const sides: readonly Side[] = what === 'side' ? ['left'] : SIDES;
+  const outline = what === 'side' ? sideOutline : planOutline;
+  return pieces.flatMap((piece, index) =>
+    sides.map((side) => (
+      <path
+        key={`${index}${side}`}
+        d={pathOf(outline(piece, side, section), view, across)}
+        strokeWidth={1.5}
+        strokeLinejoin="round"
+        {...style(piece)}
+      />
+    )),
+  );
+}
+
+const DONOR_STEEL: OutlineStyle = { fill: 'var(--color-steel)', stroke: 'var(--color-graphite)' };
+const NEW_STEEL: OutlineStyle = { fill: 'url(#hatch-new)', stroke: 'var(--color-layout)' };
+const CUT_AWAY: OutlineStyle = { fill: 'url(#hatch-cut)', stroke: 'var(--color-oxide)' };
+const GHOST = { fill: 'none', strokeDasharray: '4 3', strokeWidth: 1 } as const;
+
+type ViewOfSteel = Pick<RailsProps, 'what' | 'view' | 'across' | 'section'>;
+
+/** The donor where it was, as a dashed ghost. */
+export function DonorGhost({ donor, ...view }: ViewOfSteel & { readonly donor: PlanResult }) {
+  return (
+    <Rails {...view} pieces={donor.pieces} style={() => ({ ...GHOST, stroke: 'var(--color-pencil)', opacity: 0.6 })} />
+  );
+}
+
+interface SteelProps extends ViewOfSteel {
+  readonly result: PlanResult;
+  readonly donor: PlanResult;
   readonly showBefore: boolean;
   /** Ids of operations that cut an end off: their steel is drawn where it was, hatched. */
   readonly trims: ReadonlySet<string>;
 }
 
-/** The rails: donor steel, new steel, steel cut away, and the donor's old place as a dashed ghost. */
-export function Steel({ result, donor, view, across, what, section, showBefore, trims }: SteelProps) {
-  const outline: Outline = what === 'side' ? sideOutline : planOutline;
-  const sides = what === 'side' ? (['left'] as const) : SIDES;
-  const draw = (piece: Piece, key: string, fill: string, stroke: string, extra: object = {}) =>
-    sides.map((side) => (
-      <path
-        key={key + side}
-        d={pathOf(outline(piece, side, section), view, across)}
-        fill={fill}
-        stroke={stroke}
-        strokeWidth={1.5}
-        strokeLinejoin="round"
-        {...extra}
-      />
-    ));
-  const ghost = { strokeDasharray: '4 3', strokeWidth: 1 };
-  const moved = result.pieces.length > 1;
-
+/** The rails: donor steel, new steel and steel cut away; or before the work, what goes and where the rest will lie. */
+export function Steel({ result, donor, showBefore, trims, ...view }: SteelProps) {
   if (showBefore)
     return (
       <g>
-        {donor.pieces.flatMap((piece, index) =>
-          draw(piece, `b${index}`, 'var(--color-steel)', 'var(--color-graphite)'),
-        )}
-        {result.removed
-          .filter((piece) => piece.source === 'donor')
-          .flatMap((piece, index) =>
-            draw(
-              { ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 },
-              `r${index}`,
-              'url(#hatch-cut)',
-              'var(--color-oxide)',
-            ),
-          )}
-        {result.pieces.flatMap((piece, index) => draw(piece, `a${index}`, 'none', 'var(--color-layout)', ghost))}
+        <Rails {...view} pieces={donor.pieces} style={() => DONOR_STEEL} />
+        <Rails
+          {...view}
+          pieces={result.removed
+            .filter((piece) => piece.source === 'donor')
+            .map((piece) => ({ ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 }))}
+          style={() => CUT_AWAY}
+        />
+        <Rails {...view} pieces={result.pieces} style={() => ({ ...GHOST, stroke: 'var(--color-layout)' })} />
       </g>
     );
   return (
     <g>
-      {moved &&
-        donor.pieces.flatMap((piece, index) =>
-          draw(piece, `g${index}`, 'none', 'var(--color-pencil)', { ...ghost, opacity: 0.6 }),
-        )}
-      {result.removed
-        .filter((piece) => trims.has(piece.operation))
-        .flatMap((piece, index) => draw(piece, `c${index}`, 'url(#hatch-cut)', 'var(--color-oxide)'))}
-      {result.pieces.flatMap((piece, index) =>
-        piece.source === 'donor'
-          ? draw(piece, `p${index}`, 'var(--color-steel)', 'var(--color-graphite)')
-          : draw(piece, `p${index}`, 'url(#hatch-new)', 'var(--color-layout)'),
-      )}
+      <Rails {...view} pieces={result.removed.filter((piece) => trims.has(piece.operation))} style={() => CUT_AWAY} />
+      <Rails {...view} pieces={result.pieces} style={(piece) => (piece.source === 'donor' ? DONOR_STEEL : NEW_STEEL)} />
     </g>
   );
 }

@@ -1,5 +1,6 @@
 import { inches, type LengthFormat, type Tape } from '@splay/core';
 import { layLabels } from './lanes.ts';
+import { still } from '../ui/still.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 import { multiples, type TickStep, tickStep } from './ticks.ts';
 import { toPx, type View } from './view.ts';
@@ -24,9 +25,8 @@ const figure = (mm: number, format: LengthFormat): string =>
  * Where steel is added the donor edge parts; where steel is taken out it folds, and says how much is in the fold.
  */
 export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
-  const step = tickStep(view.scale, format);
+  const scale = { view, format, datum, step: tickStep(view.scale, format) };
   const px = (x: number) => toPx(view, x);
-  const seen = (x: number) => px(x) > -60 && px(x) < view.width + 60;
   const spans = tape.spans;
   const [first, last] = [spans[0], spans[spans.length - 1]];
   const folds = [...tape.folds].sort((a, b) => a.builtX - b.builtX);
@@ -52,14 +52,14 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
 
       {spans.map((span) => {
         if (span.donorFrom === null || span.donorTo === null) {
-          const [a, b] = [px(span.builtFrom), px(span.builtTo)];
+          const wide = px(span.builtTo) - px(span.builtFrom);
           const room = lengthWidth(span.builtTo - span.builtFrom, format, 13, 1) + 4;
           return (
-            <g key={`n${span.piece}`}>
-              <rect x={a} y={y} width={b - a} height={HALF} fill="url(#hatch-new)" />
-              <rect x={(a + b - room) / 2} y={y + 5} width={room} height={18} fill="var(--color-layout)" />
+            <g key={`n${span.piece}`} transform={`translate(${px(span.builtFrom)})`}>
+              <rect y={y} width={wide} height={HALF} fill="url(#hatch-new)" />
+              <rect x={(wide - room) / 2} y={y + 5} width={room} height={18} fill="var(--color-layout)" />
               <text
-                x={(a + b) / 2}
+                x={wide / 2}
                 y={y + 14}
                 dy="0.34em"
                 textAnchor="middle"
@@ -72,58 +72,18 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
             </g>
           );
         }
-        const shift = span.builtFrom - span.donorFrom;
         return (
-          <g key={`d${span.piece}`} className="text-pencil" stroke="currentColor">
-            <Ticks
-              from={span.donorFrom}
-              to={span.donorTo}
-              {...{ datum, step }}
-              x={(at) => px(at + shift)}
-              y={y}
-              up={false}
-            />
-            {multiples(span.donorFrom - datum, span.donorTo - datum, step.major).map(
-              (at) =>
-                seen(at + datum + shift) && (
-                  <text
-                    key={at}
-                    x={px(at + datum + shift)}
-                    y={y + 24}
-                    textAnchor="middle"
-                    fontSize={12}
-                    fontWeight={500}
-                    fill="currentColor"
-                    stroke="none"
-                  >
-                    {figure(at, format)}
-                  </text>
-                ),
-            )}
-          </g>
+          <DonorEdge
+            key={`d${span.piece}`}
+            from={span.donorFrom}
+            to={span.donorTo}
+            shift={span.builtFrom - span.donorFrom}
+            y={y}
+            {...scale}
+          />
         );
       })}
-
-      <g className="text-graphite" stroke="currentColor">
-        <Ticks from={first.builtFrom} to={last.builtTo} {...{ datum, step }} x={px} y={y + TAPE_HEIGHT} up />
-        {multiples(first.builtFrom - datum, last.builtTo - datum, step.major).map(
-          (at) =>
-            seen(at + datum) && (
-              <text
-                key={at}
-                x={px(at + datum)}
-                y={y + HALF + 13}
-                textAnchor="middle"
-                fontSize={14}
-                fontWeight={600}
-                fill="currentColor"
-                stroke="none"
-              >
-                {figure(at, format)}
-              </text>
-            ),
-        )}
-      </g>
+      <BuiltEdge from={first.builtFrom} to={last.builtTo} y={y + TAPE_HEIGHT} {...scale} />
 
       {folds.map((fold, index) => {
         const x = px(fold.builtX);
@@ -173,23 +133,81 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
 
 const isMajor = (at: number, major: number): boolean => Math.abs(at / major - Math.round(at / major)) < 1e-6;
 
-interface TicksProps {
-  readonly from: number;
-  readonly to: number;
+/** What the marks of both edges are laid out by. */
+interface Scale {
+  readonly view: View;
+  readonly format: LengthFormat;
   readonly datum: number;
   readonly step: TickStep;
-  readonly x: (station: number) => number;
-  readonly y: number;
-  /** Standing on the line, or hanging from it. */
-  readonly up: boolean;
 }
 
-/** The marks of one edge of the tape: two paths, however many marks there are. */
-function Ticks({ from, to, datum, step, x, y, up }: TicksProps) {
+interface EdgeProps extends Scale {
+  /** The stretch that is marked, mm, on the side that the edge reads. */
+  readonly from: number;
+  readonly to: number;
+  /** Where its marks stand, px. */
+  readonly y: number;
+}
+
+/** The upper edge over one stretch of donor steel, `shift` mm from where it was. */
+const DonorEdge = still(function DonorEdge({ shift, y, ...edge }: EdgeProps & { readonly shift: number }) {
+  return (
+    <g className="text-pencil" stroke="currentColor">
+      <Ticks {...edge} shift={shift} y={y} up={false} />
+      <Figures marks={figuresOf({ ...edge, shift })} y={y + 24} fontSize={12} fontWeight={500} />
+    </g>
+  );
+});
+
+/** The lower edge, the whole built frame long. */
+const BuiltEdge = still(function BuiltEdge({ y, ...edge }: EdgeProps) {
+  return (
+    <g className="text-graphite" stroke="currentColor">
+      <Ticks {...edge} shift={0} y={y} up />
+      <Figures marks={figuresOf({ ...edge, shift: 0 })} y={y - HALF + 13} fontSize={14} fontWeight={600} />
+    </g>
+  );
+});
+
+type Stretch = Omit<EdgeProps, 'y'> & { readonly shift: number };
+
+/** The figures that stand on the drawing: what each says, and where, px. */
+function figuresOf({ from, to, datum, step, view, shift, format }: Stretch) {
+  return multiples(from - datum, to - datum, step.major)
+    .map((at) => ({ x: toPx(view, at + datum + shift), text: figure(at, format) }))
+    .filter(({ x }) => x > -60 && x < view.width + 60);
+}
+
+interface FiguresProps {
+  readonly marks: readonly { readonly x: number; readonly text: string }[];
+  readonly y: number;
+  readonly fontSize: number;
+  readonly fontWeight: number;
+}
+
+const Figures = still(function Figures({ marks, ...common }: FiguresProps) {
+  return marks.map(({ x, text }) => (
+    <text key={text} x={x} textAnchor="middle" fill="currentColor" stroke="none" {...common}>
+      {text}
+    </text>
+  ));
+});
+
+/** The marks of one edge of the tape, standing on the line or hanging from it: two paths, however many there are. */
+function Ticks({
+  from,
+  to,
+  datum,
+  step,
+  view,
+  shift,
+  y,
+  up,
+}: Omit<Stretch, 'format'> & { readonly y: number; readonly up: boolean }) {
   const [long, short] = up ? [-11, -6] : [11, 6];
   let [major, minor] = ['', ''];
   for (const at of multiples(from - datum, to - datum, step.minor)) {
-    const start = `M${x(at + datum).toFixed(2)} ${y}`;
+    const start = `M${toPx(view, at + datum + shift).toFixed(2)} ${y}`;
     if (isMajor(at, step.major)) major += `${start}v${long}`;
     else minor += `${start}v${short}`;
   }

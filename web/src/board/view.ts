@@ -22,6 +22,12 @@ export function reachOf({ tape, axles }: PlanResult): Reach {
   ];
 }
 
+/** Stations that several frames span together. */
+export const reachOfAll = (results: readonly PlanResult[]): Reach => {
+  const each = results.map(reachOf);
+  return [Math.min(...each.map(([front]) => front)), Math.max(...each.map(([, rear]) => rear))];
+};
+
 const MARGIN_PX = 34;
 const CLOSEST = 1.6;
 

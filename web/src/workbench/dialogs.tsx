@@ -1,5 +1,5 @@
 import { checkJob, evaluatePlan, InputError, type Job, type PlanResult } from '@splay/core';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
 import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
 import { forgetDraft, leftDraft } from '../client/save-loop.ts';
@@ -18,7 +18,8 @@ interface DialogsProps {
 
 export type OpenDialog = 'history' | 'keys' | 'station';
 
-export function Dialogs({ store, open, result, onLook, onClose }: DialogsProps) {
+/** The dialog that is asked for, or that has to be answered. */
+export const Dialogs = memo(function Dialogs({ store, open, result, onLook, onClose }: DialogsProps) {
   const { saveState, theirs, job } = useJobState(store, (state) => ({
     saveState: state.saveState,
     theirs: state.theirs,
@@ -45,7 +46,7 @@ export function Dialogs({ store, open, result, onLook, onClose }: DialogsProps) 
       </Dialog>
     );
   return <LeftDraft store={store} />;
-}
+});
 
 /** A job's main figures and operations, to compare two versions by. */
 function Version({ title, job }: { readonly title: string; readonly job: Job }) {

@@ -1,7 +1,9 @@
-import { type Gate, isPassed } from '@splay/core';
+import { type Gate, isPassed, sectionLookup } from '@splay/core';
 import type { ReactNode } from 'react';
+import { PlanStrip } from '../benches/cuts/plan-strip.tsx';
 import { FloorMarks } from '../benches/marks/floor-marks.tsx';
 import { FloorReadings } from '../benches/true-up/floor-readings.tsx';
+import { reachOfAll } from '../board/view.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { useJobState } from '../client/job-store.ts';
 import { type BenchId, BENCHES } from '../shared/phases.ts';
@@ -46,10 +48,22 @@ export function FloorView({ bench, gates, onBench, children, ...props }: FloorVi
         ) : (
           <>
             <p className="border-b border-rule bg-ochre-wash px-3 py-2 text-sm">
-              This bench is made for a larger screen; the drawing is there.
+              {bench === 'cuts'
+                ? 'At a glance: what goes, and the frame as built. The full drawing needs a larger screen.'
+                : 'These tables are made for a larger screen: push them sideways.'}
             </p>
+            {bench === 'cuts' && (
+              <div className="px-3 pt-3">
+                <PlanStrip
+                  result={props.result}
+                  section={sectionLookup(props.job.donor)}
+                  reach={reachOfAll([props.donor, props.result])}
+                  width={350}
+                />
+              </div>
+            )}
             <div className="overflow-x-auto p-3">
-              <div className="min-w-[34rem]">{children}</div>
+              <div className={bench === 'donor' ? 'min-w-[34rem]' : ''}>{children}</div>
             </div>
           </>
         )}

@@ -1,4 +1,5 @@
 import { Download, History, Redo2, Undo2 } from 'lucide-react';
+import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
 import { SAVE_WORDS, waitingWords } from './save-words.ts';
@@ -10,7 +11,8 @@ interface HeaderProps {
   readonly onHold: (held: boolean) => void;
 }
 
-export function Header({ store, onDialog, onHold }: HeaderProps) {
+/** The job's name, how it is saved, and what can be done with it as a whole. */
+export const Header = memo(function Header({ store, onDialog, onHold }: HeaderProps) {
   const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({
     id,
     job,
@@ -24,7 +26,7 @@ export function Header({ store, onDialog, onHold }: HeaderProps) {
   const { past, future } = useHistory(store);
   const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
   return (
-    <header className="flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4">
+    <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4">
       <h1 className="heading text-xl whitespace-nowrap">{state.job.name}</h1>
       <p
         className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
@@ -83,4 +85,4 @@ export function Header({ store, onDialog, onHold }: HeaderProps) {
       </a>
     </header>
   );
-}
+});

@@ -56,7 +56,7 @@ export const Ledger = memo(function Ledger({ job, result, readings, gates, onBen
   const gate = gates.find((candidate) => !isPassed(candidate));
   const missing = gate?.checks.find((check) => !check.passed);
   return (
-    <ul aria-label="The figures that matter" className="flex h-[4.75rem] shrink-0 bg-night text-on-night">
+    <ul aria-label="The figures that matter" className="pane flex h-[4.75rem] shrink-0 bg-night text-on-night">
       <Figure
         name="Wheelbase"
         value={length(after.wheelbase)}

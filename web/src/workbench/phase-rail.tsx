@@ -1,6 +1,6 @@
 import { type Gate, isPassed } from '@splay/core';
-import { memo } from 'react';
 import { type BenchId, PHASES } from '../shared/phases.ts';
+import { still } from '../ui/still.ts';
 
 interface PhaseRailProps {
   readonly jobId: string;
@@ -13,11 +13,11 @@ interface PhaseRailProps {
 }
 
 /** The order of work down the left edge, with its hold points as gates. */
-export const PhaseRail = memo(function PhaseRail({ jobId, bench, done, cuts, gates, onBench }: PhaseRailProps) {
+export const PhaseRail = still(function PhaseRail({ jobId, bench, done, cuts, gates, onBench }: PhaseRailProps) {
   return (
     <nav
       aria-label="Order of work"
-      className="flex w-44 shrink-0 flex-col overflow-y-auto border-r border-graphite bg-bench"
+      className="pane flex w-44 shrink-0 flex-col overflow-y-auto border-r border-graphite bg-bench"
     >
       <a href="/" className="flex h-12 shrink-0 items-center gap-2.5 px-4 no-underline" aria-label="Splay: all jobs">
         <Mark />

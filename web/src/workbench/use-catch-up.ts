@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 
 /** How often what catches up does so, ms: a figure that changes faster cannot be read. */
-const EVERY_MS = 120;
+const EVERY_MS = 400;
 
 /** The value itself, or while `hurried` the value of some moments ago, renewed a few times a second. */
 export function useCatchUp<T>(value: T, hurried: boolean): T {

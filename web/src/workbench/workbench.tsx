@@ -114,9 +114,8 @@ export default function Workbench(start: JobStart) {
   const done = useMemo(() => benchesDone(job, gates), [job, gates]);
   useKeys({ store, result, onHold: actions.onHold, onDialog: setDialog, onBench: actions.onBench });
 
-  const dialogs = (
-    <Dialogs store={store} open={dialog} result={result} onLook={actions.onLook} onClose={() => setDialog(null)} />
-  );
+  const closeDialog = useCallback(() => setDialog(null), []);
+  const dialogs = <Dialogs store={store} open={dialog} result={result} onLook={actions.onLook} onClose={closeDialog} />;
   const bench: BenchProps = {
     store,
     job,
@@ -170,7 +169,7 @@ export default function Workbench(start: JobStart) {
           />
           <aside
             aria-label={BENCHES.find(({ id }) => id === state.bench)?.name}
-            className={`${PANELS[state.bench].width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
+            className={`pane ${PANELS[state.bench].width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
           >
             {panel}
           </aside>

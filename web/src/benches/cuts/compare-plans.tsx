@@ -11,7 +11,7 @@ import {
   withPlanNamed,
 } from '@splay/core';
 import { useMemo } from 'react';
-import { reachOf } from '../../board/view.ts';
+import { reachOfAll } from '../../board/view.ts';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Dialog } from '../../ui/dialog.tsx';
 import { AnotherWay } from './another-way.tsx';
@@ -42,10 +42,7 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
     [job],
   );
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
-  const reach = useMemo(() => {
-    const each = [donor, ...candidates.map(({ result }) => result)].map(reachOf);
-    return [Math.min(...each.map(([front]) => front)), Math.max(...each.map(([, rear]) => rear))] as const;
-  }, [candidates, donor]);
+  const reach = useMemo(() => reachOfAll([donor, ...candidates.map(({ result }) => result)]), [candidates, donor]);
   const lines = comparisonLines(job);
   const apart = lines.filter(({ differs }) => differs(candidates));
   const alike = lines.filter((line) => !apart.includes(line));
@@ -53,9 +50,9 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
   const first = candidates[0] as Candidate;
   return (
     <Dialog title="Plans side by side" wide onClose={onClose}>
-      <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 130 + candidates.length * 230 }}>
+      <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 90 + candidates.length * 250 }}>
         <colgroup>
-          <col style={{ width: 130 }} />
+          <col className="w-[84px] sm:w-[130px]" />
           {candidates.map(({ plan }) => (
             <col key={plan.name} />
           ))}

@@ -85,7 +85,7 @@ export function CutsBench({
         canWrite={canWrite}
         selected={operation?.id ?? null}
         onSelect={onSelect}
-        display={job.display}
+        job={job}
       />
       {canWrite && (
         <label className="mt-2 block">

@@ -1,13 +1,20 @@
 import type { Joint, JointSide, LengthFormat } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { still } from '../../ui/still.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { VERDICT_WORDS } from './verdict-words.ts';
 
 const degrees = (radians: number) => `${Math.abs(radians) < 5e-4 ? '0' : ((radians * 180) / Math.PI).toFixed(1)}°`;
 
 /** How the ends meet at each joint of an operation: rear end minus front end, each side. */
-export function JointTable({ joints, display }: { readonly joints: readonly Joint[]; readonly display: LengthFormat }) {
+export const JointTable = still(function JointTable({
+  joints,
+  display,
+}: {
+  readonly joints: readonly Joint[];
+  readonly display: LengthFormat;
+}) {
   if (joints.length === 0) return null;
   const length = (mm: number) => <Length mm={mm} format={display} />;
   const rows: readonly (readonly [string, (side: JointSide) => React.ReactNode])[] = [
@@ -67,7 +74,7 @@ export function JointTable({ joints, display }: { readonly joints: readonly Join
       </table>
     </>
   );
-}
+});
 
 function figure(side: JointSide, name: string): number {
   return name === 'gap at the bottom'

@@ -1,5 +1,5 @@
 import {
-  type LengthFormat,
+  type Job,
   lengthText,
   type Operation,
   operationName,
@@ -17,11 +17,11 @@ interface OperationListProps {
   readonly canWrite: boolean;
   readonly selected: string | null;
   readonly onSelect: (id: string) => void;
-  readonly display: LengthFormat;
+  readonly job: Job;
 }
 
-/** The figure an operation is remembered by. */
-function figureOf(operation: Operation, display: LengthFormat): string {
+/** What an operation is remembered by: its figure, or the thing that it is about. */
+function figureOf(operation: Operation, { display, donor }: Job): string {
   const show = (mm: number) => lengthText(mm, display).replace(/ (scant|full)$/, '');
   switch (operation.kind) {
     case 'shorten':
@@ -43,14 +43,21 @@ function figureOf(operation: Operation, display: LengthFormat): string {
       return show(operation.depth);
     case 'box':
       return show(operation.plate);
-    case 'crossmember':
-    case 'bracket':
-      return '';
+    case 'crossmember': {
+      const { change } = operation;
+      if (change.what === 'add') return change.crossmember.name;
+      return donor.crossmembers.find(({ id }) => id === change.crossmember)?.name ?? '';
+    }
+    case 'bracket': {
+      const { change } = operation;
+      if (change.what === 'add' || change.what === 'drill') return change.feature.name;
+      return donor.features.find(({ id }) => id === change.feature)?.name ?? '';
+    }
   }
 }
 
 /** The plan's operations in the order they are done, each with its letters. */
-export function OperationList({ store, result, canWrite, selected, onSelect, display }: OperationListProps) {
+export function OperationList({ store, result, canWrite, selected, onSelect, job }: OperationListProps) {
   const edit = (label: string, how: Parameters<typeof change>[2]) => change(store, label, how);
   return (
     <ol className="border-t border-rule" aria-label="Operations in order">
@@ -74,12 +81,12 @@ export function OperationList({ store, result, canWrite, selected, onSelect, dis
                 {letters.length > 0 ? letters.join(' ') : index + 1}
               </span>
               <span
-                className={`truncate ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}
+                className={`shrink-0 ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}
               >
                 {name}
               </span>
               {status === 'refused' && <span className="text-xs text-oxide">cannot</span>}
-              <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">{figureOf(operation, display)}</span>
+              <span className="ml-auto min-w-0 truncate pr-1.5 text-pencil">{figureOf(operation, job)}</span>
             </button>
             {current && canWrite && (
               <span className="flex">
@@ -87,21 +94,21 @@ export function OperationList({ store, result, canWrite, selected, onSelect, dis
                   label={`Do ${name} earlier`}
                   icon={ArrowUp}
                   disabled={index === 0}
-                  onClick={() => edit('Reordered', (job) => ({ ...job, plan: withOrder(job.plan, operation.id, -1) }))}
+                  onClick={() => edit('Reordered', (old) => ({ ...old, plan: withOrder(old.plan, operation.id, -1) }))}
                 />
                 <Tool
                   label={`Do ${name} later`}
                   icon={ArrowDown}
                   disabled={index === result.operations.length - 1}
-                  onClick={() => edit('Reordered', (job) => ({ ...job, plan: withOrder(job.plan, operation.id, 1) }))}
+                  onClick={() => edit('Reordered', (old) => ({ ...old, plan: withOrder(old.plan, operation.id, 1) }))}
                 />
                 <Tool
                   label={operation.off ? `Switch ${name} on` : `Switch ${name} off`}
                   icon={operation.off ? EyeOff : Eye}
                   onClick={() =>
-                    edit(operation.off ? 'Switched on' : 'Switched off', (job) => ({
-                      ...job,
-                      plan: withOperation(job.plan, { ...operation, off: !operation.off }),
+                    edit(operation.off ? 'Switched on' : 'Switched off', (old) => ({
+                      ...old,
+                      plan: withOperation(old.plan, { ...operation, off: !operation.off }),
                     }))
                   }
                 />
@@ -109,9 +116,9 @@ export function OperationList({ store, result, canWrite, selected, onSelect, dis
                   label={`Remove ${name}`}
                   icon={Trash2}
                   onClick={() =>
-                    edit(`Removed ${name.toLowerCase()}`, (job) => ({
-                      ...job,
-                      plan: withoutOperation(job.plan, operation.id),
+                    edit(`Removed ${name.toLowerCase()}`, (old) => ({
+                      ...old,
+                      plan: withoutOperation(old.plan, operation.id),
                     }))
                   }
                 />

@@ -8,17 +8,17 @@ import { freshId } from './fresh-id.ts';
 export function CrossmemberTable({ job, set, disabled, selected, onSelect }: PartProps) {
   const { crossmembers } = job.donor;
   const columns: Column<Crossmember>[] = [
-    textColumn('name', 'Name', '29%'),
+    textColumn('name', 'Name', '34%'),
     lengthColumn('x', 'Middle, from datum', '10%', datumStation(job.donor)),
     lengthColumn('length', 'Long', '7%'),
-    lengthColumn('depth', 'Deep', '8%'),
+    lengthColumn('depth', 'Deep', '7%'),
     lengthColumn('below', 'Below rail top', '8%'),
-    choiceColumn('section', 'Section', '9%', [['', '–'], ...job.donor.sections.map(({ id }) => [id, id] as const)]),
-    choiceColumn('fixing', 'Fixed by', '14%', words(['riveted', 'bolted', 'welded'])),
+    choiceColumn('section', 'Section', '8%', [['', '–'], ...job.donor.sections.map(({ id }) => [id, id] as const)]),
+    choiceColumn('fixing', 'Fixed by', '13%', words(['riveted', 'bolted', 'welded'])),
     {
       key: 'removable',
       title: 'Comes out',
-      width: '9%',
+      width: '7%',
       kind: 'choice',
       choices: words(['yes', 'no']),
       get: ({ removable }) => (removable ? 'yes' : 'no'),

@@ -13,14 +13,14 @@ export function FrameForm(part: PartProps) {
   const { donor, display } = job;
   const material = materialOf(donor.material);
   const axleColumns: Column<Axle>[] = [
-    textColumn('name', 'Axle', '18%'),
-    choiceColumn('role', 'Which', '12%', words(['front', 'rear'])),
-    lengthColumn('x', 'Station', '10%'),
-    lengthColumn('z', 'Height of centre', '12%'),
-    lengthColumn('tyreRadius', 'Tyre radius', '11%'),
-    lengthColumn('track', 'Track', '8%'),
-    numberColumn('rating', 'May carry, kg', '10%', { optional: true }),
-    choiceColumn('group', 'Group', '19%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
+    textColumn('name', 'Axle', '17%'),
+    choiceColumn('role', 'Which', '11%', words(['front', 'rear'])),
+    lengthColumn('x', 'Station', '9%'),
+    lengthColumn('z', 'Height', '8%'),
+    lengthColumn('tyreRadius', 'Tyre radius', '9%'),
+    lengthColumn('track', 'Track', '7%'),
+    numberColumn('rating', 'May carry, kg', '9%', { optional: true }),
+    choiceColumn('group', 'Group', '27%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
   ];
   return (
     <div className="space-y-3">
@@ -87,7 +87,9 @@ export function FrameForm(part: PartProps) {
       </select>
 
       <PanelHeading>Axles</PanelHeading>
-      <p className="text-sm text-pencil">Stations count from the front axle; heights from the datum plane.</p>
+      <p className="text-sm text-pencil">
+        Stations count from the front axle; heights of their centres from the datum plane.
+      </p>
       <EditTable<Axle>
         caption="Axles"
         columns={axleColumns}
