@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop } from './steps.ts';
+import { newFlagship, openBench, openDemoShop, saved } from './steps.ts';
 
 const place = (page: Page) => page.getByRole('textbox', { name: 'Where, from the datum hole' });
 
@@ -82,6 +82,44 @@ test('operations are added, drawn, put in another order, switched off, noted and
   await page.getByRole('textbox', { name: 'Note' }).blur();
   for (let press = 0; press < 4; press += 1) await page.getByRole('button', { name: 'Undo' }).click();
   await expect(list.getByRole('listitem').nth(0)).toContainText('Lengthen');
+});
+
+test('crossmembers and brackets are added, lowered, drilled, each with what it does to the rail', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Van with new steel'), 'cuts');
+  const list = page.getByRole('list', { name: 'Operations in order' });
+  const panel = page.getByRole('complementary', { name: 'Cuts' });
+  const add = (kind: string) => page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
+  const what = panel.getByRole('combobox', { name: 'What', exact: true });
+  const sketch = panel.locator('figure');
+
+  await add('crossmember');
+  await panel.getByRole('textbox', { name: 'Name', exact: true }).fill('Crossmember 11, splice');
+  await panel.getByRole('textbox', { name: 'Name', exact: true }).press('Tab');
+  await type(panel.getByRole('textbox', { name: 'Depth' }), '6');
+  await type(panel.getByRole('textbox', { name: 'Below the rail top' }), '2 1/2');
+  // 2 1/2 + 6 − 7 3/8 of rail.
+  await expect(sketch).toContainText('hangs under the rail by11/8 in');
+  await expect(list).toContainText('Crossmember 11, splice');
+  await what.selectOption('lower');
+  await panel.getByRole('combobox', { name: 'Which' }).selectOption({ label: 'Crossmember 5, carrier' });
+  await expect(list.getByRole('listitem').last()).toContainText('Lower crossmember');
+
+  await add('bracket');
+  await what.selectOption('drill');
+  await panel.getByRole('combobox', { name: 'How many' }).selectOption('4');
+  // Four 1/2 in holes 2 in apart.
+  await expect(sketch).toContainText('steel between two holes11/2 in');
+  await expect(sketch).toContainText('first hole to last6 in');
+  await what.selectOption('add');
+  await panel.getByRole('combobox', { name: 'Kind' }).selectOption('tank-strap');
+  await panel.getByRole('button', { name: 'left', exact: true }).click();
+  await panel.getByRole('textbox', { name: 'Mass, kg' }).fill('3.5');
+  await panel.getByRole('textbox', { name: 'Mass, kg' }).press('Tab');
+  await expect(list.getByRole('listitem').last()).toContainText('Add bracket');
+  await page.getByRole('button', { name: 'Table' }).click();
+  await expect(page.getByRole('row', { name: /^New bracket/ })).toContainText(/new/i);
+  await saved(page);
 });
 
 test('the drawing says the same in tables, and a station can be gone to by its length', async ({ page }) => {

@@ -60,34 +60,52 @@ try {
   await page.goto(`${base}${sprayer}/cuts`);
   await page.getByRole('button', { name: /^A Shorten/ }).click();
   await shot('cuts-shorten');
+  await page.getByRole('button', { name: /^Compare with/ }).click();
+  await shot('plans-side-by-side');
   await page.goto(`${base}${pickup}/donor`);
   await shot('donor-what-next');
   await page.goto(`${base}/print/${van.split('/').pop()}/marks`);
   await shot('marks-on-paper');
 
-  // Each kind of operation with its own panel, on the job that is still to be planned.
-  const panel = page.locator('aside');
-  for (const kind of ['pie-cut', 'step', 'widen', 'trim', 'notch', 'box']) {
-    const job = kind === 'box' ? van : pickup;
-    await page.goto(`${base}${job}/cuts`);
+  // Each kind of operation with its own panel, side by side on two sheets.
+  const panelOf = async (kind) => {
+    // Boxing wants open rails; everything else is shown on the job that is still to be planned.
+    await page.goto(`${base}${kind === 'box' ? van : pickup}/cuts`);
     await page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
     if (kind === 'trim') {
       await page.getByRole('textbox', { name: 'Angle from square' }).fill('30');
       await page.getByRole('textbox', { name: 'Angle from square' }).press('Enter');
     }
     await page.waitForTimeout(300);
-    await panel.screenshot({ path: join(out, `panel-${kind}.png`) });
-    say(`panel-${kind}`);
+    const picture = await page.locator('aside').screenshot();
     // Back to how it was, so that the next panel stands alone.
     for (const undo = page.getByRole('button', { name: 'Undo' }); await undo.isEnabled();) await undo.click();
     await page.getByText('saved as revision').waitFor();
-  }
+    return picture;
+  };
+  const sheet = async (name, kinds) => {
+    const pictures = [];
+    for (const kind of kinds) pictures.push(await panelOf(kind));
+    const table = await browser.newPage({ viewport: { width: 320 * kinds.length + 8, height: 700 } });
+    await table.setContent(
+      `<body style="margin:8px;display:flex;gap:8px;background:#d8cfbb">${pictures
+        .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
+        .join('')}</body>`,
+    );
+    await table.screenshot({ path: join(out, `${name}.png`) });
+    await table.close();
+    say(name);
+  };
+  await sheet('panels-lengths', ['shorten', 'lengthen', 'trim', 'extend', 'step', 'pie-cut']);
+  await sheet('panels-shapes', ['widen', 'notch', 'box', 'crossmember', 'bracket']);
 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${base}${van}/true-up`);
   await shot('floor-readings');
   await page.goto(`${base}${van}/marks`);
   await shot('floor-marks');
+  await page.goto(`${base}${sprayer}/cuts`);
+  await shot('floor-cuts');
 } finally {
   await browser?.close();
   server?.kill('SIGTERM');

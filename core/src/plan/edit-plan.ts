@@ -1,4 +1,4 @@
-import type { Frame } from '../frame/index.ts';
+import type { Crossmember, Feature, Frame } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import type { Operation, OperationKind, Place, Plan } from './operation.ts';
 
@@ -88,6 +88,51 @@ export function freshId(plan: Plan): string {
   for (let count = plan.operations.length + 1; ; count += 1) if (!taken.has(`cut-${count}`)) return `cut-${count}`;
 }
 
+/** A crossmember that operation `id` adds, with sizes to start from. */
+export const newCrossmember = (id: string, x: number): Crossmember => ({
+  id: `${id}-member`,
+  name: 'New crossmember',
+  x,
+  length: inches(3),
+  depth: inches(4),
+  below: inches(1),
+  fixing: 'bolted',
+  removable: true,
+  mass: 8,
+});
+
+/** A hole that operation `id` drills in both webs. */
+export const newHole = (id: string, x: number): Feature => ({
+  id: `${id}-hole`,
+  name: 'New hole',
+  kind: 'hole',
+  side: 'both',
+  x,
+  length: 0,
+  face: 'web-outside',
+  down: inches(2),
+  diameter: inches(1 / 2),
+  attachment: 'hole',
+  movable: 'no',
+  mass: 0,
+});
+
+/** A body mount that operation `id` bolts to both webs. */
+export const newBracket = (id: string, x: number): Feature => ({
+  id: `${id}-bracket`,
+  name: 'New bracket',
+  kind: 'body-mount',
+  side: 'both',
+  x,
+  length: inches(4),
+  face: 'web-outside',
+  down: inches(3),
+  diameter: 0,
+  attachment: 'bolts',
+  movable: 're-drill',
+  mass: 2,
+});
+
 /** A new operation of a kind at a donor station, with sizes to start from. */
 export function newOperation(kind: OperationKind, id: string, x: number, frame: Frame): Operation {
   const common = { id, note: '', off: false };
@@ -131,38 +176,13 @@ export function newOperation(kind: OperationKind, id: string, x: number, frame: 
     case 'box':
       return { ...common, kind, from: at, to: behind(inches(24)), plate: inches(3 / 16), taper: inches(4) };
     case 'crossmember': {
-      const crossmember = {
-        id: `${id}-member`,
-        name: 'New crossmember',
-        x,
-        length: inches(3),
-        depth: inches(4),
-        below: inches(1),
-        fixing: 'bolted' as const,
-        removable: true,
-        mass: 8,
-      };
-      return { ...common, kind, change: { what: 'add', at, crossmember } };
+      return { ...common, kind, change: { what: 'add', at, crossmember: newCrossmember(id, x) } };
     }
     case 'bracket': {
       const movable = frame.features.find((feature) => feature.movable !== 'no');
       if (movable)
         return { ...common, kind, change: { what: 'move', feature: movable.id, to: at, down: movable.down } };
-      const feature = {
-        id: `${id}-hole`,
-        name: 'New hole',
-        kind: 'hole' as const,
-        side: 'both' as const,
-        x,
-        length: 0,
-        face: 'web-outside' as const,
-        down: inches(2),
-        diameter: inches(1 / 2),
-        attachment: 'hole' as const,
-        movable: 'no' as const,
-        mass: 0,
-      };
-      return { ...common, kind, change: { what: 'drill', at, feature, count: 1, pitch: 0 } };
+      return { ...common, kind, change: { what: 'drill', at, feature: newHole(id, x), count: 1, pitch: 0 } };
     }
   }
 }

@@ -3,6 +3,9 @@ export { type Conflict } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
   freshId,
+  newBracket,
+  newCrossmember,
+  newHole,
   newOperation,
   placeOfOperation,
   shiftOperation,

@@ -1,4 +1,5 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
+import { still } from '../ui/still.ts';
 
 interface ZoomButtonsProps {
   readonly zoomed: boolean;
@@ -7,7 +8,7 @@ interface ZoomButtonsProps {
 }
 
 /** Closer, farther, and back to the whole frame. */
-export function ZoomButtons({ zoomed, onZoom, onFit }: ZoomButtonsProps) {
+export const ZoomButtons = still(function ZoomButtons({ zoomed, onZoom, onFit }: ZoomButtonsProps) {
   return (
     <>
       <button
@@ -33,4 +34,4 @@ export function ZoomButtons({ zoomed, onZoom, onFit }: ZoomButtonsProps) {
       </button>
     </>
   );
-}
+});

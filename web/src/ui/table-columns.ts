@@ -89,7 +89,7 @@ function without<Row>(row: Row, key: keyof Row & string, value: unknown): Row {
 }
 
 /** Values as choices, dashes read as spaces. */
-export const words = (values: readonly string[]): Choice[] =>
+export const words = <T extends string>(values: readonly T[]): (readonly [value: T, name: string])[] =>
   values.map((value) => [value, value.replaceAll('-', ' ')] as const);
 
 /** What stands in a cell before anybody types. */

@@ -1,23 +1,23 @@
-import type { Feature } from '@splay/core';
-import { LengthField } from '../../ui/length-field.tsx';
+import { FEATURE_KINDS, newBracket, newHole } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { MassField } from '../../ui/mass-field.tsx';
+import { words } from '../../ui/table-columns.ts';
+import { TextField } from '../../ui/text-field.tsx';
 import { above, type Fields } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
 
-const NEW_HOLE: Omit<Feature, 'id' | 'x'> = {
-  name: 'New hole',
-  kind: 'hole',
-  side: 'both',
-  length: 0,
-  face: 'web-outside',
-  down: 50.8,
-  diameter: 12.7,
-  attachment: 'hole',
-  movable: 'no',
-  mass: 0,
-};
+const SIDE_CHOICES = [
+  ['both', 'both rails'],
+  ['left', 'left'],
+  ['right', 'right'],
+] as const;
 
-/** Move a bracket, take it off, or drill holes. */
+const BRACKET_KINDS = FEATURE_KINDS.filter(
+  (kind) => !['hole', 'rivet', 'weld-seam', 'crack', 'identity-stamp'].includes(kind),
+);
+
+/** Move a bracket, take it off, add one, or drill holes. */
 export function BracketFields({ operation, job, result, disabled, onChange }: Fields<'bracket'>) {
   const { change } = operation;
   const set = (next: typeof change) => onChange({ ...operation, change: next });
@@ -29,24 +29,19 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
     <>
       <Choice
         label="What"
-        value={change.what === 'add' ? 'drill' : change.what}
+        value={change.what}
         disabled={disabled}
         choices={[
           ['move', 'move one'],
           ['remove', 'take one off'],
+          ['add', 'add one'],
           ['drill', 'drill holes'],
         ]}
         onChange={(what) => {
           if (what === 'remove') set({ what, feature: named });
           else if (what === 'move') set({ what, feature: named, to: at, down: feature?.down ?? 50.8 });
-          else
-            set({
-              what: 'drill',
-              at,
-              feature: { ...NEW_HOLE, id: `${operation.id}-hole`, x: at.x },
-              count: 1,
-              pitch: 0,
-            });
+          else if (what === 'add') set({ what, at, feature: newBracket(operation.id, at.x) });
+          else set({ what, at, feature: newHole(operation.id, at.x), count: 1, pitch: 0 });
         }}
       />
       {(change.what === 'remove' || change.what === 'move') && (
@@ -74,6 +69,67 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
           />
         </>
       )}
+      {change.what === 'add' && (
+        <>
+          <TextField
+            label="Name"
+            value={change.feature.name}
+            disabled={disabled}
+            onChange={(name) => set({ ...change, feature: { ...change.feature, name } })}
+          />
+          <Choice
+            list
+            label="Kind"
+            value={change.feature.kind}
+            disabled={disabled}
+            choices={words(BRACKET_KINDS)}
+            onChange={(kind) => set({ ...change, feature: { ...change.feature, kind } })}
+          />
+          <PlaceField
+            label="Front end"
+            place={change.at}
+            {...{ job, result, disabled }}
+            onChange={(place) => set({ ...change, at: place })}
+          />
+          <div className="grid grid-cols-2 gap-2">
+            <LengthField
+              {...common}
+              label="Long, along the rail"
+              mm={change.feature.length}
+              onChange={(length) => set({ ...change, feature: { ...change.feature, length } })}
+            />
+            <LengthField
+              {...common}
+              label="Below the rail top"
+              mm={change.feature.down}
+              onChange={(down) => set({ ...change, feature: { ...change.feature, down } })}
+            />
+          </div>
+          <Choice
+            label="On"
+            value={change.feature.side}
+            disabled={disabled}
+            choices={SIDE_CHOICES}
+            onChange={(side) => set({ ...change, feature: { ...change.feature, side } })}
+          />
+          <Choice
+            label="Fixed by"
+            value={change.feature.attachment}
+            disabled={disabled}
+            choices={[
+              ['bolts', 'bolts'],
+              ['rivets', 'rivets'],
+              ['weld', 'weld'],
+            ]}
+            onChange={(attachment) => set({ ...change, feature: { ...change.feature, attachment } })}
+          />
+          <MassField
+            mass={change.feature.mass}
+            disabled={disabled}
+            onChange={(mass) => set({ ...change, feature: { ...change.feature, mass } })}
+          />
+        </>
+      )}
       {change.what === 'drill' && (
         <>
           <PlaceField
@@ -97,6 +153,13 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
               onChange={(down) => set({ ...change, feature: { ...change.feature, down } })}
             />
           </div>
+          <Choice
+            label="In"
+            value={change.feature.side}
+            disabled={disabled}
+            choices={SIDE_CHOICES}
+            onChange={(side) => set({ ...change, feature: { ...change.feature, side } })}
+          />
           <Choice
             label="How many"
             value={String(change.count)}

@@ -1,5 +1,8 @@
-import { LengthField } from '../../ui/length-field.tsx';
+import { type Crossmember, type LengthFormat, newCrossmember } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { MassField } from '../../ui/mass-field.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 import { above, type Fields } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
 
@@ -25,7 +28,7 @@ export function CrossmemberFields({ operation, job, result, disabled, onChange }
         ]}
         onChange={(what) => {
           const at = { x: member?.x ?? 0, on: 'donor' as const };
-          if (what === 'add') return;
+          if (what === 'add') set({ what, at, crossmember: newCrossmember(operation.id, at.x) });
           if (what === 'remove') set({ what, crossmember: named });
           if (what === 'move') set({ what, crossmember: named, to: at });
           if (what === 'lower') set({ what, crossmember: named, by: 25.4 });
@@ -49,13 +52,11 @@ export function CrossmemberFields({ operation, job, result, disabled, onChange }
             {...{ job, result, disabled }}
             onChange={(at) => set({ ...change, at })}
           />
-          <LengthField
-            label="Depth"
-            mm={change.crossmember.depth}
+          <NewCrossmember
+            crossmember={change.crossmember}
             format={job.display}
             disabled={disabled}
-            check={above('The depth')}
-            onChange={(depth) => set({ ...change, crossmember: { ...change.crossmember, depth } })}
+            onChange={(crossmember) => set({ ...change, crossmember })}
           />
         </>
       )}
@@ -86,6 +87,66 @@ export function CrossmemberFields({ operation, job, result, disabled, onChange }
           onChange={(depth) => set({ ...change, depth })}
         />
       )}
+    </>
+  );
+}
+
+interface NewCrossmemberProps {
+  readonly crossmember: Crossmember;
+  readonly format: LengthFormat;
+  readonly disabled: boolean;
+  readonly onChange: (crossmember: Crossmember) => void;
+}
+
+/** What a crossmember that the plan adds is like. */
+function NewCrossmember({ crossmember, format, disabled, onChange }: NewCrossmemberProps) {
+  const common = { format, disabled };
+  return (
+    <>
+      <TextField
+        label="Name"
+        value={crossmember.name}
+        disabled={disabled}
+        onChange={(name) => onChange({ ...crossmember, name })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <LengthField
+          {...common}
+          label="Depth"
+          mm={crossmember.depth}
+          check={above('The depth')}
+          onChange={(depth) => onChange({ ...crossmember, depth })}
+        />
+        <LengthField
+          {...common}
+          label="Below the rail top"
+          mm={crossmember.below}
+          onChange={(below) => onChange({ ...crossmember, below })}
+        />
+        <LengthField
+          {...common}
+          label="Long, along the frame"
+          mm={crossmember.length}
+          check={above('The length')}
+          onChange={(length) => onChange({ ...crossmember, length })}
+        />
+        <MassField
+          mass={crossmember.mass}
+          disabled={disabled}
+          onChange={(mass) => onChange({ ...crossmember, mass })}
+        />
+      </div>
+      <Choice
+        label="Fixed by"
+        value={crossmember.fixing}
+        disabled={disabled}
+        choices={[
+          ['riveted', 'rivets'],
+          ['bolted', 'bolts'],
+          ['welded', 'weld'],
+        ]}
+        onChange={(fixing) => onChange({ ...crossmember, fixing })}
+      />
     </>
   );
 }

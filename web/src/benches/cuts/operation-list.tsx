@@ -1,5 +1,6 @@
 import {
   type Job,
+  type LengthFormat,
   lengthText,
   type Operation,
   operationName,
@@ -20,8 +21,8 @@ interface OperationListProps {
   readonly job: Job;
 }
 
-/** What an operation is remembered by: its figure, or the thing that it is about. */
-function figureOf(operation: Operation, { display, donor }: Job): string {
+/** The figure an operation is remembered by. */
+function figureOf(operation: Operation, display: LengthFormat): string {
   const show = (mm: number) => lengthText(mm, display).replace(/ (scant|full)$/, '');
   switch (operation.kind) {
     case 'shorten':
@@ -43,17 +44,25 @@ function figureOf(operation: Operation, { display, donor }: Job): string {
       return show(operation.depth);
     case 'box':
       return show(operation.plate);
-    case 'crossmember': {
-      const { change } = operation;
-      if (change.what === 'add') return change.crossmember.name;
-      return donor.crossmembers.find(({ id }) => id === change.crossmember)?.name ?? '';
-    }
-    case 'bracket': {
-      const { change } = operation;
-      if (change.what === 'add' || change.what === 'drill') return change.feature.name;
-      return donor.features.find(({ id }) => id === change.feature)?.name ?? '';
-    }
+    case 'crossmember':
+    case 'bracket':
+      return '';
   }
+}
+
+/** What hangs on the frame that an operation is about. */
+function thingOf(operation: Operation, { donor }: Job): string {
+  if (operation.kind === 'crossmember') {
+    const { crossmember } = operation.change;
+    if (typeof crossmember !== 'string') return crossmember.name;
+    return donor.crossmembers.find(({ id }) => id === crossmember)?.name ?? '';
+  }
+  if (operation.kind === 'bracket') {
+    const { feature } = operation.change;
+    if (typeof feature !== 'string') return feature.name;
+    return donor.features.find(({ id }) => id === feature)?.name ?? '';
+  }
+  return '';
 }
 
 /** The plan's operations in the order they are done, each with its letters. */
@@ -64,6 +73,7 @@ export function OperationList({ store, result, canWrite, selected, onSelect, job
       {result.operations.map(({ operation, status, letters }, index) => {
         const current = operation.id === selected;
         const name = operationName(operation);
+        const thing = thingOf(operation, job);
         return (
           <li
             key={operation.id}
@@ -81,12 +91,13 @@ export function OperationList({ store, result, canWrite, selected, onSelect, job
                 {letters.length > 0 ? letters.join(' ') : index + 1}
               </span>
               <span
-                className={`shrink-0 ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}
+                className={`min-w-0 ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}
               >
                 {name}
+                {thing && <span className="block truncate text-sm leading-4 font-normal text-pencil">{thing}</span>}
               </span>
               {status === 'refused' && <span className="text-xs text-oxide">cannot</span>}
-              <span className="ml-auto min-w-0 truncate pr-1.5 text-pencil">{figureOf(operation, job)}</span>
+              <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">{figureOf(operation, job.display)}</span>
             </button>
             {current && canWrite && (
               <span className="flex">

@@ -4,6 +4,7 @@ import { change } from '../../client/job-store.ts';
 import { type CellProblem, EditTable } from '../../ui/edit-table.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { type Column, lengthColumn, numberColumn, textColumn } from '../../ui/table-columns.ts';
+import { TextField } from '../../ui/text-field.tsx';
 import { editProblems } from './check-edit.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
@@ -32,19 +33,7 @@ export function BodyForm({ job, store, disabled }: Pick<PartProps, 'job' | 'stor
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <label className="text-sm text-pencil">
-          Name
-          <input
-            className="field mt-1 h-9 text-graphite"
-            key={body.name}
-            defaultValue={job.body?.name ?? ''}
-            disabled={disabled}
-            maxLength={120}
-            onBlur={({ target }) =>
-              target.value.trim() && target.value !== job.body?.name && put({ name: target.value.trim() })
-            }
-          />
-        </label>
+        <TextField label="Name" value={job.body?.name ?? ''} disabled={disabled} onChange={(name) => put({ name })} />
         <LengthField
           label="Wheel openings, centre to centre"
           mm={body.wheelbase}

@@ -1,8 +1,8 @@
 import { datumStation, type Feature, sidesOf } from '@splay/core';
-import { useState } from 'react';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
+import { MassField } from '../../ui/mass-field.tsx';
 import { type Choice as ChoiceOf, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 
@@ -84,42 +84,5 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
         <MassField mass={feature.mass} disabled={disabled} onChange={(mass) => put({ ...feature, mass })} />
       </div>
     </section>
-  );
-}
-
-function MassField({
-  mass,
-  disabled,
-  onChange,
-}: {
-  readonly mass: number;
-  readonly disabled: boolean;
-  readonly onChange: (mass: number) => void;
-}) {
-  const [problem, setProblem] = useState('');
-  const commit = (text: string) => {
-    const kilograms = Number(text);
-    if (text.trim() === '' || !(kilograms >= 0)) return setProblem('Type kilograms, 0 or more.');
-    setProblem('');
-    if (kilograms !== mass) onChange(kilograms);
-  };
-  return (
-    <label className="text-sm text-pencil">
-      Mass, kg
-      <input
-        className="field mt-1 h-9 text-center font-semibold text-graphite"
-        key={mass}
-        defaultValue={mass}
-        disabled={disabled}
-        inputMode="decimal"
-        aria-invalid={problem !== ''}
-        onBlur={(event) => commit(event.target.value)}
-      />
-      {problem && (
-        <span role="alert" className="block text-oxide">
-          {problem}
-        </span>
-      )}
-    </label>
   );
 }

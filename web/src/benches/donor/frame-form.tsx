@@ -1,7 +1,9 @@
 import { type Axle, lengthText, materialOf, MATERIALS } from '@splay/core';
+import { Choice } from '../../ui/choice.tsx';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, lengthColumn, numberColumn, textColumn, words } from '../../ui/table-columns.ts';
+import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
@@ -25,37 +27,20 @@ export function FrameForm(part: PartProps) {
   return (
     <div className="space-y-3">
       <div className="grid grid-cols-2 gap-3">
-        <label className="text-sm text-pencil">
-          Donor
-          <input
-            className="field mt-1 text-graphite"
-            defaultValue={donor.name}
-            disabled={disabled}
-            maxLength={120}
-            onBlur={(event) =>
-              event.target.value.trim() &&
-              event.target.value !== donor.name &&
-              set('Renamed the donor', '', (frame) => ({ ...frame, name: event.target.value.trim() }))
-            }
-          />
-        </label>
-        <label className="text-sm text-pencil">
-          Material
-          <select
-            className="field mt-1 text-graphite"
-            value={donor.material}
-            disabled={disabled}
-            onChange={(event) =>
-              set('Changed the material', '', (frame) => ({ ...frame, material: event.target.value }))
-            }
-          >
-            {MATERIALS.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <TextField
+          label="Donor"
+          value={donor.name}
+          disabled={disabled}
+          onChange={(name) => set('Renamed the donor', '', (frame) => ({ ...frame, name }))}
+        />
+        <Choice
+          list
+          label="Material"
+          value={donor.material}
+          disabled={disabled}
+          choices={MATERIALS.map(({ id, name }) => [id, name] as const)}
+          onChange={(id) => set('Changed the material', '', (frame) => ({ ...frame, material: id }))}
+        />
       </div>
       {!material.weldable && (
         <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-2 font-semibold">
@@ -70,21 +55,16 @@ export function FrameForm(part: PartProps) {
       <SectionForms {...part} />
 
       <PanelHeading>Datum hole</PanelHeading>
-      <select
-        className="field"
-        aria-label="Datum hole"
+      <Choice
+        list
+        label="The hole that every mark is given from"
         value={donor.datum}
         disabled={disabled}
-        onChange={(event) => set('Chose the datum hole', '', (frame) => ({ ...frame, datum: event.target.value }))}
-      >
-        {donor.features
-          .filter((feature) => feature.kind === 'hole')
-          .map(({ id, name, x }) => (
-            <option key={id} value={id}>
-              {name}, {lengthText(x, display, true)} behind the front axle
-            </option>
-          ))}
-      </select>
+        choices={donor.features
+          .filter(({ kind }) => kind === 'hole')
+          .map(({ id, name, x }) => [id, `${name}, ${lengthText(x, display, true)} behind the front axle`] as const)}
+        onChange={(id) => set('Chose the datum hole', '', (frame) => ({ ...frame, datum: id }))}
+      />
 
       <PanelHeading>Axles</PanelHeading>
       <p className="text-sm text-pencil">

@@ -10,6 +10,7 @@ import {
   STOCK_SECTIONS,
   torsionConstant,
 } from '@splay/core';
+import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import type { PartProps } from './donor-bench.tsx';
@@ -44,6 +45,8 @@ const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, l
     ['thickness', 'Wall'],
   ],
 };
+
+const KINDS = (Object.keys(SIZES) as Section['kind'][]).map((kind) => [kind, kind.replace('-', ' ')] as const);
 
 /** The same outside sizes as another kind of section, as far as they carry over. */
 function asKind(kind: Section['kind'], old: Section): Section {
@@ -111,21 +114,14 @@ export function SectionForms({ job, set, disabled }: PartProps) {
               Section “{id}”: {describeSection(section, show)}
             </PanelHeading>
             <div className="grid grid-cols-4 items-end gap-2">
-              <label className="text-sm text-pencil">
-                Kind
-                <select
-                  className="field mt-1 h-9 px-1 text-graphite"
-                  value={section.kind}
-                  disabled={disabled}
-                  onChange={(event) => put(asKind(event.target.value as Section['kind'], section))}
-                >
-                  {Object.keys(SIZES).map((kind) => (
-                    <option key={kind} value={kind}>
-                      {kind.replace('-', ' ')}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Choice
+                list
+                label="Kind"
+                value={section.kind}
+                disabled={disabled}
+                choices={KINDS}
+                onChange={(kind) => put(asKind(kind, section))}
+              />
               {SIZES[section.kind].map(([key, label]) => (
                 <LengthField
                   key={key}
@@ -156,24 +152,17 @@ export function SectionForms({ job, set, disabled }: PartProps) {
         );
       })}
       {!disabled && (
-        <label className="block text-sm text-pencil">
-          Add a section from the steel yard, then set its sizes
-          <select
-            className="field mt-1 text-graphite"
-            value=""
-            onChange={({ target }) => {
-              const stock = STOCK_SECTIONS[Number(target.value)];
-              if (stock) add(stock.section);
-            }}
-          >
-            <option value="">Pick one …</option>
-            {STOCK_SECTIONS.map(({ name }, index) => (
-              <option key={name} value={index}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          list
+          label="Add a section from the steel yard, then set its sizes"
+          value=""
+          disabled={disabled}
+          choices={[['', 'Pick one …'], ...STOCK_SECTIONS.map(({ name }, index) => [String(index), name] as const)]}
+          onChange={(index) => {
+            const stock = STOCK_SECTIONS[Number(index)];
+            if (stock) add(stock.section);
+          }}
+        />
       )}
     </>
   );

@@ -8,6 +8,9 @@ import {
   sectionLookup,
 } from '@splay/core';
 import { BoxSketch } from './box-sketch.tsx';
+import { BracketSketch } from './bracket-sketch.tsx';
+import { CrossmemberSketch } from './crossmember-sketch.tsx';
+import { LengthSketch } from './length-sketch.tsx';
 import { NotchSketch } from './notch-sketch.tsx';
 import { PieSketch } from './pie-sketch.tsx';
 import { StepSketch } from './step-sketch.tsx';
@@ -20,7 +23,7 @@ interface SketchProps {
   readonly result: PlanResult;
 }
 
-/** The geometry of an operation with the figures to scribe and what they do to the rail; nothing for the plain kinds. */
+/** The geometry of an operation with the figures to scribe and what they do to the rail. */
 export function Sketch({ operation, job, result }: SketchProps) {
   const at = placeOfOperation(operation)?.x ?? 0;
   const depth = sectionLookup(job.donor)(railAt(railOf(job.donor.rails, 'left'), at).section).depth;
@@ -38,7 +41,13 @@ export function Sketch({ operation, job, result }: SketchProps) {
       return <WidenSketch operation={operation} {...common} />;
     case 'box':
       return <BoxSketch operation={operation} {...common} />;
-    default:
-      return null;
+    case 'crossmember':
+      return <CrossmemberSketch operation={operation} {...common} />;
+    case 'bracket':
+      return <BracketSketch operation={operation} {...common} />;
+    case 'shorten':
+    case 'lengthen':
+    case 'extend':
+      return <LengthSketch operation={operation} {...common} />;
   }
 }
