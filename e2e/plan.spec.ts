@@ -135,6 +135,25 @@ test('the drawing says the same in tables, and a station can be gone to by its l
   await expect(page.getByRole('table', { name: /^Widths and heights/ })).toContainText('new');
   await page.getByRole('button', { name: 'Drawing' }).click();
 
+  // M: the tape between any two things, on the donor and as built.
+  await page.locator('body').press('m');
+  const tape = page.getByRole('dialog', { name: 'Measure between two things' });
+  await tape.getByRole('combobox', { name: 'From' }).selectOption({ label: 'Datum hole, left' });
+  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Rear axle' });
+  await expect(tape.getByRole('row', { name: /^along the frame/ }).getByRole('cell')).toHaveText([
+    '119 in',
+    '1333/4 in',
+  ]);
+  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Datum hole, right' });
+  await expect(tape.getByRole('row', { name: /^along the frame/ }).getByRole('cell')).toHaveText(['0 in', '0 in']);
+  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Hitch bracket, left' });
+  await expect(tape.getByRole('row', { name: /^Tape pulled straight/ })).toContainText('not there');
+  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Rear axle' });
+  await tape.getByRole('button', { name: 'Draw it on the plan view' }).click();
+  await expect(page.getByText(/^straight/)).toBeVisible();
+  await page.locator('body').press('Escape');
+  await expect(page.getByText(/^straight/)).toHaveCount(0);
+
   await page.locator('body').press('g');
   const dialog = page.getByRole('dialog', { name: 'Go to a station' });
   await dialog.getByRole('textbox').fill('600');

@@ -38,4 +38,5 @@ export { frameProfile, type ProfileRow, type RailProfile } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
+export { type Between, between, type Thing, thingsOn } from './things.ts';
 export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

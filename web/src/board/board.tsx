@@ -1,14 +1,13 @@
 import {
   builtOf,
   type Conflict,
-  type ControlPrediction,
   datumStation,
   type Job,
   operationName,
   type PlanResult,
   sectionLookup,
 } from '@splay/core';
-import type { Look } from '../client/job-store.ts';
+import type { Look, ShownMeasurement } from '../client/job-store.ts';
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { BoardTable } from './board-table.tsx';
 import { BodyName } from './body-over.tsx';
@@ -36,7 +35,7 @@ export interface BoardProps {
   readonly donor: PlanResult;
   readonly showBefore: boolean;
   readonly selected: string | null;
-  readonly measurement: ControlPrediction | null;
+  readonly measurement: ShownMeasurement | null;
   /** What to bring into sight; a new object each time it is asked for. */
   readonly look: Look | null;
   readonly onSelect: (id: string) => void;

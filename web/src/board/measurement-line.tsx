@@ -1,8 +1,9 @@
-import type { ControlPrediction, LengthFormat, Vec3 } from '@splay/core';
+import type { LengthFormat, Vec3 } from '@splay/core';
+import type { ShownMeasurement } from '../client/job-store.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 
 interface MeasurementLineProps {
-  readonly measurement: ControlPrediction;
+  readonly measurement: ShownMeasurement;
   readonly ends: readonly Vec3[];
   readonly px: (x: number) => number;
   readonly py: (y: number) => number;
@@ -39,17 +40,17 @@ function MeasurementTag({
   y,
   format,
 }: {
-  readonly measurement: ControlPrediction;
+  readonly measurement: ShownMeasurement;
   readonly x: number;
   readonly y: number;
   readonly format: LengthFormat;
 }) {
   const { before, predicted } = measurement;
-  const changes = predicted !== null && Math.abs(predicted - before) > 0.05;
+  const changes = predicted !== null && (before === null || Math.abs(predicted - before) > 0.05);
   const width =
     22 +
     measurement.kind.length * 6.6 +
-    lengthWidth(before, format, 15) +
+    (before === null ? 0 : lengthWidth(before, format, 15)) +
     (changes ? 26 + lengthWidth(predicted, format, 15) : 0);
   return (
     <g transform={`translate(${x} ${y})`}>
@@ -62,7 +63,7 @@ function MeasurementTag({
         fill="var(--color-graphite)"
         fontWeight={500}
       >
-        {measurement.kind} <SvgLength mm={before} format={format} />
+        {measurement.kind} {before !== null && <SvgLength mm={before} format={format} />}
         {changes && (
           <>
             {' → '}

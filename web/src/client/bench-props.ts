@@ -1,5 +1,5 @@
-import type { Conflict, ControlPrediction, Job, PlanResult, Reading } from '@splay/core';
-import type { JobStore } from './job-store.ts';
+import type { Conflict, Job, PlanResult, Reading } from '@splay/core';
+import type { JobStore, ShownMeasurement } from './job-store.ts';
 
 /** What every bench gets: the open job, evaluated, and ways to point at the board. */
 export interface BenchProps {
@@ -14,7 +14,7 @@ export interface BenchProps {
   readonly selected: string | null;
   readonly onSelect: (id: string | null) => void;
   /** Draws a measurement across the plan view. */
-  readonly onShowMeasurement: (measurement: ControlPrediction | null) => void;
+  readonly onShowMeasurement: (measurement: ShownMeasurement | null) => void;
   /** Brings a built station into sight on the board, mm. */
   readonly onLook: (builtX: number) => void;
   readonly onPickConflict: (conflict: Conflict) => void;

@@ -1,4 +1,4 @@
-import type { ControlPrediction, Job, Reading } from '@splay/core';
+import type { Job, Reading, Vec3 } from '@splay/core';
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -30,11 +30,19 @@ export interface JobState {
   readonly selected: string | null;
   readonly showBefore: boolean;
   /** The measurement drawn across the plan view. */
-  readonly measurement: ControlPrediction | null;
+  readonly measurement: ShownMeasurement | null;
   /** What the board was asked to bring into sight last. */
   readonly look: Look | null;
   readonly canWrite: boolean;
   readonly memberName: string;
+}
+
+/** A measurement as it is drawn: a control measurement, or a tape between any two things. mm; null where it has none. */
+export interface ShownMeasurement {
+  readonly kind: string;
+  readonly before: number | null;
+  readonly predicted: number | null;
+  readonly ends: { readonly donor: readonly Vec3[] | null; readonly built: readonly Vec3[] | null };
 }
 
 /** A place that somebody wants to see, and the thing there, if one; a new object each time it is asked for. */

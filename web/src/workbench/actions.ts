@@ -1,14 +1,6 @@
-import {
-  builtOf,
-  type Conflict,
-  type ControlPrediction,
-  evaluatePlan,
-  type Job,
-  shiftOperation,
-  withOperation,
-} from '@splay/core';
+import { builtOf, type Conflict, evaluatePlan, type Job, shiftOperation, withOperation } from '@splay/core';
 import type { KeyboardEvent } from 'react';
-import { change, type JobStore, preview } from '../client/job-store.ts';
+import { change, type JobStore, preview, type ShownMeasurement } from '../client/job-store.ts';
 import type { BenchId } from '../shared/phases.ts';
 import { nudgeStep } from '../ui/length-field.tsx';
 import { snapShift } from './snap.ts';
@@ -23,7 +15,7 @@ export function workbenchActions(store: JobStore) {
     onLook,
     onSelect,
     onHold: (showBefore: boolean) => store.setState({ showBefore }),
-    onShowMeasurement: (measurement: ControlPrediction | null) => store.setState({ measurement }),
+    onShowMeasurement: (measurement: ShownMeasurement | null) => store.setState({ measurement }),
 
     onBench: (bench: BenchId) => {
       const { bench: now, id } = store.getState();

@@ -1,11 +1,12 @@
 import { checkJob, evaluatePlan, InputError, type Job, type PlanResult } from '@splay/core';
 import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
-import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
+import { change, type JobStore, type ShownMeasurement, takeTheirs, useJobState } from '../client/job-store.ts';
 import { forgetDraft, leftDraft } from '../client/save-loop.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Length } from '../ui/length.tsx';
 import { GoToStation } from './go-to-station.tsx';
+import { MeasureBetween } from './measure-between.tsx';
 import { KEY_LIST } from './use-keys.ts';
 
 interface DialogsProps {
@@ -13,20 +14,30 @@ interface DialogsProps {
   readonly open: OpenDialog | null;
   readonly result: PlanResult;
   readonly onLook: (builtX: number) => void;
+  readonly onShowMeasurement: (measurement: ShownMeasurement) => void;
   readonly onClose: () => void;
 }
 
-export type OpenDialog = 'history' | 'keys' | 'station';
+export type OpenDialog = 'history' | 'keys' | 'station' | 'measure';
 
 /** The dialog that is asked for, or that has to be answered. */
-export const Dialogs = memo(function Dialogs({ store, open, result, onLook, onClose }: DialogsProps) {
-  const { saveState, theirs, job } = useJobState(store, (state) => ({
+export const Dialogs = memo(function Dialogs({
+  store,
+  open,
+  result,
+  onLook,
+  onShowMeasurement,
+  onClose,
+}: DialogsProps) {
+  const { saveState, theirs, job, selected } = useJobState(store, (state) => ({
+    selected: state.selected,
     saveState: state.saveState,
     theirs: state.theirs,
     job: state.job,
   }));
   if (saveState === 'stale' && theirs) return <TwoVersions store={store} mine={job} theirs={theirs} />;
   if (open === 'station') return <GoToStation job={job} result={result} onLook={onLook} onClose={onClose} />;
+  if (open === 'measure') return <MeasureBetween {...{ job, result, selected, onClose }} onShow={onShowMeasurement} />;
   if (open === 'history') return <HistoryDialog store={store} onClose={onClose} />;
   if (open === 'keys')
     return (

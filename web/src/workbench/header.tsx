@@ -1,4 +1,4 @@
-import { Download, History, Redo2, Undo2 } from 'lucide-react';
+import { Download, History, Redo2, RulerDimensionLine, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
@@ -70,6 +70,15 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
       >
         Hold for before
         <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
+      </button>
+      <button
+        type="button"
+        className="button px-2"
+        onClick={() => onDialog('measure')}
+        aria-label="Measure between two things"
+        title="Measure between two things (M)"
+      >
+        <RulerDimensionLine size={16} />
       </button>
       <ThemeButton />
       <button

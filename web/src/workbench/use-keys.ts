@@ -17,6 +17,7 @@ export const KEY_LIST: readonly (readonly [keys: string, what: string])[] = [
   ['B', 'hold: the donor as it was'],
   ['[ ]', 'previous and next cut along the tape; on the Donor bench, the next thing on the rail'],
   ['G', 'go to a station'],
+  ['M', 'measure between two things; Escape takes the line away'],
   ['D', 'make the selected hole the datum'],
   ['← →', 'move the selected cut by one division; Shift eight, Alt a quarter'],
   ['↑ ↓', 'in a length: one division more or less'],
@@ -76,6 +77,8 @@ export function useKeys({ store, result, onHold, onDialog, onBench }: Keys): voi
       else if (key === ']') stepAlong(1);
       else if (key === '?') onDialog('keys');
       else if (key === 'g') onDialog('station');
+      else if (key === 'm') onDialog('measure');
+      else if (key === 'escape') store.setState({ measurement: null });
       else if (key === 'd') setDatum(store);
       else if (key === 'n') {
         onBench('cuts');

@@ -115,7 +115,16 @@ export default function Workbench(start: JobStart) {
   useKeys({ store, result, onHold: actions.onHold, onDialog: setDialog, onBench: actions.onBench });
 
   const closeDialog = useCallback(() => setDialog(null), []);
-  const dialogs = <Dialogs store={store} open={dialog} result={result} onLook={actions.onLook} onClose={closeDialog} />;
+  const dialogs = (
+    <Dialogs
+      store={store}
+      open={dialog}
+      result={result}
+      onLook={actions.onLook}
+      onShowMeasurement={actions.onShowMeasurement}
+      onClose={closeDialog}
+    />
+  );
   const bench: BenchProps = {
     store,
     job,
