@@ -110,6 +110,8 @@ describe('parseJobFile', () => {
     ['readings.0.id', 'before-cut-p2-width', 'readings[1].id', 'is used twice'],
     ['job.plan.operations.1.id', 'stretch', 'job.plan.operations[1].id', 'is used twice'],
     ['job.donor.datum', 'nothing', 'job.donor.datum', 'not in the list of features'],
+    ['job.rules.changes', { 'joint/meets': -1 }, 'job.rules.changes.joint/meets', 'must be 0 or more'],
+    ['job.variants', [{ name: 'x', note: '', accepted: [] }], 'job.variants[0].operations', 'is missing'],
   ])('names what is wrong at %s = %o', (path, value, where, message) => {
     expect(problemsOf(broken(path, value))).toContainEqual(
       expect.objectContaining({ path: where, message: expect.stringContaining(message) }),

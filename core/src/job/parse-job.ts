@@ -3,6 +3,7 @@ import { bodyProblems } from '../body/index.ts';
 import { frameProblems } from '../frame/index.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
 import type { Plan } from '../plan/index.ts';
+import { RULE_IDS, ruleProblem } from '../rules/index.ts';
 import type { Reading } from '../survey/index.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
 import { migrate, upgradeJob } from './migrate.ts';
@@ -58,11 +59,19 @@ function variantProblems({ plan, variants }: Job, path: string): InputProblem[] 
   ]);
 }
 
+const rulesProblems = ({ rules }: Job, path: string): InputProblem[] =>
+  RULE_IDS.flatMap((id) => {
+    const value = rules.changes[id];
+    const message = value === undefined ? null : ruleProblem(id, value);
+    return message === null ? [] : [{ code: 'rules/value', path: `${path}rules.changes.${id}`, message }];
+  });
+
 const jobProblems = (job: Job, path = ''): InputProblem[] => [
   ...frameProblems(job.donor, job.display, `${path}donor`),
   ...(job.body ? bodyProblems(job.body, `${path}body`) : []),
   ...planProblems(job.plan, `${path}plan`),
   ...variantProblems(job, path),
+  ...rulesProblems(job, path),
 ];
 
 function jobFileProblems({ job, readings }: JobFile): InputProblem[] {

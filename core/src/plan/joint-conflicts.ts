@@ -107,7 +107,7 @@ export const schools: Finder = ({ frame, joints: all, features }, { rules }) => 
     ];
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
   const hangers = features
-    .filter((outcome) => outcome.feature.kind === 'spring-hanger')
+    .filter(({ feature }) => feature.kind === 'spring-hanger' || feature.kind === 'link-bracket')
     .map((outcome) => builtXOf(outcome) ?? -Infinity);
   const last = Math.max(...hangers);
   return all
@@ -119,7 +119,7 @@ export const schools: Finder = ({ frame, joints: all, features }, { rules }) => 
       donorX: joint.donorX,
       builtX: joint.builtX,
       about: joint.letter,
-      message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger: the shop’s rulebook bolts there and welds only behind it.`,
+      message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger or link: the shop’s rulebook bolts there and welds only behind it.`,
       waysOut: [
         'Move the cut behind the rearmost hanger.',
         'Change the rule, with your reason, if this frame allows it.',

@@ -408,8 +408,14 @@ describe('what becomes of everything', () => {
     const hanger = withFeatures(hole('hanger', 4800, { kind: 'spring-hanger' }));
     expect(codes(evaluatePlan(inputOf({ ...hanger, material: 'heat-treated-110' }, cut)))).toContain('not-weldable');
     expect(codes(evaluatePlan(inputOf(hanger, cut)))).not.toContain('ahead-of-hanger');
-    const bolting = { ...inputOf(hanger, cut), rules: { profile: 'bolt-ahead-weld-behind', changes: {} } } as const;
-    expect(codes(evaluatePlan(bolting))).toContain('ahead-of-hanger');
+    const rules = { profile: 'bolt-ahead-weld-behind', changes: {} } as const;
+    expect(codes(evaluatePlan({ ...inputOf(hanger, cut), rules }))).toContain('ahead-of-hanger');
+    // A coil-sprung axle hangs on links.
+    const links = withFeatures(hole('link', 4000, { kind: 'link-bracket' }));
+    expect(codes(evaluatePlan({ ...inputOf(links, cut), rules }))).toContain('ahead-of-hanger');
+    expect(codes(evaluatePlan({ ...inputOf(links, { ...cut, at: donor(4500) }), rules }))).not.toContain(
+      'ahead-of-hanger',
+    );
   });
 
   it('warns of a cut crossmember, an overlap, a piece without crossmember, and lines too short', () => {

@@ -1,1 +1,14 @@
-export { type ProfileId, PROFILES, type Rule, type Rulebook, type RuleId, RULES, ruleValue } from './rule.ts';
+export {
+  type ProfileId,
+  PROFILES,
+  type Rule,
+  type Rulebook,
+  RULE_IDS,
+  type RuleId,
+  ruleProblem,
+  RULES,
+  ruleValue,
+  SHOP_PRACTICE,
+  usualValue,
+  withRule,
+} from './rule.ts';

@@ -3,15 +3,16 @@ import { inches } from '../units/index.ts';
 /** A threshold that a verdict rests on. */
 export interface Rule {
   readonly title: string;
-  /** What `value` measures: mm, radians, or a plain number. */
-  readonly measures: 'length' | 'angle' | 'number';
+  /** What `value` measures: mm, radians, or whether something is allowed (1) or not (0). */
+  readonly measures: 'length' | 'angle' | 'allowed';
   readonly value: number;
   readonly reason: string;
   readonly source: string;
 }
 
 const degrees = (count: number): number => (count * Math.PI) / 180;
-const shopPractice = 'common shop practice; set your own from your logged jobs';
+/** The source of rules that no standard gives. */
+export const SHOP_PRACTICE = 'common shop practice; set your own from your logged jobs';
 
 /** All rules with the defaults of *weld and reinforce*. */
 export const RULES = {
@@ -20,84 +21,84 @@ export const RULES = {
     measures: 'length',
     value: inches(1 / 16),
     reason: 'Up to here the ends are pulled level with a clamp and welded as they are.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'joint/dress': {
     title: 'Ends meet after dressing',
     measures: 'length',
     value: inches(1 / 8),
     reason: 'Up to here a hammer, a clamp and some grinding bring the ends together.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'joint/transition': {
     title: 'A transition piece can still join them',
     measures: 'length',
     value: inches(4),
     reason: 'Beyond this a transition piece gets too steep to carry the rail’s bending.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'joint/straight': {
     title: 'Rails run straight through',
     measures: 'angle',
     value: degrees(0.5),
     reason: 'A smaller kink than this is lost in fit-up.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'joint/pie-limit': {
     title: 'A pie cut can take out the kink',
     measures: 'angle',
     value: degrees(15),
     reason: 'Beyond this the wedge is so wide that a new piece is the better job.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'joint/hole-distance': {
     title: 'Joint to nearest hole or bracket',
     measures: 'length',
     value: inches(2),
     reason: 'A hole beside a weld sits in its heat-affected zone and where the plate wants to end.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'group/moved': {
     title: 'Members of a group keep their distance',
     measures: 'length',
     value: inches(1 / 32),
     reason: 'Links, axle and springs are set to each other; a longer link changes the geometry.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'reading/length': {
     title: 'A length or width is right',
     measures: 'length',
     value: inches(1 / 16),
     reason: 'As near as a steel tape hooked on a hole repeats itself.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'reading/diagonal': {
     title: 'A diagonal is right',
     measures: 'length',
     value: inches(1 / 8),
     reason: 'A diagonal sums the errors of a length and a width.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'reading/height': {
     title: 'A height is right',
     measures: 'length',
     value: inches(1 / 16),
     reason: 'As near as a level and a rule repeat themselves; a rail corner this low is twist that a shim takes out.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'reading/inch': {
     title: 'A reading off by a whole inch was misread',
     measures: 'length',
     value: inches(1 / 8),
     reason: 'Reading from the 1 in mark and forgetting it leaves exactly one inch; steel does not.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'body/cab-gap': {
     title: 'Gap between the cab and what is built behind it',
     measures: 'length',
     value: inches(2),
     reason: 'Cab and body move apart from each other on a flexing frame; without a gap they touch.',
-    source: shopPractice,
+    source: SHOP_PRACTICE,
   },
   'cut/kerf': {
     title: 'Width of the cut',
@@ -108,9 +109,9 @@ export const RULES = {
   },
   'weld/ahead-of-hanger': {
     title: 'Welding ahead of the rearmost suspension hanger',
-    measures: 'number',
+    measures: 'allowed',
     value: 1,
-    reason: '1 = allowed with a designed splice; 0 = cut and weld only behind the last hanger, bolt ahead of it.',
+    reason: 'Allowed: with a designed splice. Not: cut and weld only behind the last hanger, bolt ahead of it.',
     source: 'two schools of practice; heat-treated rails allow only 0',
   },
 } as const satisfies Record<string, Rule>;
@@ -125,14 +126,37 @@ export const PROFILES = {
 
 export type ProfileId = keyof typeof PROFILES;
 
-/** A shop's rules: a profile, and what was changed since. Values in mm, radians or plain numbers. */
+/** A shop's rules: a profile, and what was changed since. Values in mm, radians, or 1 and 0. */
 export interface Rulebook {
   readonly profile: ProfileId;
   readonly changes: Readonly<Partial<Record<RuleId, number>>>;
 }
 
+export const RULE_IDS = Object.keys(RULES) as RuleId[];
+
+/** What a profile starts a rule with. */
+export function usualValue(profile: ProfileId, id: RuleId): number {
+  const changes: Partial<Record<RuleId, number>> = PROFILES[profile].changes;
+  return changes[id] ?? RULES[id].value;
+}
+
 /** The value of a rule in a rulebook. */
-export function ruleValue(rulebook: Rulebook, id: RuleId): number {
-  const profile: Partial<Record<RuleId, number>> = PROFILES[rulebook.profile].changes;
-  return rulebook.changes[id] ?? profile[id] ?? RULES[id].value;
+export const ruleValue = ({ profile, changes }: Rulebook, id: RuleId): number => changes[id] ?? usualValue(profile, id);
+
+/** What is wrong with a value for a rule; null when it can be judged by. */
+export function ruleProblem(id: RuleId, value: number): string | null {
+  switch (RULES[id].measures) {
+    case 'length':
+      return value >= 0 ? null : 'The length must be 0 or more.';
+    case 'angle':
+      return value >= 0 && value < Math.PI / 2 ? null : 'The angle must be from 0 to less than 90°.';
+    case 'allowed':
+      return value === 0 || value === 1 ? null : 'It is either allowed (1) or not (0).';
+  }
+}
+
+/** The rulebook with one rule set; what its profile says anyway is no change. */
+export function withRule({ profile, changes }: Rulebook, id: RuleId, value: number): Rulebook {
+  const { [id]: _, ...others } = changes;
+  return { profile, changes: value === usualValue(profile, id) ? others : { ...others, [id]: value } };
 }

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { materialOf, MATERIALS } from '../materials/index.ts';
-import { RULES, ruleValue } from './index.ts';
+import { PROFILES, RULE_IDS, ruleProblem, RULES, ruleValue, usualValue, withRule } from './index.ts';
 
 it('a change of the shop beats the profile, and the profile beats the default', () => {
   const profile = 'bolt-ahead-weld-behind';
@@ -20,4 +20,31 @@ it('every rule states a usable value, a reason and a source', () => {
 it('heat-treated materials are never weldable, and an unknown one is named', () => {
   expect(MATERIALS.filter((material) => material.heatTreated && material.weldable)).toEqual([]);
   expect(() => materialOf('cheese')).toThrow(/no material “cheese”/);
+});
+
+it('a rule that is set back to what the profile says is no change any more', () => {
+  const usual = { profile: 'bolt-ahead-weld-behind', changes: {} } as const;
+  const changed = withRule(withRule(usual, 'joint/meets', 2), 'weld/ahead-of-hanger', 1);
+  expect(changed.changes).toEqual({ 'joint/meets': 2, 'weld/ahead-of-hanger': 1 });
+  expect(withRule(withRule(changed, 'joint/meets', RULES['joint/meets'].value), 'weld/ahead-of-hanger', 0)).toEqual(
+    usual,
+  );
+});
+
+it.each([
+  ['joint/meets', 0, null],
+  ['joint/meets', -0.1, /0 or more/],
+  ['joint/meets', Number.NaN, /0 or more/],
+  ['joint/straight', 0.2, null],
+  ['joint/straight', Math.PI / 2, /less than 90/],
+  ['weld/ahead-of-hanger', 1, null],
+  ['weld/ahead-of-hanger', 0.5, /either allowed/],
+] as const)('%s may be %d: %s', (id, value, problem) => {
+  if (problem === null) expect(ruleProblem(id, value)).toBeNull();
+  else expect(ruleProblem(id, value)).toMatch(problem);
+});
+
+it('what every profile starts with can be judged by', () => {
+  for (const profile of Object.keys(PROFILES) as (keyof typeof PROFILES)[])
+    for (const id of RULE_IDS) expect([id, ruleProblem(id, usualValue(profile, id))]).toEqual([id, null]);
 });

@@ -7,6 +7,7 @@ import { Dialog } from '../ui/dialog.tsx';
 import { Length } from '../ui/length.tsx';
 import { GoToStation } from './go-to-station.tsx';
 import { MeasureBetween } from './measure-between.tsx';
+import { RulebookDialog } from './rulebook-dialog.tsx';
 import { KEY_LIST } from './use-keys.ts';
 
 interface DialogsProps {
@@ -18,7 +19,7 @@ interface DialogsProps {
   readonly onClose: () => void;
 }
 
-export type OpenDialog = 'history' | 'keys' | 'station' | 'measure';
+export type OpenDialog = 'history' | 'keys' | 'station' | 'measure' | 'rules';
 
 /** The dialog that is asked for, or that has to be answered. */
 export const Dialogs = memo(function Dialogs({
@@ -38,6 +39,7 @@ export const Dialogs = memo(function Dialogs({
   if (saveState === 'stale' && theirs) return <TwoVersions store={store} mine={job} theirs={theirs} />;
   if (open === 'station') return <GoToStation job={job} result={result} onLook={onLook} onClose={onClose} />;
   if (open === 'measure') return <MeasureBetween {...{ job, result, selected, onClose }} onShow={onShowMeasurement} />;
+  if (open === 'rules') return <RulebookDialog store={store} onClose={onClose} />;
   if (open === 'history') return <HistoryDialog store={store} onClose={onClose} />;
   if (open === 'keys')
     return (

@@ -1,4 +1,4 @@
-import { Download, History, Redo2, RulerDimensionLine, Undo2 } from 'lucide-react';
+import { Download, History, Redo2, RulerDimensionLine, Scale, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
@@ -79,6 +79,15 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
         title="Measure between two things (M)"
       >
         <RulerDimensionLine size={16} />
+      </button>
+      <button
+        type="button"
+        className="button px-2"
+        onClick={() => onDialog('rules')}
+        aria-label="What this job is judged by"
+        title="What this job is judged by"
+      >
+        <Scale size={16} />
       </button>
       <ThemeButton />
       <button

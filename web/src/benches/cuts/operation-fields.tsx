@@ -1,6 +1,6 @@
 import type { Operation, Place } from '@splay/core';
 import { LengthField } from '../../ui/length-field.tsx';
-import { AngleField } from './angle-field.tsx';
+import { AngleField } from '../../ui/angle-field.tsx';
 import { BracketFields } from './bracket-fields.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { CrossmemberFields } from './crossmember-fields.tsx';

@@ -1,6 +1,6 @@
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { AngleField } from './angle-field.tsx';
+import { AngleField } from '../../ui/angle-field.tsx';
 import { above, type Fields } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
 
