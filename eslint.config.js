@@ -5,7 +5,19 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** core/src folders in the order they may depend on each other: each imports only those before it. */
-const CORE_ORDER = ['units', 'sections', 'materials', 'rules', 'frame', 'body', 'plan', 'markout', 'survey', 'job', 'exchange'];
+const CORE_ORDER = [
+  'units',
+  'sections',
+  'materials',
+  'rules',
+  'frame',
+  'body',
+  'plan',
+  'markout',
+  'survey',
+  'job',
+  'exchange',
+];
 
 const element = (type, pattern, extra = {}) => ({ type, pattern, ...extra });
 

@@ -4,5 +4,14 @@ export { type Ask, measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
 export { checkJob, checkReading, parseJobFile, schemaProblems } from './parse-job.ts';
-export { isPlanName, nameForVariant, plansOf, setAside, takeUp, withoutVariant, withPlanNamed } from './variants.ts';
+export {
+  isPlanName,
+  MOST_VARIANTS,
+  nameForVariant,
+  plansOf,
+  setAside,
+  takeUp,
+  withoutVariant,
+  withPlanNamed,
+} from './variants.ts';
 export { writeJobFile } from './write-job.ts';

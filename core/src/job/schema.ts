@@ -19,6 +19,7 @@ import {
   whole,
 } from './fields.ts';
 import { JOB_FORMAT, JOB_VERSION } from './job.ts';
+import { MOST_VARIANTS } from './variants.ts';
 
 const section = variant('kind', {
   channel: { depth: length(), flange: length(), thickness: length() },
@@ -194,7 +195,7 @@ export const jobSchema = record({
   donor: frame,
   body: orNull(body),
   plan,
-  variants: list(plan, 20),
+  variants: list(plan, MOST_VARIANTS),
   rules: record({
     profile: oneOf(Object.keys(PROFILES)),
     changes: record(Object.fromEntries(Object.keys(RULES).map((rule) => [rule, number().optional()]))),

@@ -6,6 +6,7 @@ import {
   checkJob,
   isPlanName,
   type Job,
+  MOST_VARIANTS,
   nameForVariant,
   parseJobFile,
   plansOf,
@@ -67,6 +68,13 @@ describe('variants', () => {
     expect(setAside(job, links, 'copy')).toBe(job);
     expect(() => checkJob(copy)).not.toThrow();
     expect(nameForVariant(copy)).not.toBe(name);
+  });
+
+  it('no more are kept than a job file takes', () => {
+    let full = job;
+    while (full.variants.length < MOST_VARIANTS) full = setAside(full, nameForVariant(full), 'copy');
+    expect(() => checkJob(full)).not.toThrow();
+    expect(setAside(full, nameForVariant(full), 'copy')).toBe(full);
   });
 
   it('a name is taken by any plan but the one that has it', () => {

@@ -1,6 +1,9 @@
 import { emptyPlan, type Plan } from '../plan/index.ts';
 import type { Job } from './job.ts';
 
+/** As many variants as a job keeps beside its plan. */
+export const MOST_VARIANTS = 20;
+
 /** Every plan of a job: the one in hand first. */
 export const plansOf = ({ plan, variants }: Job): readonly Plan[] => [plan, ...variants];
 
@@ -19,10 +22,10 @@ export function nameForVariant(job: Job): string {
 
 /**
  * The job with its plan kept as a variant, and a plan of another name in hand to go on with: the same operations, or
- * none. As it was when the name is taken.
+ * none. As it was when the name is taken, or as many variants are kept as can be.
  */
 export function setAside(job: Job, name: string, from: 'copy' | 'empty'): Job {
-  if (!isPlanName(job, name)) return job;
+  if (!isPlanName(job, name) || job.variants.length >= MOST_VARIANTS) return job;
   const next = from === 'copy' ? { ...job.plan, name, note: '' } : emptyPlan(name);
   return { ...job, plan: next, variants: [...job.variants, job.plan] };
 }

@@ -15,3 +15,6 @@ export interface Conflict {
 }
 
 export const SEVERITIES = ['stop', 'warn', 'note'] as const;
+
+/** The place of a conflict that has none. */
+export const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as const;

@@ -1,14 +1,13 @@
 import { type FeatureKind, type FrameLine, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import type { Conflict } from './conflict.ts';
+import { axleLoads } from './axle-conflicts.ts';
+import { type Conflict, NOWHERE } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import { joints, nearJoints, schools } from './joint-conflicts.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import { frontTop, rearTop } from './piece.ts';
 import { distance } from './pose.ts';
 import { builtOf, type Tape } from './tape.ts';
-
-const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as const;
 
 const donorXOf = (outcome: FeatureOutcome): number => outcome.feature.x + outcome.feature.length / 2;
 
@@ -265,45 +264,6 @@ const lines: Finder = ({ frame, tape }, { show }) =>
       },
     ];
   });
-
-const axleLoads: Finder = ({ laden, axles, frame }) =>
-  laden === null
-    ? []
-    : (['front', 'rear'] as const).flatMap((role): Conflict[] => {
-        const { load, rating } = laden[role];
-        const axle = axles.find(({ item }) => item.role === role);
-        const at = {
-          ...NOWHERE,
-          donorX: axle?.donor.x ?? null,
-          builtX: axle?.built?.x ?? null,
-          about: axle?.item.id ?? null,
-        };
-        const several = frame.axles.filter((item) => item.role === role).length > 1;
-        const name = `the ${role} ${several ? 'axles' : 'axle'}`;
-        if (load < 0)
-          return [
-            {
-              ...at,
-              code: 'axle-lifts',
-              severity: 'stop',
-              message: `With the body and its load ${name} would lift off the ground.`,
-              waysOut: ['Check where the masses of the body balance.', 'Bring the load nearer to the middle.'],
-            },
-          ];
-        if (rating === null || load <= rating) return [];
-        return [
-          {
-            ...at,
-            code: 'axle-overloaded',
-            severity: 'warn',
-            message: `With the body and its load ${name} would carry ${load.toFixed(0)} kg, ${(load - rating).toFixed(0)} kg over the rating.`,
-            waysOut: [
-              'Carry less, or carry it nearer to the other axle.',
-              'Weigh the truck axle by axle before it is used: these are levers on entered masses.',
-            ],
-          },
-        ];
-      });
 
 const FINDERS: readonly Finder[] = [
   fatesOfFeatures,

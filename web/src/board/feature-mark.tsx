@@ -30,14 +30,10 @@ export const FeatureMark = memo(function FeatureMark({
   onSelect,
 }: FeatureMarkProps) {
   return (
-    <g
-      transform={`translate(${x} ${y})`}
-      className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`}
-      onClick={() => onSelect(feature.id)}
-    >
+    <g className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`} onClick={() => onSelect(feature.id)}>
       <title>{`${feature.name}${side && `, ${side}`}, ${otherUnitText(fromDatum, format)} from the datum hole`}</title>
-      {chosen && <circle r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
-      <FeatureSymbol name={symbolOf(feature.kind)} width={width} />
+      {chosen && <circle cx={x} cy={y} r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
+      <FeatureSymbol name={symbolOf(feature.kind)} {...{ x, y, width }} />
     </g>
   );
 });

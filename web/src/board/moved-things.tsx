@@ -75,8 +75,8 @@ export const MovedThings = still(function MovedThings({ leaders, gone, view, acr
             <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} strokeWidth={1.1} strokeDasharray="2 3" />
             <path d="M-11 -3.5L-4 0L-11 3.5" strokeWidth={1.3} transform={`translate(${b.x} ${b.y}) rotate(${turn})`} />
             {kind ? (
-              <g transform={`translate(${a.x} ${a.y})`} opacity={0.55}>
-                <FeatureSymbol name={symbolOf(kind)} />
+              <g opacity={0.55}>
+                <FeatureSymbol name={symbolOf(kind)} {...a} />
               </g>
             ) : (
               <path d={`M${a.x - 4} ${a.y}h8M${a.x} ${a.y - 4}v8`} strokeWidth={1.1} />
@@ -87,12 +87,16 @@ export const MovedThings = still(function MovedThings({ leaders, gone, view, acr
       {gone.map(({ id, name, kind, at, reason }) => {
         const { x, y } = place(at);
         return (
-          <g key={id} transform={`translate(${x} ${y})`}>
+          <g key={id}>
             <title>{`${name}: ${reason}`}</title>
             <g className="text-pencil" opacity={0.6}>
-              <FeatureSymbol name={symbolOf(kind)} />
+              <FeatureSymbol name={symbolOf(kind)} x={x} y={y} />
             </g>
-            <path d="M-5 -5L5 5M5 -5L-5 5" stroke="var(--color-oxide)" strokeWidth={1.6} />
+            <path
+              d={`M${x - 5} ${y - 5}l10 10M${x + 5} ${y - 5}l-10 10`}
+              stroke="var(--color-oxide)"
+              strokeWidth={1.6}
+            />
           </g>
         );
       })}

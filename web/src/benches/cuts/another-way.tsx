@@ -1,4 +1,4 @@
-import { isPlanName, type Job, nameForVariant, setAside } from '@splay/core';
+import { isPlanName, type Job, MOST_VARIANTS, nameForVariant, setAside } from '@splay/core';
 import { useState } from 'react';
 import { change, type JobStore } from '../../client/job-store.ts';
 
@@ -6,7 +6,17 @@ import { change, type JobStore } from '../../client/job-store.ts';
 export function AnotherWay({ store, job }: { readonly store: JobStore; readonly job: Job }) {
   const [draft, setDraft] = useState<string | null>(null);
   const name = draft ?? nameForVariant(job);
-  const good = isPlanName(job, name.trim());
+  const problem = isPlanName(job, name.trim())
+    ? ''
+    : name.trim() === ''
+      ? 'A plan needs a name.'
+      : 'Another plan of this job has that name.';
+  if (job.variants.length >= MOST_VARIANTS)
+    return (
+      <p className="mt-4 border-t border-graphite pt-2 text-[0.94rem]">
+        {MOST_VARIANTS} variants are kept, as many as there can be: drop one to try another way.
+      </p>
+    );
   const begin = (from: 'copy' | 'empty') => {
     change(store, 'Began another way', (old) => setAside(old, name.trim(), from));
     setDraft(null);
@@ -22,20 +32,20 @@ export function AnotherWay({ store, job }: { readonly store: JobStore; readonly 
             className="field mt-1 w-80 max-w-full text-graphite"
             value={name}
             maxLength={120}
-            aria-invalid={!good}
+            aria-invalid={problem !== ''}
             onChange={({ target }) => setDraft(target.value)}
           />
         </label>
-        <button type="button" className="button button-dark" disabled={!good} onClick={() => begin('copy')}>
+        <button type="button" className="button button-dark" disabled={problem !== ''} onClick={() => begin('copy')}>
           Begin with a copy
         </button>
-        <button type="button" className="button" disabled={!good} onClick={() => begin('empty')}>
+        <button type="button" className="button" disabled={problem !== ''} onClick={() => begin('empty')}>
           Begin with nothing
         </button>
       </div>
-      {!good && (
+      {problem && (
         <p role="alert" className="mt-1 text-sm text-oxide">
-          {name.trim() === '' ? 'A plan needs a name.' : 'Another plan of this job has that name.'}
+          {problem}
         </p>
       )}
     </section>
