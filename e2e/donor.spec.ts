@@ -44,6 +44,31 @@ test('a feature is picked on the drawing, edited beside it, and its group is kep
   await expect(card.getByRole('combobox', { name: 'Group' })).toHaveValue('front-suspension');
 });
 
+test('a crossmember is picked on the drawing and edited beside it', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Van with crossmembers'), 'donor');
+  await page
+    .locator('svg g', { has: page.locator('title', { hasText: /^Crossmember 5, carrier/ }) })
+    .last()
+    .click();
+  const card = page.getByRole('region', { name: 'Crossmember 5, carrier' });
+  // 14 3/4 in farther back than it was, 70 in from the datum hole.
+  await expect(card).toContainText('ends up 843/4 from the datum hole');
+  await card.getByRole('combobox', { name: 'Comes out' }).selectOption('no');
+  await card.getByRole('textbox', { name: 'Mass, kg' }).fill('heavy');
+  await card.getByRole('textbox', { name: 'Mass, kg' }).press('Tab');
+  await expect(card.getByRole('alert')).toContainText('Type kilograms');
+  await card.getByRole('textbox', { name: 'Mass, kg' }).fill('11.5');
+  await card.getByRole('textbox', { name: 'Mass, kg' }).press('Tab');
+  await expect(card.getByRole('alert')).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await page.getByRole('tab', { name: 'Crossmembers' }).click();
+  await page.getByRole('textbox', { name: 'Name, row 5' }).click();
+  await expect(card.getByRole('combobox', { name: 'Comes out' })).toHaveValue('no');
+  await expect(card.getByRole('textbox', { name: 'Mass, kg' })).toHaveValue('11.5');
+});
+
 test('tables go out as CSV and come in again; a bad one changes nothing', async ({ page }) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Tabled van');

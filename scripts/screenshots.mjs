@@ -88,11 +88,11 @@ try {
     for (const kind of kinds) pictures.push(await panelOf(kind));
     const table = await browser.newPage({ viewport: { width: 320 * kinds.length + 8, height: 700 } });
     await table.setContent(
-      `<body style="margin:8px;display:flex;gap:8px;background:#d8cfbb">${pictures
+      `<body style="margin:0;padding:8px;width:max-content;display:flex;gap:8px;background:#d8cfbb">${pictures
         .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
         .join('')}</body>`,
     );
-    await table.screenshot({ path: join(out, `${name}.png`) });
+    await table.locator('body').screenshot({ path: join(out, `${name}.png`) });
     await table.close();
     say(name);
   };

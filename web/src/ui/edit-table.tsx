@@ -137,7 +137,9 @@ export function EditTable<Row>({
                 key={rowIndex}
                 data-row={rowIndex}
                 className={selectedRow === rowIndex ? 'bg-layout-wash' : ''}
-                onFocus={() => onSelectRow?.(rowIndex)}
+                onPointerDown={() => onSelectRow?.(rowIndex)}
+                // Tabbing in from beside the table keeps what is picked: what is open there may not be settled yet.
+                onFocus={({ relatedTarget }) => table.current?.contains(relatedTarget) && onSelectRow?.(rowIndex)}
               >
                 {columns.map((column, columnIndex) => {
                   const key = cell(rowIndex, column.key);

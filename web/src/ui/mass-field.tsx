@@ -18,7 +18,7 @@ export function MassField({
     if (kilograms !== mass) onChange(kilograms);
   };
   return (
-    <label className="text-sm text-pencil">
+    <label className="block text-sm text-pencil">
       Mass, kg
       <input
         className="field mt-1 h-9 text-center font-semibold text-graphite"
