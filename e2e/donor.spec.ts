@@ -55,18 +55,18 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
   // 14 3/4 in farther back than it was, 70 in from the datum hole.
   await expect(card).toContainText('ends up 843/4 from the datum hole');
   await card.getByRole('combobox', { name: 'Comes out' }).selectOption('no');
-  await card.getByRole('textbox', { name: 'Mass, kg' }).fill('heavy');
-  await card.getByRole('textbox', { name: 'Mass, kg' }).press('Tab');
+  await card.getByRole('textbox', { name: 'Mass, lb' }).fill('heavy');
+  await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
   await expect(card.getByRole('alert')).toContainText('Type kilograms');
-  await card.getByRole('textbox', { name: 'Mass, kg' }).fill('11.5');
-  await card.getByRole('textbox', { name: 'Mass, kg' }).press('Tab');
+  await card.getByRole('textbox', { name: 'Mass, lb' }).fill('11.5');
+  await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
   await expect(card.getByRole('alert')).toHaveCount(0);
   await saved(page);
   await page.reload();
   await page.getByRole('tab', { name: 'Crossmembers' }).click();
   await page.getByRole('textbox', { name: 'Name, row 5' }).click();
   await expect(card.getByRole('combobox', { name: 'Comes out' })).toHaveValue('no');
-  await expect(card.getByRole('textbox', { name: 'Mass, kg' })).toHaveValue('11.5');
+  await expect(card.getByRole('textbox', { name: 'Mass, lb' })).toHaveValue('11.5');
 });
 
 test('tables go out as CSV and come in again; a bad one changes nothing', async ({ page }) => {

@@ -114,8 +114,8 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
   await what.selectOption('add');
   await panel.getByRole('combobox', { name: 'Kind' }).selectOption('tank-strap');
   await panel.getByRole('button', { name: 'left', exact: true }).click();
-  await panel.getByRole('textbox', { name: 'Mass, kg' }).fill('3.5');
-  await panel.getByRole('textbox', { name: 'Mass, kg' }).press('Tab');
+  await panel.getByRole('textbox', { name: 'Mass, lb' }).fill('3.5');
+  await panel.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
   await expect(list.getByRole('listitem').last()).toContainText('Add bracket');
   await page.getByRole('button', { name: 'Table' }).click();
   await expect(page.getByRole('row', { name: /^New bracket/ })).toContainText(/new/i);

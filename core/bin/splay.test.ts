@@ -33,7 +33,7 @@ describe('splay', () => {
     );
     expect(JSON.parse(commands(['evaluate', sprayer], { plan: 'Close to the links' }, read).output)).toMatchObject({
       plan: 'Close to the links',
-      laden: { after: { rear: { rating: 2180 } } },
+      laden: { after: { rear: { rating: 2177.243376 } } },
     });
     expect(() => commands(['check', sprayer], { plan: 'Nowhere' }, read)).toThrow(/There are: .*“Behind the cab”/);
   });

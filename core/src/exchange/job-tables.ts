@@ -26,7 +26,7 @@ export const TABLE_COLUMNS: Readonly<Record<JobTable, readonly TableColumn[]>> =
     length('diameter'),
     text('attachment'),
     text('movable'),
-    { key: 'mass', kind: 'number' },
+    { key: 'mass', kind: 'mass' },
     text('group', true),
   ],
   'control-points': [text('id'), text('name'), length('x'), length('inboard'), length('down')],

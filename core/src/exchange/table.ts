@@ -1,30 +1,47 @@
 import Papa from 'papaparse';
 import { InputError, type InputProblem } from '../input-error.ts';
-import { type LengthUnit, MM_PER_INCH, parseLength } from '../units/index.ts';
+import {
+  type LengthUnit,
+  MM_PER_INCH,
+  parseLength,
+  parseQuantity,
+  quantitySize,
+  quantityUnit,
+} from '../units/index.ts';
 
-/** A column of a CSV table. `length` is mm in the record and carries its unit in the header. */
+/** A column of a CSV table. `length` (mm in the record) and `mass` (kg) carry their unit in the header. */
 export interface TableColumn {
   readonly key: string;
-  readonly kind: 'length' | 'number' | 'text';
+  readonly kind: 'length' | 'mass' | 'text';
   /** May be left out or empty. */
   readonly optional?: boolean;
 }
 
 export type TableRow = Readonly<Record<string, string | number>>;
 
-const headerOf = (column: TableColumn, unit: LengthUnit): string =>
-  column.kind === 'length' ? `${column.key} [${unit}]` : column.key;
+/** What a column's figures are in, where it has a unit: masses in pounds beside lengths in inches. */
+function unitName({ kind }: TableColumn, unit: LengthUnit): string | null {
+  if (kind === 'text') return null;
+  return kind === 'length' ? unit : quantityUnit('mass', unit);
+}
 
-/** Ten decimals of an inch hold a millimetre to 1e-9: what is written comes back as it was. */
-const written = (mm: number, unit: LengthUnit): string =>
-  unit === 'mm' ? String(Number(mm.toFixed(9))) : String(Number((mm / MM_PER_INCH).toFixed(11)));
+function headerOf(column: TableColumn, unit: LengthUnit): string {
+  const name = unitName(column, unit);
+  return name === null ? column.key : `${column.key} [${name}]`;
+}
 
-/** Rows as CSV with a header, lengths in `unit`. */
+/** Eleven decimals of an inch or a pound hold a millimetre or a kilogram to 1e-9: what is written comes back as it was. */
+function written(value: number, { kind }: TableColumn, unit: LengthUnit): string {
+  const size = unit === 'mm' ? 1 : kind === 'mass' ? quantitySize('mass', unit) : MM_PER_INCH;
+  return String(Number((value / size).toFixed(unit === 'mm' ? 9 : 11)));
+}
+
+/** Rows as CSV with a header, lengths in `unit`, masses in what goes with it. */
 export function writeTable(columns: readonly TableColumn[], rows: readonly TableRow[], unit: LengthUnit): string {
   const data = rows.map((row) =>
     columns.map((column) => {
       const value = row[column.key];
-      return column.kind === 'length' && typeof value === 'number' ? written(value, unit) : String(value ?? '');
+      return typeof value === 'number' ? written(value, column, unit) : String(value ?? '');
     }),
   );
   const fields = columns.map((column) => headerOf(column, unit));
@@ -42,7 +59,7 @@ function readHeader(
   problems: InputProblem[],
 ): (Header | undefined)[] {
   const found = cells.map((cell, index): Header | undefined => {
-    const match = /^\s*([^[]+?)\s*(?:\[(mm|in)\])?\s*$/i.exec(cell);
+    const match = /^\s*([^[]+?)\s*(?:\[(mm|in|kg|lb)\])?\s*$/i.exec(cell);
     const column = columns.find((candidate) => candidate.key === match?.[1]);
     if (!column) {
       const known = columns.map((candidate) => candidate.key).join(', ');
@@ -53,12 +70,13 @@ function readHeader(
       });
       return undefined;
     }
-    const unit = match?.[2]?.toLowerCase() as LengthUnit | undefined;
-    if (column.kind === 'length' && !unit)
+    const named = match?.[2]?.toLowerCase();
+    const unit = (['mm', 'in'] as const).find((candidate) => unitName(column, candidate) === named);
+    if (column.kind !== 'text' && !unit)
       problems.push({
         code: 'table/no-unit',
         path: `line 1, column ${index + 1}`,
-        message: `“${column.key}” is a length: say its unit in the header, like “${column.key} [mm]”.`,
+        message: `“${column.key}” is a ${column.kind}: say its unit in the header, like “${headerOf(column, 'mm')}” or “${headerOf(column, 'in')}”.`,
       });
     return { column, unit: unit ?? 'mm' };
   });
@@ -74,16 +92,10 @@ function readHeader(
 
 function readCell(text: string, { column, unit }: Header, path: string, problems: InputProblem[]): string | number {
   if (column.kind === 'text') return text;
-  if (column.kind === 'length') {
-    const read = parseLength(text, unit);
-    if (read.ok) return read.value;
-    problems.push({ ...read.problem, path });
-    return 0;
-  }
-  const value = Number(text);
-  if (text === '' || !Number.isFinite(value))
-    problems.push({ code: 'table/not-a-number', path, message: `“${text}” is not a number.` });
-  return value;
+  const read = column.kind === 'length' ? parseLength(text, unit) : parseQuantity('mass', text, unit);
+  if (read.ok) return read.value;
+  problems.push({ ...read.problem, path });
+  return 0;
 }
 
 /** What parts the cells, read off the header, whose names hold none of these: comma, semicolon or tab. */
@@ -93,7 +105,7 @@ function delimiterOf(text: string): string {
 }
 
 /**
- * The rows of a CSV table, lengths in mm. Cells are parted by commas, or by semicolons or tabs as spreadsheets give.
+ * The rows of a CSV table, lengths in mm, masses in kg. Cells are parted by commas, or by semicolons or tabs as spreadsheets give.
  * @throws InputError with every problem, each with its line.
  */
 export function readTable(columns: readonly TableColumn[], text: string): TableRow[] {

@@ -55,5 +55,5 @@ it('names suspension brackets that are in no group', () => {
   expect(asked({}, 'body', { body: null }).state).toBe('missing');
   expect(asked({}, 'body', { body: { ...job.body!, wheelbase: 0 } }).state).toBe('missing');
   expect(asked({}, 'body-weights', { body: { ...job.body!, masses: [] } }).state).toBe('missing');
-  expect(asked({}, 'body-weights').where).toBe('3140 kg in all');
+  expect(asked({}, 'body-weights').where).toBe('6920\u00a0lb in all');
 });

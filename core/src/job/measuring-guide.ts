@@ -1,6 +1,6 @@
 import { type Feature, type FeatureKind, type Frame, type Rail, railOf, SIDES, datumStation } from '../frame/index.ts';
 import { controlKind } from '../plan/index.ts';
-import { inches, lengthText } from '../units/index.ts';
+import { inches, lengthText, quantityText } from '../units/index.ts';
 import type { Job } from './job.ts';
 
 /** One thing to measure on the donor: where, and which answers wait for it. */
@@ -109,7 +109,11 @@ export function measuringGuide(job: Job): Ask[] {
       id: 'body-weights',
       what: 'What the body weighs and carries, and where that balances',
       where: body?.masses.length
-        ? `${body.masses.reduce((sum, { mass }) => sum + mass, 0).toFixed(0)} kg in all`
+        ? `${quantityText(
+            'mass',
+            body.masses.reduce((sum, { mass }) => sum + mass, 0),
+            display.unit,
+          )} in all`
         : 'on a scale under each end: the two readings give the place',
       answers: 'what stands on each axle, against its rating',
       state: body?.masses.length ? 'there' : 'missing',

@@ -1,13 +1,15 @@
+import { quantityText } from '../units/index.ts';
 import { type Conflict, NOWHERE } from './conflict.ts';
 import type { Finder } from './findings.ts';
 
 /** Axles that would carry more than they may with the body on, or nothing at all. */
-export const axleLoads: Finder = ({ laden, axles, frame }) =>
+export const axleLoads: Finder = ({ laden, axles, frame }, { display }) =>
   laden === null
     ? []
     : (['front', 'rear'] as const).flatMap((role): Conflict[] => {
         const { load, rating } = laden[role];
         const axle = axles.find(({ item }) => item.role === role);
+        const mass = (kg: number) => quantityText('mass', kg, display.unit);
         const at = {
           ...NOWHERE,
           donorX: axle?.donor.x ?? null,
@@ -32,7 +34,7 @@ export const axleLoads: Finder = ({ laden, axles, frame }) =>
             ...at,
             code: 'axle-overloaded',
             severity: 'warn',
-            message: `With the body and its load ${name} would carry ${load.toFixed(0)} kg, ${(load - rating).toFixed(0)} kg over the rating.`,
+            message: `With the body and its load ${name} would carry ${mass(load)}, ${mass(load - rating)} over the rating.`,
             waysOut: [
               'Carry less, or carry it nearer to the other axle.',
               'Weigh the truck axle by axle before it is used: these are levers on entered masses.',

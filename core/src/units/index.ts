@@ -9,3 +9,13 @@ export {
   type LengthUnit,
 } from './length-unit.ts';
 export { parseLength } from './parse-length.ts';
+export {
+  KG_PER_POUND,
+  otherQuantityText,
+  parseQuantity,
+  quantityFigure,
+  type QuantityKind,
+  quantitySize,
+  quantityText,
+  quantityUnit,
+} from './quantity.ts';

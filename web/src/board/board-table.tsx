@@ -12,6 +12,7 @@ import {
 } from '@splay/core';
 import type { ReactNode } from 'react';
 import { Length } from '../ui/length.tsx';
+import { MassOf, Quantity } from '../ui/quantity.tsx';
 
 interface BoardTableProps {
   readonly job: Job;
@@ -22,7 +23,6 @@ interface BoardTableProps {
 }
 
 const degrees = (radians: number | null) => (radians === null ? '–' : `${((radians * 180) / Math.PI).toFixed(1)}°`);
-const kilograms = (kg: number | null | undefined) => (kg === null || kg === undefined ? '–' : `${kg.toFixed(0)} kg`);
 
 /** Everything that the drawing shows, in tables: for screen readers, for checking a number, for copying out. */
 export function BoardTable({ job, result, section, selected, onSelect }: BoardTableProps) {
@@ -34,6 +34,8 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
     mm === null || mm === undefined ? '–' : <Length mm={mm} format={job.display} />;
   const onDonor = (x: number | null | undefined) => length(x === null || x === undefined ? null : x - donorDatum);
   const onBuilt = (x: number | null | undefined) => length(x === null || x === undefined ? null : x - datum);
+  const mass = (kg: number | null | undefined) =>
+    kg === null || kg === undefined ? '–' : <Quantity of="mass" value={kg} unit={job.display.unit} />;
   const figures: readonly (readonly [string, (of: Measures) => ReactNode])[] = [
     ['Wheelbase', (of) => length(of.wheelbase)],
     ['Cab to axle', (of) => length(of.cabToAxle)],
@@ -47,18 +49,18 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
     ['Approach', (of) => degrees(of.approach)],
     ['Departure', (of) => degrees(of.departure)],
     ['Breakover', (of) => degrees(of.breakover)],
-    ['Mass of frame and weights entered', (of) => kilograms(of.mass)],
-    ['of it on the front axle', (of) => kilograms(of.axleLoads?.front)],
-    ['of it on the rear axle', (of) => kilograms(of.axleLoads?.rear)],
+    ['Mass of frame and weights entered', (of) => mass(of.mass)],
+    ['of it on the front axle', (of) => mass(of.axleLoads?.front)],
+    ['of it on the rear axle', (of) => mass(of.axleLoads?.rear)],
     [
       'Balance behind the front axle',
       (of) => (of.centreOfGravity ? <Length mm={of.centreOfGravity.x} format={job.display} /> : '–'),
     ],
   ];
   const loadOf = (axle: AxleLoad | undefined) =>
-    axle ? `${axle.load.toFixed(0)}${axle.rating === null ? '' : ` of ${axle.rating.toFixed(0)}`} kg` : '–';
+    axle ? <MassOf kg={axle.load} rating={axle.rating} unit={job.display.unit} /> : '–';
   const loaded: readonly (readonly [string, (of: Laden | null) => ReactNode])[] = [
-    [`Mass with ${job.body?.name} and its load`, (of) => kilograms(of?.mass)],
+    [`Mass with ${job.body?.name} and its load`, (of) => mass(of?.mass)],
     ['on the front axle, of what it may carry', (of) => loadOf(of?.front)],
     ['on the rear axle, of what it may carry', (of) => loadOf(of?.rear)],
   ];

@@ -1,7 +1,7 @@
 import type { LengthFormat } from '@splay/core';
 import { Trash2 } from 'lucide-react';
 import { type ClipboardEvent, type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
-import { cellText, type Column, readCell } from './table-columns.ts';
+import { cellText, type Column, isFigure, readCell } from './table-columns.ts';
 
 export interface CellProblem {
   readonly row: number;
@@ -119,7 +119,7 @@ export function EditTable<Row>({
                 key={column.key}
                 scope="col"
                 style={{ width: column.width }}
-                className={`label border-b border-graphite px-1.5 py-1 font-semibold ${column.kind === 'length' || column.kind === 'number' ? 'text-right' : 'text-left'}`}
+                className={`label border-b border-graphite px-1.5 py-1 font-semibold ${isFigure(column) ? 'text-right' : 'text-left'}`}
               >
                 {column.title}
               </th>
@@ -145,7 +145,7 @@ export function EditTable<Row>({
                   const key = cell(rowIndex, column.key);
                   const problem = problems.get(key);
                   const stored = row === undefined ? '' : cellText(column, row, format);
-                  const figure = column.kind === 'length' || column.kind === 'number';
+                  const figure = isFigure(column);
                   const common = {
                     'data-cell': `${rowIndex}/${columnIndex}`,
                     'aria-label': `${column.title}, row ${rowIndex + 1}`,

@@ -1,4 +1,8 @@
-import { type LengthFormat, lengthText, parseLength } from '@splay/core';
+import { type LengthFormat, lengthText, parseLength, parseQuantity, quantityFigure, quantityUnit } from '@splay/core';
+
+/** A column that holds figures: set to the right. */
+export const isFigure = ({ kind }: { readonly kind: string }): boolean =>
+  kind === 'length' || kind === 'number' || kind === 'mass';
 
 /** A column of an editable table. Lengths are mm; `offset` is added to what is shown (stations count from the datum hole). */
 export type Column<Row> = {
@@ -20,6 +24,14 @@ export type Column<Row> = {
       readonly factor?: number;
       /** May be left empty. */
       readonly optional?: boolean;
+    }
+  | {
+      /** Kilograms, shown and typed in what the shop weighs in. */
+      readonly kind: 'mass';
+      readonly get: (row: Row) => number | undefined;
+      readonly set: (row: Row, kg: number | undefined) => Row;
+      /** May be left empty. */
+      readonly optional: boolean;
     }
   | { readonly kind: 'text'; readonly get: (row: Row) => string; readonly set: (row: Row, text: string) => Row }
   | {
@@ -56,6 +68,23 @@ export const numberColumn = <Row>(
   optional,
   get: (row) => row[key] as number | undefined,
   set: (row, value) => without(row, key, value),
+});
+
+/** A mass; the title says what it is typed in. */
+export const massColumn = <Row>(
+  key: keyof Row & string,
+  title: string,
+  width: string,
+  { unit }: LengthFormat,
+  { optional = false }: { readonly optional?: boolean } = {},
+): Column<Row> => ({
+  key,
+  title: `${title}, ${quantityUnit('mass', unit)}`,
+  width,
+  kind: 'mass',
+  optional,
+  get: (row) => row[key] as number | undefined,
+  set: (row, kg) => without(row, key, kg),
 });
 
 export const textColumn = <Row>(key: keyof Row & string, title: string, width: string): Column<Row> => ({
@@ -101,6 +130,10 @@ export function cellText<Row>(column: Column<Row>, row: Row, format: LengthForma
       const value = column.get(row);
       return value === undefined ? '' : String(Number((value * (column.factor ?? 1)).toFixed(3)));
     }
+    case 'mass': {
+      const kg = column.get(row);
+      return kg === undefined ? '' : quantityFigure('mass', kg, format.unit);
+    }
     default:
       return column.get(row);
   }
@@ -122,6 +155,11 @@ export function readCell<Row>(column: Column<Row>, row: Row, text: string, forma
       const value = Number(plain);
       if (plain === '' || !Number.isFinite(value)) return { ok: false, message: `“${text}” is not a number.` };
       return { ok: true, row: column.set(row, value / (column.factor ?? 1)) };
+    }
+    case 'mass': {
+      if (text.trim() === '' && column.optional) return { ok: true, row: column.set(row, undefined) };
+      const read = parseQuantity('mass', text, format.unit);
+      return read.ok ? { ok: true, row: column.set(row, read.value) } : { ok: false, message: read.problem.message };
     }
     case 'text':
       return { ok: true, row: column.set(row, text) };

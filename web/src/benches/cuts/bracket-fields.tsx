@@ -1,7 +1,7 @@
 import { FEATURE_KINDS, newBracket, newHole } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { MassField } from '../../ui/mass-field.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
 import { words } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
 import { above, type Fields } from './field-props.ts';
@@ -123,8 +123,11 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
             ]}
             onChange={(attachment) => set({ ...change, feature: { ...change.feature, attachment } })}
           />
-          <MassField
-            mass={change.feature.mass}
+          <QuantityField
+            label="Mass"
+            of="mass"
+            value={change.feature.mass}
+            unit={job.display.unit}
             disabled={disabled}
             onChange={(mass) => set({ ...change, feature: { ...change.feature, mass } })}
           />

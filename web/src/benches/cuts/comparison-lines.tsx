@@ -1,6 +1,7 @@
 import type { Conflict, Job, Plan, PlanResult, PlanSummary } from '@splay/core';
 import type { ReactNode } from 'react';
 import { Length } from '../../ui/length.tsx';
+import { MassOf } from '../../ui/quantity.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { VERDICT_WORDS } from './verdict-words.ts';
 
@@ -55,16 +56,17 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
   });
   const words = (name: string, of: Words): ComparisonLine => ({ name, show: of, differs: wordsDiffer(of) });
   const degrees = (radians: number | null) => (radians === null ? '–' : `${((radians * 180) / Math.PI).toFixed(1)}°`);
-  const kilograms = (name: string, of: Figure, rating?: Figure): ComparisonLine => ({
+  const mass = (name: string, of: Figure, rating?: Figure): ComparisonLine => ({
     name,
     show: (candidate) => {
       const [kg, may] = [of(candidate), rating?.(candidate)];
-      return kg === null || kg === undefined ? '–' : `${kg.toFixed(0)} kg${may ? ` of ${may.toFixed(0)}` : ''}`;
+      if (kg === null || kg === undefined) return '–';
+      return <MassOf kg={kg} rating={may ?? null} unit={display.unit} />;
     },
     differs: figuresDiffer(of, SAME_MASS),
   });
   const axle = (name: string, role: 'front' | 'rear') =>
-    kilograms(
+    mass(
       name,
       ({ result }) => result.laden.after?.[role].load,
       ({ result }) => result.laden.after?.[role].rating,
@@ -106,7 +108,7 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
     length('Widest', ({ result }) => result.measures.after.widest),
     length('Lowest over the ground', ({ result }) => result.measures.after.lowest?.clearance),
     words('Departure', ({ result }) => degrees(result.measures.after.departure)),
-    kilograms('Mass of the frame', ({ result }) => result.measures.after.mass),
+    mass('Mass of the frame', ({ result }) => result.measures.after.mass),
     axle('Front axle, laden', 'front'),
     axle('Rear axle, laden', 'rear'),
   ];

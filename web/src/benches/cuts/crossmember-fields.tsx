@@ -1,7 +1,7 @@
 import { type Crossmember, type LengthFormat, newCrossmember } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { MassField } from '../../ui/mass-field.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { above, type Fields } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
@@ -130,8 +130,11 @@ function NewCrossmember({ crossmember, format, disabled, onChange }: NewCrossmem
           check={above('The length')}
           onChange={(length) => onChange({ ...crossmember, length })}
         />
-        <MassField
-          mass={crossmember.mass}
+        <QuantityField
+          label="Mass"
+          of="mass"
+          value={crossmember.mass}
+          unit={format.unit}
           disabled={disabled}
           onChange={(mass) => onChange({ ...crossmember, mass })}
         />

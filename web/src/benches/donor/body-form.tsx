@@ -1,17 +1,17 @@
-import { type Body, type BodyMass, inches, newBody } from '@splay/core';
+import { type Body, type BodyMass, inches, type LengthFormat, newBody } from '@splay/core';
 import { useState } from 'react';
 import { change } from '../../client/job-store.ts';
 import { type CellProblem, EditTable } from '../../ui/edit-table.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { type Column, lengthColumn, numberColumn, textColumn } from '../../ui/table-columns.ts';
+import { type Column, lengthColumn, massColumn, textColumn } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
 import { editProblems } from './check-edit.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
 
-const COLUMNS: readonly Column<BodyMass>[] = [
-  textColumn('name', 'What it brings', '40%'),
-  numberColumn('mass', 'kg', '13%'),
+const columnsOf = (format: LengthFormat): readonly Column<BodyMass>[] => [
+  textColumn('name', 'What it brings', '38%'),
+  massColumn('mass', 'Mass', '15%', format),
   lengthColumn('x', 'Behind its front opening', '19%'),
   lengthColumn('y', 'To the right', '13%'),
   lengthColumn('z', 'Height', '13%'),
@@ -54,7 +54,7 @@ export function BodyForm({ job, store, disabled }: Pick<PartProps, 'job' | 'stor
       </p>
       <EditTable<BodyMass>
         caption="Weights of the body"
-        columns={COLUMNS}
+        columns={columnsOf(display)}
         rows={body.masses}
         format={display}
         disabled={disabled}

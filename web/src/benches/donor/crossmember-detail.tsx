@@ -1,7 +1,7 @@
 import { type Crossmember, datumStation } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
-import { MassField } from '../../ui/mass-field.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
 import type { PartProps } from './donor-bench.tsx';
 
 interface CrossmemberDetailProps extends PartProps {
@@ -60,7 +60,14 @@ export function CrossmemberDetail({ job, result, set, disabled, member, index }:
           choices={REMOVABLE}
           onChange={(answer) => put({ ...member, removable: answer === 'yes' })}
         />
-        <MassField mass={member.mass} disabled={disabled} onChange={(mass) => put({ ...member, mass })} />
+        <QuantityField
+          label="Mass"
+          of="mass"
+          value={member.mass}
+          unit={job.display.unit}
+          disabled={disabled}
+          onChange={(mass) => put({ ...member, mass })}
+        />
       </div>
     </section>
   );

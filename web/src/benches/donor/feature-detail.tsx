@@ -2,7 +2,7 @@ import { datumStation, type Feature, sidesOf } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { MassField } from '../../ui/mass-field.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
 import { type Choice as ChoiceOf, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 
@@ -81,7 +81,14 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
           check={least('The hole')}
           onChange={(diameter) => put({ ...feature, diameter })}
         />
-        <MassField mass={feature.mass} disabled={disabled} onChange={(mass) => put({ ...feature, mass })} />
+        <QuantityField
+          label="Mass"
+          of="mass"
+          value={feature.mass}
+          unit={job.display.unit}
+          disabled={disabled}
+          onChange={(mass) => put({ ...feature, mass })}
+        />
       </div>
     </section>
   );

@@ -2,7 +2,7 @@ import { type Axle, lengthText, materialOf, MATERIALS } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { choiceColumn, type Column, lengthColumn, numberColumn, textColumn, words } from '../../ui/table-columns.ts';
+import { choiceColumn, type Column, lengthColumn, massColumn, textColumn, words } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
 import type { PartProps } from './donor-bench.tsx';
@@ -21,7 +21,7 @@ export function FrameForm(part: PartProps) {
     lengthColumn('z', 'Height', '8%'),
     lengthColumn('tyreRadius', 'Tyre radius', '9%'),
     lengthColumn('track', 'Track', '7%'),
-    numberColumn('rating', 'May carry, kg', '9%', { optional: true }),
+    massColumn('rating', 'May carry', '9%', display, { optional: true }),
     choiceColumn('group', 'Group', '27%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
   ];
   return (

@@ -1,7 +1,15 @@
 import { datumStation, type FrameLine, type FramePoint, inches, POINT_KINDS } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { choiceColumn, type Column, lengthColumn, numberColumn, textColumn, words } from '../../ui/table-columns.ts';
+import {
+  choiceColumn,
+  type Column,
+  lengthColumn,
+  massColumn,
+  numberColumn,
+  textColumn,
+  words,
+} from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
 
@@ -20,14 +28,14 @@ export function LineTables({ job, set, disabled, selected, onSelect }: PartProps
     lengthColumn('slack', 'To spare', '14%'),
   ];
   const pointColumns: Column<FramePoint>[] = [
-    textColumn('name', 'Name', '28%'),
+    textColumn('name', 'Name', '26%'),
     choiceColumn('kind', 'Kind', '22%', words(POINT_KINDS)),
     lengthColumn('x', 'From datum', '11%', datum),
     lengthColumn('y', 'To the right', '9%'),
     lengthColumn('z', 'Height', '9%'),
     numberColumn('pitch', 'Rise', '7%', DEGREES),
     numberColumn('yaw', 'Turn', '7%', DEGREES),
-    numberColumn('mass', 'kg', '7%'),
+    massColumn('mass', 'Mass', '9%', job.display),
   ];
   return (
     <>

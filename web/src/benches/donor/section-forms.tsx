@@ -13,6 +13,7 @@ import {
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { Quantity } from '../../ui/quantity.tsx';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
 
@@ -136,15 +137,17 @@ export function SectionForms({ job, set, disabled }: PartProps) {
             <dl className="mt-2 grid grid-cols-4 gap-2 text-sm">
               {(
                 [
-                  ['Modulus', `${(Math.min(properties.modulusTop, properties.modulusBottom) / 1000).toFixed(1)} cm³`],
-                  ['RBM a rail', `${(resistingMoment(properties, material.yieldStress) / 1e6).toFixed(1)} kN·m`],
-                  [`J, ${torsion.basis}`, `${(torsion.j / 1e4).toFixed(2)} cm⁴`],
-                  ['Mass', `${properties.massPerMetre.toFixed(1)} kg/m`],
+                  ['Modulus', 'modulus', Math.min(properties.modulusTop, properties.modulusBottom)],
+                  ['RBM a rail', 'moment', resistingMoment(properties, material.yieldStress)],
+                  [`J, ${torsion.basis}`, 'second moment', torsion.j],
+                  ['Mass', 'mass along', properties.massPerMetre],
                 ] as const
-              ).map(([name, value]) => (
+              ).map(([name, kind, value]) => (
                 <div key={name}>
                   <dt className="text-pencil">{name}</dt>
-                  <dd className="font-semibold">{value}</dd>
+                  <dd className="font-semibold">
+                    <Quantity of={kind} value={value} unit={display.unit} />
+                  </dd>
                 </div>
               ))}
             </dl>

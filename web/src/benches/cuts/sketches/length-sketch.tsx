@@ -11,6 +11,7 @@ import {
 import type { ReactNode } from 'react';
 import { finer } from '../../../ui/finer.ts';
 import { Length } from '../../../ui/length.tsx';
+import { Quantity } from '../../../ui/quantity.tsx';
 import { cut, fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
 const [TOP, HEIGHT] = [24, 44];
@@ -18,8 +19,6 @@ const [TOP, HEIGHT] = [24, 44];
 /** What a stretch of both rails weighs, kg. */
 const massOf = (section: Section, length: number): number =>
   2 * sectionProperties(section).area * length * STEEL_DENSITY;
-
-const kilograms = (kg: number): string => `${kg.toFixed(1)} kg`;
 
 type LengthKind = Extract<Operation, { kind: 'shorten' | 'lengthen' | 'extend' }>['kind'];
 
@@ -29,6 +28,7 @@ export function LengthSketch({ operation, job }: SketchOf<LengthKind>) {
   const sectionOf = sectionLookup(job.donor);
   const exact = finer(job.display);
   const length = (mm: number) => <Length mm={mm} format={exact} unit />;
+  const mass = (kg: number) => <Quantity of="mass" value={kg} unit={job.display.unit} />;
   const halfWidth = (x: number) => railAt(rail, x).halfWidth;
   if (operation.kind === 'shorten') {
     const [from, to] = [operation.from.x, operation.to.x];
@@ -40,7 +40,7 @@ export function LengthSketch({ operation, job }: SketchOf<LengthKind>) {
         figures={[
           ['comes out of each rail', length(to - from)],
           ['the piece, after both saw cuts', length(to - from - 2 * kerf)],
-          ['weighs, both rails', kilograms(massOf(sectionOf(railAt(rail, from).section), to - from))],
+          ['weighs, both rails', mass(massOf(sectionOf(railAt(rail, from).section), to - from))],
           ...(operation.from.on === 'donor' ? [ends(halfWidth(from), halfWidth(to), length)] : []),
         ]}
       >
@@ -65,7 +65,7 @@ export function LengthSketch({ operation, job }: SketchOf<LengthKind>) {
   if (!(operation.length > 0)) return null;
   const figures: [string, ReactNode][] = [
     ['new piece, each rail', length(operation.length)],
-    ['weighs, both', kilograms(massOf(section, operation.length))],
+    ['weighs, both', mass(massOf(section, operation.length))],
   ];
   if (operation.kind === 'extend')
     return (

@@ -1,0 +1,110 @@
+import type { Outcome } from '../input-error.ts';
+import { type LengthUnit, MM_PER_INCH } from './length-unit.ts';
+
+/** Kilograms in one pound, exact (international pound, 1959). */
+export const KG_PER_POUND = 0.45359237;
+/** Newtons that a pound of mass weighs, exact by the standard acceleration of free fall, 9.80665 m/s². */
+const POUND_FORCE = KG_PER_POUND * 9.80665;
+
+interface Unit {
+  readonly name: string;
+  /** How much of the core's unit one of it is. */
+  readonly size: number;
+  /** Other ways of writing it. */
+  readonly also?: readonly string[];
+}
+
+/** What a shop that works in inches, and one that works in millimetres, calls each kind of quantity besides a length. */
+const UNITS = {
+  /** kg */
+  mass: {
+    in: { name: 'lb', size: KG_PER_POUND, also: ['lbs', 'pound', 'pounds'] },
+    mm: { name: 'kg', size: 1, also: ['kilogram', 'kilograms'] },
+  },
+  /** kg per metre */
+  'mass along': {
+    in: { name: 'lb/ft', size: KG_PER_POUND / (12 * MM_PER_INCH * 1e-3) },
+    mm: { name: 'kg/m', size: 1 },
+  },
+  /** mm³ */
+  modulus: { in: { name: 'in³', size: MM_PER_INCH ** 3 }, mm: { name: 'cm³', size: 1e3 } },
+  /** mm⁴ */
+  'second moment': { in: { name: 'in⁴', size: MM_PER_INCH ** 4 }, mm: { name: 'cm⁴', size: 1e4 } },
+  /** N·mm */
+  moment: { in: { name: 'in·lb', size: POUND_FORCE * MM_PER_INCH }, mm: { name: 'N·m', size: 1e3 } },
+  /** MPa */
+  stress: { in: { name: 'ksi', size: (1e3 * POUND_FORCE) / MM_PER_INCH ** 2 }, mm: { name: 'MPa', size: 1 } },
+  /** kg per mm³ */
+  density: {
+    in: { name: 'lb/in³', size: KG_PER_POUND / MM_PER_INCH ** 3 },
+    mm: { name: 'kg/dm³', size: 1e-6 },
+  },
+  /** A part of the whole, 0 to 1. */
+  share: { in: { name: '%', size: 0.01 }, mm: { name: '%', size: 0.01 } },
+} as const satisfies Record<string, Readonly<Record<LengthUnit, Unit>>>;
+
+export type QuantityKind = keyof typeof UNITS;
+
+/** Figures that are shown, where there are that many ahead of the decimal point or not. */
+const FIGURES = 3;
+
+/** The number in tens, with the thousands of long ones set apart by a narrow space. */
+function figures(value: number): string {
+  const ahead = value === 0 ? 1 : Math.floor(Math.log10(Math.abs(value))) + 1;
+  const text = String(Number(value.toFixed(Math.min(FIGURES, Math.max(0, FIGURES - ahead))))).replace('-', '−');
+  return text.replace(/\d{5,}/, (whole) => whole.replace(/\B(?=(\d{3})+$)/g, '\u202f'));
+}
+
+/** What a quantity of the core is called in a shop of this unit: `lb`, `in³`. */
+export const quantityUnit = (kind: QuantityKind, unit: LengthUnit): string => UNITS[kind][unit].name;
+
+/** How much of the core's unit one of the shop's is: kg in a pound, MPa in a ksi. */
+export const quantitySize = (kind: QuantityKind, unit: LengthUnit): number => UNITS[kind][unit].size;
+
+/**
+ * A quantity of the core in the shop's unit, to three figures or to the whole number, with the unit: `2100 lb`,
+ * `4.9 in³`. `value` is in kg, kg/m, mm³, mm⁴, N·mm or MPa by its kind.
+ * @throws RangeError for NaN or an infinite value: the core never makes one, so showing it would hide a fault.
+ */
+export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit): string {
+  if (!Number.isFinite(value)) throw new RangeError(`a ${kind} must be finite, not ${value}`);
+  const { name, size } = UNITS[kind][unit];
+  return `${figures(value / size)}\u00a0${name}`;
+}
+
+/** The same quantity in the unit that the shop does not use, for a second look. */
+export const otherQuantityText = (kind: QuantityKind, value: number, unit: LengthUnit): string =>
+  quantityText(kind, value, unit === 'in' ? 'mm' : 'in');
+
+/** A quantity as it is typed, without its unit, to a thousandth: comes back the same. */
+export const quantityFigure = (kind: QuantityKind, value: number, unit: LengthUnit): string =>
+  String(Number((value / UNITS[kind][unit].size).toFixed(3)));
+
+const NUMBER_AND_UNIT = /^([+\-−]?(?:\d+\.?\d*|\.\d+))\s*(.*)$/;
+
+/**
+ * The quantity that a person typed, in the core's unit, not rounded: `2100`, `2100 lb`, `950 kg`. A bare number is in
+ * what the shop calls it: pounds beside inches, kilograms beside millimetres. Refuses anything else, and below 0.
+ */
+export function parseQuantity(kind: QuantityKind, text: string, unit: LengthUnit): Outcome<number> {
+  const units: readonly Unit[] = [UNITS[kind][unit], UNITS[kind][unit === 'in' ? 'mm' : 'in']];
+  const refuse = (code: string, message: string): Outcome<number> => ({
+    ok: false,
+    problem: { code: `quantity/${code}`, path: '', message },
+  });
+  const typed = text.trim();
+  const example = [...new Set(units.map(({ name }) => name))].map((name) => `12.5 ${name}`).join(' or ');
+  if (typed === '') return refuse('empty', `Type a figure, like ${example}.`);
+  if (/\d,\d/.test(typed)) return refuse('comma', `“${typed}” has a comma: write 2100, and 12.5 with a point.`);
+  const [, figure, named = ''] = NUMBER_AND_UNIT.exec(typed) ?? [];
+  const asked = named.toLowerCase();
+  const found =
+    asked === ''
+      ? units[0]
+      : units.find(({ name, also = [] }) => [name, ...also].some((word) => word.toLowerCase() === asked));
+  if (figure === undefined || !found)
+    return refuse('stray-text', `“${typed}” cannot be read here: write it like ${example}.`);
+  const value = Number(figure.replace('−', '-'));
+  if (value < 0) return refuse('negative', 'It must be 0 or more.');
+  return { ok: true, value: value * found.size };
+}
