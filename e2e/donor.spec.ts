@@ -57,7 +57,7 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
   await card.getByRole('combobox', { name: 'Comes out' }).selectOption('no');
   await card.getByRole('textbox', { name: 'Mass, lb' }).fill('heavy');
   await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
-  await expect(card.getByRole('alert')).toContainText('Type kilograms');
+  await expect(card.getByRole('alert')).toContainText('“heavy” cannot be read here');
   await card.getByRole('textbox', { name: 'Mass, lb' }).fill('11.5');
   await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
   await expect(card.getByRole('alert')).toHaveCount(0);

@@ -1,4 +1,5 @@
 import type { Frame, FramePoint, Rail } from '../src/frame/index.ts';
+import { STOCK_MATERIALS } from '../src/materials/index.ts';
 import type { Operation, Place, Plan } from '../src/plan/index.ts';
 import type { PlanInput } from '../src/plan/index.ts';
 
@@ -6,7 +7,7 @@ import type { PlanInput } from '../src/plan/index.ts';
 export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame {
   return {
     name: 'Test frame',
-    material: 'mild-36',
+    material: STOCK_MATERIALS['mild-36'],
     sections: [{ id: 'rail', section: { kind: 'tube', depth: 150, width: 60, thickness: 5, inner: 5 } }],
     rails: {
       kind: 'mirrored',

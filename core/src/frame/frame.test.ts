@@ -49,7 +49,7 @@ describe('frameProblems', () => {
       [kinked[0]!, kinked[1]!, { ...kinked[2]!, x: 6000 }],
     ],
     ['frame/rail-too-short', 'donor.rails.stations', {}, [kinked[0]!]],
-    ['frame/unknown-material', 'donor.material', { material: 'cheese' }, undefined],
+    ['material/density', 'donor.material.density', { material: { ...plainFrame().material, density: 0 } }, undefined],
     ['frame/unknown-datum', 'donor.datum', { datum: 'nothing' }, undefined],
     ['frame/axle-missing', 'donor.axles', { axles: [] }, undefined],
     [

@@ -1,3 +1,4 @@
+import type { Material } from '../materials/index.ts';
 import type { Section } from '../sections/index.ts';
 
 export type Side = 'left' | 'right';
@@ -183,7 +184,8 @@ export const endsOf = (measurement: ControlMeasurement): readonly ControlEnd[] =
 /** A donor frame as measured. */
 export interface Frame {
   readonly name: string;
-  readonly material: string;
+  /** What the rails are made of; new rail is taken to be the same. */
+  readonly material: Material;
   readonly sections: readonly NamedSection[];
   readonly rails: Rails;
   readonly crossmembers: readonly Crossmember[];

@@ -1,5 +1,5 @@
 import type { InputProblem } from '../input-error.ts';
-import { MATERIALS } from '../materials/index.ts';
+import { materialProblems } from '../materials/index.ts';
 import { type Section, widthOf } from '../sections/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
 import { type ControlEnd, endsOf, type Frame, type Rail, railOf, SIDES } from './frame.ts';
@@ -20,8 +20,7 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
 
   const sectionIds = new Set(frame.sections.map((named) => named.id));
   const groupIds = new Set(frame.groups.map((group) => group.id));
-  if (!MATERIALS.some((material) => material.id === frame.material))
-    add('unknown-material', 'material', `There is no material “${frame.material}”.`);
+  problems.push(...materialProblems(frame.material, `${path}.material`));
 
   for (const [list, entries] of Object.entries({
     sections: frame.sections,

@@ -29,6 +29,8 @@ export const angle = () => number().meta({ unit: 'radians' });
 
 export const mass = () => number().meta({ unit: 'kg' });
 
+export const stress = () => number().meta({ unit: 'MPa' });
+
 export const whole = () => number().integer('must be a whole number');
 
 export const text = (longest = 200) =>

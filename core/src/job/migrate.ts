@@ -1,4 +1,5 @@
 import { InputError } from '../input-error.ts';
+import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
 
 /** Plain data of a job file of some version. */
@@ -14,13 +15,21 @@ const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
 const adding = (value: unknown, keys: Readonly<Record<string, unknown>>): unknown =>
   isRecord(value) ? { ...value, ...keys } : value;
 
+/** The figures of the material that a donor of version 1 only named. */
+function withMaterial(donor: unknown): unknown {
+  if (!isRecord(donor)) return donor;
+  const known: Readonly<Record<string, unknown>> = STOCK_MATERIALS;
+  return { ...donor, material: known[String(donor.material)] ?? donor.material };
+}
+
 export const MIGRATIONS: Migrations = {
-  /** 2: variants beside the plan, a note on each plan, masses of the body. */
+  /** 2: variants beside the plan, a note on each plan, masses of the body, the material with its figures. */
   1: ({ job, ...file }) => ({
     ...file,
     job: isRecord(job)
       ? {
           ...job,
+          donor: withMaterial(job.donor),
           body: adding(job.body, { masses: [] }),
           plan: adding(job.plan, { note: '' }),
           variants: [],

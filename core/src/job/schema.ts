@@ -14,6 +14,7 @@ import {
   oneOf,
   orNull,
   record,
+  stress,
   text,
   variant,
   whole,
@@ -64,7 +65,16 @@ const controlEnd = () => record({ point: id(), side: oneOf(['left', 'right']) })
 
 const frame = record({
   name: name(),
-  material: id(),
+  material: record({
+    name: name(),
+    yieldStress: stress(),
+    tensile: stress(),
+    density: number().meta({ unit: 'kg per mm³' }),
+    heatTreated: flag(),
+    weldable: flag(),
+    heatAffected: number(),
+    source: text(500),
+  }),
   sections: list(record({ id: id(), section })),
   rails: variant('kind', { mirrored: { stations: rail() }, measured: { left: rail(), right: rail() } }),
   crossmembers: list(record(crossmemberFields)),

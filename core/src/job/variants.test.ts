@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { STOCK_MATERIALS } from '../materials/index.ts';
 import { evaluatePlan, summaryOf } from '../plan/index.ts';
 import { inches } from '../units/index.ts';
 import {
@@ -124,12 +125,14 @@ describe('variants', () => {
 describe('a job of version 1', () => {
   const old = JSON.parse(read('core/test/job-files/version-1.json')) as { job: Record<string, object>; readings: [] };
 
-  it('comes up with everything it held, no variants, and the same result', () => {
+  it('comes up with everything it held, the figures of its material, no variants, and the same result', () => {
     const file = parseJobFile(JSON.stringify(old));
+    expect(old.job.donor).toHaveProperty('material', 'mild-50');
     expect(file.version).toBe(2);
     expect(file.readings).toEqual(old.readings);
     expect(file.job).toEqual({
       ...old.job,
+      donor: { ...old.job.donor, material: STOCK_MATERIALS['mild-50'] },
       body: { ...old.job.body, masses: [] },
       plan: { ...old.job.plan, note: '' },
       variants: [],

@@ -1,1 +1,7 @@
-export { type Material, materialOf, MATERIALS } from './material.ts';
+export {
+  type Material,
+  materialProblems,
+  STOCK_MATERIAL_IDS,
+  STOCK_MATERIALS,
+  type StockMaterial,
+} from './material.ts';

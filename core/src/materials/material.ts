@@ -1,14 +1,13 @@
-import { InputError } from '../input-error.ts';
+import type { InputProblem } from '../input-error.ts';
 
 /** A rail or plate material; every value is an assumption with its source, which the shop may edit. */
 export interface Material {
-  readonly id: string;
   readonly name: string;
   /** Yield stress, MPa. */
   readonly yieldStress: number;
   /** Tensile strength, MPa. */
   readonly tensile: number;
-  /** Kilograms per mm³. */
+  /** kg per mm³. */
   readonly density: number;
   readonly heatTreated: boolean;
   readonly weldable: boolean;
@@ -21,10 +20,9 @@ const STEEL = 7.85e-6;
 
 const general = 'general value for the grade; the mill certificate or the donor maker’s figure rules';
 
-/** Materials that ship with the app; a job names one of these for its donor and for new steel. */
-export const MATERIALS: readonly Material[] = [
-  {
-    id: 'mild-36',
+/** Materials to start from; a job holds its own copy, with what its shop knows better. */
+export const STOCK_MATERIALS = {
+  'mild-36': {
     name: 'mild steel, 36 ksi',
     yieldStress: 250,
     tensile: 400,
@@ -34,8 +32,7 @@ export const MATERIALS: readonly Material[] = [
     heatAffected: 1,
     source: general,
   },
-  {
-    id: 'mild-50',
+  'mild-50': {
     name: 'mild steel, 50 ksi',
     yieldStress: 345,
     tensile: 450,
@@ -45,8 +42,7 @@ export const MATERIALS: readonly Material[] = [
     heatAffected: 1,
     source: general,
   },
-  {
-    id: 'cold-formed-50',
+  'cold-formed-50': {
     name: 'cold-formed tube, 50 ksi',
     yieldStress: 345,
     tensile: 430,
@@ -56,8 +52,7 @@ export const MATERIALS: readonly Material[] = [
     heatAffected: 0.85,
     source: `${general}; cold work near the weld is lost`,
   },
-  {
-    id: 'micro-alloyed-80',
+  'micro-alloyed-80': {
     name: 'micro-alloyed, 80 ksi',
     yieldStress: 550,
     tensile: 620,
@@ -67,8 +62,7 @@ export const MATERIALS: readonly Material[] = [
     heatAffected: 0.8,
     source: general,
   },
-  {
-    id: 'heat-treated-110',
+  'heat-treated-110': {
     name: 'heat-treated, 110 ksi',
     yieldStress: 760,
     tensile: 860,
@@ -78,8 +72,7 @@ export const MATERIALS: readonly Material[] = [
     heatAffected: 0.5,
     source: `${general}; welding or heating destroys the treatment`,
   },
-  {
-    id: 'aluminium-6061',
+  'aluminium-6061': {
     name: 'aluminium 6061-T6',
     yieldStress: 240,
     tensile: 260,
@@ -89,14 +82,28 @@ export const MATERIALS: readonly Material[] = [
     heatAffected: 0.5,
     source: general,
   },
-];
+} as const satisfies Record<string, Material>;
 
-/** The material called `id`. @throws InputError when there is none. */
-export function materialOf(id: string): Material {
-  const material = MATERIALS.find((candidate) => candidate.id === id);
-  if (material) return material;
-  const known = MATERIALS.map((candidate) => candidate.id).join(', ');
-  throw new InputError([
-    { code: 'material/unknown', path: '', message: `There is no material “${id}”; known are ${known}.` },
-  ]);
+export type StockMaterial = keyof typeof STOCK_MATERIALS;
+
+/** The stock materials' ids, in the order they are offered. */
+export const STOCK_MATERIAL_IDS = Object.keys(STOCK_MATERIALS) as StockMaterial[];
+
+/** What is wrong with the figures of a material, each with its path. Empty when it can be worked with. */
+export function materialProblems(material: Material, path: string): InputProblem[] {
+  const { yieldStress, tensile, density, heatAffected, heatTreated, weldable } = material;
+  const wrong = (field: keyof Material, message: string): InputProblem[] => [
+    { code: `material/${field}`, path: `${path}.${field}`, message },
+  ];
+  return [
+    ...(yieldStress > 0 ? [] : wrong('yieldStress', 'The yield stress must be more than 0.')),
+    ...(tensile >= yieldStress ? [] : wrong('tensile', 'The tensile strength cannot be less than the yield stress.')),
+    ...(density > 0 ? [] : wrong('density', 'The density must be more than 0.')),
+    ...(heatAffected > 0 && heatAffected <= 1
+      ? []
+      : wrong('heatAffected', 'What is left beside a weld must be more than 0 and at most 100 %.')),
+    ...(heatTreated && weldable
+      ? wrong('weldable', 'A heat-treated material must not be called weldable: heat destroys the treatment.')
+      : []),
+  ];
 }

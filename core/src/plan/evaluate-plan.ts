@@ -1,6 +1,5 @@
 import type { Body } from '../body/index.ts';
 import { type Axle, type Crossmember, type Frame, type FramePoint, sectionLookup } from '../frame/index.ts';
-import { materialOf } from '../materials/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
 import { type Laden, ladenOf } from './axle-loads.ts';
@@ -134,7 +133,7 @@ function prepare(frame: Frame, context: Context): Prepared {
     view,
     onDonor: pointFinder(state),
     trail: null,
-    measures: measuresOf(standing, context, materialOf(frame.material).density),
+    measures: measuresOf(standing, context, frame.material.density),
   };
   preparedFrames.set(frame, prepared);
   return prepared;
@@ -253,7 +252,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
   );
   const measures = {
     before: before.measures,
-    after: measuresOf(standing, context, materialOf(frame.material).density),
+    after: measuresOf(standing, context, frame.material.density),
   };
   const laden = {
     before: ladenOf(measures.before, body, standing.axles, 'donor'),

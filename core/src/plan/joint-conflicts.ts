@@ -1,4 +1,3 @@
-import { materialOf } from '../materials/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import type { Conflict } from './conflict.ts';
 import { builtXOf, type Finder } from './findings.ts';
@@ -91,7 +90,7 @@ export const nearJoints: Finder = ({ joints: all, features }, { rules, show }) =
 
 /** What the material and the shop's school of practice allow to be welded. */
 export const schools: Finder = ({ frame, joints: all, features }, { rules }) => {
-  const material = materialOf(frame.material);
+  const { material } = frame;
   const first = all[0];
   if (!first) return [];
   const at = { operation: first.operation, donorX: first.donorX, builtX: first.builtX, about: first.letter };

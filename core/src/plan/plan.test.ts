@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { STOCK_MATERIALS } from '../materials/index.ts';
 import { built, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
 import { newBody } from '../body/index.ts';
 import { type Feature, type Frame, type Rail, sectionLookup } from '../frame/index.ts';
@@ -406,7 +407,9 @@ describe('what becomes of everything', () => {
   it('refuses to weld heat-treated rails, and ahead of the hanger where the rulebook says so', () => {
     const cut = { kind: 'lengthen', at: donor(2000), length: 100, section: null } as const;
     const hanger = withFeatures(hole('hanger', 4800, { kind: 'spring-hanger' }));
-    expect(codes(evaluatePlan(inputOf({ ...hanger, material: 'heat-treated-110' }, cut)))).toContain('not-weldable');
+    expect(codes(evaluatePlan(inputOf({ ...hanger, material: STOCK_MATERIALS['heat-treated-110'] }, cut)))).toContain(
+      'not-weldable',
+    );
     expect(codes(evaluatePlan(inputOf(hanger, cut)))).not.toContain('ahead-of-hanger');
     const rules = { profile: 'bolt-ahead-weld-behind', changes: {} } as const;
     expect(codes(evaluatePlan({ ...inputOf(hanger, cut), rules }))).toContain('ahead-of-hanger');

@@ -1,5 +1,4 @@
 import { expect, it } from 'vitest';
-import { materialOf, MATERIALS } from '../materials/index.ts';
 import { PROFILES, RULE_IDS, ruleProblem, RULES, ruleValue, usualValue, withRule } from './index.ts';
 
 it('a change of the shop beats the profile, and the profile beats the default', () => {
@@ -15,11 +14,6 @@ it('every rule states a usable value, a reason and a source', () => {
     expect(rule.reason.length).toBeGreaterThan(20);
     expect(rule.source).not.toBe('');
   }
-});
-
-it('heat-treated materials are never weldable, and an unknown one is named', () => {
-  expect(MATERIALS.filter((material) => material.heatTreated && material.weldable)).toEqual([]);
-  expect(() => materialOf('cheese')).toThrow(/no material “cheese”/);
 });
 
 it('a rule that is set back to what the profile says is no change any more', () => {

@@ -76,9 +76,12 @@ export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit
 export const otherQuantityText = (kind: QuantityKind, value: number, unit: LengthUnit): string =>
   quantityText(kind, value, unit === 'in' ? 'mm' : 'in');
 
-/** A quantity as it is typed, without its unit, to a thousandth: comes back the same. */
+/** Decimals that are typed of what is known to fewer than a thousandth. */
+const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { stress: 1, share: 1, density: 4 };
+
+/** A quantity as it is typed, without its unit: a mass to a thousandth, a stress and a share to a tenth. */
 export const quantityFigure = (kind: QuantityKind, value: number, unit: LengthUnit): string =>
-  String(Number((value / UNITS[kind][unit].size).toFixed(3)));
+  String(Number((value / UNITS[kind][unit].size).toFixed(DECIMALS[kind] ?? 3)));
 
 const NUMBER_AND_UNIT = /^([+\-−]?(?:\d+\.?\d*|\.\d+))\s*(.*)$/;
 

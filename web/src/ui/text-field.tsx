@@ -2,12 +2,14 @@ interface TextFieldProps {
   readonly label: string;
   readonly value: string;
   readonly disabled: boolean;
+  /** Most letters. */
+  readonly longest?: number;
   /** Takes what was typed, without blanks around it; nothing typed keeps what was there. */
   readonly onChange: (text: string) => void;
 }
 
 /** A short text that must not be empty: a name. */
-export function TextField({ label, value, disabled, onChange }: TextFieldProps) {
+export function TextField({ label, value, disabled, longest = 120, onChange }: TextFieldProps) {
   return (
     <label className="block text-sm text-pencil">
       {label}
@@ -16,7 +18,7 @@ export function TextField({ label, value, disabled, onChange }: TextFieldProps) 
         className="field mt-1 h-9 text-graphite"
         defaultValue={value}
         disabled={disabled}
-        maxLength={120}
+        maxLength={longest}
         onBlur={({ target }) => {
           const text = target.value.trim();
           if (text === '') target.value = value;

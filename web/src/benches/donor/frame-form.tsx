@@ -1,4 +1,4 @@
-import { type Axle, lengthText, materialOf, MATERIALS } from '@splay/core';
+import { type Axle, lengthText } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
@@ -7,13 +7,13 @@ import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
+import { MaterialForm } from './material-form.tsx';
 import { SectionForms } from './section-forms.tsx';
 
 /** The frame as a whole: what it is made of, its sections and their strength, the datum, the axles. */
 export function FrameForm(part: PartProps) {
   const { job, store, set, disabled } = part;
   const { donor, display } = job;
-  const material = materialOf(donor.material);
   const axleColumns: Column<Axle>[] = [
     textColumn('name', 'Axle', '17%'),
     choiceColumn('role', 'Which', '11%', words(['front', 'rear'])),
@@ -33,24 +33,8 @@ export function FrameForm(part: PartProps) {
           disabled={disabled}
           onChange={(name) => set('Renamed the donor', '', (frame) => ({ ...frame, name }))}
         />
-        <Choice
-          list
-          label="Material"
-          value={donor.material}
-          disabled={disabled}
-          choices={MATERIALS.map(({ id, name }) => [id, name] as const)}
-          onChange={(id) => set('Changed the material', '', (frame) => ({ ...frame, material: id }))}
-        />
+        <MaterialForm {...part} />
       </div>
-      {!material.weldable && (
-        <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-2 font-semibold">
-          {material.name}: these rails must not be welded or heated. Only bolted work is planned on them.
-        </p>
-      )}
-      <p className="text-sm text-pencil">
-        Yield {material.yieldStress} MPa, {Math.round(material.heatAffected * 100)} % of it left beside a weld:{' '}
-        {material.source}.
-      </p>
 
       <SectionForms {...part} />
 

@@ -1,7 +1,6 @@
 import {
   describeSection,
   lengthText,
-  materialOf,
   railOf,
   resistingMoment,
   type Section,
@@ -70,7 +69,7 @@ function asKind(kind: Section['kind'], old: Section): Section {
 /** The sections of the rails and of new steel, with what each can carry. */
 export function SectionForms({ job, set, disabled }: PartProps) {
   const { donor, display } = job;
-  const material = materialOf(donor.material);
+  const material = donor.material;
   const show = (mm: number) => lengthText(mm, display);
   const used = new Set([
     ...SIDES.flatMap((side) => railOf(donor.rails, side).map(({ section }) => section)),
@@ -140,7 +139,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
                   ['Modulus', 'modulus', Math.min(properties.modulusTop, properties.modulusBottom)],
                   ['RBM a rail', 'moment', resistingMoment(properties, material.yieldStress)],
                   [`J, ${torsion.basis}`, 'second moment', torsion.j],
-                  ['Mass', 'mass along', properties.massPerMetre],
+                  ['Mass', 'mass along', properties.area * material.density * 1000],
                 ] as const
               ).map(([name, kind, value]) => (
                 <div key={name}>

@@ -1,4 +1,5 @@
 import {
+  type Material,
   type Operation,
   ruleValue,
   railAt,
@@ -6,7 +7,6 @@ import {
   type Section,
   sectionLookup,
   sectionProperties,
-  STEEL_DENSITY,
 } from '@splay/core';
 import type { ReactNode } from 'react';
 import { finer } from '../../../ui/finer.ts';
@@ -17,8 +17,8 @@ import { cut, fresh, note, SketchFigure, type SketchOf, steel, W } from './sketc
 const [TOP, HEIGHT] = [24, 44];
 
 /** What a stretch of both rails weighs, kg. */
-const massOf = (section: Section, length: number): number =>
-  2 * sectionProperties(section).area * length * STEEL_DENSITY;
+const massOf = (section: Section, length: number, { density }: Material): number =>
+  2 * sectionProperties(section).area * length * density;
 
 type LengthKind = Extract<Operation, { kind: 'shorten' | 'lengthen' | 'extend' }>['kind'];
 
@@ -40,7 +40,7 @@ export function LengthSketch({ operation, job }: SketchOf<LengthKind>) {
         figures={[
           ['comes out of each rail', length(to - from)],
           ['the piece, after both saw cuts', length(to - from - 2 * kerf)],
-          ['weighs, both rails', mass(massOf(sectionOf(railAt(rail, from).section), to - from))],
+          ['weighs, both rails', mass(massOf(sectionOf(railAt(rail, from).section), to - from, job.donor.material))],
           ...(operation.from.on === 'donor' ? [ends(halfWidth(from), halfWidth(to), length)] : []),
         ]}
       >
@@ -65,7 +65,7 @@ export function LengthSketch({ operation, job }: SketchOf<LengthKind>) {
   if (!(operation.length > 0)) return null;
   const figures: [string, ReactNode][] = [
     ['new piece, each rail', length(operation.length)],
-    ['weighs, both', mass(massOf(section, operation.length))],
+    ['weighs, both', mass(massOf(section, operation.length, job.donor.material))],
   ];
   if (operation.kind === 'extend')
     return (
