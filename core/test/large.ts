@@ -69,7 +69,7 @@ export function manyOperations(count: number): Bare[] {
       case 0:
         return { kind: 'lengthen', at: donor(x), length: 60, section: null };
       case 1:
-        return { kind: 'shorten', from: donor(x), to: donor(x + 40) };
+        return { kind: 'shorten', transition: 0, from: donor(x), to: donor(x + 40) };
       case 2:
         return {
           kind: 'pie-cut',

@@ -22,8 +22,17 @@ function withMaterial(donor: unknown): unknown {
   return { ...donor, material: known[String(donor.material)] ?? donor.material };
 }
 
+/** Version 1 knew no new piece where rail comes out. */
+function withTransitions(plan: unknown): unknown {
+  if (!isRecord(plan) || !Array.isArray(plan.operations)) return plan;
+  const operations = plan.operations.map((operation: unknown) =>
+    isRecord(operation) && operation.kind === 'shorten' ? { ...operation, transition: 0 } : operation,
+  );
+  return { ...plan, operations };
+}
+
 export const MIGRATIONS: Migrations = {
-  /** 2: variants beside the plan, a note on each plan, masses of the body, the material with its figures. */
+  /** 2: variants, a note on each plan, transitions where rail comes out, the body's masses, the material's figures. */
   1: ({ job, ...file }) => ({
     ...file,
     job: isRecord(job)
@@ -31,7 +40,7 @@ export const MIGRATIONS: Migrations = {
           ...job,
           donor: withMaterial(job.donor),
           body: adding(job.body, { masses: [] }),
-          plan: adding(job.plan, { note: '' }),
+          plan: withTransitions(adding(job.plan, { note: '' })),
           variants: [],
         }
       : job,

@@ -132,7 +132,7 @@ const place = () => record({ x: length(), on: oneOf(['donor', 'built']) });
 const common = { id: id(), note: text(2000), off: flag() };
 
 const operation = variant('kind', {
-  shorten: { ...common, from: place(), to: place() },
+  shorten: { ...common, from: place(), to: place(), transition: length() },
   lengthen: { ...common, at: place(), length: length(), section: orNull(id()) },
   widen: { ...common, amount: length(), from: orNull(place()), to: orNull(place()), transition: length() },
   'pie-cut': {

@@ -39,7 +39,9 @@ describe('markSheet', () => {
   });
 
   it('two lines around steel that is taken out, with the blade on the waste', () => {
-    const sheet = sheetOf(inputOf(plainFrame(), { kind: 'shorten', from: donor(2000), to: donor(2400) }));
+    const sheet = sheetOf(
+      inputOf(plainFrame(), { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2400) }),
+    );
     const left = sheet.lines.filter((line) => line.side === 'left');
     expect(left.map(({ from, kerf, letters }) => [from.top, kerf, letters])).toEqual([
       [1900, 'behind', 'A'],

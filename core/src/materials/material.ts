@@ -97,7 +97,12 @@ export function materialProblems(material: Material, path: string): InputProblem
   ];
   return [
     ...(yieldStress > 0 ? [] : wrong('yieldStress', 'The yield stress must be more than 0.')),
-    ...(tensile >= yieldStress ? [] : wrong('tensile', 'The tensile strength cannot be less than the yield stress.')),
+    ...(tensile >= yieldStress
+      ? []
+      : wrong(
+          'tensile',
+          'The tensile strength cannot be less than the yield stress: raise the one first, or take a lower yield.',
+        )),
     ...(density > 0 ? [] : wrong('density', 'The density must be more than 0.')),
     ...(heatAffected > 0 && heatAffected <= 1
       ? []

@@ -140,7 +140,7 @@ export function newOperation(kind: OperationKind, id: string, x: number, frame: 
   const behind = (mm: number): Place => ({ x: x + mm, on: 'donor' });
   switch (kind) {
     case 'shorten':
-      return { ...common, kind, from: at, to: behind(inches(6)) };
+      return { ...common, kind, from: at, to: behind(inches(6)), transition: 0 };
     case 'lengthen':
       return { ...common, kind, at, length: inches(6), section: null };
     case 'widen':

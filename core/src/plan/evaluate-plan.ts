@@ -222,11 +222,11 @@ export function evaluatePlan(input: PlanInput): PlanResult {
   const state = steps[steps.length - 1]?.state ?? before.state;
   const went = steps.map((step) => step.outcome);
 
-  const kinds = new Map(plan.operations.map((operation) => [operation.id, operation.kind]));
+  const operations = new Map(plan.operations.map((operation) => [operation.id, operation]));
   const features = featureOutcomes(state, before.view.seats, context);
   const standing = standingOf(state, frame, before.view, features);
   const { joints, cutEnds } = lettered(
-    jointsOf(state, (id) => kinds.get(id), context),
+    jointsOf(state, (id) => operations.get(id), context),
     cutEndsOf(state),
   );
   const lettersOf = (operation: string) =>

@@ -3,7 +3,7 @@ import { ruleValue } from '../rules/index.ts';
 import { axleLoads } from './axle-conflicts.ts';
 import { type Conflict, NOWHERE } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
-import { joints, nearJoints, schools } from './joint-conflicts.ts';
+import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import { frontTop, rearTop } from './piece.ts';
 import { distance } from './pose.ts';
@@ -270,6 +270,7 @@ const FINDERS: readonly Finder[] = [
   fatesOfCrossmembers,
   groups,
   joints,
+  transitions,
   nearJoints,
   schools,
   overlaps,

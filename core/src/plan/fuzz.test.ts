@@ -18,7 +18,12 @@ const member = fc.constantFrom(...frame.crossmembers.map(({ id }) => id));
 
 /** Operations of every kind with any figures that the document allows, sensible or not. */
 const operation: fc.Arbitrary<Bare> = fc.oneof(
-  fc.record({ kind: fc.constant('shorten' as const), from: place, to: place }),
+  fc.record({
+    kind: fc.constant('shorten' as const),
+    from: place,
+    to: place,
+    transition: fc.oneof(fc.constant(0), mm(-10, 600)),
+  }),
   fc.record({
     kind: fc.constant('lengthen' as const),
     at: place,

@@ -1,7 +1,9 @@
+import { type Side, SIDES } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import type { Conflict } from './conflict.ts';
 import { builtXOf, type Finder } from './findings.ts';
-import type { JointVerdict } from './joint.ts';
+import type { JointSide, JointVerdict } from './joint.ts';
+import type { Piece } from './piece.ts';
 
 const JOINT_WORDS: Readonly<
   Record<JointVerdict, { severity: Conflict['severity']; words: string; waysOut: readonly string[] }>
@@ -20,7 +22,10 @@ const JOINT_WORDS: Readonly<
   'needs-a-transition-piece': {
     severity: 'warn',
     words: 'ends do not meet',
-    waysOut: ['Cut where both ends have the same width and height.', 'Add a transition piece.'],
+    waysOut: [
+      'Cut where both ends have the same width and height.',
+      'Put a transition piece between them, where rail comes out.',
+    ],
   },
   cannot: {
     severity: 'stop',
@@ -29,13 +34,14 @@ const JOINT_WORDS: Readonly<
   },
 };
 
+const degrees = (radians: number): string => `${((Math.abs(radians) * 180) / Math.PI).toFixed(1)}°`;
+
 /** Joints whose ends do not simply meet. */
 export const joints: Finder = (findings, { show }) =>
   findings.joints.flatMap((joint): Conflict[] => {
     if (joint.verdict === 'meets') return [];
     const { severity, words, waysOut } = JOINT_WORDS[joint.verdict];
     const side = joint.sides.left.verdict === joint.verdict ? joint.sides.left : joint.sides.right;
-    const degrees = (radians: number) => `${((Math.abs(radians) * 180) / Math.PI).toFixed(1)}°`;
     const parts = [
       ...(Math.abs(side.dy) > 0.2 ? [`${show(Math.abs(side.dy))} apart sideways`] : []),
       ...(Math.abs(side.dz) > 0.2 ? [`${show(Math.abs(side.dz))} apart in height`] : []),
@@ -57,6 +63,53 @@ export const joints: Finder = (findings, { show }) =>
       },
     ];
   });
+
+/** How far an oblique new piece brings a rail over from the line of the rail ahead, and how much it turns it at most. */
+function slantOf(piece: Piece, ahead: JointSide, behind: JointSide, side: Side) {
+  const [a, b] = [piece.rails[side][0], piece.rails[side].at(-1)];
+  const long = a && b ? Math.hypot(b.x - a.x, b.halfWidth - a.halfWidth, b.top - a.top) : 0;
+  const [first, second] = [Math.hypot(ahead.yaw, ahead.pitch), Math.hypot(behind.yaw, behind.pitch)];
+  return { over: long * Math.sin(first), turn: Math.max(first, second) };
+}
+
+/** Transition pieces that bring a rail farther over, or turn it more, than the rulebook allows. */
+export const transitions: Finder = ({ plan, state, joints: all }, { rules, show }) => {
+  const bridging = new Set(
+    plan.operations.flatMap((operation) =>
+      (operation.kind === 'widen' || operation.kind === 'shorten') && operation.transition > 0 ? [operation.id] : [],
+    ),
+  );
+  const [most, steepest] = [ruleValue(rules, 'joint/transition'), ruleValue(rules, 'joint/transition-turn')];
+  return state.pieces.flatMap((piece, index): Conflict[] => {
+    const [ahead, behind] = [all[index - 1], all[index]];
+    if (!bridging.has(piece.source) || !ahead || !behind) return [];
+    const slants = SIDES.map((side) => slantOf(piece, ahead.sides[side], behind.sides[side], side));
+    const over = Math.max(...slants.map((slant) => slant.over));
+    const turn = Math.max(...slants.map((slant) => slant.turn));
+    const at = { operation: piece.source, donorX: ahead.donorX, builtX: ahead.builtX, about: ahead.letter };
+    const piecesName = `The transition piece between ${ahead.letter} and ${behind.letter}`;
+    if (over > most)
+      return [
+        {
+          ...at,
+          code: 'transition-far',
+          severity: 'stop',
+          message: `${piecesName} brings the rail ${show(over)} over; the rulebook allows ${show(most)}.`,
+          waysOut: ['Split the change over two places.', 'Cut where the two ends lie nearer to each other.'],
+        },
+      ];
+    if (turn <= steepest) return [];
+    return [
+      {
+        ...at,
+        code: 'transition-steep',
+        severity: 'warn',
+        message: `${piecesName} turns the rail by ${degrees(turn)}; the rulebook allows ${degrees(steepest)}.`,
+        waysOut: ['Make the transition longer.'],
+      },
+    ];
+  });
+};
 
 /** Holes, brackets and the identity stamp close to a joint. */
 export const nearJoints: Finder = ({ joints: all, features }, { rules, show }) => {

@@ -15,7 +15,9 @@ const stepped = (out: number, up: number, yaw = 0, pitch = 0): Rail => {
   ];
 };
 const verdict = (rail: Rail) => {
-  const result = evaluatePlan(inputOf(plainFrame({}, rail), { kind: 'shorten', from: donor(3000), to: donor(3200) }));
+  const result = evaluatePlan(
+    inputOf(plainFrame({}, rail), { kind: 'shorten', transition: 0, from: donor(3000), to: donor(3200) }),
+  );
   return result.joints[0]!.verdict;
 };
 const degrees = (count: number) => (count * Math.PI) / 180;
@@ -52,7 +54,12 @@ describe('how two ends meet', () => {
   });
 
   it('the shop can change where each verdict begins', () => {
-    const input = inputOf(plainFrame({}, stepped(4, 0)), { kind: 'shorten', from: donor(3000), to: donor(3200) });
+    const input = inputOf(plainFrame({}, stepped(4, 0)), {
+      kind: 'shorten',
+      transition: 0,
+      from: donor(3000),
+      to: donor(3200),
+    });
     const of = (changes: object) => evaluatePlan({ ...input, rules: { ...input.rules, changes } }).joints[0]!.verdict;
     expect(of({})).toBe('needs-a-transition-piece');
     expect(of({ 'joint/dress': 5 })).toBe('dress');
@@ -62,7 +69,12 @@ describe('how two ends meet', () => {
 
   it('tells each side of a frame measured apart, and takes the worse', () => {
     const rails = { kind: 'measured', left: stepped(0, 0), right: stepped(5, 0) } as const;
-    const input = inputOf(plainFrame({ rails }), { kind: 'shorten', from: donor(3000), to: donor(3200) });
+    const input = inputOf(plainFrame({ rails }), {
+      kind: 'shorten',
+      transition: 0,
+      from: donor(3000),
+      to: donor(3200),
+    });
     const [joint] = evaluatePlan(input).joints;
     expect(joint!.sides.left.verdict).toBe('meets');
     expect(joint!.sides.right).toMatchObject({ verdict: 'needs-a-transition-piece', dy: 5 });

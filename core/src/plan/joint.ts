@@ -1,7 +1,9 @@
 import { type Side, SIDES } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { widthOf } from '../sections/index.ts';
+import { inches } from '../units/index.ts';
 import type { Context } from './context.ts';
+import type { Operation } from './operation.ts';
 import { faceAt, type Piece, type RailEnd, railEnd } from './piece.ts';
 import { posed } from './pose.ts';
 import type { PlanState } from './state.ts';
@@ -40,7 +42,12 @@ export interface Joint {
   readonly plannedKink: boolean;
 }
 
-const PLANNED_KINKS: readonly string[] = ['pie-cut', 'step', 'widen'];
+/** Whether an operation turns the rail at its joints on purpose: by its cut, or by an oblique new piece. */
+const turnsRail = (operation: Operation | undefined): boolean =>
+  operation?.kind === 'pie-cut' ||
+  operation?.kind === 'step' ||
+  operation?.kind === 'widen' ||
+  (operation?.kind === 'shorten' && operation.transition > 0);
 
 /** The worst of several verdicts. */
 export const worstVerdict = (verdicts: readonly JointVerdict[]): JointVerdict =>
@@ -106,22 +113,38 @@ function jointSide(
   };
 }
 
+/** How far apart the ends of the worse rail are across its line, mm. */
+const apart = ({ sides }: Joint): number =>
+  Math.max(...SIDES.map((side) => Math.hypot(sides[side].dy, sides[side].dz)));
+
+/**
+ * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch, that
+ * turns the rail by no more than half of what the rulebook allows, since a taper may add the other half. Null where
+ * none is needed, and where the ends are farther apart than the rulebook lets one reach.
+ */
+export function transitionFor(joint: Joint, rules: Rulebook): number | null {
+  const offset = apart(joint);
+  if (offset <= ruleValue(rules, 'joint/dress') || offset > ruleValue(rules, 'joint/transition')) return null;
+  const shortest = offset / Math.tan(ruleValue(rules, 'joint/transition-turn') / 2);
+  return Number.isFinite(shortest) ? inches(Math.ceil(shortest / inches(1))) : null;
+}
+
 /** The letter of a count from 0: A … Z, AA, AB … */
 export function letterOf(count: number): string {
   const letter = String.fromCharCode(65 + (count % 26));
   return count < 26 ? letter : letterOf(Math.floor(count / 26) - 1) + letter;
 }
 
-/** Every joint of the frame in work, front to rear; `kindOf` tells the kind of the operation that made it. */
+/** Every joint of the frame in work, front to rear; `made` finds the operation that made it. */
 export function jointsOf(
   state: PlanState,
-  kindOf: (operation: string) => string | undefined,
+  made: (operation: string) => Operation | undefined,
   context: Context,
 ): Omit<Joint, 'letter'>[] {
   return state.pieces.slice(0, -1).map((front, index) => {
     const rear = state.pieces[index + 1] as Piece;
     const operation = rear.front.operation ?? front.rear.operation ?? rear.source;
-    const plannedKink = PLANNED_KINKS.includes(kindOf(operation) ?? '');
+    const plannedKink = turnsRail(made(operation));
     const ahead = { left: railEnd(front, 'left', 'rear'), right: railEnd(front, 'right', 'rear') };
     const behind = { left: railEnd(rear, 'left', 'front'), right: railEnd(rear, 'right', 'front') };
     const sideOf = (side: Side) =>

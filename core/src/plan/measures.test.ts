@@ -135,7 +135,7 @@ describe('the tape', () => {
       inputOf(
         plainFrame(),
         { kind: 'lengthen', at: donor(4000), length: 500, section: null },
-        { kind: 'shorten', from: donor(1500), to: donor(1900) },
+        { kind: 'shorten', transition: 0, from: donor(1500), to: donor(1900) },
         { kind: 'trim', end: 'rear', at: donor(5700), angle: 0, lean: 'top-longer' },
       ),
     );

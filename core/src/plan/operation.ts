@@ -17,6 +17,11 @@ export interface Shorten extends Common {
   readonly kind: 'shorten';
   readonly from: Place;
   readonly to: Place;
+  /**
+   * Length of an oblique new piece between the ends, mm, where they do not meet: that much more rail comes out behind
+   * `to`, and the rear comes no farther forward for it. 0: the ends meet each other.
+   */
+  readonly transition: number;
 }
 
 export interface Lengthen extends Common {

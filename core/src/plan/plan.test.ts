@@ -121,7 +121,12 @@ describe('worked cases', () => {
   });
 
   it('the profile gives widths and heights at stations and at both ends of each joint', () => {
-    const input = inputOf(plainFrame({}, taper), { kind: 'shorten', from: donor(1778), to: donor(2184.4) });
+    const input = inputOf(plainFrame({}, taper), {
+      kind: 'shorten',
+      transition: 0,
+      from: donor(1778),
+      to: donor(2184.4),
+    });
     const rows = frameProfile(evaluatePlan(input).pieces, sectionLookup(input.donor));
     const ends = rows.filter((row) => Math.abs(row.builtX - 1778) < 1e-6);
     expect(ends.map((row) => row.donorX)).toEqual([1778, 2184.4]);
@@ -135,7 +140,7 @@ describe('worked cases', () => {
 
   it('shortening across a taper leaves each rear rail 20.32 inboard, parallel', () => {
     const result = evaluatePlan(
-      inputOf(plainFrame({}, taper), { kind: 'shorten', from: donor(1778), to: donor(2184.4) }),
+      inputOf(plainFrame({}, taper), { kind: 'shorten', transition: 0, from: donor(1778), to: donor(2184.4) }),
     );
     const { left, right } = result.joints[0]!.sides;
     expect(left.dy).toBeNear(20.32, 1e-6);
@@ -250,8 +255,12 @@ describe('worked cases', () => {
 describe('places on the donor and on the frame as it is', () => {
   it('the same cut given either way gives the same frame', () => {
     const first = { kind: 'lengthen', at: donor(2000), length: 300, section: null } as const;
-    const onDonor = evaluatePlan(inputOf(plainFrame(), first, { kind: 'shorten', from: donor(3000), to: donor(3200) }));
-    const onBuilt = evaluatePlan(inputOf(plainFrame(), first, { kind: 'shorten', from: built(3300), to: built(3500) }));
+    const onDonor = evaluatePlan(
+      inputOf(plainFrame(), first, { kind: 'shorten', transition: 0, from: donor(3000), to: donor(3200) }),
+    );
+    const onBuilt = evaluatePlan(
+      inputOf(plainFrame(), first, { kind: 'shorten', transition: 0, from: built(3300), to: built(3500) }),
+    );
     expect(onBuilt.tape).toEqual(onDonor.tape);
   });
 
@@ -260,7 +269,7 @@ describe('places on the donor and on the frame as it is', () => {
       inputOf(
         plainFrame(),
         { kind: 'lengthen', at: donor(2000), length: 300, section: null },
-        { kind: 'shorten', from: donor(3000), to: donor(3200) },
+        { kind: 'shorten', transition: 0, from: donor(3000), to: donor(3200) },
       ),
     );
     expect(builtOf(tape, 2500)).toBeNear(2800, 1e-9);
@@ -275,7 +284,7 @@ describe('places on the donor and on the frame as it is', () => {
     const result = evaluatePlan(
       inputOf(
         plainFrame(),
-        { kind: 'shorten', from: donor(2000), to: donor(2400) },
+        { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2400) },
         { kind: 'lengthen', at: donor(2200), length: 50, section: null },
         { kind: 'lengthen', at: built(9000), length: 50, section: null },
         { kind: 'lengthen', at: donor(3000), length: 50, section: null },
@@ -291,10 +300,10 @@ describe('places on the donor and on the frame as it is', () => {
   });
 
   it.each([
-    ['operation/order', { kind: 'shorten', from: donor(3000), to: donor(2000) }],
+    ['operation/order', { kind: 'shorten', transition: 0, from: donor(3000), to: donor(2000) }],
     ['operation/not-positive', { kind: 'lengthen', at: donor(2000), length: 0, section: null }],
     ['operation/unknown-section', { kind: 'lengthen', at: donor(2000), length: 10, section: 'cheese' }],
-    ['operation/nothing-left', { kind: 'shorten', from: donor(3000), to: donor(6000) }],
+    ['operation/nothing-left', { kind: 'shorten', transition: 0, from: donor(3000), to: donor(6000) }],
     ['operation/trim-angle', { kind: 'trim', end: 'rear', at: donor(5000), angle: 2, lean: 'top-longer' }],
     [
       'operation/notch-depth',
@@ -336,7 +345,7 @@ describe('what becomes of everything', () => {
     const result = evaluatePlan(
       inputOf(
         frame,
-        { kind: 'shorten', from: donor(2000), to: donor(2400) },
+        { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2400) },
         { kind: 'bracket', change: { what: 'move', feature: 'strap', to: donor(3300), down: 40 } },
         { kind: 'bracket', change: { what: 'remove', feature: 'clip' } },
         { kind: 'bracket', change: { what: 'drill', at: donor(4000), feature: hole('new', 0), count: 3, pitch: 50 } },
@@ -364,7 +373,7 @@ describe('what becomes of everything', () => {
   it('never lets the identity stamp be cut, lost, moved or crowded', () => {
     const stamp = (x: number) =>
       withFeatures(hole('stamp', x, { kind: 'identity-stamp', length: 80, diameter: 0, movable: 'no' }));
-    const cut = { kind: 'shorten', from: donor(2000), to: donor(2400) } as const;
+    const cut = { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2400) } as const;
     for (const x of [2100, 1960, 1900])
       expect(evaluatePlan(inputOf(stamp(x), cut)).conflicts[0]).toMatchObject({
         code: 'identity-stamp',
@@ -442,7 +451,7 @@ describe('what becomes of everything', () => {
       inputOf(
         frame,
         { kind: 'lengthen', at: donor(2400), length: 300, section: null },
-        { kind: 'shorten', from: built(2300), to: built(2500) },
+        { kind: 'shorten', transition: 0, from: built(2300), to: built(2500) },
       ),
     );
     expect(codes(result)).toEqual(
@@ -461,7 +470,7 @@ describe('properties', () => {
           inputOf(
             plainFrame({}, taper),
             { kind: 'lengthen', at: donor(x), length, section: null },
-            { kind: 'shorten', from: built(x), to: built(x + length) },
+            { kind: 'shorten', transition: 0, from: built(x), to: built(x + length) },
           ),
         );
         const joint = result.joints[0]!;
@@ -479,7 +488,7 @@ describe('properties', () => {
         const result = evaluatePlan(
           inputOf(
             plainFrame(),
-            { kind: 'shorten', from: donor(x), to: donor(x + cut) },
+            { kind: 'shorten', transition: 0, from: donor(x), to: donor(x + cut) },
             { kind: 'lengthen', at: donor(700), length: add, section: null },
           ),
         );
@@ -494,7 +503,7 @@ describe('properties', () => {
         const { joints, features } = evaluatePlan(
           inputOf(
             plainFrame({ features: [...plainFrame().features, hole('h', 5700)] }, taper),
-            { kind: 'shorten', from: donor(x), to: donor(Math.min(x + length, 5650)) },
+            { kind: 'shorten', transition: 0, from: donor(x), to: donor(Math.min(x + length, 5650)) },
             {
               kind: 'pie-cut',
               at: donor(700),

@@ -15,7 +15,7 @@ function operationOf(given: Given): Bare {
     case 'insert':
       return { kind: 'lengthen', at: x('x_mm'), length: Number(given.length_mm), section: null };
     case 'remove':
-      return { kind: 'shorten', from: x('x1_mm'), to: x('x2_mm') };
+      return { kind: 'shorten', transition: 0, from: x('x1_mm'), to: x('x2_mm') };
     case 'pie_cut':
       return {
         kind: 'pie-cut',

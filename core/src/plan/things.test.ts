@@ -23,7 +23,7 @@ describe('things on the frame', () => {
   });
 
   it('a thing on steel that is taken out keeps its place on the donor and has none as built', () => {
-    const cut = inputOf(frame, { kind: 'shorten', from: donor(4100), to: donor(4250) });
+    const cut = inputOf(frame, { kind: 'shorten', transition: 0, from: donor(4100), to: donor(4250) });
     expect(of(thingsOn(evaluatePlan(cut)), 'pinion')).toMatchObject({ donor: { x: 4200 }, built: null });
   });
 

@@ -37,6 +37,13 @@ export const RULES = {
     reason: 'Beyond this a transition piece gets too steep to carry the rail’s bending.',
     source: SHOP_PRACTICE,
   },
+  'joint/transition-turn': {
+    title: 'A transition piece turns the rail by at most',
+    measures: 'angle',
+    value: degrees(15),
+    reason: 'Steeper, the pull along the rail pushes its flanges sideways where it turns: a longer piece turns less.',
+    source: SHOP_PRACTICE,
+  },
   'joint/straight': {
     title: 'Rails run straight through',
     measures: 'angle',

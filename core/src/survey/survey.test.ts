@@ -48,7 +48,9 @@ it('a point on steel that is gone has no target, and says so', () => {
     ...input,
     plan: {
       ...input.plan,
-      operations: [{ id: 's', note: '', off: false, kind: 'shorten', from: donor(3400), to: donor(3600) }],
+      operations: [
+        { id: 's', note: '', off: false, kind: 'shorten', transition: 0, from: donor(3400), to: donor(3600) },
+      ],
     },
   });
   expect(judgeReading(lost.controls[0]!, { stage: 'tacked', value: 3000 }, input.rules, input.display)).toMatchObject({

@@ -91,6 +91,7 @@ export const Ledger = memo(function Ledger({ job, result, readings, gates, onBen
         name="Worst reading"
         value={worst ? <Length mm={worst.off} format={display} signed /> : '–'}
         note={worst ? worst.control.name : 'none taken yet'}
+        wide
         onClick={() => onBench('true-up')}
       />
       <Figure

@@ -16,7 +16,9 @@ const climbing: Rail = [
 
 describe('shorten', () => {
   it('brings everything behind the cut forward by what comes out, and leaves what is ahead', () => {
-    const result = evaluatePlan(inputOf(marked, { kind: 'shorten', from: donor(2000), to: donor(2600) }));
+    const result = evaluatePlan(
+      inputOf(marked, { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2600) }),
+    );
     expect([builtX(result, 'early'), builtX(result, 'late')]).toEqual([1000, 4400]);
     expect(result.measures.after.wheelbase).toBeNear(result.measures.before.wheelbase! - 600, 1e-9);
     expect(result.removed).toMatchObject([{ operation: 'op1', source: 'donor' }]);
@@ -25,7 +27,7 @@ describe('shorten', () => {
 
   it('on a slope reports the height that is lost, and does not smooth it over', () => {
     const result = evaluatePlan(
-      inputOf(plainFrame({}, climbing), { kind: 'shorten', from: donor(2500), to: donor(3000) }),
+      inputOf(plainFrame({}, climbing), { kind: 'shorten', transition: 0, from: donor(2500), to: donor(3000) }),
     );
     // 500 of a slope of 1 in 5: the rear end arrives 100 higher than the front one.
     expect(result.joints[0]!.sides.left.dz).toBeNear(100, 1e-9);
@@ -37,7 +39,7 @@ describe('shorten', () => {
       inputOf(
         marked,
         { kind: 'lengthen', at: donor(2000), length: 300, section: null },
-        { kind: 'shorten', from: built(1900), to: built(2500) },
+        { kind: 'shorten', transition: 0, from: built(1900), to: built(2500) },
       ),
     );
     expect(codeOf(result, 1)).toBe('done');
@@ -53,7 +55,7 @@ describe('shorten', () => {
     ['nothing left behind', donor(2000), donor(6000), 'operation/nothing-left'],
     ['nothing left ahead', donor(0), donor(500), 'operation/nothing-left'],
   ])('is refused with %s', (_, from, to, code) => {
-    const result = evaluatePlan(inputOf(marked, { kind: 'shorten', from, to }));
+    const result = evaluatePlan(inputOf(marked, { kind: 'shorten', transition: 0, from, to }));
     expect(codeOf(result)).toBe(code);
     expect(result.measures.after).toEqual(result.measures.before);
     expect(result.operations[0]!.refusal!.waysOut.length).toBeGreaterThan(0);
@@ -63,13 +65,13 @@ describe('shorten', () => {
     fc.assert(
       fc.property(fc.integer({ min: 10, max: 900 }), fc.integer({ min: 10, max: 900 }), (first, second) => {
         const once = evaluatePlan(
-          inputOf(marked, { kind: 'shorten', from: donor(2000), to: donor(2000 + first + second) }),
+          inputOf(marked, { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2000 + first + second) }),
         );
         const twice = evaluatePlan(
           inputOf(
             marked,
-            { kind: 'shorten', from: donor(2000), to: donor(2000 + first) },
-            { kind: 'shorten', from: built(2000), to: built(2000 + second) },
+            { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2000 + first) },
+            { kind: 'shorten', transition: 0, from: built(2000), to: built(2000 + second) },
           ),
         );
         expect(builtX(twice, 'late')).toBeNear(builtX(once, 'late')!, 1e-9);

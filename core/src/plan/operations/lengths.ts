@@ -13,17 +13,13 @@ import {
   split,
   splitSquare,
 } from '../state.ts';
+import { needsPositive } from './amounts.ts';
+import { needsTransition, transitionEnd } from './transition.ts';
 
-/** Smaller lengths than this cannot be cut and are slips of the keys, mm. */
-export const SMALLEST = 0.01;
-
-/** @throws OperationRefused for a length that cannot be cut. */
-export const needsPositive = (mm: number, what: string): void => {
-  if (!(mm >= SMALLEST))
-    throw new OperationRefused('operation/not-positive', `${what} must be more than 0.`, ['Type a length above 0.']);
-};
-
-/** Takes the rail out between two places; the rear part comes forward along the front piece's own length. */
+/**
+ * Takes the rail out between two places; the rear part comes forward along the front piece's own length. A transition
+ * takes the place of that much more rail behind, and runs straight from one end to the other.
+ */
 export function shorten(state: PlanState, operation: Shorten): PlanState {
   const [from, to] = [findSpot(state, operation.from), findSpot(state, operation.to)];
   const [start, end] = [spine(pieceAt(state, from), from.x), spine(pieceAt(state, to), to.x)];
@@ -32,14 +28,18 @@ export function shorten(state: PlanState, operation: Shorten): PlanState {
     throw new OperationRefused('operation/order', 'The rear cut must lie behind the front cut.', [
       'Swap the two places.',
     ]);
-  const { ahead, between, behind } = splitSquare(state, from, to, operation.id);
+  needsTransition(operation.transition);
+  const bridged = operation.transition > 0;
+  const rear = bridged ? transitionEnd(state, to, operation.transition) : to;
+  const { ahead, between, behind } = splitSquare(state, from, rear, operation.id);
   const front = mustHave(ahead, 'last', 'ahead of');
   mustHave(behind, 'first', 'behind');
   const axis = axisOf(front.pose);
   const length = (end.x - start.x) * axis.x + (end.z - start.z) * axis.z;
+  const come = movedAll(behind, shift(-length * axis.x, -length * axis.z));
   return {
     ...state,
-    pieces: [...ahead, ...movedAll(behind, shift(-length * axis.x, -length * axis.z))],
+    pieces: [...ahead, ...(bridged ? [bridge(front, come[0] as Piece, null, operation.id)] : []), ...come],
     removed: [...state.removed, ...asRemoved(between, operation.id)],
   };
 }

@@ -3,7 +3,7 @@ import type { Context } from '../context.ts';
 import type { Box, Notch } from '../operation.ts';
 import { findSpot, OperationRefused, pieceAt, type PlanState } from '../state.ts';
 import { frontTop, rearTop } from '../piece.ts';
-import { needsPositive } from './lengths.ts';
+import { needsPositive } from './amounts.ts';
 
 /** Takes section away over a short width; the reinforcement is part of the same operation. */
 export function notch(state: PlanState, operation: Notch, context: Context): PlanState {

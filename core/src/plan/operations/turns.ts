@@ -1,7 +1,7 @@
 import { railAt } from '../../frame/index.ts';
 import { type PieCut, pieAngle, type Step } from '../operation.ts';
 import { bridge, type CutFace, meanTop, type Piece, spine } from '../piece.ts';
-import { SMALLEST } from './lengths.ts';
+import { SMALLEST } from './amounts.ts';
 import { posed, shift, turnAbout } from '../pose.ts';
 import type { Context } from '../context.ts';
 import {

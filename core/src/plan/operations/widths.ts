@@ -1,25 +1,10 @@
-import { SMALLEST } from './lengths.ts';
+import { needsTransition, transitionEnd } from './transition.ts';
 import type { Widen } from '../operation.ts';
-import { bridge, frontTop, type Piece, railEnd, rearTop, spine } from '../piece.ts';
-import { asRemoved, findSpot, OperationRefused, type PlanState, type Spot, splitSquare } from '../state.ts';
+import { bridge, frontTop, type Piece, railEnd, rearTop } from '../piece.ts';
+import { asRemoved, findSpot, OperationRefused, type PlanState, splitSquare } from '../state.ts';
 
 const spreadBy = (pieces: readonly Piece[], outward: number): Piece[] =>
   pieces.map((piece) => ({ ...piece, spread: piece.spread + outward }));
-
-/** The place `distance` along the frame from a spot, as a spot. */
-function alongFrom(state: PlanState, spot: Spot, distance: number): Spot {
-  const x = spine(state.pieces[spot.index] as Piece, spot.x).x + distance;
-  try {
-    return findSpot(state, { x, on: 'built' });
-  } catch (error) {
-    if (!(error instanceof OperationRefused)) throw error;
-    throw new OperationRefused(
-      'operation/no-room-for-transition',
-      'The transition piece runs past the end of the frame.',
-      ['Take a shorter transition, or widen to the end of the frame.'],
-    );
-  }
-}
 
 /** The pieces of a range with the ends of the frame as they were, where the range runs to them: nothing is cut there. */
 function keepEnds(pieces: readonly Piece[], state: PlanState, { from, to }: Widen): Piece[] {
@@ -37,8 +22,7 @@ export function widen(state: PlanState, operation: Widen): PlanState {
     throw new OperationRefused('operation/not-positive', 'The change of width is 0: nothing would change.', [
       'Type an amount.',
     ]);
-  if (operation.transition !== 0 && operation.transition < SMALLEST)
-    throw new OperationRefused('operation/not-positive', 'A transition cannot be shorter than 0.', ['Type 0 or more.']);
+  needsTransition(operation.transition);
   const outward = operation.amount / 2;
   const lastIndex = state.pieces.length - 1;
   const from = operation.from ? findSpot(state, operation.from) : { index: 0, x: frontTop(state.pieces[0] as Piece) };
@@ -63,14 +47,14 @@ export function widen(state: PlanState, operation: Widen): PlanState {
     front && rear && operation.transition > 0 ? [bridge(front, rear, null, operation.id)] : [];
 
   if (operation.from && operation.transition > 0) {
-    const start = alongFrom(state, from, -operation.transition);
+    const start = transitionEnd(state, from, -operation.transition);
     const cut = splitSquare(state, start, from, operation.id);
     ahead = cut.ahead;
     removed.push(...asRemoved(cut.between, operation.id));
     middle = [...bridged(ahead[ahead.length - 1], middle[0]), ...middle];
   }
   if (operation.to && operation.transition > 0) {
-    const end = alongFrom(state, to, operation.transition);
+    const end = transitionEnd(state, to, operation.transition);
     const cut = splitSquare(state, to, end, operation.id);
     behind = cut.behind;
     removed.push(...asRemoved(cut.between, operation.id));

@@ -4,6 +4,7 @@ import {
   type Operation,
   type OperationOutcome,
   type PlanResult,
+  transitionFor,
   withOperation,
 } from '@splay/core';
 import { change, type JobStore } from '../../client/job-store.ts';
@@ -48,6 +49,9 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
           </ul>
         </div>
       )}
+      {operation.kind === 'shorten' && (
+        <OfferTransition job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
+      )}
       {(operation.kind === 'lengthen' || operation.kind === 'shorten') && (
         <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
       )}
@@ -63,6 +67,38 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         />
       </label>
     </section>
+  );
+}
+
+interface OfferTransitionProps {
+  readonly job: Job;
+  readonly result: PlanResult;
+  readonly operation: Extract<Operation, { kind: 'shorten' }>;
+  readonly disabled: boolean;
+  readonly onChange: (operation: Operation) => void;
+}
+
+/** Where the ends do not meet: a piece that joins them, one press away. */
+function OfferTransition({ job, result, operation, disabled, onChange }: OfferTransitionProps) {
+  const joint = result.joints.find((made) => made.operation === operation.id);
+  const transition = joint && operation.transition === 0 ? transitionFor(joint, job.rules) : null;
+  if (transition === null) return null;
+  return (
+    <div className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">
+      <Verdict kind="warn">
+        The ends do not meet. A transition piece of{' '}
+        <Length mm={transition} format={job.display} unit className="font-semibold" /> joins them; the wheelbase stays
+        as it is.
+      </Verdict>
+      <button
+        type="button"
+        className="button mt-1.5"
+        disabled={disabled}
+        onClick={() => onChange({ ...operation, transition })}
+      >
+        Put it in
+      </button>
+    </div>
   );
 }
 

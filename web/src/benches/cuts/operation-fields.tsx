@@ -64,6 +64,13 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
             check={above('The length')}
             onChange={(length) => onChange({ ...operation, to: { ...operation.from, x: operation.from.x + length } })}
           />
+          <LengthField
+            {...common}
+            label="Transition piece between the ends (0: none)"
+            mm={operation.transition}
+            check={(mm) => (mm >= 0 ? null : 'The transition must be 0 or more.')}
+            onChange={(transition) => onChange({ ...operation, transition })}
+          />
         </>
       );
     case 'widen':

@@ -7,7 +7,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from './fresh-id.ts';
-import { MaterialForm } from './material-form.tsx';
+import { MaterialChoice, MaterialFigures } from './material-form.tsx';
 import { SectionForms } from './section-forms.tsx';
 
 /** The frame as a whole: what it is made of, its sections and their strength, the datum, the axles. */
@@ -33,8 +33,9 @@ export function FrameForm(part: PartProps) {
           disabled={disabled}
           onChange={(name) => set('Renamed the donor', '', (frame) => ({ ...frame, name }))}
         />
-        <MaterialForm {...part} />
+        <MaterialChoice {...part} />
       </div>
+      <MaterialFigures {...part} />
 
       <SectionForms {...part} />
 

@@ -17,23 +17,37 @@ const YES_NO = [
   ['no', 'no'],
 ] as const;
 
-/** What the rails are made of: started from the usual grades, each figure to be put right from a certificate. */
-export function MaterialForm({ job, set, disabled }: PartProps) {
+const stockOf = ({ name }: Material) => STOCK.find((grade) => grade.name === name);
+
+/** What the rails are made of, picked from the usual grades. */
+export function MaterialChoice({ job, set, disabled }: PartProps) {
+  const { material } = job.donor;
+  return (
+    <Choice
+      list
+      label="Material"
+      value={material.name}
+      disabled={disabled}
+      choices={[...(stockOf(material) ? [] : [material]), ...STOCK].map(({ name }) => [name, name] as const)}
+      onChange={(name) =>
+        set('Chose the material', '', (frame) => ({
+          ...frame,
+          material: STOCK.find((grade) => grade.name === name) ?? material,
+        }))
+      }
+    />
+  );
+}
+
+/** What is reckoned with for that material, each figure to be put right from a certificate. */
+export function MaterialFigures({ job, set, disabled }: PartProps) {
   const { material } = job.donor;
   const { unit } = job.display;
-  const stock = STOCK.find(({ name }) => name === material.name);
+  const stock = stockOf(material);
   const put = (label: string, next: Material) => set(label, '', (frame) => ({ ...frame, material: next }));
   const change = (changes: Partial<Material>) => put('Changed the material', { ...material, ...changes });
   return (
     <div className="space-y-2">
-      <Choice
-        list
-        label="Material"
-        value={material.name}
-        disabled={disabled}
-        choices={[...(stock ? [] : [material]), ...STOCK].map(({ name }) => [name, name] as const)}
-        onChange={(name) => put('Chose the material', STOCK.find((grade) => grade.name === name) ?? material)}
-      />
       {!material.weldable && (
         <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-2 font-semibold">
           {material.name}: these rails must not be welded or heated. Only bolted work is planned on them.
@@ -44,7 +58,7 @@ export function MaterialForm({ job, set, disabled }: PartProps) {
           Yield {quantityText('stress', material.yieldStress, unit)},{' '}
           {quantityText('share', material.heatAffected, unit)} of it left beside a weld: {material.source}.
         </summary>
-        <div className="mt-2 grid grid-cols-4 items-end gap-2">
+        <div className="mt-2 grid grid-cols-4 items-start gap-2">
           {FIGURES.map(([key, label, kind]) => (
             <QuantityField
               key={key}
