@@ -1,5 +1,6 @@
 import { type Side, SIDES } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
+import { angleText } from '../units/index.ts';
 import type { Conflict } from './conflict.ts';
 import { builtXOf, type Finder } from './findings.ts';
 import type { JointSide, JointVerdict } from './joint.ts';
@@ -34,7 +35,7 @@ const JOINT_WORDS: Readonly<
   },
 };
 
-const degrees = (radians: number): string => `${((Math.abs(radians) * 180) / Math.PI).toFixed(1)}°`;
+const degrees = (radians: number): string => angleText(Math.abs(radians));
 
 /** Joints whose ends do not simply meet. */
 export const joints: Finder = (findings, { show }) =>

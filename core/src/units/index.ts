@@ -8,6 +8,7 @@ export {
   type LengthFormat,
   type LengthUnit,
 } from './length-unit.ts';
+export { angleText } from './angle.ts';
 export { parseLength } from './parse-length.ts';
 export {
   KG_PER_POUND,

@@ -1,4 +1,5 @@
 import {
+  angleText,
   type AxleLoad,
   builtOf,
   datumStation,
@@ -22,7 +23,7 @@ interface BoardTableProps {
   readonly onSelect: (id: string) => void;
 }
 
-const degrees = (radians: number | null) => (radians === null ? '–' : `${((radians * 180) / Math.PI).toFixed(1)}°`);
+const degrees = (radians: number | null) => (radians === null ? '–' : angleText(radians));
 
 /** Everything that the drawing shows, in tables: for screen readers, for checking a number, for copying out. */
 export function BoardTable({ job, result, section, selected, onSelect }: BoardTableProps) {

@@ -33,7 +33,8 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
   const labels = layLabels(
     folds.map((fold) => {
       const width = lengthWidth(fold.donorFrom - fold.donorTo, format, 13);
-      return { middle: px(fold.builtX) + 12 + width / 2, width };
+      const before = tape.spans.some(({ kind, builtFrom }) => kind === 'new' && Math.abs(builtFrom - fold.builtX) < 1);
+      return { middle: px(fold.builtX) + (before ? -1 : 1) * (12 + width / 2), width };
     }),
     3,
     4,

@@ -1,3 +1,4 @@
+import { angleText } from '@splay/core';
 import { useId, useState } from 'react';
 
 interface AngleFieldProps {
@@ -27,7 +28,7 @@ export function AngleField({ label, radians, disabled, onChange }: AngleFieldPro
       <input
         id={id}
         className="field mt-1 text-center font-semibold text-graphite"
-        value={draft ?? `${Number(((radians * 180) / Math.PI).toFixed(3))}°`}
+        value={draft ?? angleText(radians, 3, false)}
         disabled={disabled}
         aria-invalid={problem !== ''}
         onChange={(event) => setDraft(event.target.value)}

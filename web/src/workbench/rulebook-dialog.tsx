@@ -1,4 +1,5 @@
 import {
+  angleText,
   type LengthFormat,
   lengthText,
   PROFILES,
@@ -28,7 +29,7 @@ function valueText(id: RuleId, value: number, format: LengthFormat): string {
     case 'length':
       return lengthText(value, finer(format), true);
     case 'angle':
-      return `${Number(((value * 180) / Math.PI).toFixed(3))}°`;
+      return angleText(value, 3, false);
     case 'allowed':
       return value === 1 ? 'allowed' : 'not';
   }

@@ -1,4 +1,4 @@
-import type { Conflict, Job, Plan, PlanResult, PlanSummary } from '@splay/core';
+import { angleText, type Conflict, type Job, type Plan, type PlanResult, type PlanSummary } from '@splay/core';
 import type { ReactNode } from 'react';
 import { Length } from '../../ui/length.tsx';
 import { MassOf } from '../../ui/quantity.tsx';
@@ -55,7 +55,7 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
     differs: figuresDiffer(of, SAME_LENGTH),
   });
   const words = (name: string, of: Words): ComparisonLine => ({ name, show: of, differs: wordsDiffer(of) });
-  const degrees = (radians: number | null) => (radians === null ? '–' : `${((radians * 180) / Math.PI).toFixed(1)}°`);
+  const degrees = (radians: number | null) => (radians === null ? '–' : angleText(radians));
   const mass = (name: string, of: Figure, rating?: Figure): ComparisonLine => ({
     name,
     show: (candidate) => {

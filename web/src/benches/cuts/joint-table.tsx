@@ -1,11 +1,9 @@
-import type { Joint, JointSide, LengthFormat } from '@splay/core';
+import { angleText, type Joint, type JointSide, type LengthFormat } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { still } from '../../ui/still.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { VERDICT_WORDS } from './verdict-words.ts';
-
-const degrees = (radians: number) => `${Math.abs(radians) < 5e-4 ? '0' : ((radians * 180) / Math.PI).toFixed(1)}°`;
 
 /** How the ends meet at each joint of an operation: rear end minus front end, each side. */
 export const JointTable = still(function JointTable({
@@ -21,8 +19,8 @@ export const JointTable = still(function JointTable({
     ['sideways', (side) => length(side.dy)],
     ['height', (side) => length(side.dz)],
     ['gap at the bottom', (side) => length(side.gapBottom)],
-    ['kink, side view', (side) => degrees(side.pitch)],
-    ['kink, plan', (side) => degrees(side.yaw)],
+    ['kink, side view', (side) => angleText(side.pitch)],
+    ['kink, plan', (side) => angleText(side.yaw)],
   ];
   const used = rows.filter(
     ([name], index) =>

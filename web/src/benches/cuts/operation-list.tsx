@@ -1,4 +1,5 @@
 import {
+  angleText,
   type Job,
   type LengthFormat,
   lengthText,
@@ -35,11 +36,9 @@ function figureOf(operation: Operation, display: LengthFormat): string {
     case 'step':
       return show(operation.rise);
     case 'pie-cut':
-      return operation.amount.by === 'drop'
-        ? show(operation.amount.drop)
-        : `${((operation.amount.angle * 180) / Math.PI).toFixed(1)}°`;
+      return operation.amount.by === 'drop' ? show(operation.amount.drop) : angleText(operation.amount.angle);
     case 'trim':
-      return operation.angle > 0 ? `${Math.round((operation.angle * 180) / Math.PI)}°` : 'square';
+      return operation.angle > 0 ? angleText(operation.angle, 1, false) : 'square';
     case 'notch':
       return show(operation.depth);
     case 'box':

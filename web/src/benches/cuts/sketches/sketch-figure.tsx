@@ -1,4 +1,4 @@
-import type { Job, Operation, PlanResult } from '@splay/core';
+import { angleText, type Job, type Operation, type PlanResult } from '@splay/core';
 import type { ReactNode } from 'react';
 
 /** What a sketch of one kind of operation gets. */
@@ -16,7 +16,7 @@ export const fresh = { fill: 'url(#hatch-new)', stroke: 'var(--color-layout)', s
 export const cut = { fill: 'url(#hatch-cut)', stroke: 'var(--color-oxide)', strokeWidth: 1.4 };
 export const note = { fontSize: 12, className: 'font-label', fill: 'var(--color-layout)' };
 
-export const degrees = (radians: number): string => `${((Math.abs(radians) * 180) / Math.PI).toFixed(2)}°`;
+export const degrees = (radians: number): string => angleText(Math.abs(radians), 2);
 
 /** A sketch with the figures that count under it. Not to scale: small angles and steps are drawn larger. */
 export function SketchFigure({
