@@ -1,19 +1,11 @@
-import { readFileSync } from 'node:fs';
-import {
-  type Job,
-  emptyPlan,
-  evaluatePlan,
-  parseJobFile,
-  sectionLookup,
-  shiftOperation,
-  withOperation,
-} from '@splay/core';
+import { type Job, emptyPlan, evaluatePlan, sectionLookup, shiftOperation, withOperation } from '@splay/core';
 import { dequal } from 'dequal/lite';
 import { describe, expect, it } from 'vitest';
+import { demoJob } from '../../test/demo.ts';
 import { membersOf, rearBefore, wheelsOf } from './ground.tsx';
 import { movedThings } from './moved-things.tsx';
 
-const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const { job } = demoJob('parcel-van');
 const section = sectionLookup(job.donor);
 const nothing = () => false;
 

@@ -1,19 +1,13 @@
-import { readFileSync } from 'node:fs';
-import { inches, type Operation, parseJobFile } from '@splay/core';
+import { inches, type Operation } from '@splay/core';
 import type { KeyboardEvent } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { createJobStore, undo } from '../client/job-store.ts';
+import { demoJob, openStore } from '../../test/demo.ts';
+import { undo } from '../client/job-store.ts';
 import { workbenchActions } from './actions.ts';
 
-const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const { job } = demoJob('parcel-van');
 function open() {
-  const store = createJobStore({
-    saved: { id: 'job', revision: 1, job, savedBy: 'owner', savedAt: '' },
-    readings: [],
-    bench: 'cuts',
-    canWrite: true,
-    memberName: 'owner',
-  });
+  const store = openStore(job);
   return { store, actions: workbenchActions(store) };
 }
 const stretch = job.plan.operations.find(({ kind }) => kind === 'lengthen')!;

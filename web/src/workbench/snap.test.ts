@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { datumStation, inches, type Operation, parseJobFile } from '@splay/core';
+import { datumStation, inches, type Operation } from '@splay/core';
 import { expect, it } from 'vitest';
+import { demoJob } from '../../test/demo.ts';
 import { snapShift } from './snap.ts';
 
-const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const { job } = demoJob('parcel-van');
 const stretch = job.plan.operations[0] as Extract<Operation, { kind: 'lengthen' }>;
 const landsAt = (operation: typeof stretch, mm: number) =>
   (operation.at.x + snapShift(job, operation, mm) - datumStation(job.donor)) / inches(1);

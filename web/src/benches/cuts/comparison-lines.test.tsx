@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { evaluatePlan, type Job, parseJobFile, plansOf, setAside, summaryOf } from '@splay/core';
+import { evaluatePlan, type Job, plansOf, setAside, summaryOf } from '@splay/core';
 import { expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
 import { comparisonLines } from './comparison-lines.tsx';
 
-const { job } = parseJobFile(readFileSync(new URL('../../../../demo/orchard-sprayer.json', import.meta.url), 'utf8'));
+const { job } = demoJob('orchard-sprayer');
 
 const candidatesOf = (of: Job) =>
   plansOf(of).map((plan) => {

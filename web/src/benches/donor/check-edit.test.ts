@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { parseJobFile } from '@splay/core';
 import { expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
 import { editProblems } from './check-edit.ts';
 
-const { job } = parseJobFile(readFileSync(new URL('../../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const { job } = demoJob('parcel-van');
 const withFeature = (index: number, changes: object) => ({
   ...job,
   donor: {

@@ -48,7 +48,7 @@ export function usualMeasurements(points: readonly ControlPoint[]): ControlMeasu
 }
 
 /** Control points in left/right pairs, and what is measured between them. */
-export function ControlTables({ job, store, result, set, disabled, selected, onSelect }: PartProps) {
+export function ControlTables({ job, store, result, set, setRows, disabled, selected, onSelect }: PartProps) {
   const { controlPoints, controlMeasurements } = job.donor;
   const columns: Column<ControlPoint>[] = [
     textColumn('name', 'Name', '40%'),
@@ -57,7 +57,7 @@ export function ControlTables({ job, store, result, set, disabled, selected, onS
     lengthColumn('down', 'Below rail top', '20%'),
   ];
   const remove = (id: string) =>
-    set('Took out a measurement', 'controlMeasurements', (frame) => ({
+    set('Took out a measurement', (frame) => ({
       ...frame,
       controlMeasurements: frame.controlMeasurements.filter((measurement) => measurement.id !== id),
     }));
@@ -84,7 +84,7 @@ export function ControlTables({ job, store, result, set, disabled, selected, onS
           down: 0,
         })}
         onChange={(rows) =>
-          set('Edited control points', 'controlPoints', (frame) => {
+          setRows('Edited control points', 'controlPoints', (frame) => {
             const left = new Set(rows.map((row) => row.id));
             return {
               ...frame,
@@ -104,7 +104,7 @@ export function ControlTables({ job, store, result, set, disabled, selected, onS
         className="button mt-2"
         disabled={disabled || controlPoints.length < 2}
         onClick={() =>
-          set('Chose the measurements', 'controlMeasurements', (frame) => {
+          set('Chose the measurements', (frame) => {
             const known = new Set(frame.controlMeasurements.map(({ id }) => id));
             return {
               ...frame,

@@ -17,7 +17,7 @@ const REMOVABLE = [
 /** The crossmember that is picked: what does not fit in its row, and what the plan makes of it. */
 export function CrossmemberDetail({ job, result, set, disabled, member, index }: CrossmemberDetailProps) {
   const put = (next: Crossmember) =>
-    set('Edited a crossmember', 'crossmembers', (frame) => ({
+    set('Edited a crossmember', (frame) => ({
       ...frame,
       crossmembers: frame.crossmembers.map((other, place) => (place === index ? next : other)),
     }));

@@ -7,7 +7,7 @@ import { freshId } from './fresh-id.ts';
 
 /** What ties the two rails together: a cut must clear these. */
 export function CrossmemberTable(part: PartProps) {
-  const { job, set, disabled, selected, onSelect } = part;
+  const { job, setRows, disabled, selected, onSelect } = part;
   const { crossmembers } = job.donor;
   const columns: Column<Crossmember>[] = [
     textColumn('name', 'Name', '38%'),
@@ -45,7 +45,9 @@ export function CrossmemberTable(part: PartProps) {
           removable: true,
           mass: 8,
         })}
-        onChange={(rows) => set('Edited crossmembers', 'crossmembers', (frame) => ({ ...frame, crossmembers: rows }))}
+        onChange={(rows) =>
+          setRows('Edited crossmembers', 'crossmembers', (frame) => ({ ...frame, crossmembers: rows }))
+        }
       />
     </>
   );

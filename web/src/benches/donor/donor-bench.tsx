@@ -14,12 +14,16 @@ import { Guide } from './guide.tsx';
 import { LineTables } from './line-tables.tsx';
 import { StationTables } from './station-tables.tsx';
 
-/** A change of the donor: taken when the whole job stays right, else the problems with the cells of one table. */
-export type SetDonor = (label: string, table: string, next: (frame: Frame) => Frame) => readonly CellProblem[];
+/** A change of the donor: taken when the whole job stays right, else refused with the reason over the bench. */
+export type SetDonor = (label: string, next: (frame: Frame) => Frame) => void;
+
+/** The same for a table of the donor, whose own problems come back for its cells. */
+export type SetRows = (label: string, table: string, next: (frame: Frame) => Frame) => readonly CellProblem[];
 
 /** What every part of the donor bench gets. */
 export interface PartProps extends Pick<BenchProps, 'job' | 'store' | 'result' | 'selected' | 'onSelect'> {
   readonly set: SetDonor;
+  readonly setRows: SetRows;
   readonly disabled: boolean;
 }
 
@@ -43,7 +47,7 @@ export function DonorBench({ store, job, result, canWrite, selected, onSelect }:
   const tab = (asked.selected === selected ? null : tabOf(selected, job.donor)) ?? asked.tab;
   const setTab = (next: DonorTab) => setAsked({ tab: next, selected });
   const [problem, setProblem] = useState('');
-  const set: SetDonor = (label, table, next) => {
+  const setRows: SetRows = (label, table, next) => {
     const donor = next(job.donor);
     const wrong = editProblems({ ...job, donor }, `donor.${table}`);
     setProblem(wrong?.elsewhere ? `${wrong.elsewhere} Nothing was changed.` : '');
@@ -51,8 +55,9 @@ export function DonorBench({ store, job, result, canWrite, selected, onSelect }:
     change(store, label, (old) => ({ ...old, donor }));
     return [];
   };
+  const set: SetDonor = (label, next) => void setRows(label, '', next);
 
-  const part: PartProps = { job, store, result, selected, onSelect, set, disabled: !canWrite };
+  const part: PartProps = { job, store, result, selected, onSelect, set, setRows, disabled: !canWrite };
   return (
     <Tabs.Root value={tab} onValueChange={(value) => setTab(value as DonorTab)}>
       <Tabs.List

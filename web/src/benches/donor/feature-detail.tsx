@@ -22,7 +22,7 @@ const MOVABLE: readonly ChoiceOf[] = [
 /** The feature that is picked: what does not fit in its row, and what the plan makes of it. */
 export function FeatureDetail({ job, result, set, disabled, feature, index }: FeatureDetailProps) {
   const put = (next: Feature) =>
-    set('Edited a feature', 'features', (frame) => ({
+    set('Edited a feature', (frame) => ({
       ...frame,
       features: frame.features.map((other, place) => (place === index ? next : other)),
     }));

@@ -9,7 +9,7 @@ import { TableFile } from './table-file.tsx';
 
 /** Everything on the rails, and the groups that must stay together. */
 export function FeatureTable(part: PartProps) {
-  const { job, store, set, disabled, selected, onSelect } = part;
+  const { job, store, setRows, disabled, selected, onSelect } = part;
   const { features, groups } = job.donor;
   const columns: Column<Feature>[] = [
     textColumn('name', 'Name', '35%'),
@@ -46,7 +46,7 @@ export function FeatureTable(part: PartProps) {
           movable: 'no',
           mass: 0,
         })}
-        onChange={(rows) => set('Edited features', 'features', (frame) => ({ ...frame, features: rows }))}
+        onChange={(rows) => setRows('Edited features', 'features', (frame) => ({ ...frame, features: rows }))}
       />
       <TableFile table="features" job={job} store={store} disabled={disabled} />
 
@@ -63,7 +63,7 @@ export function FeatureTable(part: PartProps) {
         disabled={disabled}
         addLabel="Add a group"
         newRow={(_, count) => ({ id: freshId('group', groups), name: `Group ${count + 1}` })}
-        onChange={(rows) => set('Edited groups', 'groups', (frame) => ({ ...frame, groups: rows }))}
+        onChange={(rows) => setRows('Edited groups', 'groups', (frame) => ({ ...frame, groups: rows }))}
       />
     </>
   );

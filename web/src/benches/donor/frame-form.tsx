@@ -12,7 +12,7 @@ import { SectionForms } from './section-forms.tsx';
 
 /** The frame as a whole: what it is made of, its sections and their strength, the datum, the axles. */
 export function FrameForm(part: PartProps) {
-  const { job, store, set, disabled } = part;
+  const { job, store, set, setRows, disabled } = part;
   const { donor, display } = job;
   const axleColumns: Column<Axle>[] = [
     textColumn('name', 'Axle', '17%'),
@@ -31,7 +31,7 @@ export function FrameForm(part: PartProps) {
           label="Donor"
           value={donor.name}
           disabled={disabled}
-          onChange={(name) => set('Renamed the donor', '', (frame) => ({ ...frame, name }))}
+          onChange={(name) => set('Renamed the donor', (frame) => ({ ...frame, name }))}
         />
         <MaterialChoice {...part} />
       </div>
@@ -48,7 +48,7 @@ export function FrameForm(part: PartProps) {
         choices={donor.features
           .filter(({ kind }) => kind === 'hole')
           .map(({ id, name, x }) => [id, `${name}, ${lengthText(x, display, true)} behind the front axle`] as const)}
-        onChange={(id) => set('Chose the datum hole', '', (frame) => ({ ...frame, datum: id }))}
+        onChange={(id) => set('Chose the datum hole', (frame) => ({ ...frame, datum: id }))}
       />
 
       <PanelHeading>Axles</PanelHeading>
@@ -71,7 +71,7 @@ export function FrameForm(part: PartProps) {
           tyreRadius: after?.tyreRadius ?? 380,
           track: after?.track ?? 1650,
         })}
-        onChange={(rows) => set('Edited axles', 'axles', (frame) => ({ ...frame, axles: rows }))}
+        onChange={(rows) => setRows('Edited axles', 'axles', (frame) => ({ ...frame, axles: rows }))}
       />
 
       <PanelHeading>The body that goes on</PanelHeading>

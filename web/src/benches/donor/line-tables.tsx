@@ -16,7 +16,7 @@ import { freshId } from './fresh-id.ts';
 const DEGREES = { factor: 180 / Math.PI, optional: true } as const;
 
 /** What runs along the frame, and what rides on it without touching the rail: drive line, cab back, weights. */
-export function LineTables({ job, set, disabled, selected, onSelect }: PartProps) {
+export function LineTables({ job, setRows, disabled, selected, onSelect }: PartProps) {
   const { lines, points } = job.donor;
   const datum = datumStation(job.donor);
   const lineColumns: Column<FrameLine>[] = [
@@ -61,7 +61,7 @@ export function LineTables({ job, set, disabled, selected, onSelect }: PartProps
           to: datum + inches(48),
           slack: 0,
         })}
-        onChange={(rows) => set('Edited lines', 'lines', (frame) => ({ ...frame, lines: rows }))}
+        onChange={(rows) => setRows('Edited lines', 'lines', (frame) => ({ ...frame, lines: rows }))}
       />
       <PanelHeading>Drive line, cab back, weights</PanelHeading>
       <p className="mb-2 text-sm text-pencil">
@@ -86,7 +86,7 @@ export function LineTables({ job, set, disabled, selected, onSelect }: PartProps
           z: 0,
           mass: 0,
         })}
-        onChange={(rows) => set('Edited points', 'points', (frame) => ({ ...frame, points: rows }))}
+        onChange={(rows) => setRows('Edited points', 'points', (frame) => ({ ...frame, points: rows }))}
       />
     </>
   );

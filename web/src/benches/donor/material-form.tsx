@@ -30,7 +30,7 @@ export function MaterialChoice({ job, set, disabled }: PartProps) {
       disabled={disabled}
       choices={[...(stockOf(material) ? [] : [material]), ...STOCK].map(({ name }) => [name, name] as const)}
       onChange={(name) =>
-        set('Chose the material', '', (frame) => ({
+        set('Chose the material', (frame) => ({
           ...frame,
           material: STOCK.find((grade) => grade.name === name) ?? material,
         }))
@@ -44,7 +44,7 @@ export function MaterialFigures({ job, set, disabled }: PartProps) {
   const { material } = job.donor;
   const { unit } = job.display;
   const stock = stockOf(material);
-  const put = (label: string, next: Material) => set(label, '', (frame) => ({ ...frame, material: next }));
+  const put = (label: string, next: Material) => set(label, (frame) => ({ ...frame, material: next }));
   const change = (changes: Partial<Material>) => put('Changed the material', { ...material, ...changes });
   return (
     <div className="space-y-2">

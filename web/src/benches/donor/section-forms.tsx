@@ -76,7 +76,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
     ...donor.crossmembers.map(({ section }) => section),
   ]);
   const add = (section: Section) =>
-    set('Added a section', 'sections', (frame) => ({
+    set('Added a section', (frame) => ({
       ...frame,
       sections: [...frame.sections, { id: freshId('section', frame.sections), section }],
     }));
@@ -86,7 +86,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
         const properties = sectionProperties(section);
         const torsion = torsionConstant(section);
         const put = (next: Section) =>
-          set('Changed a section', 'sections', (frame) => ({
+          set('Changed a section', (frame) => ({
             ...frame,
             sections: frame.sections.map((named, other) => (other === index ? { id, section: next } : named)),
           }));
@@ -100,7 +100,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
                     type="button"
                     className="text-sm font-normal tracking-normal normal-case underline"
                     onClick={() =>
-                      set('Took out a section', 'sections', (frame) => ({
+                      set('Took out a section', (frame) => ({
                         ...frame,
                         sections: frame.sections.filter((named) => named.id !== id),
                       }))

@@ -5,7 +5,7 @@ import type { PartProps } from './donor-bench.tsx';
 import { TableFile } from './table-file.tsx';
 
 /** Where the rails run: half-width, height and section at each measured station. */
-export function StationTables({ job, store, set, disabled }: PartProps) {
+export function StationTables({ job, store, set, setRows, disabled }: PartProps) {
   const { rails } = job.donor;
   const columns: Column<Station>[] = [
     lengthColumn('x', 'From datum', '24%', datumStation(job.donor)),
@@ -33,7 +33,7 @@ export function StationTables({ job, store, set, disabled }: PartProps) {
         section: after?.section ?? job.donor.sections[0]?.id ?? '',
       })}
       onChange={(rows) =>
-        set('Edited stations', `rails.${key}`, (frame) => ({
+        setRows('Edited stations', `rails.${key}`, (frame) => ({
           ...frame,
           rails:
             frame.rails.kind === 'mirrored' ? { kind: 'mirrored', stations: rows } : { ...frame.rails, [key]: rows },
@@ -42,7 +42,7 @@ export function StationTables({ job, store, set, disabled }: PartProps) {
     />
   );
   const split = () =>
-    set('Left and right measured apart', 'rails', (frame) =>
+    set('Left and right measured apart', (frame) =>
       frame.rails.kind === 'mirrored'
         ? { ...frame, rails: { kind: 'measured', left: frame.rails.stations, right: frame.rails.stations } }
         : { ...frame, rails: { kind: 'mirrored', stations: frame.rails.left } },

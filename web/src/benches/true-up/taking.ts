@@ -9,14 +9,14 @@ export const LOOKS: Readonly<Record<ReadingVerdict['verdict'], VerdictKind>> = {
   'no-target': 'note',
 };
 
-/** The stage a shop is at: tacked once it has begun, else the first without a full set of readings. */
-export function stageNow({ job, result, readings }: BenchProps): Stage {
-  if (readings.some((reading) => reading.stage === 'tacked')) return 'tacked';
-  const open = STAGES.find((stage) => {
+/** The stage a shop is at: the last one begun, or the next where all its readings are right. */
+export function stageNow({ job, result, readings }: Pick<BenchProps, 'job' | 'result' | 'readings'>): Stage {
+  const begun = STAGES.findLastIndex((stage) => readings.some((reading) => reading.stage === stage));
+  const open = STAGES.slice(Math.max(0, begun)).find((stage) => {
     const count = stageCount(job, result, readings, stage);
     return count.right < count.total;
   });
-  return open ?? 'before-cut';
+  return open ?? 'welded';
 }
 
 /** A reading taken now, with an id of this device's making. */

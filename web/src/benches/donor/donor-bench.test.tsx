@@ -1,0 +1,175 @@
+// @vitest-environment jsdom
+import { evaluatePlan, inches, type Job, railOf, STOCK_MATERIALS } from '@splay/core';
+import { describe, expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
+import { openBench } from '../../../test/open-bench.tsx';
+import { fireEvent, screen, userEvent, within } from '../../../test/page.ts';
+import { undo } from '../../client/job-store.ts';
+import { DonorBench } from './donor-bench.tsx';
+
+const { job: van } = demoJob('parcel-van');
+const { job: pickup } = demoJob('beach-rescue');
+
+async function open(job: Job, tab: string, selected?: string) {
+  const bench = openBench(DonorBench, job, selected ? { selected } : {});
+  if (!selected) await userEvent.setup().click(screen.getByRole('tab', { name: tab }));
+  return bench;
+}
+const type = (name: string | RegExp, text: string) => {
+  const box = screen.getByLabelText<HTMLInputElement>(name);
+  fireEvent.change(box, { target: { value: text } });
+  fireEvent.blur(box);
+};
+const alerts = () => screen.queryAllByRole('alert').map(({ textContent }) => textContent);
+
+describe('the stations', () => {
+  it('are typed from the datum hole, and what cannot be is said at its cell', async () => {
+    const { now } = await open(van, 'Stations');
+    type('Half-width, row 1', '15');
+    const first = () => railOf(now().donor.rails, 'left')[0]!;
+    expect(first().halfWidth).toBe(inches(15));
+    type('From datum, row 1', '0');
+    expect(alerts().length).toBeGreaterThan(0);
+    expect(first().x).toBe(inches(-32));
+  });
+
+  it('are parted into left and right, and joined again only as the left', async () => {
+    const { now } = await open(van, 'Stations');
+    fireEvent.click(screen.getByRole('checkbox', { name: /measured separately/ }));
+    expect(now().donor.rails).toMatchObject({ kind: 'measured' });
+    expect(evaluatePlan(now()).measures.after.wheelbase).toBeCloseTo(inches(155.75), 6);
+  });
+});
+
+describe('the material', () => {
+  it('is picked from the usual grades, and one that must not be welded says so', async () => {
+    const { now } = await open(van, 'Frame');
+    fireEvent.change(screen.getByRole('combobox', { name: 'Material' }), {
+      target: { value: STOCK_MATERIALS['heat-treated-110'].name },
+    });
+    expect(now().donor.material).toEqual(STOCK_MATERIALS['heat-treated-110']);
+    expect(screen.getByText(/must not be welded or heated/)).toBeTruthy();
+    expect(evaluatePlan(now()).conflicts.map(({ code }) => code)).toContain('not-weldable');
+  });
+
+  it('takes a figure off a certificate, with its source, and can be set back', async () => {
+    const { now } = await open(van, 'Frame');
+    type('Tensile, ksi', '70');
+    type('Yield, ksi', '55');
+    type('Where the figures are from', 'mill certificate of the donor');
+    const { yieldStress, source } = now().donor.material;
+    expect([yieldStress, source]).toEqual([expect.closeTo(379.2, 1), 'mill certificate of the donor']);
+    fireEvent.click(screen.getByRole('button', { name: 'Set back' }));
+    expect(now().donor.material).toEqual(van.donor.material);
+  });
+
+  it('does not take a yield above the tensile strength, nor a heat-treated steel that may be welded', async () => {
+    const { now } = await open(van, 'Frame');
+    type('Yield, ksi', '90');
+    expect(alerts()).toEqual([expect.stringMatching(/tensile strength cannot be less/)]);
+    const choose = (name: string, answer: string) =>
+      fireEvent.click(within(screen.getByRole('group', { name })).getByRole('button', { name: answer }));
+    choose('Heat-treated', 'yes');
+    expect(now().donor.material).toMatchObject({ heatTreated: true, weldable: false });
+    choose('May be welded', 'yes');
+    expect(now().donor.material).toMatchObject({ heatTreated: true, weldable: false });
+    expect(alerts()).toContainEqual(expect.stringMatching(/must not be called weldable.*Nothing was changed/));
+  });
+});
+
+describe('the sections', () => {
+  it('show what they carry in the shop’s units, and follow their sizes', async () => {
+    const { now } = await open(van, 'Frame');
+    const plain = () => screen.getByText('RBM a rail').parentElement?.textContent?.replaceAll(/[\u00a0\u202f]/g, ' ');
+    expect(plain()).toMatch(/^RBM a rail245 27[78] in·lb$/);
+    type('Wall', '1/4');
+    expect(now().donor.sections[0]?.section).toMatchObject({ thickness: inches(1 / 4) });
+    expect(plain()).not.toMatch(/245 27/);
+    type('Wall', '4');
+    expect(alerts()[0]).toMatch(/Nothing was changed/);
+    expect(now().donor.sections[0]?.section).toMatchObject({ thickness: inches(1 / 4) });
+  });
+
+  it('are added from the yard and taken out again where nothing is made of them', async () => {
+    const { now } = await open(van, 'Frame');
+    const [before] = [van.donor.sections.length];
+    fireEvent.change(screen.getByRole('combobox', { name: /^Add a section/ }), { target: { value: '0' } });
+    expect(now().donor.sections).toHaveLength(before + 1);
+    fireEvent.click(screen.getByRole('button', { name: 'take out' }));
+    expect(now().donor.sections).toEqual(van.donor.sections);
+  });
+});
+
+describe('what is picked on the drawing', () => {
+  it('opens its table and its card: a feature', async () => {
+    const { now, store } = await open(van, 'Features', 'stamp');
+    const feature = now().donor.features.find(({ kind }) => kind === 'identity-stamp')!;
+    store.setState({ selected: feature.id });
+    const card = await screen.findByRole('region', { name: feature.name });
+    expect(screen.getByRole('tab', { name: 'Features' }).getAttribute('aria-selected')).toBe('true');
+    type('Mass, lb', '2');
+    expect(now().donor.features.find(({ id }) => id === feature.id)?.mass).toBeCloseTo(0.907, 3);
+    expect(within(card).getByText(/in the plan/)).toBeTruthy();
+    undo(store);
+    expect(now()).toBe(van);
+  });
+
+  it('says over the bench why a card’s figure cannot be, and changes nothing', async () => {
+    const feature = van.donor.features.find(({ kind }) => kind === 'hitch')!;
+    const { now } = await open(van, 'Features', feature.id);
+    type('Long, along the rail', '40 ft');
+    expect(alerts()).toEqual([expect.stringMatching(/Nothing was changed/)]);
+    expect(now()).toBe(van);
+  });
+
+  it('opens its table and its card: a crossmember', async () => {
+    const [member] = pickup.donor.crossmembers;
+    const { now } = await open(pickup, 'Crossmembers', member!.id);
+    expect(screen.getByRole('region', { name: member!.name })).toBeTruthy();
+    type('Mass, lb', '12 kg');
+    expect(now().donor.crossmembers[0]?.mass).toBe(12);
+  });
+});
+
+describe('the guide', () => {
+  it('says what to measure next, and leads to where it is typed', async () => {
+    const bare = { ...pickup, body: null };
+    await open(bare, 'What next');
+    const next = screen.getByRole('button', { name: /^Measure next/ });
+    expect(next.textContent).toMatch(/Waiting for it/);
+    await userEvent
+      .setup()
+      .click(screen.getByRole('button', { name: 'The body: distance between its wheel openings' }));
+    expect(screen.getByRole('tab', { name: 'Frame' }).getAttribute('aria-selected')).toBe('true');
+  });
+
+  it('asks for nothing where everything is measured', async () => {
+    const left = railOf(van.donor.rails, 'left');
+    await open({ ...van, donor: { ...van.donor, rails: { kind: 'measured', left, right: left } } }, 'What next');
+    expect(screen.getByText('Everything a plan asks for is measured.')).toBeTruthy();
+  });
+});
+
+describe('lines, weights and the body', () => {
+  it('take masses in pounds or kilograms', async () => {
+    const { now } = await open(van, 'Frame');
+    type('Mass, lb, row 1', '3000');
+    expect(now().body?.masses[0]?.mass).toBeCloseTo(1360.777, 3);
+    type('Mass, lb, row 1', '1300 kg');
+    expect(now().body?.masses[0]?.mass).toBe(1300);
+    type('Mass, lb, row 1', '0');
+    expect(alerts()).toEqual([expect.stringMatching(/needs a mass above 0/)]);
+    expect(now().body?.masses[0]?.mass).toBe(1300);
+  });
+
+  it('say which lines there are, and take their slack', async () => {
+    const { now } = await open(van, 'Lines, weights');
+    type('To spare, row 1', '20');
+    expect(now().donor.lines[0]?.slack).toBe(inches(20));
+    const said = evaluatePlan(now()).conflicts.find(({ about }) => about === van.donor.lines[0]?.id);
+    expect(said).toMatchObject({
+      message: expect.stringContaining('20 in to spare') as string,
+      waysOut: ['Use the slack.'],
+    });
+  });
+});

@@ -1,0 +1,103 @@
+// @vitest-environment jsdom
+import { evaluatePlan, type Reading, STAGES, type Stage, targetOf } from '@splay/core';
+import { describe, expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
+import { openBench } from '../../../test/open-bench.tsx';
+import { fireEvent, screen, within } from '../../../test/page.ts';
+import { newReading, readingProblem, stageNow } from './taking.ts';
+import { TrueUpBench } from './true-up-bench.tsx';
+
+const { job, readings } = demoJob('parcel-van');
+const result = evaluatePlan(job);
+const open = (own: readonly Reading[] = readings) => openBench(TrueUpBench, job, { readings: own });
+const row = (name: RegExp) => screen.getByRole('row', { name });
+const status = () => screen.getAllByRole('status')[0]?.textContent;
+const type = (within_: RegExp, text: string) => {
+  const box = within(row(within_)).getByRole('textbox');
+  fireEvent.change(box, { target: { value: text } });
+  fireEvent.blur(box);
+};
+
+/** A full set of readings, each exactly on its target. */
+const setOf = (stage: Stage): Reading[] =>
+  result.controls.flatMap((control) => {
+    const target = targetOf(control, stage);
+    return target === null ? [] : [newReading(control, stage, target, 'owner')];
+  });
+
+describe('what the tape says', () => {
+  it('opens on the stage at hand, counts what is right, and names the misread diagonal', () => {
+    open();
+    expect(screen.getByRole('button', { name: 'Tacked' }).getAttribute('aria-pressed')).toBe('true');
+    expect(status()).toBe('33 right, 2 not');
+    expect(row(/Cab back left to Kick-up right/).textContent).toMatch(
+      /\+1an inch long|\+1.*an inch long: read from the 1 in mark/,
+    );
+  });
+
+  it('takes a reading as it is typed, with its stage, its time and who took it', () => {
+    const { asked } = open();
+    type(/Cab back left to Kick-up right/, '69 3/8');
+    const [taken] = asked.onReading.mock.lastCall as [Reading];
+    expect(taken).toMatchObject({ stage: 'tacked', value: 69.375 * 25.4, by: 'owner' });
+    expect(taken.taken).toMatch(/^\d{4}-\d{2}-\d{2}T.*Z$/);
+    expect(taken.id).not.toBe('');
+  });
+
+  it('keeps what cannot be a reading in its cell, with the reason', () => {
+    const { asked } = open();
+    type(/^Horn, across/, 'about 30');
+    expect(within(row(/^Horn, across/)).getByRole('alert').textContent).toMatch(/not part of a length/);
+    type(/^Horn, across/, '-3');
+    expect(within(row(/^Horn, across/)).getByRole('alert').textContent).toBe('A tape reads more than 0.');
+    type(/^Horn, across/, '');
+    expect(within(row(/^Horn, across/)).getByRole('alert').textContent).toMatch(/never taken back/);
+    expect(asked.onReading).not.toHaveBeenCalled();
+  });
+
+  it('shows each stage’s own readings', () => {
+    open();
+    fireEvent.click(screen.getByRole('button', { name: 'Welded out' }));
+    expect(status()).toMatch(/^0 right, \d+ to take$/);
+    expect(within(row(/^Horn, across/)).getByRole<HTMLInputElement>('textbox').value).toBe('');
+  });
+
+  it('draws the measurement whose row is entered', () => {
+    const { asked } = open();
+    fireEvent.focus(within(row(/^Tail, across/)).getByRole('textbox'));
+    expect(asked.onShowMeasurement).toHaveBeenLastCalledWith(expect.objectContaining({ name: 'Tail, across' }));
+  });
+
+  it('says where to begin when nothing is to be measured', () => {
+    openBench(TrueUpBench, { ...job, donor: { ...job.donor, controlMeasurements: [] } });
+    expect(screen.getByText(/No control measurements yet/)).toBeTruthy();
+  });
+});
+
+describe('the stage a shop is at', () => {
+  const stage = (own: readonly Reading[]) => stageNow({ job, result, readings: own });
+
+  it('begins before the cut', () => {
+    expect(stage([])).toBe('before-cut');
+  });
+
+  it.each(STAGES.slice(0, -1).map((done, index) => [done, STAGES[index + 1]!] as const))(
+    'after a full set %s is %s',
+    (done, next) => {
+      expect(stage(setOf(done))).toBe(next);
+    },
+  );
+
+  it('stays where readings are missing or not right, and at the last when all is done', () => {
+    expect(stage(setOf('tacked').slice(1))).toBe('tacked');
+    const [first, ...others] = setOf('tacked');
+    expect(stage([{ ...first!, value: first!.value + 20 }, ...others])).toBe('tacked');
+    expect(stage([...setOf('tacked'), ...setOf('welded')])).toBe('welded');
+  });
+});
+
+it('a tape reads above 0, a height may be below', () => {
+  const [tape, height] = [result.controls.find(({ kind }) => kind !== 'height'), { kind: 'height' }];
+  expect(readingProblem(tape!, 0)).not.toBe('');
+  expect(readingProblem(height as typeof tape & object, -10)).toBe('');
+});

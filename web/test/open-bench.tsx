@@ -1,0 +1,42 @@
+import { evaluatePlan, emptyPlan, type Job, type Reading } from '@splay/core';
+import type { ComponentType } from 'react';
+import { vi } from 'vitest';
+import type { BenchProps } from '../src/client/bench-props.ts';
+import { useJobState } from '../src/client/job-store.ts';
+import { openStore } from './demo.ts';
+import { render } from './page.ts';
+
+interface Opening {
+  readonly readings?: readonly Reading[];
+  readonly selected?: string;
+  readonly canWrite?: boolean;
+}
+
+/** A bench on the page as the workbench shows it, with what it asks of the board. */
+export function openBench(
+  Bench: ComponentType<BenchProps>,
+  job: Job,
+  { readings = [], selected = '', canWrite = true }: Opening = {},
+) {
+  const store = openStore(job, readings, canWrite);
+  if (selected) store.setState({ selected });
+  const asked = { onShowMeasurement: vi.fn(), onLook: vi.fn(), onPickConflict: vi.fn(), onReading: vi.fn() };
+  function Workbench() {
+    const state = useJobState(store, (whole) => ({
+      job: whole.job,
+      readings: whole.readings,
+      selected: whole.selected,
+      canWrite: whole.canWrite,
+    }));
+    return (
+      <Bench
+        {...{ ...state, ...asked, store }}
+        result={evaluatePlan(state.job)}
+        donor={evaluatePlan({ ...state.job, plan: emptyPlan('Donor') })}
+        onSelect={(id) => store.setState({ selected: id })}
+      />
+    );
+  }
+  render(<Workbench />);
+  return { store, asked, now: () => store.getState().job, done: () => store.getState().labels };
+}
