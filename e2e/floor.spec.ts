@@ -39,6 +39,38 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   await expect(page.getByRole('alert')).toHaveText('A tape reads more than 0.');
 });
 
+test('the donor is surveyed at the frame: one figure at a time, through a dropped connection', async ({
+  page,
+  context,
+}) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Floor survey');
+  await page.goto(`/jobs/${id}/donor`);
+  const card = page.getByRole('region', { name: 'Station 1', exact: true });
+  await expect(card).toContainText('1 of 9');
+  for (const key of await page.getByRole('main').getByRole('button').all()) {
+    const box = await key.boundingBox();
+    expect(box?.height).toBeGreaterThanOrEqual(48);
+    expect(box?.width).toBeGreaterThanOrEqual(44);
+  }
+
+  await context.setOffline(true);
+  await card.getByRole('button', { name: /^Half-width/ }).tap();
+  for (const key of ['1', '5', '1/8']) await page.getByRole('button', { name: key, exact: true }).tap();
+  await page.getByRole('button', { name: 'Take it', exact: true }).tap();
+  await expect(card.getByRole('button', { name: /^Top height/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('151/8');
+  await page.getByRole('button', { name: 'One more behind' }).tap();
+  await expect(page.getByRole('region', { name: 'Station 2', exact: true })).toContainText('2 of 10');
+  await context.setOffline(false);
+  await expect(page.getByRole('banner')).toContainText('saved');
+
+  // It is on the server, as every other change is.
+  await page.reload();
+  await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('151/8');
+  await expect(card).toContainText('1 of 10');
+});
+
 test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Floor marks');

@@ -100,6 +100,11 @@ try {
   await sheet('panels-shapes', ['widen', 'notch', 'box', 'crossmember', 'bracket']);
 
   await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${base}${pickup}/donor`);
+  await page.getByRole('button', { name: 'The one behind' }).click();
+  await page.getByRole('button', { name: /^Half-width/ }).click();
+  for (const key of ['1', '6', '5/16']) await page.getByRole('button', { name: key, exact: true }).click();
+  await shot('floor-survey');
   await page.goto(`${base}${van}/true-up`);
   await shot('floor-readings');
   await page.goto(`${base}${van}/marks`);

@@ -1,6 +1,7 @@
 import { type Gate, isPassed, sectionLookup } from '@splay/core';
 import type { ReactNode } from 'react';
 import { PlanStrip } from '../benches/cuts/plan-strip.tsx';
+import { FloorSurvey } from '../benches/donor/floor-survey.tsx';
 import { FloorMarks } from '../benches/marks/floor-marks.tsx';
 import { FloorReadings } from '../benches/true-up/floor-readings.tsx';
 import { Hatches } from '../board/hatches.tsx';
@@ -46,29 +47,25 @@ export function FloorView({ bench, gates, onBench, children, ...props }: FloorVi
           <FloorReadings {...props} />
         ) : bench === 'marks' ? (
           <FloorMarks {...props} />
+        ) : bench === 'donor' ? (
+          <FloorSurvey {...props} />
         ) : (
           <>
             <p className="border-b border-rule bg-ochre-wash px-3 py-2 text-sm">
-              {bench === 'cuts'
-                ? 'At a glance: what goes, and the frame as built. The full drawing needs a larger screen.'
-                : 'These tables are made for a larger screen: push them sideways.'}
+              At a glance: what goes, and the frame as built. The full drawing needs a larger screen.
             </p>
-            {bench === 'cuts' && (
-              <div className="px-3 pt-3">
-                <svg width={0} height={0} className="absolute" aria-hidden="true">
-                  <Hatches />
-                </svg>
-                <PlanStrip
-                  result={props.result}
-                  section={sectionLookup(props.job.donor)}
-                  reach={reachOfAll([props.donor, props.result])}
-                  width={350}
-                />
-              </div>
-            )}
-            <div className="overflow-x-auto p-3">
-              <div className={bench === 'donor' ? 'min-w-[34rem]' : ''}>{children}</div>
+            <div className="px-3 pt-3">
+              <svg width={0} height={0} className="absolute" aria-hidden="true">
+                <Hatches />
+              </svg>
+              <PlanStrip
+                result={props.result}
+                section={sectionLookup(props.job.donor)}
+                reach={reachOfAll([props.donor, props.result])}
+                width={350}
+              />
             </div>
+            <div className="overflow-x-auto p-3">{children}</div>
           </>
         )}
       </main>

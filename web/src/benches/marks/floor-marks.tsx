@@ -8,7 +8,8 @@ import { KERF_WORDS, lineName } from '../../ui/marks-tables.tsx';
 export function FloorMarks({ job, result }: BenchProps) {
   const sheet = useMemo(() => markSheet(job, result), [job, result]);
   const length = (mm: number) => <Length mm={mm} format={job.display} />;
-  if (sheet.lines.length === 0) return <p className="p-4 text-pencil">Nothing to mark yet: the plan cuts nothing.</p>;
+  if (sheet.lines.length === 0 && sheet.punches.length === 0)
+    return <p className="p-4 text-pencil">Nothing to mark yet: the plan cuts nothing.</p>;
   return (
     <div className="space-y-4 p-3">
       {SIDES.map((side) => (
@@ -39,9 +40,45 @@ export function FloorMarks({ job, result }: BenchProps) {
                   </p>
                 </li>
               ))}
+            {sheet.punches
+              .filter((punch) => punch.side === side)
+              .map((punch) => (
+                <li key={`${punch.name}${punch.from.web}`} className="border-2 border-graphite bg-sheet p-3">
+                  <p className="flex items-baseline justify-between gap-3">
+                    <span>⊕ {punch.name}</span>
+                    <span className="heading text-4xl">{length(punch.from.web)}</span>
+                  </p>
+                  <p className="mt-1 text-sm text-pencil">
+                    centre-punch on the web, <b className="text-graphite">{length(punch.down)}</b> below the top; drill{' '}
+                    <b className="text-graphite">{length(punch.diameter)}</b>
+                  </p>
+                </li>
+              ))}
           </ul>
         </section>
       ))}
+      {sheet.newPieces.length > 0 && (
+        <section>
+          <h2 className="heading mb-1 text-xl">New rail to cut</h2>
+          <ul className="space-y-2">
+            {sheet.newPieces.map((piece) => (
+              <li key={piece.letters + piece.side} className="border-2 border-graphite bg-sheet p-3">
+                <p className="flex items-baseline justify-between gap-3">
+                  <span>
+                    <b className="heading text-2xl text-layout">{piece.letters.replace(' ', '·')}</b> {piece.side}
+                  </span>
+                  <span className="heading text-4xl">{length(piece.length + piece.kerf)}</span>
+                </p>
+                {piece.kerf > 0 && (
+                  <p className="mt-1 text-sm text-pencil">
+                    {length(piece.length)} as planned, and {length(piece.kerf)} of kerf made good
+                  </p>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <section>
         <h2 className="heading mb-1 text-xl">Check before cutting</h2>
         <ul>

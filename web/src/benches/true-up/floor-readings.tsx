@@ -18,7 +18,7 @@ import { useJobState } from '../../client/job-store.ts';
 import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { Keypad, pressKey } from './keypad.tsx';
+import { Keypad, pressKey } from '../../ui/keypad.tsx';
 import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /**

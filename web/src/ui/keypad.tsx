@@ -23,7 +23,7 @@ export function pressKey(text: string, key: string): string {
 
 interface KeypadProps {
   readonly unit: LengthUnit;
-  /** Heights may lie below the datum plane. */
+  /** The figure may be below 0: ahead of the datum hole, under the datum plane. */
   readonly minus: boolean;
   readonly onKey: (key: string) => void;
 }
@@ -39,21 +39,20 @@ export function Keypad({ unit, minus, onKey }: KeypadProps) {
             {digit}
           </button>
         ))}
-        {unit === 'mm' ? (
+        {unit === 'mm' && (
           <button type="button" className={`${key} text-2xl`} onClick={() => onKey('.')}>
             .
           </button>
-        ) : (
-          <button
-            type="button"
-            className={`${key} text-2xl disabled:border-rule disabled:text-rule`}
-            aria-label="below the datum plane"
-            disabled={!minus}
-            onClick={() => onKey('minus')}
-          >
-            −
-          </button>
         )}
+        <button
+          type="button"
+          className={`${key} text-2xl disabled:border-rule disabled:text-rule`}
+          aria-label="minus"
+          disabled={!minus}
+          onClick={() => onKey('minus')}
+        >
+          −
+        </button>
         <button type="button" className={key} aria-label="take back" onClick={() => onKey('back')}>
           <Delete size={22} />
         </button>

@@ -1,0 +1,125 @@
+// @vitest-environment jsdom
+import { type Feature, inches, railOf } from '@splay/core';
+import { describe, expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
+import { openBench } from '../../../test/open-bench.tsx';
+import { fireEvent, screen, within } from '../../../test/page.ts';
+import { asKind } from './floor-feature.tsx';
+import { FloorSurvey } from './floor-survey.tsx';
+import { surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
+
+const { job: van } = demoJob('parcel-van');
+const { job: sprayer } = demoJob('orchard-sprayer');
+const press = (...names: readonly (string | RegExp)[]) =>
+  names.forEach((name) => fireEvent.click(screen.getByRole('button', { name })));
+const heading = () => screen.getByRole('heading', { level: 2 }).textContent;
+const pressed = () =>
+  within(screen.getByRole('group', { name: /^Figures of/ })).getByRole('button', { pressed: true }).textContent;
+
+describe('walking along the stations', () => {
+  it('takes one figure after the other, and goes on to the next station', () => {
+    const { now } = openBench(FloorSurvey, van);
+    press('The one behind', /^Half-width/, '1', '5', '1/4', 'Take it');
+    expect(railOf(now().donor.rails, 'left')[1]?.halfWidth).toBe(inches(15.25));
+    expect([heading(), pressed()]).toEqual(['Station 2', 'Top height0']);
+    press('minus', '1/8', 'Take it');
+    expect(railOf(now().donor.rails, 'left')[1]?.top).toBe(inches(-0.125));
+    expect([heading(), pressed()]).toEqual(['Station 3', 'From datum−2']);
+  });
+
+  it('says why a station cannot be there, keeps what was typed, and changes nothing', () => {
+    const { now } = openBench(FloorSurvey, van);
+    press('9', '9', 'Take it');
+    expect(screen.getByRole('alert').textContent).toMatch(/./);
+    expect(screen.getByLabelText('Typed so far').textContent).toBe('99');
+    expect(now()).toBe(van);
+  });
+
+  it('adds one half-way to the next, and takes it out again', () => {
+    const { now } = openBench(FloorSurvey, van);
+    const before = railOf(van.donor.rails, 'left');
+    press('One more behind');
+    expect(heading()).toBe('Station 2');
+    expect(railOf(now().donor.rails, 'left')[1]).toMatchObject({ x: (before[0]!.x + before[1]!.x) / 2 });
+    press('Take it out');
+    expect(railOf(now().donor.rails, 'left')).toEqual(before);
+    press('Undo', 'Undo');
+    expect(now()).toBe(van);
+  });
+
+  it('goes round at the ends', () => {
+    openBench(FloorSurvey, van);
+    press('The one ahead');
+    expect(heading()).toBe('Station 9');
+    press('The one behind');
+    expect(heading()).toBe('Station 1');
+  });
+
+  it('parts the rails, and each then has its own stations', () => {
+    const { now } = openBench(FloorSurvey, van);
+    press('Measure the right rail apart', /^Half-width/, '1', '5', 'Take it');
+    const { rails } = now().donor;
+    expect([railOf(rails, 'left')[0]?.halfWidth, railOf(rails, 'right')[0]?.halfWidth]).toEqual([
+      inches(14.875),
+      inches(15),
+    ]);
+  });
+
+  it('gives who may only look nothing to take or add', () => {
+    openBench(FloorSurvey, van, { canWrite: false });
+    press('9');
+    expect(screen.getByRole('button', { name: 'Take it' })).toHaveProperty('disabled', true);
+    expect(screen.queryByRole('button', { name: 'One more behind' })).toBeNull();
+  });
+});
+
+describe('walking along what hangs on the rails', () => {
+  it('finds a bracket again where it was moved to', () => {
+    const { now } = openBench(FloorSurvey, van);
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'features' } });
+    press('One more behind', '1', '2', '0', 'Take it');
+    const added = now().donor.features.at(-1)!;
+    expect(added.x).toBeCloseTo(inches(142), 6);
+    expect(heading()).toBe(added.name);
+    fireEvent.change(screen.getByRole('combobox', { name: 'What it is' }), { target: { value: 'tank-strap' } });
+    fireEvent.change(screen.getByRole('combobox', { name: 'On which rail' }), { target: { value: 'left' } });
+    expect(now().donor.features.at(-1)).toMatchObject({ kind: 'tank-strap', side: 'left', name: /^Tank strap \d+$/ });
+  });
+
+  it('keeps a name that somebody gave when the kind is another', () => {
+    const [feature] = van.donor.features as [Feature];
+    const named = { ...feature, kind: 'hole', name: 'Hole by the tank' } as const;
+    expect(asKind(named, 'rivet').name).toBe('Hole by the tank');
+    expect(asKind({ ...named, name: 'Hole 12' }, 'spring-hanger').name).toBe('Spring hanger 12');
+  });
+});
+
+describe('the lists', () => {
+  it('are those of both rails where they mirror, of each where they were measured apart', () => {
+    expect(surveyLists(van.donor).map(([list]) => list)).toEqual(['stations', 'crossmembers', 'features']);
+    expect(surveyLists(sprayer.donor).map(([list]) => list)).toEqual(['left', 'right', 'crossmembers', 'features']);
+  });
+
+  it.each(['left', 'right', 'crossmembers', 'features'] as const)(
+    'put every figure of the %s where it belongs',
+    (list) => {
+      for (const [place, stop] of surveyStops(sprayer.donor, list).entries())
+        for (const [which, figure] of stop.figures.entries()) {
+          const again = surveyStops(figure.put(figure.mm + 0.5), list).find(({ id }) => id === stop.id);
+          expect(again?.figures[which]?.mm, `${stop.name}, ${figure.name}, ${place}`).toBeCloseTo(figure.mm + 0.5, 9);
+          const others = stop.figures.filter((other) => other !== figure).map(({ mm }) => mm);
+          expect(again?.figures.filter((_, index) => index !== which).map(({ mm }) => mm)).toEqual(others);
+        }
+    },
+  );
+
+  it.each(['left', 'right', 'crossmembers', 'features'] as const)('grow and shrink by one of the %s', (list) => {
+    const stops = surveyStops(sprayer.donor, list);
+    const more = withOneMore(sprayer.donor, list, stops.length - 1);
+    const grown = surveyStops(more.frame, list);
+    expect(grown).toHaveLength(stops.length + 1);
+    const added = grown.find(({ id }) => id === more.id)!;
+    expect(added.x).toBeCloseTo(stops.at(-1)!.x + inches(12), 9);
+    expect(surveyStops(added.without(), list).map(({ x }) => x)).toEqual(stops.map(({ x }) => x));
+  });
+});

@@ -1,0 +1,202 @@
+import { datumStation, type Frame, lengthText, measuringGuide, parseLength } from '@splay/core';
+import { ChevronLeft, ChevronRight, Plus, Trash2, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { change, undo, useHistory } from '../../client/job-store.ts';
+import { finer } from '../../ui/finer.ts';
+import { Keypad, pressKey } from '../../ui/keypad.tsx';
+import { Length } from '../../ui/length.tsx';
+import { editProblems } from './check-edit.ts';
+import { FloorFeature } from './floor-feature.tsx';
+import { RailStrip } from './rail-strip.tsx';
+import { type SurveyList, surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
+
+/** The donor at the frame: walk along it one thing at a time, and type each figure with a thumb. */
+export function FloorSurvey({ store, job, canWrite }: BenchProps) {
+  const { donor, display } = job;
+  const lists = surveyLists(donor);
+  const [asked, setAsked] = useState<SurveyList>('stations');
+  const list = lists.some(([known]) => known === asked) ? asked : (lists[0]?.[0] ?? 'stations');
+  const stops = surveyStops(donor, list);
+  const [index, setIndex] = useState(0);
+  const stop = stops[Math.min(index, stops.length - 1)];
+  const [figureIndex, setFigureIndex] = useState(0);
+  const figure = stop?.figures[figureIndex];
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
+  const history = useHistory(store);
+  const feature = list === 'features' ? donor.features.find(({ id }) => id === stop?.id) : undefined;
+  const next = measuringGuide(job).find(({ state }) => state === 'missing');
+
+  const go = (to: number, figureTo = 0) => {
+    setIndex(stops.length === 0 ? 0 : (to + stops.length) % stops.length);
+    setFigureIndex(figureTo);
+    setText('');
+    setProblem('');
+  };
+  const put = (label: string, frame: Frame): boolean => {
+    const wrong = editProblems({ ...job, donor: frame }, '');
+    setProblem(wrong?.elsewhere ?? '');
+    if (wrong) return false;
+    change(store, label, (old) => ({ ...old, donor: frame }));
+    return true;
+  };
+  const take = () => {
+    if (!stop || !figure) return;
+    const read = parseLength(text, display.unit);
+    if (!read.ok) return setProblem(read.problem.message);
+    const frame = figure.put(read.value);
+    if (!put('Surveyed at the frame', frame)) return;
+    // What was typed may have moved it along the frame: stay with it, then go on to its next figure or the next thing.
+    const at = surveyStops(frame, list).findIndex(({ id }) => id === stop.id);
+    if (figureIndex + 1 < stop.figures.length) go(at, figureIndex + 1);
+    else go(at + 1);
+  };
+  const add = () => {
+    const more = withOneMore(donor, list, index);
+    if (!put('Added at the frame', more.frame)) return;
+    setIndex(surveyStops(more.frame, list).findIndex(({ id }) => id === more.id));
+    setFigureIndex(0);
+    setText('');
+  };
+  const square =
+    'flex h-13 w-13 shrink-0 items-center justify-center border border-graphite bg-sheet disabled:border-rule disabled:text-rule';
+  return (
+    <div className="flex min-h-full flex-col gap-2.5 p-3">
+      <div className="flex items-center gap-2">
+        <select
+          className="field h-13 min-w-0 text-base"
+          aria-label="What is surveyed"
+          value={list}
+          onChange={(event) => {
+            setAsked(event.target.value as SurveyList);
+            go(0);
+          }}
+        >
+          {lists.map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <button
+          type="button"
+          className={square}
+          aria-label="Undo"
+          disabled={!canWrite || history.past === 0}
+          onClick={() => undo(store)}
+        >
+          <Undo2 size={22} />
+        </button>
+      </div>
+
+      <RailStrip frame={donor} stops={stops.map(({ x }) => x)} here={stop?.x ?? datumStation(donor)} />
+
+      <section aria-label={stop?.name ?? 'Nothing yet'} className="border-2 border-graphite bg-sheet p-3">
+        <div className="flex items-start gap-2">
+          <div className="min-w-0 flex-1">
+            <p className="label">{stop ? `${Math.min(index, stops.length - 1) + 1} of ${stops.length}` : 'none yet'}</p>
+            <h2 className="heading text-2xl">{stop?.name ?? 'Nothing of the kind yet'}</h2>
+          </div>
+          <button type="button" className={square} aria-label="The one ahead" onClick={() => go(index - 1)}>
+            <ChevronLeft />
+          </button>
+          <button type="button" className={square} aria-label="The one behind" onClick={() => go(index + 1)}>
+            <ChevronRight />
+          </button>
+        </div>
+        {stop && (
+          <div className="mt-2 flex gap-1.5" role="group" aria-label={`Figures of ${stop.name}`}>
+            {stop.figures.map(({ name, mm }, place) => (
+              <button
+                key={name}
+                type="button"
+                aria-pressed={place === figureIndex}
+                className={`min-h-16 min-w-0 flex-1 border px-1 pt-1 text-center ${place === figureIndex ? 'border-layout bg-layout-wash' : 'border-rule'}`}
+                onClick={() => go(index, place)}
+              >
+                <span className="block truncate text-sm text-pencil">{name}</span>
+                <span className="heading block text-xl [&_.nuance]:hidden">
+                  <Length mm={mm} format={display} />
+                </span>
+              </button>
+            ))}
+          </div>
+        )}
+      </section>
+
+      <div className="flex gap-2">
+        <output
+          aria-label="Typed so far"
+          className={`heading flex h-14 flex-1 items-center justify-end border-2 bg-sheet px-3 text-3xl ${problem ? 'border-oxide' : 'border-layout'}`}
+        >
+          {text || (
+            <span className="text-pencil">{figure ? lengthText(figure.mm, finer(display)).split(' s')[0] : '–'}</span>
+          )}
+        </output>
+        <button
+          type="button"
+          className="button button-dark h-14 px-5 text-lg"
+          disabled={!canWrite || text === ''}
+          onClick={take}
+        >
+          Take it
+        </button>
+      </div>
+      {problem && (
+        <p role="alert" className="text-oxide">
+          {problem}
+        </p>
+      )}
+      <Keypad
+        unit={display.unit}
+        minus={figure?.signed ?? false}
+        onKey={(key) => setText((old) => pressKey(old, key))}
+      />
+      {canWrite && (
+        <div className="flex gap-2">
+          <button type="button" className="button min-h-13 flex-1" onClick={add}>
+            <Plus size={18} /> One more behind
+          </button>
+          <button
+            type="button"
+            className="button min-h-13 flex-1"
+            disabled={!stop}
+            onClick={() => stop && put('Taken out at the frame', stop.without()) && go(index - 1)}
+          >
+            <Trash2 size={18} /> Take it out
+          </button>
+        </div>
+      )}
+      {canWrite && feature && (
+        <FloorFeature
+          feature={feature}
+          onChange={(changed) =>
+            put('Surveyed at the frame', {
+              ...donor,
+              features: donor.features.map((other) => (other.id === changed.id ? changed : other)),
+            })
+          }
+        />
+      )}
+      {canWrite && donor.rails.kind === 'mirrored' && list === 'stations' && (
+        <button
+          type="button"
+          className="button min-h-13"
+          onClick={() => {
+            const { stations } = donor.rails as Extract<Frame['rails'], { kind: 'mirrored' }>;
+            const rails = { kind: 'measured', left: stations, right: stations } as const;
+            if (put('Left and right measured apart', { ...donor, rails })) setAsked('right');
+          }}
+        >
+          Measure the right rail apart
+        </button>
+      )}
+      {next && (
+        <p className="border-l-4 border-layout bg-layout-wash px-3 py-2 text-sm">
+          <b>Still to measure:</b> {next.what}. {next.where}. Waiting for it: {next.answers}.
+        </p>
+      )}
+    </div>
+  );
+}

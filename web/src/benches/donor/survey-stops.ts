@@ -1,0 +1,182 @@
+import {
+  type Crossmember,
+  datumStation,
+  type Feature,
+  type Frame,
+  inches,
+  newCrossmember,
+  newHole,
+  type Rail,
+  railAt,
+  railOf,
+  type Side,
+  type Station,
+} from '@splay/core';
+import { freshId } from './fresh-id.ts';
+
+/** What is walked along at the frame, one thing at a time; `stations` are those of both rails where they mirror. */
+export type SurveyList = 'stations' | Side | 'crossmembers' | 'features';
+
+/** One figure of a thing, as it is typed. */
+export interface SurveyFigure {
+  readonly name: string;
+  /** mm; stations count from the datum hole. */
+  readonly mm: number;
+  /** May lie ahead of the datum hole, or below the datum plane. */
+  readonly signed: boolean;
+  /** The frame with the figure changed. */
+  readonly put: (mm: number) => Frame;
+}
+
+/** One thing to walk up to. */
+export interface SurveyStop {
+  readonly id: string;
+  readonly name: string;
+  /** Its donor station, mm. */
+  readonly x: number;
+  readonly figures: readonly SurveyFigure[];
+  /** The frame without it. */
+  readonly without: () => Frame;
+}
+
+/** The lists of a frame, by what they are called. */
+export function surveyLists({ rails }: Frame): readonly (readonly [list: SurveyList, name: string])[] {
+  return [
+    ...(rails.kind === 'mirrored'
+      ? ([['stations', 'Stations, both rails alike']] as const)
+      : ([
+          ['left', 'Stations, left rail'],
+          ['right', 'Stations, right rail'],
+        ] as const)),
+    ['crossmembers', 'Crossmembers'],
+    ['features', 'Brackets, holes, marks'],
+  ];
+}
+
+function withRail(frame: Frame, list: SurveyList, rail: Rail): Frame {
+  if (frame.rails.kind === 'mirrored') return { ...frame, rails: { kind: 'mirrored', stations: rail } };
+  return { ...frame, rails: { ...frame.rails, [list]: rail } };
+}
+
+const railFor = (frame: Frame, list: SurveyList): Rail => railOf(frame.rails, list === 'right' ? 'right' : 'left');
+
+/** A list with one entry put in another's place, or taken out. */
+const swapped = <T>(list: readonly T[], old: T, next: T | null): T[] =>
+  list.flatMap((entry) => (entry === old ? (next === null ? [] : [next]) : [entry]));
+
+/** The figures of an entry by the keys that hold them; `x` counts from the datum hole. */
+function figuresOf<T extends { readonly x: number }>(
+  entry: T,
+  names: readonly (readonly [key: keyof T & string, name: string, signed?: boolean])[],
+  datum: number,
+  put: (next: T) => Frame,
+): SurveyFigure[] {
+  return names.map(([key, name, signed = key === 'x']) => {
+    const zero = key === 'x' ? datum : 0;
+    return {
+      name,
+      signed,
+      mm: (entry[key] as number) - zero,
+      put: (mm) => put({ ...entry, [key]: mm + zero }),
+    };
+  });
+}
+
+/** Everything of a list, from the front. */
+export function surveyStops(frame: Frame, list: SurveyList): SurveyStop[] {
+  const datum = datumStation(frame);
+  switch (list) {
+    case 'crossmembers': {
+      const put = (old: Crossmember, next: Crossmember | null): Frame => ({
+        ...frame,
+        crossmembers: swapped(frame.crossmembers, old, next),
+      });
+      const names = [
+        ['x', 'From datum'],
+        ['below', 'Below top'],
+        ['depth', 'Depth'],
+        ['length', 'Long'],
+      ] as const;
+      return inOrder(frame.crossmembers).map((member) => ({
+        id: member.id,
+        name: member.name,
+        x: member.x,
+        figures: figuresOf(member, names, datum, (next) => put(member, next)),
+        without: () => put(member, null),
+      }));
+    }
+    case 'features': {
+      const put = (old: Feature, next: Feature | null): Frame => ({
+        ...frame,
+        features: swapped(frame.features, old, next),
+      });
+      return inOrder(frame.features).map((feature) => {
+        // The datum hole itself is 0 from the datum hole: its own place is told from the front axle.
+        const isDatum = feature.id === frame.datum;
+        const names = [
+          ['x', isDatum ? 'From axle' : 'From datum'],
+          ['down', 'Below top'],
+          ['length', 'Long'],
+          ['diameter', 'Hole'],
+        ] as const;
+        return {
+          id: feature.id,
+          name: feature.side === 'both' ? feature.name : `${feature.name}, ${feature.side}`,
+          x: feature.x,
+          figures: figuresOf(feature, names, isDatum ? 0 : datum, (next) => put(feature, next)),
+          without: () => put(feature, null),
+        };
+      });
+    }
+    default: {
+      const rail = railFor(frame, list);
+      const put = (old: Station, next: Station | null) => withRail(frame, list, swapped(rail, old, next));
+      const names = [
+        ['x', 'From datum'],
+        ['halfWidth', 'Half-width'],
+        ['top', 'Top height', true],
+      ] as const;
+      return rail.map((station, index) => ({
+        id: `station-${index + 1}`,
+        name: `Station ${index + 1}`,
+        x: station.x,
+        figures: figuresOf(station, names, datum, (next) => put(station, next)),
+        without: () => put(station, null),
+      }));
+    }
+  }
+}
+
+const inOrder = <T extends { readonly x: number }>(list: readonly T[]): T[] => [...list].sort((a, b) => a.x - b.x);
+
+/** How far behind the last of a list a new one is taken to be until its station is typed, mm. */
+const STRIDE = inches(12);
+
+/**
+ * The frame with one more in a list, behind the stop at `index`, and that one's id: half-way to the next, or a foot
+ * behind the last. Sizes are a start, to be typed over.
+ */
+export function withOneMore(
+  frame: Frame,
+  list: SurveyList,
+  index: number,
+): { readonly frame: Frame; readonly id: string } {
+  const stops = surveyStops(frame, list);
+  const [here, next] = [stops[index]?.x ?? datumStation(frame), stops[index + 1]?.x];
+  const x = next === undefined ? here + STRIDE : (here + next) / 2;
+  if (list === 'crossmembers') {
+    const id = freshId('crossmember', frame.crossmembers);
+    const member = { ...newCrossmember(id, x), id, name: `Crossmember ${frame.crossmembers.length + 1}` };
+    return { id, frame: { ...frame, crossmembers: [...frame.crossmembers, member] } };
+  }
+  if (list === 'features') {
+    const id = freshId('feature', frame.features);
+    const feature = { ...newHole(id, x), id, name: `Hole ${frame.features.length + 1}` };
+    return { id, frame: { ...frame, features: [...frame.features, feature] } };
+  }
+  const rail = railFor(frame, list);
+  const at = railAt(rail, x);
+  const station = { x, halfWidth: at.halfWidth, top: at.top, section: at.section };
+  const place = rail.filter((other) => other.x < x).length;
+  return { id: `station-${place + 1}`, frame: withRail(frame, list, rail.toSpliced(place, 0, station)) };
+}
