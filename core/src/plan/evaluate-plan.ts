@@ -6,6 +6,7 @@ import { type Laden, ladenOf } from './axle-loads.ts';
 import { type Conflict, SEVERITIES } from './conflict.ts';
 import type { Context } from './context.ts';
 import { type ControlPrediction, controlPredictions, type FindPoint, pointFinder } from './control.ts';
+import { type DriveLine, driveLineOf } from './drive-line.ts';
 import { findConflicts } from './find-conflicts.ts';
 import { type Joint, jointsOf, letterOf } from './joint.ts';
 import { type Measures, measuresOf, type Standing } from './measures.ts';
@@ -67,6 +68,8 @@ export interface PlanResult {
   readonly measures: { readonly before: Measures; readonly after: Measures };
   /** With the body on, its front wheel opening on the front axle; null while its masses are not known. */
   readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
+  /** Null without a gearbox flange and a pinion, or where the plan takes one of them out. */
+  readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
   readonly controls: readonly ControlPrediction[];
   /** Worst first. */
   readonly conflicts: readonly Conflict[];
@@ -258,7 +261,11 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     before: ladenOf(measures.before, body, standing.axles, 'donor'),
     after: ladenOf(measures.after, body, standing.axles, 'built'),
   };
-  const found = findConflicts({ frame, plan, tape, joints, laden: laden.after, ...standing }, context);
+  const driveLine = {
+    before: driveLineOf(standing.points, 'donor'),
+    after: driveLineOf(standing.points, 'built'),
+  };
+  const found = findConflicts({ frame, plan, tape, joints, driveLine, laden: laden.after, ...standing }, context);
   const conflicts = [...refused, ...found].sort(
     (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
   );
@@ -280,6 +287,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     tape,
     measures,
     laden,
+    driveLine,
     controls: controlPredictions(frame, before.onDonor, pointFinder(state)),
     conflicts,
   };

@@ -1,6 +1,7 @@
 import { type FeatureKind, type FrameLine, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { axleLoads } from './axle-conflicts.ts';
+import { driveLine } from './drive-line-conflicts.ts';
 import { type Conflict, NOWHERE } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
@@ -277,6 +278,7 @@ const FINDERS: readonly Finder[] = [
   loosePieces,
   lines,
   axleLoads,
+  driveLine,
 ];
 
 /** Everything a builder must know about an evaluated plan besides its refused operations. */

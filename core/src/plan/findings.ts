@@ -2,6 +2,7 @@ import type { Frame } from '../frame/index.ts';
 import type { Laden } from './axle-loads.ts';
 import type { Conflict } from './conflict.ts';
 import type { Context } from './context.ts';
+import type { DriveLine } from './drive-line.ts';
 import type { Joint } from './joint.ts';
 import type { Plan } from './operation.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
@@ -17,6 +18,7 @@ export interface Findings {
   readonly state: PlanState;
   readonly tape: Tape;
   readonly joints: readonly Joint[];
+  readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
   /** With the body on; null while its masses are not known. */
   readonly laden: Laden | null;
   readonly features: readonly FeatureOutcome[];

@@ -14,6 +14,7 @@ export {
   withoutOperation,
 } from './edit-plan.ts';
 export { type CutEnd, evaluatePlan, type OperationOutcome, type PlanInput, type PlanResult } from './evaluate-plan.ts';
+export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
 export { type Joint, type JointSide, type JointVerdict, letterOf, transitionFor } from './joint.ts';
 export { type Measures } from './measures.ts';
 export * from './operation.ts';

@@ -107,6 +107,20 @@ export const RULES = {
     reason: 'Cab and body move apart from each other on a flexing frame; without a gap they touch.',
     source: SHOP_PRACTICE,
   },
+  'shaft/angle': {
+    title: 'A drive shaft joint works at up to',
+    measures: 'angle',
+    value: degrees(3),
+    reason: 'Steeper, the joint shakes and wears at road speed; the angle is the true one in space.',
+    source: 'common practice for road speeds; the joint maker’s table for the shaft speed rules',
+  },
+  'shaft/ends': {
+    title: 'Joints at the two ends of a shaft differ by up to',
+    measures: 'angle',
+    value: degrees(1),
+    reason: 'The second joint takes out the unevenness of the first only as far as the two angles are alike.',
+    source: 'common practice for shafts in phase',
+  },
   'cut/kerf': {
     title: 'Width of the cut',
     measures: 'length',

@@ -99,6 +99,21 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
             />
           ))}
       </CaptionedTable>
+      {result.driveLine.after && (
+        <CaptionedTable caption="Drive line, at ride height" columns={['Shaft', 'donor', 'built', 'works at']}>
+          {result.driveLine.after.shafts.map(({ front, rear, length: now }, index) => (
+            <Row
+              key={front.point.id}
+              head={`${front.point.name} to ${rear.point.name}`}
+              cells={[
+                length(result.driveLine.before?.shafts[index]?.length),
+                length(now),
+                `${degrees(front.angle)} and ${degrees(rear.angle)}`,
+              ]}
+            />
+          ))}
+        </CaptionedTable>
+      )}
       <CaptionedTable caption="Axles" columns={['Axle', 'donor', 'built']}>
         {result.axles.map(({ item, donor: was, built, reason }) => (
           <Row key={item.id} head={item.name} cells={[onDonor(was.x), built ? onBuilt(built.x) : reason]} />

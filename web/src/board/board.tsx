@@ -15,7 +15,6 @@ import { ConflictMarks } from './conflict-marks.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
 import { FeatureLayer } from './feature-layer.tsx';
 import { Ground, membersOf, rearBefore, wheelsOf } from './ground.tsx';
-import { Hatches } from './hatches.tsx';
 import { Legend } from './legend.tsx';
 import { MeasurementLine } from './measurement-line.tsx';
 import { MovedThings, movedThings } from './moved-things.tsx';
@@ -151,7 +150,6 @@ export const Board = memo(function Board({
               );
             }}
           >
-            <Hatches />
             <clipPath id="clip-side">
               <rect x={0} y={0} width={view.width} height={sideHeight} />
             </clipPath>

@@ -4,7 +4,6 @@ import { PlanStrip } from '../benches/cuts/plan-strip.tsx';
 import { FloorSurvey } from '../benches/donor/floor-survey.tsx';
 import { FloorMarks } from '../benches/marks/floor-marks.tsx';
 import { FloorReadings } from '../benches/true-up/floor-readings.tsx';
-import { Hatches } from '../board/hatches.tsx';
 import { reachOfAll } from '../board/view.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { useJobState } from '../client/job-store.ts';
@@ -55,9 +54,6 @@ export function FloorView({ bench, gates, onBench, children, ...props }: FloorVi
               At a glance: what goes, and the frame as built. The full drawing needs a larger screen.
             </p>
             <div className="px-3 pt-3">
-              <svg width={0} height={0} className="absolute" aria-hidden="true">
-                <Hatches />
-              </svg>
               <PlanStrip
                 result={props.result}
                 section={sectionLookup(props.job.donor)}

@@ -1,4 +1,5 @@
 import {
+  angleText,
   type Gate,
   isPassed,
   type Job,
@@ -53,6 +54,7 @@ export const Ledger = memo(function Ledger({ job, result, readings, gates, onBen
   const was = (mm: number | null) => (mm === null ? '' : <>was {length(mm)}</>);
   const worstJoint = worstJointOf(result.joints);
   const worst = worstReading(job, result, readings);
+  const shaft = result.driveLine.after?.worst ?? null;
   const gate = gates.find((candidate) => !isPassed(candidate));
   const missing = gate?.checks.find((check) => !check.passed);
   return (
@@ -75,6 +77,7 @@ export const Ledger = memo(function Ledger({ job, result, readings, gates, onBen
         note={was(before.axleToEnd)}
         onClick={() => onBench('cuts')}
       />
+      <Figure name="Width" value={length(after.widest)} note={was(before.widest)} onClick={() => onBench('cuts')} />
       <Figure
         name="Lowest"
         value={length(after.lowest?.clearance ?? null)}
@@ -85,6 +88,12 @@ export const Ledger = memo(function Ledger({ job, result, readings, gates, onBen
         name="Worst joint"
         value={worstJoint ? VERDICT_WORDS[worstJoint.verdict] : '–'}
         note={worstJoint ? `joint ${worstJoint.letter}` : 'no joint yet'}
+        onClick={() => onBench('cuts')}
+      />
+      <Figure
+        name="Shaft angle"
+        value={shaft ? angleText(shaft.angle ?? 0) : '–'}
+        note={shaft ? shaft.point.name : 'no drive line yet'}
         onClick={() => onBench('cuts')}
       />
       <Figure
@@ -117,13 +126,22 @@ interface FigureProps {
 
 function Figure({ name, value, note, tone = '', wide = false, onClick }: FigureProps) {
   return (
-    <li className={`min-w-0 border-r border-on-night/15 last:border-r-0 ${wide ? 'flex-[1.5]' : 'flex-1'} ${tone}`}>
-      <button type="button" className="hover:bg-white/10 block h-full w-full px-3.5 py-2 text-left" onClick={onClick}>
-        <span className="label block !text-on-night">{name}</span>
-        <span data-figure={name} className="heading block truncate text-[1.35rem] [&_.nuance]:!text-on-night">
+    <li className={`min-w-0 border-r border-on-night/15 last:border-r-0 ${wide ? 'flex-[1.45]' : 'flex-1'} ${tone}`}>
+      <button
+        type="button"
+        className="hover:bg-white/10 flex h-full w-full flex-col px-2.5 py-1.5 text-left"
+        onClick={onClick}
+      >
+        <span className="label block shrink-0 leading-[1.1] !text-on-night">{name}</span>
+        <span
+          data-figure={name}
+          className="heading block shrink-0 truncate text-[1.35rem] leading-[1.12] [&_.nuance]:!text-on-night"
+        >
           {value}
         </span>
-        <span className="block truncate text-[0.82rem] text-on-night [&_.nuance]:!text-on-night">{note}</span>
+        <span className="mt-px line-clamp-2 shrink-0 text-[0.79rem] leading-[1.1] text-on-night [&_.nuance]:!text-on-night">
+          {note}
+        </span>
       </button>
     </li>
   );

@@ -1,6 +1,7 @@
 import { emptyPlan, evaluatePlan, type Gate, gatesOf, isPassed, type Job, type Reading } from '@splay/core';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
+import { Hatches } from '../board/hatches.tsx';
 import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
 import { DonorBench } from '../benches/donor/donor-bench.tsx';
 import { MarksBench } from '../benches/marks/marks-bench.tsx';
@@ -143,6 +144,7 @@ export default function Workbench(start: JobStart) {
   if (narrow)
     return (
       <>
+        <Hatches />
         <FloorView bench={state.bench} gates={gates} onBench={actions.onBench} {...bench}>
           {panel}
         </FloorView>
@@ -151,6 +153,7 @@ export default function Workbench(start: JobStart) {
     );
   return (
     <div className="flex h-dvh overflow-hidden">
+      <Hatches />
       <PhaseRail
         jobId={state.id}
         bench={state.bench}

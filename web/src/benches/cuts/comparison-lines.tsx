@@ -42,6 +42,13 @@ const figuresDiffer =
 
 const reasons = (conflicts: readonly Conflict[]) => conflicts.map(({ message }) => message);
 
+/** Working angles of the drive line's joints, front to rear. */
+function shaftAngles({ result }: Candidate): string {
+  const shafts = result.driveLine.after?.shafts ?? [];
+  const joints = [...shafts.map(({ front }) => front), ...shafts.slice(-1).map(({ rear }) => rear)];
+  return joints.length === 0 ? '–' : joints.map(({ angle }) => (angle === null ? '–' : angleText(angle))).join(', ');
+}
+
 const listed = (names: readonly string[]) => (names.length === 0 ? 'nothing' : names.join(', '));
 
 /** What plans of a job are held against each other by. */
@@ -108,6 +115,11 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
     length('Widest', ({ result }) => result.measures.after.widest),
     length('Lowest over the ground', ({ result }) => result.measures.after.lowest?.clearance),
     words('Departure', ({ result }) => degrees(result.measures.after.departure)),
+    {
+      name: 'Shaft joints work at',
+      differs: wordsDiffer(shaftAngles),
+      show: shaftAngles,
+    },
     mass('Mass of the frame', ({ result }) => result.measures.after.mass),
     axle('Front axle, laden', 'front'),
     axle('Rear axle, laden', 'rear'),
