@@ -4,8 +4,8 @@ import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change, undo, useHistory } from '../../client/job-store.ts';
 import { finer } from '../../ui/finer.ts';
-import { Keypad, pressKey } from '../../ui/keypad.tsx';
 import { Length } from '../../ui/length.tsx';
+import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { editProblems } from './check-edit.ts';
 import { FloorFeature } from './floor-feature.tsx';
 import { RailStrip } from './rail-strip.tsx';
@@ -125,33 +125,15 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
         )}
       </section>
 
-      <div className="flex gap-2">
-        <output
-          aria-label="Typed so far"
-          className={`heading flex h-14 flex-1 items-center justify-end border-2 bg-sheet px-3 text-3xl ${problem ? 'border-oxide' : 'border-layout'}`}
-        >
-          {text || (
-            <span className="text-pencil">{figure ? lengthText(figure.mm, finer(display)).split(' s')[0] : '–'}</span>
-          )}
-        </output>
-        <button
-          type="button"
-          className="button button-dark h-14 px-5 text-lg"
-          disabled={!canWrite || text === ''}
-          onClick={take}
-        >
-          Take it
-        </button>
-      </div>
-      {problem && (
-        <p role="alert" className="text-oxide">
-          {problem}
-        </p>
-      )}
-      <Keypad
+      <ThumbEntry
+        text={text}
+        before={figure ? lengthText(figure.mm, finer(display)).replace(/ (scant|full)$/, '') : '–'}
+        problem={problem}
         unit={display.unit}
         minus={figure?.signed ?? false}
-        onKey={(key) => setText((old) => pressKey(old, key))}
+        disabled={!canWrite}
+        onText={setText}
+        onTake={take}
       />
       {canWrite && (
         <div className="flex gap-2">

@@ -17,8 +17,8 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
 import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
+import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { Keypad, pressKey } from '../../ui/keypad.tsx';
 import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /**
@@ -140,31 +140,15 @@ export function FloorReadings(props: BenchProps) {
         )}
       </section>
 
-      <div className="flex gap-2">
-        <output
-          aria-label="Typed so far"
-          className={`heading flex h-14 flex-1 items-center justify-end border-2 bg-sheet px-3 text-3xl ${problem ? 'border-oxide' : 'border-layout'}`}
-        >
-          {text || <span className="text-pencil">0</span>}
-        </output>
-        <button
-          type="button"
-          className="button button-dark h-14 px-5 text-lg"
-          disabled={!canWrite || text === ''}
-          onClick={take}
-        >
-          Take it
-        </button>
-      </div>
-      {problem && (
-        <p role="alert" className="text-oxide">
-          {problem}
-        </p>
-      )}
-      <Keypad
+      <ThumbEntry
+        text={text}
+        before="0"
+        problem={problem}
         unit={job.display.unit}
         minus={control.kind === 'height'}
-        onKey={(key) => setText((old) => pressKey(old, key))}
+        disabled={!canWrite}
+        onText={setText}
+        onTake={take}
       />
       {last && (
         <div role="status" className="border-l-4 border-graphite bg-sheet px-3 py-2">
