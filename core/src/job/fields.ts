@@ -45,6 +45,12 @@ export const text = (longest = 200) =>
 /** A name or id: not empty. */
 export const name = () => text(120).required('must not be empty');
 
+export const moment = () =>
+  name().matches(
+    /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/,
+    'must be a moment in UTC like 2026-03-14T09:30:00Z',
+  );
+
 export const id = () =>
   name().matches(
     /^[A-Za-z0-9][A-Za-z0-9._-]*$/,

@@ -1,5 +1,6 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
 export { type Gate, type GateCheck, gatesOf, isPassed, nextStep, type StageCount, stageCount } from './progress.ts';
+export { type Caution, type CautionRead, cautionsOf, type CautionStep, CAUTION_STEPS, lastRead } from './cautions.ts';
 export { type Ask, measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';

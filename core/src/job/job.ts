@@ -1,4 +1,5 @@
 import type { Body } from '../body/index.ts';
+import type { CautionRead } from './cautions.ts';
 import type { Frame } from '../frame/index.ts';
 import type { Plan, PlanInput } from '../plan/index.ts';
 import type { Rulebook } from '../rules/index.ts';
@@ -16,6 +17,8 @@ export interface Job extends PlanInput {
   readonly variants: readonly Plan[];
   readonly rules: Rulebook;
   readonly display: LengthFormat;
+  /** Cautions that somebody marked as read, in the order they did. */
+  readonly cautionsRead: readonly CautionRead[];
   /** Benches that the shop has called done. */
   readonly done: readonly string[];
 }

@@ -32,7 +32,7 @@ function withTransitions(plan: unknown): unknown {
 }
 
 export const MIGRATIONS: Migrations = {
-  /** 2: variants, a note on each plan, transitions where rail comes out, the body's masses, the material's figures. */
+  /** 2: variants, a note on each plan, transitions where rail comes out, the body's masses, the material's figures, cautions read. */
   1: ({ job, ...file }) => ({
     ...file,
     job: isRecord(job)
@@ -42,6 +42,7 @@ export const MIGRATIONS: Migrations = {
           body: adding(job.body, { masses: [] }),
           plan: withTransitions(adding(job.plan, { note: '' })),
           variants: [],
+          cautionsRead: [],
         }
       : job,
   }),

@@ -9,6 +9,7 @@ import {
   length,
   list,
   mass,
+  moment,
   name,
   number,
   oneOf,
@@ -19,6 +20,7 @@ import {
   variant,
   whole,
 } from './fields.ts';
+import { CAUTION_STEPS } from './cautions.ts';
 import { JOB_FORMAT, JOB_VERSION } from './job.ts';
 import { MOST_VARIANTS } from './variants.ts';
 
@@ -211,6 +213,7 @@ export const jobSchema = record({
     changes: record(Object.fromEntries(Object.keys(RULES).map((rule) => [rule, number().optional()]))),
   }),
   display: record({ unit: oneOf(['in', 'mm']), division: oneOf([8, 16, 32, 64, 'decimal']) }),
+  cautionsRead: list(record({ step: oneOf(CAUTION_STEPS), caution: id(), by: name(), at: moment() }), 1000),
   done: list(id(), 50),
 });
 
@@ -220,10 +223,7 @@ export const readingSchema = record({
   measurement: id(),
   stage: oneOf(STAGES),
   value: length(),
-  taken: name().matches(
-    /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/,
-    'must be a moment in UTC like 2026-03-14T09:30:00Z',
-  ),
+  taken: moment(),
   by: name(),
 });
 

@@ -144,6 +144,7 @@ describe('a job of version 1', () => {
       body: { ...old.job.body, masses: [] },
       plan: { ...old.job.plan, note: '', operations: old.job.plan.operations.map(withTransition) },
       variants: [],
+      cautionsRead: [],
     });
     expect(evaluatePlan(file.job).measures.after.wheelbase).toBeNear(inches(133.875), 1e-6);
   });

@@ -11,6 +11,8 @@ import {
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change } from '../../client/job-store.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { ComparePlans } from './compare-plans.tsx';
 import { ConflictList } from './conflict-list.tsx';
@@ -21,17 +23,9 @@ import { OperationList } from './operation-list.tsx';
 import { PlanHead } from './plan-head.tsx';
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
-export function CutsBench({
-  store,
-  job,
-  result,
-  donor,
-  readings,
-  canWrite,
-  selected,
-  onSelect,
-  onPickConflict,
-}: BenchProps) {
+export function CutsBench(props: BenchProps) {
+  const { store, job, result, donor, readings, canWrite, selected, onSelect, onPickConflict } = props;
+  const cautions = useCautions(props, 'cutting');
   const [asked, setAsked] = useState<OperationKind | ''>('');
   const [comparing, setComparing] = useState(false);
   // Picking a feature on the drawing keeps the operation that was at hand.
@@ -132,6 +126,11 @@ export function CutsBench({
           )}
           <MovesWithIt result={result} operation={operation.id} display={job.display} />
         </>
+      )}
+      {operation && (
+        <div className="mt-5">
+          <CautionList {...cautions} />
+        </div>
       )}
       {others.length > 0 && (
         <>

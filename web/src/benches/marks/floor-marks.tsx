@@ -1,17 +1,22 @@
 import { markSheet, SIDES } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { KERF_WORDS, lineName } from '../../ui/marks-tables.tsx';
 
 /** The marks at the frame: one card a line, the figure large enough to read at arm's length. */
-export function FloorMarks({ job, result }: BenchProps) {
+export function FloorMarks(props: BenchProps) {
+  const { job, result } = props;
+  const cautions = useCautions(props, 'cutting');
   const sheet = useMemo(() => markSheet(job, result), [job, result]);
   const length = (mm: number) => <Length mm={mm} format={job.display} />;
   if (sheet.lines.length === 0 && sheet.punches.length === 0)
     return <p className="p-4 text-pencil">Nothing to mark yet: the plan cuts nothing.</p>;
   return (
     <div className="space-y-4 p-3">
+      <CautionList {...cautions} />
       {SIDES.map((side) => (
         <section key={side}>
           <h2 className="heading mb-1 text-xl">

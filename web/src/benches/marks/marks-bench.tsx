@@ -2,11 +2,15 @@ import { markSheet } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
 import { MarksTables } from '../../ui/marks-tables.tsx';
 
 /** The lines to scribe on both rails, on screen and on paper. */
-export function MarksBench({ store, job, result }: BenchProps) {
+export function MarksBench(props: BenchProps) {
+  const { store, job, result } = props;
   const { id, saveState } = useJobState(store, (state) => ({ id: state.id, saveState: state.saveState }));
+  const cautions = useCautions(props, 'cutting');
   const sheet = useMemo(() => markSheet(job, result), [job, result]);
   return (
     <>
@@ -27,6 +31,9 @@ export function MarksBench({ store, job, result }: BenchProps) {
           The last change is not saved yet: print and PDF show the saved plan.
         </p>
       )}
+      <div className="mb-3">
+        <CautionList {...cautions} />
+      </div>
       <MarksTables sheet={sheet} display={job.display} />
     </>
   );

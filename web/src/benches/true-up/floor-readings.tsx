@@ -15,11 +15,13 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
 import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+import { cautionStepOf, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /**
  * Index of the measurement to take next, from `from` on and going round: one without a reading, else one whose reading
@@ -43,6 +45,7 @@ export function FloorReadings(props: BenchProps) {
   const { store, job, result, readings, canWrite, onReading } = props;
   const memberName = useJobState(store, (state) => state.memberName);
   const [stage, setStage] = useState<Stage>(() => stageNow(props));
+  const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
   const [index, setIndex] = useState(() => nextToTake(props, latest, 0));
   const [text, setText] = useState('');
@@ -150,6 +153,7 @@ export function FloorReadings(props: BenchProps) {
         onText={setText}
         onTake={take}
       />
+      <CautionList {...cautions} />
       {last && (
         <div role="status" className="border-l-4 border-graphite bg-sheet px-3 py-2">
           <p className="text-sm text-pencil">

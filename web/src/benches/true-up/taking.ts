@@ -1,4 +1,12 @@
-import { type ControlPrediction, type Reading, type ReadingVerdict, type Stage, stageCount, STAGES } from '@splay/core';
+import {
+  type CautionStep,
+  type ControlPrediction,
+  type Reading,
+  type ReadingVerdict,
+  type Stage,
+  stageCount,
+  STAGES,
+} from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import type { VerdictKind } from '../../ui/verdict.tsx';
 
@@ -18,6 +26,9 @@ export function stageNow({ job, result, readings }: Pick<BenchProps, 'job' | 're
   });
   return open ?? 'welded';
 }
+
+/** What is done next at a stage, and can hurt: what was read before the cut is followed by the saw. */
+export const cautionStepOf = (stage: Stage): CautionStep => (stage === 'before-cut' ? 'cutting' : 'welding');
 
 /** A reading taken now, with an id of this device's making. */
 export const newReading = (control: ControlPrediction, stage: Stage, value: number, by: string): Reading => ({

@@ -68,6 +68,14 @@ describe('what the tape says', () => {
     expect(asked.onShowMeasurement).toHaveBeenLastCalledWith(expect.objectContaining({ name: 'Tail, across' }));
   });
 
+  it('shows the cautions of what comes next, and keeps who read one', () => {
+    const { now } = open();
+    fireEvent.click(screen.getByRole('button', { name: 'Mark as read: Fire watch', hidden: true }));
+    expect(now().cautionsRead.at(-1)).toMatchObject({ step: 'welding', caution: 'fire-watch', by: 'owner' });
+    fireEvent.click(screen.getByRole('button', { name: 'Before the cut' }));
+    expect(screen.getByText('Before the saw')).toBeTruthy();
+  });
+
   it('says where to begin when nothing is to be measured', () => {
     openBench(TrueUpBench, { ...job, donor: { ...job.donor, controlMeasurements: [] } });
     expect(screen.getByText(/No control measurements yet/)).toBeTruthy();

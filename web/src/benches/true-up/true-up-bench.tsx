@@ -16,11 +16,13 @@ import { CloudOff, MoveDiagonal } from 'lucide-react';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
 import { CsvFile } from '../../ui/csv-file.tsx';
 import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+import { cautionStepOf, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
 
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {
@@ -31,6 +33,7 @@ export function TrueUpBench(props: BenchProps) {
     unsent: state.unsent,
   }));
   const [stage, setStage] = useState<Stage>(() => stageNow(props));
+  const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
   const count = stageCount(job, result, readings, stage);
   const waiting = new Set(unsent);
@@ -70,6 +73,9 @@ export function TrueUpBench(props: BenchProps) {
           )}
           {count.missing > 0 && `, ${count.missing} to take`}
         </p>
+      </div>
+      <div className="mb-2">
+        <CautionList {...cautions} />
       </div>
       <table className="w-full border-collapse text-[0.92rem]">
         <caption className="sr-only">Readings, {STAGE_NAMES[stage]}</caption>

@@ -1,5 +1,5 @@
-import { evaluatePlan, type KerfSide, type MarkSheet, markSheet, operationName, SIDES } from '@splay/core';
-import { CUT_CAUTIONS, SHEET_FOOT } from '../../shared/sheet-words.ts';
+import { cautionsOf, evaluatePlan, type KerfSide, type MarkSheet, markSheet, operationName, SIDES } from '@splay/core';
+import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { type Cell, type Paper, Sheet } from './sheet.ts';
 
@@ -27,7 +27,8 @@ function lineRows(sheet: MarkSheet, side: 'left' | 'right'): Cell[][] {
 /** The marks sheet of a job's saved revision as a PDF. */
 export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<ArrayBuffer>> {
   const { job } = head;
-  const marks = markSheet(job, evaluatePlan(job));
+  const result = evaluatePlan(job);
+  const marks = markSheet(job, result);
   const sheet = await Sheet.make(paper, job.display, {
     title: 'Marks for cutting',
     facts: [
@@ -109,6 +110,6 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
     );
   }
   sheet.heading('Before the saw');
-  for (const caution of CUT_CAUTIONS) sheet.note(`– ${caution}`);
+  for (const { title, here } of cautionsOf(job, result, 'cutting')) sheet.tickOff(`${title}. ${here}`.trim());
   return sheet.bytes(SHEET_FOOT);
 }

@@ -124,6 +124,25 @@ export class Sheet {
     }
   }
 
+  /** A line with a box to tick with a pen. */
+  tickOff(text: string): void {
+    const [size, indent] = [7, 13];
+    wrap(text, this.fonts.text, 9.5, this.width - indent).forEach((line, index) => {
+      this.room(15);
+      this.y -= 13.5;
+      if (index === 0)
+        this.page.drawRectangle({
+          x: MARGIN,
+          y: this.y - 0.5,
+          width: size,
+          height: size,
+          borderColor: INK,
+          borderWidth: 0.8,
+        });
+      this.page.drawText(line, { x: MARGIN + indent, y: this.y, size: 9.5, font: this.fonts.text, color: INK });
+    });
+  }
+
   table(columns: readonly SheetColumn[], rows: readonly (readonly Cell[])[], strong: readonly number[] = []): void {
     const total = columns.reduce((sum, column) => sum + column.share, 0);
     const widths = columns.map((column) => (column.share / total) * this.width);
