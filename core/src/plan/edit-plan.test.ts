@@ -4,6 +4,7 @@ import { inputOf, plainFrame, planOf, donor } from '../../test/frames.ts';
 import {
   evaluatePlan,
   freshId,
+  justBehind,
   newOperation,
   OPERATION_KINDS,
   operationName,
@@ -31,6 +32,42 @@ describe('a new operation of every kind', () => {
     const [was, is] = [placeOfOperation(operation)?.x, placeOfOperation(moved)?.x];
     expect(is ?? 0).toBe(was === undefined ? 0 : was + 50);
     expect(operationName(moved).length).toBeGreaterThan(2);
+  });
+});
+
+describe('a new operation beside something', () => {
+  const rules = { profile: 'weld-and-reinforce', changes: { 'joint/hole-distance': 40 } } as const;
+  const member = {
+    id: 'member',
+    name: 'Member',
+    x: 2000,
+    length: 80,
+    depth: 100,
+    below: 20,
+    fixing: 'bolted',
+    removable: true,
+    mass: 5,
+  } as const;
+  const frame = { ...channelFrame, crossmembers: [member] };
+
+  it('begins as far behind it as a joint must keep', () => {
+    expect(justBehind(frame, 'mount', rules)).toBe(2500 + 6 + 40);
+    expect(justBehind(frame, 'member', rules)).toBe(2000 + 40 + 40);
+    expect(justBehind(frame, 'nothing', rules)).toBeNull();
+    expect(justBehind(frame, null, rules)).toBeNull();
+    const cut = newOperation('lengthen', 'a', justBehind(frame, 'mount', rules)!, frame);
+    const input = { ...inputOf(frame), rules, plan: { ...planOf(), operations: [cut] } };
+    expect(evaluatePlan(input).conflicts.map(({ code }) => code)).not.toContain('near-joint');
+  });
+
+  it('works on the bracket or the crossmember that is meant', () => {
+    expect(newOperation('bracket', 'a', 2600, frame, 'datum')).toMatchObject({
+      change: { what: 'move', feature: 'datum', down: 75 },
+    });
+    expect(newOperation('crossmember', 'a', 2600, frame, 'member')).toMatchObject({
+      change: { what: 'move', crossmember: 'member', to: { x: 2600, on: 'donor' } },
+    });
+    expect(newOperation('crossmember', 'a', 2600, frame, 'mount')).toMatchObject({ change: { what: 'add' } });
   });
 });
 

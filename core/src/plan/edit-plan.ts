@@ -1,4 +1,5 @@
 import type { Crossmember, Feature, Frame } from '../frame/index.ts';
+import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
 import type { Operation, OperationKind, Place, Plan } from './operation.ts';
 
@@ -133,8 +134,29 @@ export const newBracket = (id: string, x: number): Feature => ({
   mass: 2,
 });
 
-/** A new operation of a kind at a donor station, with sizes to start from. */
-export function newOperation(kind: OperationKind, id: string, x: number, frame: Frame): Operation {
+/**
+ * The donor station just behind a feature or crossmember, mm, as far from it as the rulebook keeps a joint; null where
+ * the donor has nothing of that id.
+ */
+export function justBehind(frame: Frame, id: string | null, rules: Rulebook): number | null {
+  const clear = ruleValue(rules, 'joint/hole-distance');
+  const feature = frame.features.find((candidate) => candidate.id === id);
+  if (feature) return feature.x + Math.max(feature.length, feature.diameter / 2) + clear;
+  const member = frame.crossmembers.find((candidate) => candidate.id === id);
+  return member ? member.x + member.length / 2 + clear : null;
+}
+
+/**
+ * A new operation of a kind at a donor station, with sizes to start from. Work on a bracket or a crossmember is on the
+ * one called `about`, where it is one.
+ */
+export function newOperation(
+  kind: OperationKind,
+  id: string,
+  x: number,
+  frame: Frame,
+  about: string | null = null,
+): Operation {
   const common = { id, note: '', off: false };
   const at: Place = { x, on: 'donor' };
   const behind = (mm: number): Place => ({ x: x + mm, on: 'donor' });
@@ -176,10 +198,14 @@ export function newOperation(kind: OperationKind, id: string, x: number, frame: 
     case 'box':
       return { ...common, kind, from: at, to: behind(inches(24)), plate: inches(3 / 16), taper: inches(4) };
     case 'crossmember': {
+      const picked = frame.crossmembers.find((member) => member.id === about);
+      if (picked) return { ...common, kind, change: { what: 'move', crossmember: picked.id, to: at } };
       return { ...common, kind, change: { what: 'add', at, crossmember: newCrossmember(id, x) } };
     }
     case 'bracket': {
-      const movable = frame.features.find((feature) => feature.movable !== 'no');
+      const movable =
+        frame.features.find((feature) => feature.id === about) ??
+        frame.features.find((feature) => feature.movable !== 'no');
       if (movable)
         return { ...common, kind, change: { what: 'move', feature: movable.id, to: at, down: movable.down } };
       return { ...common, kind, change: { what: 'drill', at, feature: newHole(id, x), count: 1, pitch: 0 } };

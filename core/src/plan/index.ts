@@ -3,6 +3,7 @@ export { type Conflict } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
   freshId,
+  justBehind,
   newBracket,
   newCrossmember,
   newHole,

@@ -11,7 +11,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
-import { fireEvent, screen, within } from '../../../test/page.ts';
+import { act, fireEvent, screen, within } from '../../../test/page.ts';
 import { undo } from '../../client/job-store.ts';
 import { CutsBench } from './cuts-bench.tsx';
 
@@ -73,6 +73,19 @@ describe('the operations of a plan', () => {
     expect(within(detail).getByRole('textbox', { name: 'Note' })).toBeTruthy();
     // A square trim, and a rail that is closed already, have nothing to draw.
     expect(within(detail).queryAllByRole('img')).toHaveLength(kind === 'trim' || kind === 'box' ? 0 : 1);
+  });
+
+  it('is added behind what is picked on the drawing, and moves a bracket that is picked', () => {
+    const mount = pickup.donor.features.find(({ kind }) => kind === 'bed-mount')!;
+    const { store, now } = open(pickup);
+    act(() => store.setState({ selected: mount.id }));
+    const add = (kind: OperationKind) =>
+      fireEvent.change(screen.getByRole('combobox', { name: 'New operation' }), { target: { value: kind } });
+    add('pie-cut');
+    expect(now().plan.operations[0]).toMatchObject({ at: { x: mount.x + mount.length + inches(2) } });
+    act(() => store.setState({ selected: mount.id }));
+    add('bracket');
+    expect(now().plan.operations[1]).toMatchObject({ change: { what: 'move', feature: mount.id } });
   });
 
   it('are only looked at by who may not write', () => {

@@ -3,6 +3,7 @@ import {
   donorOf,
   freshId,
   inches,
+  justBehind,
   newOperation,
   OPERATION_NAMES,
   type OperationKind,
@@ -40,8 +41,10 @@ export function CutsBench(props: BenchProps) {
   const add = (kind: OperationKind) => {
     const id = freshId(job.plan);
     const near = result.joints.find((joint) => joint.operation === operation?.id)?.builtX;
-    const start = (near !== undefined ? donorOf(result.tape, near) : null) ?? datumStation(job.donor);
-    const fresh = newOperation(kind, id, start + inches(12), job.donor);
+    const beside = (near !== undefined ? donorOf(result.tape, near) : null) ?? datumStation(job.donor);
+    // Here: behind what is picked on the drawing, else a foot behind the cut at hand.
+    const start = justBehind(job.donor, selected, job.rules) ?? beside + inches(12);
+    const fresh = newOperation(kind, id, start, job.donor, selected);
     change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({
       ...old,
       plan: { ...old.plan, operations: [...old.plan.operations, fresh] },
