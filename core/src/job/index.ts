@@ -3,6 +3,7 @@ export { type Gate, type GateCheck, gatesOf, isPassed, nextStep, type StageCount
 export { type Caution, type CautionRead, cautionsOf, type CautionStep, CAUTION_STEPS, lastRead } from './cautions.ts';
 export { type Ask, measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
+export { type FirstMeasures, newJob } from './new-job.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
 export { checkJob, checkReading, parseJobFile, schemaProblems } from './parse-job.ts';
 export {

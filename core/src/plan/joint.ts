@@ -118,15 +118,16 @@ const apart = ({ sides }: Joint): number =>
   Math.max(...SIDES.map((side) => Math.hypot(sides[side].dy, sides[side].dz)));
 
 /**
- * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch, that
+ * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch or centimetre, that
  * turns the rail by no more than half of what the rulebook allows, since a taper may add the other half. Null where
  * none is needed, and where the ends are farther apart than the rulebook lets one reach.
  */
-export function transitionFor(joint: Joint, rules: Rulebook): number | null {
+export function transitionFor(joint: Joint, { rules, display }: Pick<Context, 'rules' | 'display'>): number | null {
   const offset = apart(joint);
   if (offset <= ruleValue(rules, 'joint/dress') || offset > ruleValue(rules, 'joint/transition')) return null;
   const shortest = offset / Math.tan(ruleValue(rules, 'joint/transition-turn') / 2);
-  return Number.isFinite(shortest) ? inches(Math.ceil(shortest / inches(1))) : null;
+  const step = display.unit === 'in' ? inches(1) : 10;
+  return Number.isFinite(shortest) ? Math.ceil(shortest / step) * step : null;
 }
 
 /** The letter of a count from 0: A … Z, AA, AB … */

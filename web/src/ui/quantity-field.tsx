@@ -28,7 +28,7 @@ export function QuantityField({ label, of, value, unit, disabled, check, onChang
       {label}, {quantityUnit(of, unit)}
       <input
         className="field mt-1 h-9 text-center font-semibold text-graphite"
-        key={value}
+        key={`${value} ${unit}`}
         defaultValue={shown}
         disabled={disabled}
         inputMode="decimal"

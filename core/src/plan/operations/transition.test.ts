@@ -98,22 +98,23 @@ describe('a transition where rail comes out', () => {
 
 describe('transitionFor', () => {
   it('gives none where the ends meet, or where they lie too far apart for any', () => {
-    expect(transitionFor(evaluatePlan(out(0, 20)).joints[0]!, out(0).rules)).toBeNull();
-    expect(
-      transitionFor(evaluatePlan(out(0, 700)).joints[0]!, { ...out(0).rules, changes: { 'joint/transition': 20 } }),
-    ).toBeNull();
+    expect(transitionFor(evaluatePlan(out(0, 20)).joints[0]!, out(0))).toBeNull();
+    const rules = { ...out(0).rules, changes: { 'joint/transition': 20 } };
+    expect(transitionFor(evaluatePlan(out(0, 700)).joints[0]!, { ...out(0), rules })).toBeNull();
   });
 
-  it('gives one that turns the rail by half of what is allowed, to the next inch', () => {
+  it('gives one that turns the rail by half of what is allowed, to the next inch or centimetre', () => {
     // 20.32 / tan 7.5° = 154.35 mm: 7 in.
-    expect(transitionFor(evaluatePlan(out(0)).joints[0]!, out(0).rules)).toBeNear(177.8, 1e-9);
+    expect(transitionFor(evaluatePlan(out(0)).joints[0]!, out(0))).toBeNear(177.8, 1e-9);
+    const display = { unit: 'mm', division: 16 } as const;
+    expect(transitionFor(evaluatePlan(out(0)).joints[0]!, { ...out(0), display })).toBe(160);
   });
 
   it('is always long enough, whatever comes out of the taper', () => {
     fc.assert(
       fc.property(fc.double({ min: 150, max: 1200, noNaN: true }), (length) => {
         const plain = out(0, length);
-        const transition = transitionFor(evaluatePlan(plain).joints[0]!, plain.rules);
+        const transition = transitionFor(evaluatePlan(plain).joints[0]!, plain);
         if (transition === null) return;
         const codes = conflictsOf(out(transition, length));
         expect(codes.filter((code) => code.includes('transition') || code.includes('joint-'))).toEqual([]);

@@ -81,7 +81,7 @@ interface OfferTransitionProps {
 /** Where the ends do not meet: a piece that joins them, one press away. */
 function OfferTransition({ job, result, operation, disabled, onChange }: OfferTransitionProps) {
   const joint = result.joints.find((made) => made.operation === operation.id);
-  const transition = joint && operation.transition === 0 ? transitionFor(joint, job.rules) : null;
+  const transition = joint && operation.transition === 0 ? transitionFor(joint, job) : null;
   if (transition === null) return null;
   return (
     <div className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">

@@ -100,6 +100,20 @@ describe('the sections', () => {
   });
 });
 
+describe('the job', () => {
+  it('is renamed, and shows its lengths and weights as the shop works', async () => {
+    const { now } = await open(van, 'Frame');
+    type('Job', 'Bakery van');
+    fireEvent.change(screen.getByRole('combobox', { name: 'Shown to' }), { target: { value: '32' } });
+    expect(now()).toMatchObject({ name: 'Bakery van', display: { unit: 'in', division: 32 } });
+    fireEvent.change(screen.getByRole('combobox', { name: 'Lengths in' }), { target: { value: 'mm' } });
+    expect(now().display.unit).toBe('mm');
+    expect(screen.getByLabelText<HTMLInputElement>('Depth').value).toBe('187.3');
+    expect(screen.getByLabelText<HTMLInputElement>('Yield, MPa').value).toBe('345');
+    expect(screen.getByRole('combobox', { name: 'Shown to' })).toHaveProperty('disabled', true);
+  });
+});
+
 describe('what is picked on the drawing', () => {
   it('opens its table and its card: a feature', async () => {
     const { now, store } = await open(van, 'Features', 'stamp');

@@ -1,4 +1,5 @@
-import { type Axle, lengthText } from '@splay/core';
+import { type Axle, type LengthFormat, lengthText } from '@splay/core';
+import { change } from '../../client/job-store.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
@@ -10,10 +11,25 @@ import { freshId } from './fresh-id.ts';
 import { MaterialChoice, MaterialFigures } from './material-form.tsx';
 import { SectionForms } from './section-forms.tsx';
 
+const UNITS = [
+  ['in', 'inches'],
+  ['mm', 'millimetres'],
+] as const;
+
+const DIVISIONS = [
+  ['8', '1/8'],
+  ['16', '1/16'],
+  ['32', '1/32'],
+  ['64', '1/64'],
+  ['decimal', 'decimal inches'],
+] as const;
+
 /** The frame as a whole: what it is made of, its sections and their strength, the datum, the axles. */
 export function FrameForm(part: PartProps) {
   const { job, store, set, setRows, disabled } = part;
   const { donor, display } = job;
+  const shown = (next: LengthFormat) =>
+    change(store, 'Changed how lengths are shown', (old) => ({ ...old, display: next }));
   const axleColumns: Column<Axle>[] = [
     textColumn('name', 'Axle', '17%'),
     choiceColumn('role', 'Which', '11%', words(['front', 'rear'])),
@@ -26,6 +42,37 @@ export function FrameForm(part: PartProps) {
   ];
   return (
     <div className="space-y-3">
+      <div className="grid grid-cols-4 items-end gap-3">
+        <div className="col-span-2">
+          <TextField
+            label="Job"
+            value={job.name}
+            disabled={disabled}
+            onChange={(name) => change(store, 'Renamed the job', (old) => ({ ...old, name }))}
+          />
+        </div>
+        <Choice
+          list
+          label="Lengths in"
+          value={display.unit}
+          disabled={disabled}
+          choices={UNITS}
+          onChange={(unit) => shown({ ...display, unit })}
+        />
+        <Choice
+          list
+          label="Shown to"
+          value={String(display.division)}
+          disabled={disabled || display.unit === 'mm'}
+          choices={display.unit === 'mm' ? [[String(display.division), '0.1 mm']] : DIVISIONS}
+          onChange={(division) =>
+            shown({
+              ...display,
+              division: division === 'decimal' ? division : (Number(division) as LengthFormat['division']),
+            })
+          }
+        />
+      </div>
       <div className="grid grid-cols-2 gap-3">
         <TextField
           label="Donor"

@@ -1,0 +1,71 @@
+// @vitest-environment jsdom
+import { evaluatePlan, inches, type JobFile, parseJobFile } from '@splay/core';
+import { beforeEach, expect, it, vi } from 'vitest';
+import { fireEvent, render, screen } from '../../test/page.ts';
+import { NewJob } from './new-job.tsx';
+
+const importJob = vi.hoisted(() => vi.fn<(text: string) => Promise<unknown>>());
+vi.mock('../client/api.ts', () => ({ api: { importJob } }));
+
+const sent = (): JobFile => parseJobFile(importJob.mock.lastCall?.[0] ?? '');
+const type = (name: string, text: string) => {
+  const box = screen.getByRole('textbox', { name });
+  fireEvent.change(box, { target: { value: text } });
+  fireEvent.blur(box);
+};
+const begin = () => fireEvent.click(screen.getByRole('button', { name: 'Begin' }));
+
+beforeEach(() => {
+  importJob.mockReset();
+  importJob.mockResolvedValue({ ok: false, reason: 'refused', detail: 'The shop may not write.', problems: [] });
+  render(<NewJob />);
+  fireEvent.click(screen.getByRole('button', { name: 'New job' }));
+});
+
+it('begins with the measures that were typed', () => {
+  type('Job', ' Bakery van ');
+  type('Donor', 'Old chassis');
+  type('Wheelbase', '133 1/2');
+  type('Frame ahead of the front axle', '0');
+  begin();
+  const { job } = sent();
+  expect([job.name, job.donor.name]).toEqual(['Bakery van', 'Old chassis']);
+  const { after } = evaluatePlan(job).measures;
+  expect(after.wheelbase).toBeCloseTo(inches(133.5), 6);
+  expect(after.frontOverhang).toBeCloseTo(0, 6);
+});
+
+it('asks for names before it sends anything', () => {
+  begin();
+  expect(screen.getByRole('alert').textContent).toMatch(/Name the job and the donor/);
+  expect(importJob).not.toHaveBeenCalled();
+});
+
+it('does not take a measure that cannot be', () => {
+  type('Wheelbase', '-3');
+  expect(screen.getByRole('alert').textContent).toBe('Wheelbase must be more than 0.');
+  expect(screen.getByRole('textbox', { name: 'Wheelbase' })).toHaveProperty('value', '-3');
+  type('Job', 'Bakery van');
+  type('Donor', 'Old chassis');
+  begin();
+  expect(screen.getAllByRole('alert').at(-1)?.textContent).toBe('Put right what is marked first.');
+  expect(importJob).not.toHaveBeenCalled();
+});
+
+it('says why the server would not have it, and keeps what was typed', async () => {
+  type('Job', 'Bakery van');
+  type('Donor', 'Old chassis');
+  begin();
+  expect((await screen.findByRole('alert')).textContent).toBe('The shop may not write.');
+  expect(screen.getByRole('textbox', { name: 'Job' })).toHaveProperty('value', 'Bakery van');
+});
+
+it('works in millimetres where the shop does', () => {
+  fireEvent.click(screen.getByRole('button', { name: 'millimetres' }));
+  type('Job', 'Bakery van');
+  type('Donor', 'Old chassis');
+  type('Wheelbase', '3400');
+  begin();
+  expect(sent().job.display.unit).toBe('mm');
+  expect(evaluatePlan(sent().job).measures.after.wheelbase).toBeCloseTo(3400, 6);
+});

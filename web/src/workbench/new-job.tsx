@@ -1,0 +1,130 @@
+import { inches, jobFileOf, type LengthUnit, newJob, STOCK_SECTIONS, writeJobFile } from '@splay/core';
+import { Plus } from 'lucide-react';
+import { type SubmitEvent, useState } from 'react';
+import { api } from '../client/api.ts';
+import { Choice } from '../ui/choice.tsx';
+import { Dialog } from '../ui/dialog.tsx';
+import { LengthField } from '../ui/length-field.tsx';
+
+const MEASURES = [
+  ['wheelbase', 'Wheelbase'],
+  ['outsideWidth', 'Width over the rails'],
+  ['ahead', 'Frame ahead of the front axle'],
+  ['behind', 'Frame behind the rear axle'],
+  ['tyreRadius', 'Tyre radius, loaded'],
+] as const;
+
+type Measure = (typeof MEASURES)[number][0];
+
+/** What a light truck measures about: to be typed over with the tape in the other hand. */
+const ABOUT: Readonly<Record<Measure, number>> = {
+  wheelbase: inches(130),
+  outsideWidth: inches(34),
+  ahead: inches(32),
+  behind: inches(48),
+  tyreRadius: inches(15),
+};
+
+/** Begins a job with the first measures of a donor. */
+export function NewJob() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" className="button button-dark" onClick={() => setOpen(true)}>
+        <Plus size={15} aria-hidden="true" />
+        New job
+      </button>
+      {open && (
+        <Dialog title="A new job" onClose={() => setOpen(false)}>
+          <NewJobForm />
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+function NewJobForm() {
+  const [name, setName] = useState('');
+  const [donor, setDonor] = useState('');
+  const [unit, setUnit] = useState<LengthUnit>('in');
+  const [measures, setMeasures] = useState(ABOUT);
+  const [section, setSection] = useState(STOCK_SECTIONS.length - 2);
+  const [problem, setProblem] = useState('');
+  const [sending, setSending] = useState(false);
+  const display = { unit, division: 16 } as const;
+  const begin = async (event: SubmitEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    if (event.currentTarget.querySelector('[aria-invalid=true]')) return setProblem('Put right what is marked first.');
+    const stock = STOCK_SECTIONS[section];
+    if (name.trim() === '' || donor.trim() === '' || !stock)
+      return setProblem('Name the job and the donor, so that you find them again.');
+    setSending(true);
+    const job = newJob({ name: name.trim(), donor: donor.trim(), display, ...measures, section: stock.section });
+    const answer = await api.importJob(writeJobFile(jobFileOf(job, [])));
+    if (answer.ok) return location.assign(`/jobs/${answer.value.id}/donor`);
+    setSending(false);
+    setProblem(answer.problems[0]?.message ?? answer.detail);
+  };
+  const text = (label: string, value: string, set: (text: string) => void, example: string) => (
+    <label className="block text-sm text-pencil">
+      {label}
+      <input
+        className="field mt-1 h-9 text-graphite"
+        value={value}
+        placeholder={example}
+        maxLength={120}
+        onChange={(event) => set(event.target.value)}
+      />
+    </label>
+  );
+  return (
+    <form className="space-y-3" onSubmit={(event) => void begin(event)}>
+      <div className="grid gap-3 sm:grid-cols-2">
+        {text('Job', name, setName, 'Bakery van on the old chassis')}
+        {text('Donor', donor, setDonor, 'what stands on the stands')}
+        <Choice
+          label="Lengths in"
+          value={unit}
+          disabled={false}
+          choices={[
+            ['in', 'inches'],
+            ['mm', 'millimetres'],
+          ]}
+          onChange={setUnit}
+        />
+        <Choice
+          list
+          label="Rail, the nearest to it"
+          value={String(section)}
+          disabled={false}
+          choices={STOCK_SECTIONS.map((stock, index) => [String(index), stock.name] as const)}
+          onChange={(index) => setSection(Number(index))}
+        />
+        {MEASURES.map(([key, label]) => (
+          <LengthField
+            key={key}
+            label={label}
+            mm={measures[key]}
+            format={display}
+            check={(mm) =>
+              mm > 0 || (mm === 0 && (key === 'ahead' || key === 'behind')) ? null : `${label} must be more than 0.`
+            }
+            onChange={(mm) => setMeasures((old) => ({ ...old, [key]: mm }))}
+          />
+        ))}
+      </div>
+      <p className="text-sm text-pencil">
+        Enough to draw it, straight and level. The Donor bench asks for the rest: stations, kick-up, taper, what hangs
+        on the rails, the datum hole.
+      </p>
+      {problem && (
+        <p role="alert" className="border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+          {problem}
+        </p>
+      )}
+      <button type="submit" className="button button-dark" disabled={sending}>
+        Begin
+      </button>
+    </form>
+  );
+}
