@@ -31,46 +31,63 @@ interface KeypadProps {
 /** Keys for a thumb in a glove: whole figures on the left, the fractions of a tape on the right. */
 export function Keypad({ unit, minus, onKey }: KeypadProps) {
   const key = 'heading flex min-h-14 items-center justify-center border border-graphite bg-sheet active:bg-layout-wash';
+  const digit = (figure: string) => (
+    <button
+      key={figure}
+      type="button"
+      className={`${key} text-2xl ${unit === 'mm' && figure === '0' ? 'col-span-4' : ''}`}
+      onClick={() => onKey(figure)}
+    >
+      {figure}
+    </button>
+  );
+  const below = (
+    <button
+      type="button"
+      className={`${key} text-2xl disabled:border-rule disabled:text-rule`}
+      aria-label="minus"
+      disabled={!minus}
+      onClick={() => onKey('minus')}
+    >
+      −
+    </button>
+  );
+  const back = (
+    <button type="button" className={key} aria-label="take back" onClick={() => onKey('back')}>
+      <Delete size={22} />
+    </button>
+  );
+  if (unit === 'mm')
+    return (
+      <div className="grid grid-cols-4 gap-1.5">
+        {DIGITS.slice(0, 3).map(digit)}
+        {back}
+        {DIGITS.slice(3, 6).map(digit)}
+        {below}
+        {DIGITS.slice(6, 9).map(digit)}
+        {digit('.')}
+        {digit('0')}
+      </div>
+    );
   return (
     <div className="flex gap-2">
       <div className="grid flex-[3] grid-cols-3 gap-1.5">
-        {DIGITS.map((digit) => (
-          <button key={digit} type="button" className={`${key} text-2xl`} onClick={() => onKey(digit)}>
-            {digit}
+        {DIGITS.map(digit)}
+        {below}
+        {back}
+      </div>
+      <div className="grid flex-[4] grid-cols-4 gap-1.5" role="group" aria-label="Fractions of an inch">
+        {SIXTEENTHS.map((fraction) => (
+          <button
+            key={fraction}
+            type="button"
+            className={`${key} text-[1.7rem] ${fraction.endsWith('/16') ? '' : 'bg-bench'}`}
+            onClick={() => onKey(fraction)}
+          >
+            <span className="fraction">{fraction}</span>
           </button>
         ))}
-        {unit === 'mm' && (
-          <button type="button" className={`${key} text-2xl`} onClick={() => onKey('.')}>
-            .
-          </button>
-        )}
-        <button
-          type="button"
-          className={`${key} text-2xl disabled:border-rule disabled:text-rule`}
-          aria-label="minus"
-          disabled={!minus}
-          onClick={() => onKey('minus')}
-        >
-          −
-        </button>
-        <button type="button" className={key} aria-label="take back" onClick={() => onKey('back')}>
-          <Delete size={22} />
-        </button>
       </div>
-      {unit === 'in' && (
-        <div className="grid flex-[4] grid-cols-4 gap-1.5" role="group" aria-label="Fractions of an inch">
-          {SIXTEENTHS.map((fraction) => (
-            <button
-              key={fraction}
-              type="button"
-              className={`${key} text-[1.7rem] ${fraction.endsWith('/16') ? '' : 'bg-bench'}`}
-              onClick={() => onKey(fraction)}
-            >
-              <span className="fraction">{fraction}</span>
-            </button>
-          ))}
-        </div>
-      )}
     </div>
   );
 }
