@@ -53,7 +53,12 @@ describe('the cautions', () => {
   });
 
   it('name what comes off by bolts, and which brake lines the plan touches', () => {
-    expect(here(van, 'fasteners')).toMatch(/Hitch bracket/);
+    expect(here(van, 'fasteners')).toMatch(/^Comes off: .*Hitch bracket/);
+    const welded = van.donor.features.map((feature) => ({ ...feature, attachment: 'weld' as const }));
+    const members = van.donor.crossmembers.map((member) => ({ ...member, fixing: 'riveted' as const }));
+    expect(ids({ ...van, donor: { ...van.donor, features: welded, crossmembers: members } })).not.toContain(
+      'fasteners',
+    );
     expect(here(van, 'brakes')).toBe('Here: Rear brake line.');
     expect(here(van, 'halves')).toBe('The plan cuts the frame through at A, B.');
   });

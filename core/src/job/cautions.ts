@@ -1,5 +1,5 @@
 import { type Feature, railOf, SIDES } from '../frame/index.ts';
-import type { PlanResult } from '../plan/index.ts';
+import type { Fate, PlanResult } from '../plan/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { Job } from './job.ts';
 
@@ -93,11 +93,16 @@ const halves: Told = (_, { joints, removed }) => {
     : '';
 };
 
+/** What becomes of bolted things whose bolts must be undone. */
+const COMES_OFF: readonly Fate[] = ['removed', 're-drill', 're-weld'];
+
 const fasteners: Told = (_, { features, crossmembers }) => {
   const off = [
-    ...features.flatMap(({ feature, fate }) => (fate === 'removed' || fate === 're-drill' ? [feature.name] : [])),
+    ...features.flatMap(({ feature, fate }) =>
+      feature.attachment === 'bolts' && COMES_OFF.includes(fate) ? [feature.name] : [],
+    ),
     ...crossmembers.flatMap(({ crossmember, fate }) =>
-      fate === 'removed' || fate === 're-drill' || fate === 're-weld' ? [crossmember.name] : [],
+      crossmember.fixing === 'bolted' && COMES_OFF.includes(fate) ? [crossmember.name] : [],
     ),
   ];
   return off.length === 0 ? null : `Comes off: ${off.join(', ')}.`;
