@@ -21,6 +21,9 @@ test('the pages before a job have no accessibility faults that axe can find', as
   expect(await faults(page)).toEqual([]);
   await openDemoShop(page);
   expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(page.getByRole('dialog', { name: 'A new job' })).toBeVisible();
+  expect(await faults(page)).toEqual([]);
 });
 
 for (const bench of ['donor', 'cuts', 'marks', 'true-up'])
@@ -29,6 +32,14 @@ for (const bench of ['donor', 'cuts', 'marks', 'true-up'])
     await openBench(page, await newFlagship(page, `Van for ${bench}`), bench);
     expect(await faults(page)).toEqual([]);
   });
+
+test('nor have the cautions, opened', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer with cautions'), 'marks');
+  await page.getByText('Before the saw').click();
+  await expect(page.getByRole('button', { name: 'Mark as read: Fire watch' })).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+});
 
 test('nor have plans side by side', async ({ page }) => {
   await openDemoShop(page);

@@ -7,10 +7,13 @@ import * as schema from './schema.ts';
 export type Database = NodePgDatabase<typeof schema>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
+/** Connections of one web process. */
+const MOST_CONNECTIONS = 10;
+
 let opened: { readonly pool: Pool; readonly database: Database } | undefined;
 
 function open() {
-  const pool = new Pool({ connectionString: env.databaseUrl, max: 10, connectionTimeoutMillis: 5000 });
+  const pool = new Pool({ connectionString: env.databaseUrl, max: MOST_CONNECTIONS, connectionTimeoutMillis: 5000 });
   // A connection that dies while idle (the database was restarted) is replaced at the next query.
   pool.on('error', (error) => logError(error, 'database'));
   // One that dies inside a transaction fails its query, which answers for it; without a listener it would end the process.
@@ -25,16 +28,26 @@ export function database(): Database {
 }
 
 /**
- * Runs queries in one transaction, on a connection of its own that goes back to the pool whatever happens: also when
- * the server went away before BEGIN, which Drizzle's transaction on a pool never gives back.
+ * Runs queries in one transaction, on a connection of its own that goes back to the pool whatever happens. A connection
+ * that the server dropped while it lay in the pool (it was restarted) shows at BEGIN, before anything was done: it is
+ * thrown away and the next one tried, so that nobody sees it.
  */
 export async function inTransaction<T>(run: (tx: Transaction) => Promise<T>): Promise<T> {
   opened ??= open();
-  const client = await opened.pool.connect();
-  try {
-    return await drizzle(client, { schema }).transaction(run);
-  } finally {
-    client.release();
+  for (let left = MOST_CONNECTIONS; ; left -= 1) {
+    const client = await opened.pool.connect();
+    let begun = false;
+    try {
+      return await drizzle(client, { schema }).transaction((tx) => {
+        begun = true;
+        return run(tx);
+      });
+    } catch (error) {
+      if (begun || left === 0) throw error;
+      logError(error, 'database connection before a transaction');
+    } finally {
+      client.release(!begun);
+    }
   }
 }
 
