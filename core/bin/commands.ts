@@ -83,10 +83,10 @@ function check({ job }: JobFile): Result {
 function evaluated({ job }: JobFile): Result {
   const { measures, tape, operations, joints, cutEnds, axles, points, features, crossmembers, controls, ...rest } =
     evaluatePlan(job);
-  const { conflicts, pieces, reworks, laden } = rest;
+  const { conflicts, pieces, reworks, laden, driveLine } = rest;
   const profile = frameProfile(pieces, sectionLookup(job.donor));
   const frame = { joints, cutEnds, axles, points, features, crossmembers, reworks, profile };
-  const result = { plan: job.plan.name, measures, laden, tape, operations, ...frame, controls, conflicts };
+  const result = { plan: job.plan.name, measures, laden, driveLine, tape, operations, ...frame, controls, conflicts };
   return {
     code: conflicts.some(({ severity }) => severity === 'stop') ? 1 : 0,
     output: `${JSON.stringify(result, null, 2)}\n`,

@@ -34,6 +34,9 @@ describe('splay', () => {
     expect(JSON.parse(commands(['evaluate', sprayer], { plan: 'Close to the links' }, read).output)).toMatchObject({
       plan: 'Close to the links',
       laden: { after: { rear: { rating: 2177.243376 } } },
+      driveLine: {
+        after: { shafts: [{ front: { point: { kind: 'output-flange' } }, rear: { point: { kind: 'pinion' } } }] },
+      },
     });
     expect(() => commands(['check', sprayer], { plan: 'Nowhere' }, read)).toThrow(/There are: .*“Behind the cab”/);
   });
