@@ -131,6 +131,17 @@ describe('the operation at hand', () => {
   });
 });
 
+describe('the sketch of a bracket', () => {
+  it('tells both edges on a web, and the edge that it sits on', () => {
+    open(sprayer);
+    press(/Bed mount 2/);
+    expect(screen.getByText('from the top edge').nextSibling?.textContent).toMatch(/^1 in/);
+    press(/Tank strap 1/);
+    expect(screen.queryByText('from the top edge')).toBeNull();
+    expect(screen.getByText('on the bottom of the rail')).toBeTruthy();
+  });
+});
+
 describe('what is wrong with a plan', () => {
   it('is listed with its ways out, and a press goes to its place', () => {
     const { asked } = open(van);

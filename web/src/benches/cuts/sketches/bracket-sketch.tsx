@@ -15,7 +15,10 @@ export function BracketSketch({ operation, job, depth }: SketchOf<'bracket'>) {
   if (!feature) return null;
   const exact = finer(job.display);
   const length = (mm: number) => <Length mm={mm} format={exact} unit />;
-  const down = change.what === 'move' ? change.down : feature.down;
+  /** Below the top edge, mm: what stands on an edge stands there whatever its figure says. */
+  const onRail = (down: number) => ({ top: 0, bottom: depth, 'web-outside': down, 'web-inside': down })[feature.face];
+  const [was, down] = [onRail(feature.down), onRail(change.what === 'move' ? change.down : feature.down)];
+  const onEdge = feature.face === 'top' || feature.face === 'bottom';
   const count = change.what === 'drill' ? change.count : 1;
   const y = TOP + Math.min(1, Math.max(0, down / depth)) * HEIGHT;
   const radius = feature.diameter / 2;
@@ -25,8 +28,12 @@ export function BracketSketch({ operation, job, depth }: SketchOf<'bracket'>) {
     <SketchFigure
       name={`${feature.name} on the rail, seen from the side`}
       figures={[
-        ['from the top edge', length(down - radius)],
-        ['from the bottom edge', length(depth - down - radius)],
+        ...(onEdge
+          ? ([['sits', `on the ${feature.face} of the rail`]] as const)
+          : ([
+              ['from the top edge', length(down - radius)],
+              ['from the bottom edge', length(depth - down - radius)],
+            ] as const)),
         ...(change.what === 'drill' && count > 1
           ? ([
               ['steel between two holes', length(change.pitch - feature.diameter)],
@@ -36,12 +43,8 @@ export function BracketSketch({ operation, job, depth }: SketchOf<'bracket'>) {
       ]}
     >
       <rect x={12} y={TOP} width={W - 24} height={HEIGHT} {...steel} />
-      {change.what === 'move' && Math.abs(feature.down - down) > 0.1 && (
-        <g
-          transform={`translate(${W / 2} ${TOP + (feature.down / depth) * HEIGHT})`}
-          className="text-pencil"
-          opacity={0.5}
-        >
+      {change.what === 'move' && Math.abs(was - down) > 0.1 && (
+        <g transform={`translate(${W / 2} ${TOP + (was / depth) * HEIGHT})`} className="text-pencil" opacity={0.5}>
           <FeatureSymbol name={symbolOf(feature.kind)} width={20} />
         </g>
       )}
