@@ -105,7 +105,8 @@ function delimiterOf(text: string): string {
 }
 
 /**
- * The rows of a CSV table, lengths in mm, masses in kg. Cells are parted by commas, or by semicolons or tabs as spreadsheets give.
+ * The rows of a CSV table, lengths in mm, masses in kg. Cells are parted by commas, or by semicolons or tabs as
+ * spreadsheets give.
  * @throws InputError with every problem, each with its line.
  */
 export function readTable(columns: readonly TableColumn[], text: string): TableRow[] {

@@ -16,6 +16,13 @@ export const railEnds = (rail: Rail): readonly [front: number, rear: number] => 
   rail[rail.length - 1]?.x ?? 0,
 ];
 
+/** Length from the first station of a rail straight to its last, mm: that of new rail, which has no others. */
+export function straightLength(rail: Rail): number {
+  const [first, last] = [rail[0], rail[rail.length - 1]];
+  if (!first || !last) return 0;
+  return Math.hypot(last.x - first.x, last.halfWidth - first.halfWidth, last.top - first.top);
+}
+
 /** Index of the stretch that holds `x`; at a station the stretch behind it, unless `toward` asks for the one ahead. */
 function stretchAt(rail: Rail, x: number, toward: 'front' | 'rear'): number {
   let low = 0;

@@ -32,7 +32,10 @@ function withTransitions(plan: unknown): unknown {
 }
 
 export const MIGRATIONS: Migrations = {
-  /** 2: variants, a note on each plan, transitions where rail comes out, the body's masses, the material's figures, cautions read. */
+  /**
+   * 2: variants, a note on each plan, transitions where rail comes out, the body's masses, the material's figures,
+   * cautions read.
+   */
   1: ({ job, ...file }) => ({
     ...file,
     job: isRecord(job)

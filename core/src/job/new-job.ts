@@ -1,6 +1,6 @@
 import type { Frame } from '../frame/index.ts';
 import { STOCK_MATERIALS } from '../materials/index.ts';
-import { emptyPlan } from '../plan/index.ts';
+import { emptyPlan, newHole } from '../plan/index.ts';
 import type { Section } from '../sections/index.ts';
 import { inches, type LengthFormat } from '../units/index.ts';
 import type { Job } from './job.ts';
@@ -45,18 +45,10 @@ function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, s
     crossmembers: [],
     features: [
       {
+        ...newHole('datum', wheelbase * DATUM_SHARE),
         id: 'datum',
         name: 'Datum hole',
-        kind: 'hole',
-        side: 'both',
-        x: wheelbase * DATUM_SHARE,
-        length: 0,
-        face: 'web-outside',
         down: section.depth / 2,
-        diameter: inches(1 / 2),
-        attachment: 'hole',
-        movable: 'no',
-        mass: 0,
       },
     ],
     datum: 'datum',

@@ -7,6 +7,7 @@ import {
   type Side,
   SIDES,
   sideSign,
+  straightLength,
   type Vec3,
 } from '../frame/index.ts';
 import { sectionLookup } from '../frame/index.ts';
@@ -245,14 +246,12 @@ function newPiecesOf(result: PlanResult, operations: ReadonlyMap<string, Operati
       .join(' ');
     return SIDES.map((side) => {
       const rail = piece.rails[side];
-      const [a, b] = [rail[0], rail[rail.length - 1]];
-      const length = a && b ? Math.hypot(b.x - a.x, b.halfWidth - a.halfWidth, b.top - a.top) : 0;
       return {
         letters,
         operation,
         side,
-        section: a?.section ?? '',
-        length,
+        section: rail[0]?.section ?? '',
+        length: straightLength(rail),
         kerf: operation.kind === 'lengthen' ? kerf : 0,
       };
     });

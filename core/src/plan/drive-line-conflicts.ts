@@ -38,11 +38,8 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
       },
     ];
   });
-  const joints = [...after.shafts.map(({ front }) => front), ...after.shafts.slice(-1).map(({ rear }) => rear)];
-  const joint = (shafts: readonly Shaft[], id: string) =>
-    shafts.flatMap(({ front, rear }) => [front, rear]).find(({ point }) => point.id === id)?.angle ?? null;
-  const steep = joints.flatMap((made): Conflict[] => {
-    const old = joint(before.shafts, made.point.id);
+  const steep = after.joints.flatMap((made): Conflict[] => {
+    const old = before.joints.find(({ point }) => point.id === made.point.id)?.angle ?? null;
     if (made.angle === null || made.angle <= most + 1e-6) return [];
     return [
       {

@@ -20,6 +20,8 @@ export interface Shaft {
 /** The shafts from the gearbox to the axle, front to rear. */
 export interface DriveLine {
   readonly shafts: readonly Shaft[];
+  /** One more than there are shafts. */
+  readonly joints: readonly ShaftJoint[];
   /** The joint that works hardest; null while no direction is known. */
   readonly worst: ShaftJoint | null;
 }
@@ -67,6 +69,7 @@ export function driveLineOf(points: readonly Point[], which: 'donor' | 'built'):
       rear: joints[index + 1] as ShaftJoint,
       length: distance(places[index] as Vec3, places[index + 1] as Vec3),
     })),
+    joints,
     worst: known.reduce<ShaftJoint | null>(
       (worst, joint) => (!worst || (joint.angle ?? 0) > (worst.angle ?? 0) ? joint : worst),
       null,

@@ -6,9 +6,10 @@ import { type Laden, ladenOf } from './axle-loads.ts';
 import { type Conflict, SEVERITIES } from './conflict.ts';
 import type { Context } from './context.ts';
 import { type ControlPrediction, controlPredictions, type FindPoint, pointFinder } from './control.ts';
+import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
 import { type DriveLine, driveLineOf } from './drive-line.ts';
 import { findConflicts } from './find-conflicts.ts';
-import { type Joint, jointsOf, letterOf } from './joint.ts';
+import { type Joint, jointsOf } from './joint.ts';
 import { type Measures, measuresOf, type Standing } from './measures.ts';
 import type { Operation, Plan } from './operation.ts';
 import { applyOperation } from './operations/index.ts';
@@ -21,7 +22,7 @@ import {
   featureOutcomes,
 } from './feature-outcome.ts';
 import { type RiderOutcome, riderOutcome } from './rider-outcome.ts';
-import { frontTop, type Piece, rearTop, type RemovedPiece, frontSpine, rearSpine } from './piece.ts';
+import type { Piece, RemovedPiece } from './piece.ts';
 import { donorState, type PlanState, type Refusal, type Rework } from './state.ts';
 import { builtOf, type Tape, tapeOf } from './tape.ts';
 
@@ -32,15 +33,6 @@ export interface PlanInput {
   readonly plan: Plan;
   readonly rules: Rulebook;
   readonly display: LengthFormat;
-}
-
-/** A free end that the plan cut, lettered along with the joints. */
-export interface CutEnd {
-  readonly letter: string;
-  readonly operation: string;
-  readonly end: 'front' | 'rear';
-  readonly builtX: number;
-  readonly donorX: number | null;
 }
 
 /** How one operation went. */
@@ -166,44 +158,6 @@ function carryOutAll(before: Prepared, { plan, rules, display }: PlanInput, cont
   }
   before.trail = { rules, display, steps };
   return steps;
-}
-
-/** Free ends of the chain that an operation cut. */
-function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
-  const [first, last] = [state.pieces[0] as Piece, state.pieces[state.pieces.length - 1] as Piece];
-  const donorX = (piece: Piece, x: number) => (piece.source === 'donor' ? x : null);
-  return [
-    ...(first.front.operation && first.front.operation !== first.source
-      ? [
-          {
-            operation: first.front.operation,
-            end: 'front' as const,
-            builtX: frontSpine(first).x,
-            donorX: donorX(first, frontTop(first)),
-          },
-        ]
-      : []),
-    ...(last.rear.operation && last.rear.operation !== last.source
-      ? [
-          {
-            operation: last.rear.operation,
-            end: 'rear' as const,
-            builtX: rearSpine(last).x,
-            donorX: donorX(last, rearTop(last)),
-          },
-        ]
-      : []),
-  ];
-}
-
-/** Letters joints and free ends together, front to rear. */
-function lettered(joints: readonly Omit<Joint, 'letter'>[], ends: readonly Omit<CutEnd, 'letter'>[]) {
-  const inOrder = [...joints, ...ends].sort((a, b) => a.builtX - b.builtX);
-  const letter = (mark: (typeof inOrder)[number]): string => letterOf(inOrder.indexOf(mark));
-  return {
-    joints: joints.map((joint): Joint => ({ ...joint, letter: letter(joint) })),
-    cutEnds: ends.map((end): CutEnd => ({ ...end, letter: letter(end) })),
-  };
 }
 
 /**

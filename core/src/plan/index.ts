@@ -14,7 +14,8 @@ export {
   withOrder,
   withoutOperation,
 } from './edit-plan.ts';
-export { type CutEnd, evaluatePlan, type OperationOutcome, type PlanInput, type PlanResult } from './evaluate-plan.ts';
+export { type CutEnd } from './cut-ends.ts';
+export { evaluatePlan, type OperationOutcome, type PlanInput, type PlanResult } from './evaluate-plan.ts';
 export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
 export { type Joint, type JointSide, type JointVerdict, letterOf, transitionFor } from './joint.ts';
 export { type Measures } from './measures.ts';

@@ -1,4 +1,4 @@
-import { type Side, SIDES } from '../frame/index.ts';
+import { type Side, SIDES, straightLength } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { angleText } from '../units/index.ts';
 import type { Conflict } from './conflict.ts';
@@ -67,10 +67,8 @@ export const joints: Finder = (findings, { show }) =>
 
 /** How far an oblique new piece brings a rail over from the line of the rail ahead, and how much it turns it at most. */
 function slantOf(piece: Piece, ahead: JointSide, behind: JointSide, side: Side) {
-  const [a, b] = [piece.rails[side][0], piece.rails[side].at(-1)];
-  const long = a && b ? Math.hypot(b.x - a.x, b.halfWidth - a.halfWidth, b.top - a.top) : 0;
   const [first, second] = [Math.hypot(ahead.yaw, ahead.pitch), Math.hypot(behind.yaw, behind.pitch)];
-  return { over: long * Math.sin(first), turn: Math.max(first, second) };
+  return { over: straightLength(piece.rails[side]) * Math.sin(first), turn: Math.max(first, second) };
 }
 
 /** Transition pieces that bring a rail farther over, or turn it more, than the rulebook allows. */

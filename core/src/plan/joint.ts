@@ -118,9 +118,9 @@ const apart = ({ sides }: Joint): number =>
   Math.max(...SIDES.map((side) => Math.hypot(sides[side].dy, sides[side].dz)));
 
 /**
- * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch or centimetre, that
- * turns the rail by no more than half of what the rulebook allows, since a taper may add the other half. Null where
- * none is needed, and where the ends are farther apart than the rulebook lets one reach.
+ * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch or
+ * centimetre, that turns the rail by no more than half of what the rulebook allows, since a taper may add the other
+ * half. Null where none is needed, and where the ends are farther apart than the rulebook lets one reach.
  */
 export function transitionFor(joint: Joint, { rules, display }: Pick<Context, 'rules' | 'display'>): number | null {
   const offset = apart(joint);

@@ -1,4 +1,4 @@
-import { lengthText, type LengthFormat, nudgeOf, parseLength } from '@splay/core';
+import { formatLength, type LengthFormat, nudgeOf, parseLength } from '@splay/core';
 import { Minus, Plus } from 'lucide-react';
 import { type KeyboardEvent, useId, useState } from 'react';
 
@@ -32,7 +32,7 @@ export function LengthField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const shown = draft ?? lengthText(mm, format).replace(/ (scant|full)$/, '');
+  const shown = draft ?? formatLength(mm, format).text;
 
   const take = (value: number) => {
     const wrong = check?.(value) ?? null;

@@ -1,4 +1,4 @@
-import { type LengthFormat, lengthText, parseLength, parseQuantity, quantityFigure, quantityUnit } from '@splay/core';
+import { type LengthFormat, formatLength, parseLength, parseQuantity, quantityFigure, quantityUnit } from '@splay/core';
 
 /** A column that holds figures: set to the right. */
 export const isFigure = ({ kind }: { readonly kind: string }): boolean =>
@@ -125,7 +125,7 @@ export const words = <T extends string>(values: readonly T[]): (readonly [value:
 export function cellText<Row>(column: Column<Row>, row: Row, format: LengthFormat): string {
   switch (column.kind) {
     case 'length':
-      return lengthText(column.get(row) - (column.offset ?? 0), format).replace(/ (scant|full)$/, '');
+      return formatLength(column.get(row) - (column.offset ?? 0), format).text;
     case 'number': {
       const value = column.get(row);
       return value === undefined ? '' : String(Number((value * (column.factor ?? 1)).toFixed(3)));

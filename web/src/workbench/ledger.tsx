@@ -32,7 +32,7 @@ const VERDICT_WORDS: Readonly<Record<JointVerdict, string>> = {
   cannot: 'cannot',
 };
 
-/** The reading farthest from its target at the latest stage that has any. */
+/** The reading farthest from its target, of the last stage that was read at. */
 function worstReading(job: Job, result: PlanResult, readings: readonly Reading[]) {
   const stage = [...STAGES]
     .reverse()

@@ -44,8 +44,7 @@ const reasons = (conflicts: readonly Conflict[]) => conflicts.map(({ message }) 
 
 /** Working angles of the drive line's joints, front to rear. */
 function shaftAngles({ result }: Candidate): string {
-  const shafts = result.driveLine.after?.shafts ?? [];
-  const joints = [...shafts.map(({ front }) => front), ...shafts.slice(-1).map(({ rear }) => rear)];
+  const joints = result.driveLine.after?.joints ?? [];
   return joints.length === 0 ? '–' : joints.map(({ angle }) => (angle === null ? '–' : angleText(angle))).join(', ');
 }
 
@@ -115,11 +114,7 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
     length('Widest', ({ result }) => result.measures.after.widest),
     length('Lowest over the ground', ({ result }) => result.measures.after.lowest?.clearance),
     words('Departure', ({ result }) => degrees(result.measures.after.departure)),
-    {
-      name: 'Shaft joints work at',
-      differs: wordsDiffer(shaftAngles),
-      show: shaftAngles,
-    },
+    words('Shaft joints work at', shaftAngles),
     mass('Mass of the frame', ({ result }) => result.measures.after.mass),
     axle('Front axle, laden', 'front'),
     axle('Rear axle, laden', 'rear'),

@@ -2,7 +2,7 @@ import {
   angleText,
   type Job,
   type LengthFormat,
-  lengthText,
+  formatLength,
   type Operation,
   operationName,
   type PlanResult,
@@ -24,7 +24,7 @@ interface OperationListProps {
 
 /** The figure an operation is remembered by. */
 function figureOf(operation: Operation, display: LengthFormat): string {
-  const show = (mm: number) => lengthText(mm, display).replace(/ (scant|full)$/, '');
+  const show = (mm: number) => formatLength(mm, display).text;
   switch (operation.kind) {
     case 'shorten':
       return `−${show(operation.to.x - operation.from.x)}`;

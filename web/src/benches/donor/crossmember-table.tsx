@@ -1,4 +1,4 @@
-import { type Crossmember, datumStation, inches } from '@splay/core';
+import { type Crossmember, datumStation, inches, newCrossmember } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
 import { CrossmemberDetail } from './crossmember-detail.tsx';
@@ -35,15 +35,10 @@ export function CrossmemberTable(part: PartProps) {
         selectedRow={index}
         onSelectRow={(row) => onSelect(crossmembers[row]?.id ?? null)}
         newRow={(after, count) => ({
+          ...newCrossmember('crossmember', (after?.x ?? 0) + inches(12)),
           id: freshId('crossmember', crossmembers),
           name: `Crossmember ${count + 1}`,
-          x: (after?.x ?? 0) + inches(12),
-          length: inches(3),
-          depth: inches(4),
-          below: inches(1),
           fixing: 'riveted',
-          removable: true,
-          mass: 8,
         })}
         onChange={(rows) =>
           setRows('Edited crossmembers', 'crossmembers', (frame) => ({ ...frame, crossmembers: rows }))

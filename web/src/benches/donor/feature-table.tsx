@@ -1,4 +1,4 @@
-import { datumStation, type Feature, FEATURE_KINDS, type Group, inches } from '@splay/core';
+import { datumStation, type Feature, FEATURE_KINDS, type Group, newHole } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
@@ -33,18 +33,9 @@ export function FeatureTable(part: PartProps) {
         selectedRow={index}
         onSelectRow={(row) => onSelect(features[row]?.id ?? null)}
         newRow={(after, count) => ({
+          ...newHole('feature', after?.x ?? datumStation(job.donor)),
           id: freshId('feature', features),
           name: `Feature ${count + 1}`,
-          kind: 'hole',
-          side: 'both',
-          x: after?.x ?? datumStation(job.donor),
-          length: 0,
-          face: 'web-outside',
-          down: inches(2),
-          diameter: inches(1 / 2),
-          attachment: 'hole',
-          movable: 'no',
-          mass: 0,
         })}
         onChange={(rows) => setRows('Edited features', 'features', (frame) => ({ ...frame, features: rows }))}
       />

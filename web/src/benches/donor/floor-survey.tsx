@@ -1,4 +1,4 @@
-import { datumStation, type Frame, lengthText, measuringGuide, parseLength } from '@splay/core';
+import { datumStation, type Frame, formatLength, measuringGuide, parseLength } from '@splay/core';
 import { ChevronLeft, ChevronRight, Plus, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
@@ -18,8 +18,10 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
   const [asked, setAsked] = useState<SurveyList>('stations');
   const list = lists.some(([known]) => known === asked) ? asked : (lists[0]?.[0] ?? 'stations');
   const stops = surveyStops(donor, list);
-  const [index, setIndex] = useState(0);
-  const stop = stops[Math.min(index, stops.length - 1)];
+  const [wanted, setIndex] = useState(0);
+  // The list may have got shorter since: undo, or somebody else's change.
+  const index = Math.max(0, Math.min(wanted, stops.length - 1));
+  const stop = stops[index];
   const [figureIndex, setFigureIndex] = useState(0);
   const figure = stop?.figures[figureIndex];
   const [text, setText] = useState('');
@@ -95,7 +97,7 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
       <section aria-label={stop?.name ?? 'Nothing yet'} className="border-2 border-graphite bg-sheet p-3">
         <div className="flex items-start gap-2">
           <div className="min-w-0 flex-1">
-            <p className="label">{stop ? `${Math.min(index, stops.length - 1) + 1} of ${stops.length}` : 'none yet'}</p>
+            <p className="label">{stop ? `${index + 1} of ${stops.length}` : 'none yet'}</p>
             <h2 className="heading text-2xl">{stop?.name ?? 'Nothing of the kind yet'}</h2>
           </div>
           <button type="button" className={square} aria-label="The one ahead" onClick={() => go(index - 1)}>
@@ -127,7 +129,7 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
 
       <ThumbEntry
         text={text}
-        before={figure ? lengthText(figure.mm, finer(display)).replace(/ (scant|full)$/, '') : '–'}
+        before={figure ? formatLength(figure.mm, finer(display)).text : '–'}
         problem={problem}
         unit={display.unit}
         minus={figure?.signed ?? false}

@@ -2,7 +2,7 @@ import {
   type ControlPrediction,
   judgeReading,
   latestReadings,
-  lengthText,
+  formatLength,
   parseLength,
   readReadings,
   type Reading,
@@ -187,7 +187,7 @@ interface ReadingCellProps {
 function ReadingCell({ control, reading, waiting, format, disabled, first, onTake }: ReadingCellProps) {
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
-  const stored = reading ? lengthText(reading.value, finer(format)).replace(/ (scant|full)$/, '') : '';
+  const stored = reading ? formatLength(reading.value, finer(format)).text : '';
   // Enter takes the reading and moves on, and moving on takes it once more: the second time there is nothing to take.
   const taken = useRef<string | null>(null);
   const commit = (): boolean => {

@@ -9,6 +9,7 @@ import {
   sectionLookup,
   sectionProperties,
   SIDES,
+  straightLength,
 } from '@splay/core';
 import type { ReactNode } from 'react';
 import { finer } from '../../../ui/finer.ts';
@@ -98,14 +99,13 @@ export function LengthSketch({ operation, job, result }: SketchOf<LengthKind>) {
 /** The new piece that an operation puts between two ends, and how much each joint turns. */
 function joining(operation: string, { pieces, joints }: PlanResult, length: (mm: number) => ReactNode) {
   const rail = pieces.find(({ source }) => source === operation)?.rails.left;
-  const [a, b] = [rail?.[0], rail?.at(-1)];
   const made = joints.filter((joint) => joint.operation === operation);
-  if (!a || !b || made.length === 0) return [];
+  if (!rail || made.length === 0) return [];
   const turns = made.map(({ sides }) =>
     Math.max(...SIDES.map((side) => Math.hypot(sides[side].yaw, sides[side].pitch))),
   );
   return [
-    ['the new piece', length(Math.hypot(b.x - a.x, b.halfWidth - a.halfWidth, b.top - a.top))],
+    ['the new piece', length(straightLength(rail))],
     ['turns the rail by', degrees(Math.max(...turns))],
   ] satisfies [string, ReactNode][];
 }
