@@ -64,7 +64,7 @@ export function SideView({
     .map((span) => [span.builtFrom, span.builtTo] as const);
   // Lines of dimensions: the wheelbase, the selected cut from the datum hole, and the chain through all cuts, whose
   // figures may stand above it.
-  const datumY = top + height - 45;
+  const datumY = top + height - 48;
   const links = chainOf(
     datum,
     cuts.map((cut) => cut.builtX),
@@ -72,7 +72,8 @@ export function SideView({
   );
   const fromDatum = chosenCut ? datumToCut(datum, chosenCut, links) : null;
   const laneY = fromDatum ? datumY - 27 : datumY;
-  const wheelbaseY = top + height - 18;
+  // Clear of the figures of folds, which stand on the tape.
+  const wheelbaseY = top + height - 23;
 
   return (
     <g clipPath="url(#clip-side)">
@@ -86,7 +87,7 @@ export function SideView({
         <RailDifference
           pieces={shown.pieces}
           format={job.display}
-          y={railTop + 78}
+          y={railTop + 74}
           {...{ view, across, section, datum }}
         />
       )}
