@@ -5,8 +5,9 @@ interface Token {
   readonly kind: 'number' | 'slash' | 'unit' | 'plus' | 'minus';
   readonly text: string;
   readonly at: number;
-  /** True when white space stands right before it. */
+  /** True when white space stands right before it, and right behind it. */
   readonly spaced: boolean;
+  readonly spacedBehind: boolean;
 }
 
 const UNIT_MM: Readonly<Record<string, number>> = {
@@ -75,11 +76,15 @@ function tokenize(text: string): Token[] {
       text: (match[index + 2] ?? '').toLowerCase(),
       at: end,
       spaced: (match[1] ?? '').length > 0,
+      spacedBehind: /^\s/.test(whole.slice(pattern.lastIndex)),
     });
     end = pattern.lastIndex;
   }
   return tokens;
 }
+
+/** A hyphen with space on both sides takes away; any other joins what stands at its two sides. */
+const subtracts = ({ spaced, spacedBehind }: Token): boolean => spaced && spacedBehind;
 
 /** Reads one length after another from the tokens; each method eats what it understood. */
 class LengthReader {
@@ -95,6 +100,11 @@ class LengthReader {
     for (let token = this.peek(); token; token = this.peek()) {
       if (token.kind !== 'plus' && token.kind !== 'minus')
         throw new LengthTextError('stray-text', `“${token.text}” is not expected here: join two lengths with + or −.`);
+      if (token.kind === 'minus' && !subtracts(token))
+        throw new LengthTextError(
+          'hyphen',
+          'A hyphen joins feet to inches and inches to their fraction, as in 12\'-6 1/2" or 12-3/8: to take one length from another put a space on both sides of it.',
+        );
       this.next += 1;
       const term = this.term();
       total += token.kind === 'plus' ? term : -term;
@@ -109,11 +119,17 @@ class LengthReader {
     return kind === 'minus' ? -this.term() : this.term();
   }
 
-  /** One length: `12 3/8 in`, or feet followed by inches: `1' 0 3/8"`, `1 ft 2`. */
+  /** One length: `12 3/8 in`, or feet followed by inches: `1' 0 3/8"`, `1 ft 2`, `12'-6 1/2"`. */
   private term(): number {
     const count = this.mixedNumber();
     const unit = this.eatUnit();
     if (unit !== 'ft') return count * (UNIT_MM[unit ?? this.unit] ?? Number.NaN);
+    const hyphen = this.peek();
+    if (hyphen?.kind === 'minus' && !subtracts(hyphen)) {
+      this.next += 1;
+      if (this.peek()?.kind !== 'number')
+        throw new LengthTextError('number-missing', 'After the feet and the hyphen the inches are missing.');
+    }
     if (this.peek()?.kind !== 'number') return count * 12 * MM_PER_INCH;
     const rest = this.mixedNumber();
     const restUnit = this.eatUnit() ?? 'in';
@@ -180,8 +196,9 @@ class LengthReader {
 /**
  * The length that a person typed, mm, not rounded.
  *
- * Understands mixed numbers, feet and inches, decimals, metric units, a leading sign, and sums and
- * differences of lengths. A bare number is in `unit`.
+ * Understands mixed numbers, feet and inches (`12' 6 1/2"`, `12'-6 1/2"`, `12ft-6in`), decimals, metric units, a
+ * leading sign, and sums and differences of lengths. A hyphen joins; only one with space on both sides takes away. A
+ * bare number is in `unit`.
  * Refuses, saying what and where: empty text, stray text, zero denominators, two slashes, a fraction after
  * decimals, and sizes beyond ±50 m.
  */
