@@ -1,6 +1,6 @@
 import type { Frame, FramePoint, Rail } from '../src/frame/index.ts';
 import { STOCK_MATERIALS } from '../src/materials/index.ts';
-import type { Operation, Place, Plan } from '../src/plan/index.ts';
+import { IN_LINE, type Operation, type Place, type Plan } from '../src/plan/index.ts';
 import type { PlanInput } from '../src/plan/index.ts';
 
 /** A frame for tests: two stations unless given, one tube section 150 deep, a datum hole, two axles. */
@@ -24,7 +24,8 @@ export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame
         kind: 'hole',
         side: 'both',
         x: 100,
-        length: 0,
+        ahead: 0,
+        behind: 0,
         face: 'web-outside',
         down: 75,
         diameter: 12,
@@ -50,21 +51,39 @@ export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame
 export const donor = (x: number): Place => ({ x, on: 'donor' });
 export const built = (x: number): Place => ({ x, on: 'built' });
 
-type Bare<T> = T extends Operation ? Omit<T, 'id' | 'note' | 'off'> : never;
+/** What most operations leave alone, and tests need not say. */
+const USUAL = {
+  shorten: { transition: 0, rise: 0 },
+  lengthen: { section: null, align: IN_LINE },
+  extend: { section: null, align: IN_LINE, cut: null },
+} as const;
+type Usual = 'transition' | 'rise' | 'align' | 'cut';
+
+type WithUsual<T> = T extends { kind: keyof typeof USUAL }
+  ? Omit<T, Usual> & Partial<Pick<T, Extract<keyof T, Usual>>>
+  : T;
+export type Bare<T = Operation> = T extends Operation ? WithUsual<Omit<T, 'id' | 'note' | 'off'>> : never;
 
 /** Operations with ids `op1`, `op2` … in order. */
-export function planOf(...operations: readonly Bare<Operation>[]): Plan {
+export function planOf(...operations: readonly Bare[]): Plan {
   return {
     name: 'Test plan',
     note: '',
     accepted: [],
     operations: operations.map(
-      (operation, index) => ({ id: `op${index + 1}`, note: '', off: false, ...operation }) as Operation,
+      (operation, index) =>
+        ({
+          id: `op${index + 1}`,
+          note: '',
+          off: false,
+          ...(USUAL as Readonly<Record<string, object>>)[operation.kind],
+          ...operation,
+        }) as Operation,
     ),
   };
 }
 
-export function inputOf(frame: Frame, ...operations: readonly Bare<Operation>[]): PlanInput {
+export function inputOf(frame: Frame, ...operations: readonly Bare[]): PlanInput {
   return {
     donor: frame,
     body: null,

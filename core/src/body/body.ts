@@ -31,27 +31,17 @@ export const newBody: Body = { name: 'Body', wheelbase: 0, outline: [], mounts: 
 /** A place on the body in frame coordinates: its front wheel opening stands on the front axle at `frontX`. */
 export const seated = (at: Vec3, frontX: number): Vec3 => ({ x: at.x + frontX, y: at.y, z: at.z });
 
-/** What no schema says about a body: ids that are used twice, a mass that is none. */
+/** What no schema says about a body: a mass that is none. */
 export function bodyProblems(body: Body, path: string): InputProblem[] {
-  const twice = (list: 'mounts' | 'masses'): InputProblem[] =>
-    body[list].flatMap(({ id }, index) =>
-      body[list].findIndex((other) => other.id === id) < index
-        ? [{ code: 'body/same-id', path: `${path}.${list}[${index}].id`, message: `“${id}” is used twice.` }]
-        : [],
-    );
-  return [
-    ...twice('mounts'),
-    ...twice('masses'),
-    ...body.masses.flatMap(({ name, mass }, index): InputProblem[] =>
-      mass > 0
-        ? []
-        : [
-            {
-              code: 'body/mass',
-              path: `${path}.masses[${index}].mass`,
-              message: `${name} needs a mass above 0 kg, or take it off the list.`,
-            },
-          ],
-    ),
-  ];
+  return body.masses.flatMap(({ name, mass }, index): InputProblem[] =>
+    mass > 0
+      ? []
+      : [
+          {
+            code: 'body/mass',
+            path: `${path}.masses[${index}].mass`,
+            message: `${name} needs a mass above 0 kg, or take it off the list.`,
+          },
+        ],
+  );
 }

@@ -60,9 +60,15 @@ describe('frameProblems', () => {
     ],
     ['frame/off-the-rail', 'donor.features[0].x', { features: [{ ...plainFrame().features[0]!, x: 7000 }] }, undefined],
     [
-      'frame/same-id',
-      'donor.features[1].id',
-      { features: [plainFrame().features[0]!, plainFrame().features[0]!] },
+      'frame/negative',
+      'donor.features[0].ahead',
+      { features: [{ ...plainFrame().features[0]!, ahead: -1 }] },
+      undefined,
+    ],
+    [
+      'frame/unknown-carrier',
+      'donor.axles[0].carrier',
+      { axles: plainFrame().axles.map((axle) => ({ ...axle, carrier: 'nothing' })) },
       undefined,
     ],
     [

@@ -79,15 +79,24 @@ export type FeatureKind = (typeof FEATURE_KINDS)[number];
 
 export type Face = 'top' | 'web-outside' | 'web-inside' | 'bottom';
 
+/**
+ * Where a figure comes from: assumed until it is measured, or taken from a paper. Without one it was measured. What is
+ * assumed is never counted as measured.
+ */
+export const ORIGINS = ['assumed', 'paper'] as const;
+export type Origin = (typeof ORIGINS)[number];
+
 /** Something on a rail. `both` stands for one on each rail, mirrored. */
 export interface Feature {
   readonly id: string;
   readonly name: string;
   readonly kind: FeatureKind;
   readonly side: Side | 'both';
-  /** Front end of its extent, and its length along the rail (0 for a point), mm. */
+  /** Station of the middle of its fastening, mm: what is measured to, marked and punched. */
   readonly x: number;
-  readonly length: number;
+  /** How far it reaches ahead of that and behind it along the rail, mm; 0 for a point. */
+  readonly ahead: number;
+  readonly behind: number;
   readonly face: Face;
   /** Below the top of the rail, mm (0 on the top face). */
   readonly down: number;
@@ -95,7 +104,9 @@ export interface Feature {
   readonly diameter: number;
   readonly attachment: 'rivets' | 'bolts' | 'weld' | 'hole';
   readonly movable: 'no' | 're-drill' | 're-weld';
+  /** Of one of it, kg: a feature on both rails weighs twice that. */
   readonly mass: number;
+  readonly origin?: Origin;
   /** The group whose members keep their distances, if it belongs to one. */
   readonly group?: string;
 }
@@ -116,6 +127,9 @@ export interface Axle {
   /** What the axle may carry, kg, as its plate says. */
   readonly rating?: number;
   readonly group?: string;
+  /** Id of the feature or crossmember it rides on; without one it rides on the rail at its own station. */
+  readonly carrier?: string;
+  readonly origin?: Origin;
 }
 
 export const POINT_KINDS = [
@@ -140,6 +154,8 @@ export interface FramePoint extends Vec3 {
   /** Direction of the shaft at a flange or pinion, radians: pitch rises to the rear, yaw turns to the right. */
   readonly pitch?: number;
   readonly yaw?: number;
+  /** Id of the feature, crossmember or axle it rides on; without one, what usually carries its kind: `usualCarrier`. */
+  readonly carrier?: string;
 }
 
 /** A line, hose, harness, cable or pipe that runs along the frame between two stations. */
@@ -201,6 +217,11 @@ export interface Frame {
 }
 
 export const railOf = (rails: Rails, side: Side): Rail => (rails.kind === 'mirrored' ? rails.stations : rails[side]);
+
+/** The stretch of rail that a feature takes up, mm: its reach, or its hole where that is wider. */
+export function extentOf({ x, ahead, behind, diameter }: Feature): { readonly from: number; readonly to: number } {
+  return { from: x - Math.max(ahead, diameter / 2), to: x + Math.max(behind, diameter / 2) };
+}
 
 /** The sides a feature stands on. */
 export const sidesOf = (feature: { readonly side: Side | 'both' }): readonly Side[] =>

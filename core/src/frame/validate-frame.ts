@@ -34,11 +34,6 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     controlMeasurements: frame.controlMeasurements,
   })) {
     if (entries.length > MOST) add('too-many', list, `There are ${entries.length}; at most ${MOST} are allowed.`);
-    const seen = new Set<string>();
-    entries.forEach((entry, index) => {
-      if (seen.has(entry.id)) add('same-id', `${list}[${index}].id`, `“${entry.id}” is used twice.`);
-      seen.add(entry.id);
-    });
   }
 
   frame.sections.forEach(({ section }, index) => {
@@ -83,8 +78,9 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     `${name} at ${show(x)} is off the rail, which runs from ${show(reach?.[0] ?? 0)} to ${show(reach?.[1] ?? 0)}.`;
   frame.features.forEach((feature, index) => {
     const at = `features[${index}]`;
-    const ends = [feature.x, feature.x + feature.length];
-    if (feature.length < 0) add('negative', `${at}.length`, `${feature.name} has a length below 0.`);
+    const ends = [feature.x - feature.ahead, feature.x + feature.behind];
+    const negative = (['ahead', 'behind', 'diameter', 'mass'] as const).find((key) => feature[key] < 0);
+    if (negative) add('negative', `${at}.${negative}`, `${feature.name}: this must be 0 or more.`);
     else if (ends.some(off)) add('off-the-rail', `${at}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
     if (feature.group !== undefined && !groupIds.has(feature.group))
       add(
@@ -92,8 +88,6 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
         `${at}.group`,
         `${feature.name} belongs to group “${feature.group}”, which is not in the list of groups.`,
       );
-    if (feature.diameter < 0 || feature.mass < 0)
-      add('negative', at, `${feature.name} has a diameter or a mass below 0.`);
   });
   frame.crossmembers.forEach((crossmember, index) => {
     if (off(crossmember.x))
@@ -114,6 +108,8 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     if (line.to <= line.from) add('line-order', `lines[${index}].to`, `${line.name} must end behind where it begins.`);
   });
 
+  problems.push(...carrierProblems(frame, path));
+
   const datum = frame.features.find((feature) => feature.id === frame.datum);
   if (!datum)
     add(
@@ -131,6 +127,25 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
       add('same-point', `controlMeasurements[${index}].to`, 'A tape needs two different ends.');
   });
   return problems;
+}
+
+/** What rides on something must ride on something of the donor: an axle on brackets or a crossmember, a point on these or an axle. */
+function carrierProblems({ features, crossmembers, axles, points }: Frame, path: string): InputProblem[] {
+  const hung = new Set([...features, ...crossmembers].map(({ id }) => id));
+  const all = new Set([...hung, ...axles.map(({ id }) => id)]);
+  const wrong = (list: string, items: typeof axles | typeof points, known: ReadonlySet<string>) =>
+    items.flatMap(({ name, carrier }, index): InputProblem[] =>
+      carrier === undefined || known.has(carrier)
+        ? []
+        : [
+            {
+              code: 'frame/unknown-carrier',
+              path: `${path}.${list}[${index}].carrier`,
+              message: `${name} rides on “${carrier}”, which is not on the donor: pick what carries it.`,
+            },
+          ],
+    );
+  return [...wrong('axles', axles, hung), ...wrong('points', points, all)];
 }
 
 const sameEnd = (a: ControlEnd, b: ControlEnd): boolean => a.point === b.point && a.side === b.side;

@@ -1,4 +1,4 @@
-import { type Feature, railOf, SIDES } from '../frame/index.ts';
+import { extentOf, type Feature, railOf, SIDES } from '../frame/index.ts';
 import type { Fate, PlanResult } from '../plan/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { Caution, CautionStep } from './cautions.ts';
@@ -25,7 +25,7 @@ interface Stretch {
   readonly to: number;
 }
 
-const stretchOf = ({ name, x, length }: Feature): Stretch => ({ name, from: x, to: x + length });
+const stretchOf = (feature: Feature): Stretch => ({ name: feature.name, ...extentOf(feature) });
 
 /** The cut nearest to any of some stretches, in words; empty without a cut. */
 function nearestCut(stretches: readonly Stretch[], { display }: Job, result: PlanResult): string {

@@ -5,7 +5,8 @@ export { type Ask, measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { type FirstMeasures, newJob } from './new-job.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
-export { checkJob, checkReading, parseJobFile, schemaProblems } from './parse-job.ts';
+export { schemaProblems } from './check-shape.ts';
+export { checkJob, checkReading, parseJobFile } from './parse-job.ts';
 export {
   isPlanName,
   MOST_VARIANTS,
@@ -17,3 +18,4 @@ export {
   withPlanNamed,
 } from './variants.ts';
 export { writeJobFile } from './write-job.ts';
+export { withoutDeadAcceptances } from './ids.ts';

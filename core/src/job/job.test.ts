@@ -85,6 +85,8 @@ describe('demo jobs', () => {
   });
 });
 
+const operationBase = { id: 'stretch', note: '', off: false };
+
 describe('parseJobFile', () => {
   it.each([
     ['not JSON', '{', 'file/not-json', ''],
@@ -106,8 +108,20 @@ describe('parseJobFile', () => {
     ['job.donor.features', {}, 'job.donor.features', 'must be a list'],
     ['job.rules.changes', { 'made/up': 1 }, 'job.rules.changes', 'unknown key “made/up”'],
     ['readings.0.taken', 'yesterday', 'readings[0].taken', 'must be a moment in UTC'],
-    ['readings.0.measurement', 'nothing', 'readings[0].measurement', 'no control measurement “nothing”'],
     ['readings.0.id', 'before-cut-p2-width', 'readings[1].id', 'is used twice'],
+    ['job.donor.features.1.id', 'datum', 'job.donor.features[1].id', 'is used twice'],
+    ['job.donor.points.0.id', 'datum', 'job.donor.points[0].id', 'is used twice'],
+    ['job.plan.operations.1.id', 'datum', 'job.plan.operations[1].id', 'is used twice'],
+    ['job.done', ['sawing'], 'job.done[0]', 'must be one of donor'],
+    ['job.donor.points.0.mass', 1e306, 'job.donor.points[0].mass', 'is above 100000 kg'],
+    ['job.donor.points.0.carrier', 'nobody', 'job.donor.points[0].carrier', 'pick what carries it'],
+    ['job.donor.name', 'a\u0000b', 'job.donor.name', 'holds a control character'],
+    [
+      'job.plan.accepted',
+      [{ conflict: 'group-split/gone', reason: 'x', by: 'y' }],
+      'job.plan.accepted[0].conflict',
+      'there is no “gone”',
+    ],
     ['job.plan.operations.1.id', 'stretch', 'job.plan.operations[1].id', 'is used twice'],
     ['job.donor.datum', 'nothing', 'job.donor.datum', 'not in the list of features'],
     ['job.rules.changes', { 'joint/meets': -1 }, 'job.rules.changes.joint/meets', 'must be 0 or more'],
@@ -116,6 +130,46 @@ describe('parseJobFile', () => {
     expect(problemsOf(broken(path, value))).toContainEqual(
       expect.objectContaining({ path: where, message: expect.stringContaining(message) }),
     );
+  });
+
+  it('keeps readings of a measurement that was taken off the list', () => {
+    const file = broken('readings.0.measurement', 'taken-off');
+    expect(parseJobFile(JSON.stringify(file)).readings.map(({ measurement }) => measurement)).toContain('taken-off');
+  });
+
+  it('refuses operations on what is not on the frame, and says which to take off', () => {
+    const file = broken('job.plan.operations.0', {
+      ...operationBase,
+      kind: 'bracket',
+      change: { what: 'remove', feature: 'nothing' },
+    });
+    expect(problemsOf(file)).toMatchObject([
+      {
+        code: 'plan/unknown-thing',
+        path: 'job.plan.operations[0].change.feature',
+        message: expect.stringContaining('“Remove bracket” of the plan'),
+      },
+    ]);
+  });
+
+  it('looks at how long a list is before what is in it, and lists a hundred problems at most', () => {
+    const many = broken(
+      'job.donor.features',
+      Array.from({ length: 50_000 }, () => ({})),
+    );
+    const started = performance.now();
+    expect(problemsOf(many)).toMatchObject([
+      { path: 'job.donor.features', message: 'must hold at most 2000 entries, not 50000' },
+    ]);
+    expect(
+      problemsOf(
+        broken(
+          'job.donor.features',
+          Array.from({ length: 2000 }, () => ({})),
+        ),
+      ),
+    ).toHaveLength(100);
+    expect(performance.now() - started).toBeLessThan(1500);
   });
 
   it('lists every problem, not only the first', () => {

@@ -2,6 +2,7 @@ import type { Body } from '../body/index.ts';
 import type { CautionRead } from './cautions.ts';
 import type { Frame } from '../frame/index.ts';
 import type { Plan, PlanInput } from '../plan/index.ts';
+import type { BenchId } from './progress.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { Reading } from '../survey/index.ts';
 import type { LengthFormat } from '../units/index.ts';
@@ -20,11 +21,11 @@ export interface Job extends PlanInput {
   /** Cautions that somebody marked as read, in the order they did. */
   readonly cautionsRead: readonly CautionRead[];
   /** Benches that the shop has called done. */
-  readonly done: readonly string[];
+  readonly done: readonly BenchId[];
 }
 
 export const JOB_FORMAT = 'splay-job';
-export const JOB_VERSION = 2;
+export const JOB_VERSION = 3;
 
 /** A job with its readings, as it travels. */
 export interface JobFile {

@@ -1,16 +1,9 @@
 import type * as yup from 'yup';
+import { isChoosing } from './fields.ts';
 import { jobFileSchema } from './schema.ts';
 
 /** A JSON Schema (2020-12), as plain data. */
 export type JsonSchema = Readonly<Record<string, unknown>>;
-
-/** What `variant` and `orNull` leave on their lazy schemas, which Yup itself cannot describe. */
-interface Variants {
-  readonly variants: readonly yup.ISchema<unknown>[];
-  readonly nullable?: boolean;
-}
-
-const isVariants = (schema: object): schema is Variants => 'variants' in schema;
 
 /** Schemas whose meta has a name: written once, under `$defs`. */
 type Definitions = Map<string, JsonSchema>;
@@ -20,7 +13,7 @@ type Definitions = Map<string, JsonSchema>;
  * stations in order) are not in it: `parseJobFile` checks those.
  */
 function jsonSchemaOf(schema: yup.ISchema<unknown>, definitions: Definitions): JsonSchema {
-  if (isVariants(schema)) {
+  if (isChoosing(schema)) {
     const anyOf = [
       ...schema.variants.map((each) => jsonSchemaOf(each, definitions)),
       ...(schema.nullable ? [{ type: 'null' }] : []),
@@ -74,7 +67,7 @@ function jsonSchemaOf(schema: yup.ISchema<unknown>, definitions: Definitions): J
 
 function objectSchema(schema: yup.ObjectSchema<yup.AnyObject>, definitions: Definitions): JsonSchema {
   const fields = Object.entries(schema.fields as Readonly<Record<string, yup.ISchema<unknown>>>);
-  const required = fields.filter(([, field]) => isVariants(field) || !isOptional(field)).map(([key]) => key);
+  const required = fields.filter(([, field]) => isChoosing(field) || !isOptional(field)).map(([key]) => key);
   return {
     type: 'object',
     properties: Object.fromEntries(fields.map(([key, field]) => [key, jsonSchemaOf(field, definitions)])),

@@ -1,6 +1,7 @@
 import { InputError } from '../input-error.ts';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
+import { toVersion3 } from './version-3.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -49,6 +50,7 @@ export const MIGRATIONS: Migrations = {
         }
       : job,
   }),
+  2: toVersion3,
 };
 
 /**

@@ -1,52 +1,25 @@
-import * as yup from 'yup';
+import type * as yup from 'yup';
 import { bodyProblems } from '../body/index.ts';
 import { frameProblems } from '../frame/index.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
-import type { Plan } from '../plan/index.ts';
 import { RULE_IDS, ruleProblem } from '../rules/index.ts';
 import type { Reading } from '../survey/index.ts';
+import { MOST_PROBLEMS, schemaProblems } from './check-shape.ts';
+import { idProblems, referenceProblems } from './ids.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
 import { migrate, upgradeJob } from './migrate.ts';
 import { jobFileSchema, jobSchema, readingSchema } from './schema.ts';
 
-/** Every way a value differs from a schema, each with its path. Empty when it fits. */
-export function schemaProblems(schema: yup.Schema, value: unknown): InputProblem[] {
-  try {
-    schema.validateSync(value, { abortEarly: false, strict: true });
-    return [];
-  } catch (error) {
-    if (!(error instanceof yup.ValidationError)) throw error;
-    const each = error.inner.length > 0 ? error.inner : [error];
-    return each.map((problem) => ({
-      code: `document/${problem.type ?? 'wrong'}`,
-      path: problem.path ?? '',
-      message: problem.message,
-    }));
-  }
-}
-
-function check<T>(schema: yup.Schema, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
+function check<T>(schema: yup.ISchema<unknown>, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
   const shape = schemaProblems(schema, value);
   const problems = shape.length > 0 ? shape : meaning(value as T);
-  if (problems.length > 0) throw new InputError(problems);
+  if (problems.length > 0) throw new InputError(problems.slice(0, MOST_PROBLEMS));
   return value as T;
-}
-
-function planProblems(plan: Plan, path: string): InputProblem[] {
-  const seen = new Set<string>();
-  return plan.operations.flatMap(({ id }, index) => {
-    const twice = seen.has(id);
-    seen.add(id);
-    return twice
-      ? [{ code: 'plan/same-id', path: `${path}.operations[${index}].id`, message: `“${id}” is used twice.` }]
-      : [];
-  });
 }
 
 function variantProblems({ plan, variants }: Job, path: string): InputProblem[] {
   const names = [plan.name, ...variants.map(({ name }) => name)];
   return variants.flatMap((variant, index) => [
-    ...planProblems(variant, `${path}variants[${index}]`),
     ...(names.indexOf(variant.name) <= index
       ? [
           {
@@ -69,40 +42,30 @@ const rulesProblems = ({ rules }: Job, path: string): InputProblem[] =>
 const jobProblems = (job: Job, path = ''): InputProblem[] => [
   ...frameProblems(job.donor, job.display, `${path}donor`),
   ...(job.body ? bodyProblems(job.body, `${path}body`) : []),
-  ...planProblems(job.plan, `${path}plan`),
+  ...idProblems(job, path),
+  ...referenceProblems(job, path),
   ...variantProblems(job, path),
   ...rulesProblems(job, path),
 ];
 
+/** Readings may be of a measurement that the job has no longer: they are kept all the same. */
 function jobFileProblems({ job, readings }: JobFile): InputProblem[] {
-  const known = new Set(job.donor.controlMeasurements.map((measurement) => measurement.id));
   const ids = new Set<string>();
   return [
     ...jobProblems(job, 'job.'),
-    ...readings.flatMap(({ id, measurement }, index): InputProblem[] => {
+    ...readings.flatMap(({ id }, index): InputProblem[] => {
       const twice = ids.has(id);
       ids.add(id);
-      return [
-        ...(twice
-          ? [{ code: 'reading/same-id', path: `readings[${index}].id`, message: `“${id}” is used twice.` }]
-          : []),
-        ...(known.has(measurement)
-          ? []
-          : [
-              {
-                code: 'reading/unknown-measurement',
-                path: `readings[${index}].measurement`,
-                message: `There is no control measurement “${measurement}”.`,
-              },
-            ]),
-      ];
+      return twice
+        ? [{ code: 'reading/same-id', path: `readings[${index}].id`, message: `“${id}” is used twice.` }]
+        : [];
     }),
   ];
 }
 
 /**
  * A job document from untrusted data, brought up from the version of the format it was written in.
- * @throws InputError with every problem found.
+ * @throws InputError with the problems found, `MOST_PROBLEMS` at most.
  */
 export const checkJob = (value: unknown, version: number = JOB_VERSION): Job =>
   check<Job>(jobSchema, upgradeJob(value, version), jobProblems);

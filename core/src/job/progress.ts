@@ -2,6 +2,10 @@ import type { PlanResult } from '../plan/index.ts';
 import { judgeReading, latestReadings, type Reading, type Stage } from '../survey/index.ts';
 import type { Job } from './job.ts';
 
+/** The steps of the work that have a bench, in order. */
+export const BENCH_IDS = ['donor', 'cuts', 'marks', 'true-up'] as const;
+export type BenchId = (typeof BENCH_IDS)[number];
+
 /** One thing that a hold point asks for. */
 export interface GateCheck {
   readonly name: string;
@@ -9,7 +13,7 @@ export interface GateCheck {
   /** What is still missing, or what proves it, with the number. */
   readonly detail: string;
   /** The bench that settles it. */
-  readonly bench: 'donor' | 'cuts' | 'marks' | 'true-up';
+  readonly bench: BenchId;
 }
 
 /** A hold point: nothing past it until its checks pass. Passing it is not an approval. */

@@ -1,9 +1,9 @@
-import * as yup from 'yup';
-import { FEATURE_KINDS, POINT_KINDS } from '../frame/index.ts';
+import { FEATURE_KINDS, ORIGINS, POINT_KINDS } from '../frame/index.ts';
 import { PROFILES, RULES } from '../rules/index.ts';
 import { STAGES } from '../survey/index.ts';
 import {
   angle,
+  density,
   flag,
   id,
   length,
@@ -12,6 +12,7 @@ import {
   moment,
   name,
   number,
+  share,
   oneOf,
   orNull,
   record,
@@ -22,6 +23,7 @@ import {
 } from './fields.ts';
 import { CAUTION_STEPS } from './cautions.ts';
 import { JOB_FORMAT, JOB_VERSION } from './job.ts';
+import { BENCH_IDS } from './progress.ts';
 import { MOST_VARIANTS } from './variants.ts';
 
 const section = variant('kind', {
@@ -32,6 +34,9 @@ const section = variant('kind', {
   round: { depth: length(), thickness: length() },
 });
 
+/** The id of something that may be left out. */
+const reference = () => id().optional();
+
 const rail = () => list(record({ x: length(), halfWidth: length(), top: length(), section: id() }));
 
 const crossmemberFields = {
@@ -41,7 +46,7 @@ const crossmemberFields = {
   length: length(),
   depth: length(),
   below: length(),
-  section: yup.string().strict().optional(),
+  section: reference(),
   fixing: oneOf(['riveted', 'bolted', 'welded']),
   removable: flag(),
   mass: mass(),
@@ -53,14 +58,16 @@ const featureFields = {
   kind: oneOf(FEATURE_KINDS),
   side: oneOf(['left', 'right', 'both']),
   x: length(),
-  length: length(),
+  ahead: length(),
+  behind: length(),
   face: oneOf(['top', 'web-outside', 'web-inside', 'bottom']),
   down: length(),
   diameter: length(),
   attachment: oneOf(['rivets', 'bolts', 'weld', 'hole']),
   movable: oneOf(['no', 're-drill', 're-weld']),
   mass: mass(),
-  group: yup.string().strict().optional(),
+  group: reference(),
+  origin: oneOf(ORIGINS).optional(),
 };
 
 const controlEnd = () => record({ point: id(), side: oneOf(['left', 'right']) });
@@ -71,10 +78,10 @@ const frame = record({
     name: name(),
     yieldStress: stress(),
     tensile: stress(),
-    density: number().meta({ unit: 'kg per mm³' }),
+    density: density(),
     heatTreated: flag(),
     weldable: flag(),
-    heatAffected: number(),
+    heatAffected: share(),
     source: text(500),
   }),
   sections: list(record({ id: id(), section })),
@@ -93,7 +100,9 @@ const frame = record({
       tyreRadius: length(),
       track: length(),
       rating: mass().optional(),
-      group: yup.string().strict().optional(),
+      group: reference(),
+      carrier: reference(),
+      origin: oneOf(ORIGINS).optional(),
     }),
     20,
   ),
@@ -108,6 +117,7 @@ const frame = record({
       mass: mass(),
       pitch: angle().optional(),
       yaw: angle().optional(),
+      carrier: reference(),
     }),
   ),
   lines: list(
@@ -131,11 +141,13 @@ const frame = record({
 });
 
 const place = () => record({ x: length(), on: oneOf(['donor', 'built']) });
+const endPlace = () => record({ x: length(), on: oneOf(['donor', 'built', 'end']) });
+const align = () => record({ out: length(), up: length(), yaw: angle(), pitch: angle() });
 const common = { id: id(), note: text(2000), off: flag() };
 
 const operation = variant('kind', {
-  shorten: { ...common, from: place(), to: place(), transition: length() },
-  lengthen: { ...common, at: place(), length: length(), section: orNull(id()) },
+  shorten: { ...common, from: place(), to: place(), transition: length(), rise: length() },
+  lengthen: { ...common, at: place(), length: length(), section: orNull(id()), align: align() },
   widen: { ...common, amount: length(), from: orNull(place()), to: orNull(place()), transition: length() },
   'pie-cut': {
     ...common,
@@ -150,11 +162,18 @@ const operation = variant('kind', {
   trim: {
     ...common,
     end: oneOf(['front', 'rear']),
-    at: place(),
+    at: endPlace(),
     angle: angle(),
     lean: oneOf(['top-longer', 'bottom-longer']),
   },
-  extend: { ...common, end: oneOf(['front', 'rear']), length: length(), section: orNull(id()) },
+  extend: {
+    ...common,
+    end: oneOf(['front', 'rear']),
+    cut: orNull(endPlace()),
+    length: length(),
+    section: orNull(id()),
+    align: align(),
+  },
   notch: {
     ...common,
     at: place(),
@@ -197,7 +216,7 @@ const body = record({
 const plan = record({
   name: name(),
   note: text(2000),
-  accepted: list(record({ group: id(), reason: name() }), 100),
+  accepted: list(record({ conflict: text(400), reason: text(500).required('must not be empty'), by: name() }), 200),
   operations: list(operation, 200),
 }).meta({ name: 'plan' });
 
@@ -214,7 +233,7 @@ export const jobSchema = record({
   }),
   display: record({ unit: oneOf(['in', 'mm']), division: oneOf([8, 16, 32, 64, 'decimal']) }),
   cautionsRead: list(record({ step: oneOf(CAUTION_STEPS), caution: id(), by: name(), at: moment() }), 1000),
-  done: list(id(), 50),
+  done: list(oneOf(BENCH_IDS), 50),
 });
 
 /** The shape of one reading. */

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { STOCK_MATERIALS } from '../materials/index.ts';
+import { JOB_VERSION } from './job.ts';
 import { evaluatePlan, summaryOf } from '../plan/index.ts';
 import { inches } from '../units/index.ts';
 import {
@@ -130,29 +131,117 @@ describe('a job of version 1', () => {
     readonly job: Record<string, object> & { readonly plan: OldPlan };
     readonly readings: [];
   };
-  const withTransition = (operation: { readonly kind: string }) =>
-    operation.kind === 'shorten' ? { ...operation, transition: 0 } : operation;
+  const brought = (operation: { readonly kind: string }) =>
+    operation.kind === 'shorten' ? { ...operation, transition: 0, rise: 0 } : operation;
 
   it('comes up with everything it held, the figures of its material, no variants, and the same result', () => {
     const file = parseJobFile(JSON.stringify(old));
     expect(old.job.donor).toHaveProperty('material', 'mild-50');
-    expect(file.version).toBe(2);
+    expect(file.version).toBe(JOB_VERSION);
     expect(file.readings).toEqual(old.readings);
-    expect(file.job).toEqual({
+    const { features, ...donor } = file.job.donor;
+    expect({ ...file.job, donor }).toEqual({
       ...old.job,
-      donor: { ...old.job.donor, material: STOCK_MATERIALS['mild-50'] },
+      donor: { ...old.job.donor, material: STOCK_MATERIALS['mild-50'], features: undefined },
       body: { ...old.job.body, masses: [] },
-      plan: { ...old.job.plan, note: '', operations: old.job.plan.operations.map(withTransition) },
+      plan: { ...old.job.plan, note: '', operations: old.job.plan.operations.map(brought) },
       variants: [],
       cautionsRead: [],
     });
+    expect(features.map(({ id }) => id)).toEqual(
+      (old.job.donor as { features: { id: string }[] }).features.map(({ id }) => id),
+    );
     expect(evaluatePlan(file.job).measures.after.wheelbase).toBeNear(inches(133.875), 1e-6);
   });
 
   it('comes up without its file too, and a job without a body keeps none', () => {
     expect(checkJob(old.job, 1)).toEqual(parseJobFile(JSON.stringify(old)).job);
     expect(checkJob({ ...old.job, body: null }, 1).body).toBeNull();
-    expect(() => checkJob(old.job, 2)).toThrow(/variants|is missing/);
+    expect(() => checkJob(old.job, JOB_VERSION)).toThrow(/variants|is missing/);
     expect(() => checkJob('nothing', 1)).toThrow(/must be an object/);
+  });
+});
+
+describe('a job of version 2', () => {
+  interface OldFeature {
+    readonly id: string;
+    readonly x: number;
+    readonly length: number;
+  }
+  const old = JSON.parse(read('core/test/job-files/version-2.json')) as {
+    readonly job: { readonly donor: { readonly features: readonly OldFeature[]; readonly datum: string } };
+    readonly readings: readonly object[];
+  };
+  const withDonor = (changes: object, rest: object = {}) =>
+    JSON.stringify({ ...old, job: { ...old.job, ...rest, donor: { ...old.job.donor, ...changes } } });
+
+  it('gives every feature by the middle of its fastening, with its reach, where it always was', () => {
+    const { job: now } = parseJobFile(JSON.stringify(old));
+    for (const [index, was] of old.job.donor.features.entries()) {
+      const feature = now.donor.features[index]!;
+      expect(feature.x - feature.ahead).toBeNear(was.x, 1e-6);
+      expect(feature.x + feature.behind).toBeNear(was.x + was.length, 1e-6);
+      expect(feature.ahead).toBe(feature.behind);
+    }
+    expect(evaluatePlan(now).measures.after.wheelbase).toBeNear(inches(155.75), 1e-6);
+    expect(parseJobFile(JSON.stringify(old)).readings).toEqual(old.readings);
+  });
+
+  it('names anew what has the id of something else, with what refers to it', () => {
+    const end = (point: string, side: string) => ({ point, side });
+    const { job: now } = parseJobFile(
+      withDonor({
+        points: [{ id: 'datum', name: 'Weight', kind: 'mass', x: 0, y: 0, z: 0, mass: 5 }],
+        controlPoints: [
+          { id: 'datum', name: 'First', x: 0, inboard: 0, down: 0 },
+          { id: 'other', name: 'Other', x: 900, inboard: 0, down: 0 },
+        ],
+        controlMeasurements: [
+          { id: 'width', kind: 'tape', from: end('datum', 'left'), to: end('datum', 'right') },
+          { id: 'height', kind: 'height', at: end('datum', 'left') },
+        ],
+      }),
+    );
+    expect(now.donor.datum).toBe('datum');
+    expect(now.donor.controlPoints.map(({ id }) => id)).toEqual(['datum-2', 'other']);
+    expect(now.donor.points.map(({ id }) => id)).toEqual(['datum-3']);
+    expect(now.donor.controlMeasurements).toMatchObject([
+      { id: 'width', from: { point: 'datum-2' }, to: { point: 'datum-2' } },
+      { id: 'height', at: { point: 'datum-2' } },
+    ]);
+  });
+
+  it('moves a bracket to where it went, drops what names nothing, and keeps what was accepted', () => {
+    const common = { note: '', off: false };
+    const bracket = (id: string, change: object) => ({ ...common, id, kind: 'bracket', change });
+    const mount = { ...old.job.donor.features[0]!, id: 'mount', name: 'Mount', x: 1000, length: 100 };
+    const { job: now } = parseJobFile(
+      withDonor(
+        { features: [...old.job.donor.features, mount], groups: [{ id: 'links', name: 'Links' }] },
+        {
+          plan: {
+            name: 'Plan',
+            note: '',
+            accepted: [
+              { group: 'links', reason: 'new links' },
+              { group: 'gone', reason: 'x' },
+            ],
+            operations: [
+              bracket('a', { what: 'move', feature: 'mount', to: { x: 1200, on: 'donor' }, down: 10 }),
+              bracket('b', { what: 'remove', feature: 'not-there' }),
+              bracket('c', { what: 'add', at: { x: 500, on: 'donor' }, feature: { ...mount, id: 'extra', x: 500 } }),
+            ],
+          },
+          done: ['donor', 'sawing'],
+          variants: [],
+        },
+      ),
+    );
+    expect(now.plan.operations).toMatchObject([
+      { id: 'a', change: { to: { x: 1250 } } },
+      { id: 'c', change: { at: { x: 550 }, feature: { x: 550, ahead: 50, behind: 50 } } },
+    ]);
+    expect(now.plan.accepted).toEqual([{ conflict: 'group-split/links', reason: 'new links', by: 'the shop' }]);
+    expect(now.done).toEqual(['donor']);
   });
 });

@@ -1,12 +1,12 @@
 import { quantityText } from '../units/index.ts';
-import { type Conflict, NOWHERE } from './conflict.ts';
+import { advise, type Finding, NOWHERE } from './conflict.ts';
 import type { Finder } from './findings.ts';
 
 /** Axles that would carry more than they may with the body on, or nothing at all. */
 export const axleLoads: Finder = ({ laden, axles, frame }, { display }) =>
   laden === null
     ? []
-    : (['front', 'rear'] as const).flatMap((role): Conflict[] => {
+    : (['front', 'rear'] as const).flatMap((role): Finding[] => {
         const { load, rating } = laden[role];
         const axle = axles.find(({ item }) => item.role === role);
         const mass = (kg: number) => quantityText('mass', kg, display.unit);
@@ -25,7 +25,7 @@ export const axleLoads: Finder = ({ laden, axles, frame }, { display }) =>
               code: 'axle-lifts',
               severity: 'stop',
               message: `With the body and its load ${name} would lift off the ground.`,
-              waysOut: ['Check where the masses of the body balance.', 'Bring the load nearer to the middle.'],
+              waysOut: advise('Check where the masses of the body balance.', 'Bring the load nearer to the middle.'),
             },
           ];
         if (rating === null || load <= rating) return [];
@@ -35,10 +35,10 @@ export const axleLoads: Finder = ({ laden, axles, frame }, { display }) =>
             code: 'axle-overloaded',
             severity: 'warn',
             message: `With the body and its load ${name} would carry ${mass(load)}, ${mass(load - rating)} over the rating.`,
-            waysOut: [
+            waysOut: advise(
               'Carry less, or carry it nearer to the other axle.',
               'Weigh the truck axle by axle before it is used: these are levers on entered masses.',
-            ],
+            ),
           },
         ];
       });

@@ -36,6 +36,9 @@ function axleX(axles: Riders, role: Axle['role'], on: On): number | null {
 
 export const axleXs = (axles: Riders, on: On) => ({ front: axleX(axles, 'front', on), rear: axleX(axles, 'rear', on) });
 
+/** Where the body's front wheel opening stands: in the middle of the front axles, as they carry; null without any. */
+export const seatOf = (axles: Riders, on: On): number | null => axleX(axles, 'front', on);
+
 /** Where several weights balance together; null without any. */
 export function balance(weights: readonly { readonly mass: number; readonly at: Vec3 }[]): Weight {
   const mass = weights.reduce((sum, weight) => sum + weight.mass, 0);
@@ -59,8 +62,8 @@ export function axleLoadsOf(
 /** The frame with the masses of the body on it, its front wheel opening on the front axle. Null when it brings none. */
 export function ladenOf(frame: Weight, body: Body | null, axles: Riders, on: On): Laden | null {
   const xs = axleXs(axles, on);
-  if (!body || body.masses.length === 0 || xs.front === null || !frame.centreOfGravity) return null;
-  const frontX = xs.front;
+  const frontX = seatOf(axles, on);
+  if (!body || body.masses.length === 0 || frontX === null || !frame.centreOfGravity) return null;
   const all = balance([
     { mass: frame.mass, at: frame.centreOfGravity },
     ...body.masses.map((item) => ({ mass: item.mass, at: seated(item, frontX) })),

@@ -1,5 +1,5 @@
 import { type Crossmember, railAt, type Vec3 } from '../frame/index.ts';
-import { type Fate, fateOfExtent } from './fate.ts';
+import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
 import { topAt } from './locate.ts';
 import { meanTop, type Piece } from './piece.ts';
 import { posed } from './pose.ts';
@@ -17,11 +17,20 @@ export interface CrossmemberOutcome {
   /** How much wider it must become, mm. */
   readonly wider: number;
   readonly piece: number | null;
+  /** The operation that cuts through it before the plan takes it out or moves it; null where none does. */
+  readonly cutBefore: string | null;
 }
 
 /** Outside width of the frame at local x. */
 const widthAt = (piece: Piece, x: number): number =>
   railAt(piece.rails.left, x).halfWidth + railAt(piece.rails.right, x).halfWidth + 2 * piece.spread;
+
+/** What a crossmember takes up of the rail, at half its depth. */
+const extentOf = ({ x, length, below, depth }: Crossmember, top: number) => ({
+  from: x - length / 2,
+  to: x + length / 2,
+  z: top - below - depth / 2,
+});
 
 const verb = (state: PlanState, operation: string | null): string => {
   const wedge = state.removed.some((piece) => piece.operation === operation);
@@ -32,11 +41,16 @@ export function crossmemberOutcome(
   state: PlanState,
   hung: Hung<Crossmember>,
   donor: { readonly piece: Piece; readonly crossmember: Crossmember | undefined },
+  before: StateBefore,
 ): CrossmemberOutcome {
   const { item, source, change, operation } = hung;
   const was = donor.crossmember;
   const donorPlace = was ? { x: was.x, y: 0, z: meanTop(donor.piece, was.x).top - was.below } : null;
   const top = topAt(state, source, item.x);
+  const cutBefore =
+    was && (change === 'removed' || change === 'moved')
+      ? cutThroughBefore(before(operation), extentOf(was, meanTop(donor.piece, was.x).top))
+      : null;
   const nowhere = (fate: Fate, reason: string, by: string | null): CrossmemberOutcome => ({
     crossmember: item,
     fate,
@@ -47,10 +61,10 @@ export function crossmemberOutcome(
     turn: 0,
     wider: 0,
     piece: null,
+    cutBefore,
   });
   if (change === 'removed') return nowhere('removed', 'taken out by the plan', operation);
-  const extent = { from: item.x - item.length / 2, to: item.x + item.length / 2, z: top - item.below - item.depth / 2 };
-  const lies = fateOfExtent(state, source, extent);
+  const lies = fateOfExtent(state, source, extentOf(item, top));
   if (lies.fate !== 'kept')
     return nowhere(
       lies.fate,
@@ -91,5 +105,6 @@ export function crossmemberOutcome(
     turn: piece.pose.turn,
     wider: Math.abs(wider) < 1e-6 ? 0 : wider,
     piece: lies.piece,
+    cutBefore,
   };
 }

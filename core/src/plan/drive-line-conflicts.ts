@@ -1,6 +1,6 @@
 import { ruleValue } from '../rules/index.ts';
 import { angleText } from '../units/index.ts';
-import { type Conflict, NOWHERE } from './conflict.ts';
+import { advise, type Finding, NOWHERE } from './conflict.ts';
 import type { Shaft, ShaftJoint } from './drive-line.ts';
 import type { Finder } from './findings.ts';
 
@@ -21,11 +21,11 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
   });
   const [most, apart] = [ruleValue(rules, 'shaft/angle'), ruleValue(rules, 'shaft/ends')];
   /** What the plan made worse asks for a decision; what the donor had already is only said. */
-  const severity = (now: number, was: number | null): Conflict['severity'] =>
+  const severity = (now: number, was: number | null): Finding['severity'] =>
     was !== null && now - was < SAME ? 'note' : 'warn';
   const was = (angle: number | null) => (angle === null ? '' : `, was ${angleText(angle)}`);
 
-  const lengths = after.shafts.flatMap((shaft, index): Conflict[] => {
+  const lengths = after.shafts.flatMap((shaft, index): Finding[] => {
     const change = shaft.length - (before.shafts[index]?.length ?? shaft.length);
     if (Math.abs(change) < 0.5) return [];
     return [
@@ -34,11 +34,11 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-length',
         severity: 'note',
         message: `The shaft from ${shaft.front.point.name} to ${shaft.rear.point.name} must be ${show(Math.abs(change))} ${change > 0 ? 'longer' : 'shorter'}.`,
-        waysOut: ['Measure it at ride height once the frame stands, then have it made and balanced.'],
+        waysOut: advise('Measure it at ride height once the frame stands, then have it made and balanced.'),
       },
     ];
   });
-  const steep = after.joints.flatMap((made): Conflict[] => {
+  const steep = after.joints.flatMap((made): Finding[] => {
     const old = before.joints.find(({ point }) => point.id === made.point.id)?.angle ?? null;
     if (made.angle === null || made.angle <= most + 1e-6) return [];
     return [
@@ -47,11 +47,11 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-angle',
         severity: severity(made.angle, old),
         message: `The joint at ${made.point.name} works at ${angleText(made.angle)}${was(old)}; the rulebook allows ${angleText(most)}.`,
-        waysOut: ['Move the carrier bearing.', 'Turn the axle or shim the gearbox, and keep the two ends alike.'],
+        waysOut: advise('Move the carrier bearing.', 'Turn the axle or shim the gearbox, and keep the two ends alike.'),
       },
     ];
   });
-  const uneven = after.shafts.flatMap((shaft, index): Conflict[] => {
+  const uneven = after.shafts.flatMap((shaft, index): Finding[] => {
     const [now, old] = [endsApart(shaft), before.shafts[index] ? endsApart(before.shafts[index]) : null];
     if (now === null || now <= apart + 1e-6) return [];
     return [
@@ -60,7 +60,7 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-ends',
         severity: severity(now, old),
         message: `The joints at ${shaft.front.point.name} and ${shaft.rear.point.name} differ by ${angleText(now)}${was(old)}; the rulebook allows ${angleText(apart)}.`,
-        waysOut: ['Bring the two ends to the same angle: the shaft speeds up and slows down by the difference.'],
+        waysOut: advise('Bring the two ends to the same angle: the shaft speeds up and slows down by the difference.'),
       },
     ];
   });

@@ -1,7 +1,7 @@
-import type { Crossmember, Feature, Frame } from '../frame/index.ts';
+import { type Crossmember, extentOf, type Feature, type Frame } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
-import type { Operation, OperationKind, Place, Plan } from './operation.ts';
+import { type EndPlace, IN_LINE, type Operation, type OperationKind, type Place, type Plan } from './operation.ts';
 
 /** The plan with one operation replaced by another of the same id. */
 export const withOperation = (plan: Plan, operation: Operation): Plan => ({
@@ -27,17 +27,22 @@ export function withOrder(plan: Plan, id: string, by: -1 | 1): Plan {
   };
 }
 
-const shifted = (place: Place, by: number): Place => ({ ...place, x: place.x + by });
+const shifted = <P extends Place>(place: P, by: number): P => ({ ...place, x: place.x + by });
+
+/** What comes off an end is less when its cut is moved towards that end. */
+const shiftedAtEnd = (place: EndPlace, by: number, end: 'front' | 'rear'): EndPlace =>
+  place.on === 'end' ? { ...place, x: place.x + (end === 'rear' ? -by : by) } : shifted(place, by);
 const shiftedOrEnd = (place: Place | null, by: number): Place | null => (place ? shifted(place, by) : null);
 
 /** The operation moved along the frame by mm, every place it names. Operations without a place stay as they are. */
 export function shiftOperation(operation: Operation, by: number): Operation {
   switch (operation.kind) {
     case 'lengthen':
-    case 'trim':
     case 'pie-cut':
     case 'notch':
       return { ...operation, at: shifted(operation.at, by) };
+    case 'trim':
+      return { ...operation, at: shiftedAtEnd(operation.at, by, operation.end) };
     case 'shorten':
     case 'step':
     case 'box':
@@ -45,7 +50,7 @@ export function shiftOperation(operation: Operation, by: number): Operation {
     case 'widen':
       return { ...operation, from: shiftedOrEnd(operation.from, by), to: shiftedOrEnd(operation.to, by) };
     case 'extend':
-      return operation;
+      return operation.cut ? { ...operation, cut: shiftedAtEnd(operation.cut, by, operation.end) } : operation;
     case 'crossmember': {
       const { change } = operation;
       if (change.what === 'add') return { ...operation, change: { ...change, at: shifted(change.at, by) } };
@@ -63,7 +68,7 @@ export function shiftOperation(operation: Operation, by: number): Operation {
 }
 
 /** The place an operation is known by: its cut, or the front one of its cuts; null where it has none. */
-export function placeOfOperation(operation: Operation): Place | null {
+export function placeOfOperation(operation: Operation): EndPlace | null {
   switch (operation.kind) {
     case 'lengthen':
     case 'trim':
@@ -76,17 +81,11 @@ export function placeOfOperation(operation: Operation): Place | null {
     case 'widen':
       return operation.from;
     case 'extend':
-      return null;
+      return operation.cut;
     case 'crossmember':
     case 'bracket':
       return 'at' in operation.change ? operation.change.at : 'to' in operation.change ? operation.change.to : null;
   }
-}
-
-/** An id that no operation of the plan has: `cut-1`, `cut-2` … */
-export function freshId(plan: Plan): string {
-  const taken = new Set(plan.operations.map((operation) => operation.id));
-  for (let count = plan.operations.length + 1; ; count += 1) if (!taken.has(`cut-${count}`)) return `cut-${count}`;
 }
 
 /** A crossmember that operation `id` adds, with sizes to start from. */
@@ -109,7 +108,8 @@ export const newHole = (id: string, x: number): Feature => ({
   kind: 'hole',
   side: 'both',
   x,
-  length: 0,
+  ahead: 0,
+  behind: 0,
   face: 'web-outside',
   down: inches(2),
   diameter: inches(1 / 2),
@@ -125,7 +125,8 @@ export const newBracket = (id: string, x: number): Feature => ({
   kind: 'body-mount',
   side: 'both',
   x,
-  length: inches(4),
+  ahead: inches(2),
+  behind: inches(2),
   face: 'web-outside',
   down: inches(3),
   diameter: 0,
@@ -141,7 +142,7 @@ export const newBracket = (id: string, x: number): Feature => ({
 export function justBehind(frame: Frame, id: string | null, rules: Rulebook): number | null {
   const clear = ruleValue(rules, 'joint/hole-distance');
   const feature = frame.features.find((candidate) => candidate.id === id);
-  if (feature) return feature.x + Math.max(feature.length, feature.diameter / 2) + clear;
+  if (feature) return extentOf(feature).to + clear;
   const member = frame.crossmembers.find((candidate) => candidate.id === id);
   return member ? member.x + member.length / 2 + clear : null;
 }
@@ -162,9 +163,9 @@ export function newOperation(
   const behind = (mm: number): Place => ({ x: x + mm, on: 'donor' });
   switch (kind) {
     case 'shorten':
-      return { ...common, kind, from: at, to: behind(inches(6)), transition: 0 };
+      return { ...common, kind, from: at, to: behind(inches(6)), transition: 0, rise: 0 };
     case 'lengthen':
-      return { ...common, kind, at, length: inches(6), section: null };
+      return { ...common, kind, at, length: inches(6), section: null, align: IN_LINE };
     case 'widen':
       return { ...common, kind, amount: inches(2), from: at, to: null, transition: inches(12) };
     case 'pie-cut':
@@ -181,9 +182,9 @@ export function newOperation(
     case 'step':
       return { ...common, kind, from: at, to: behind(inches(16)), rise: inches(2), method: 'turn-middle' };
     case 'trim':
-      return { ...common, kind, end: 'rear', at, angle: 0, lean: 'top-longer' };
+      return { ...common, kind, end: 'rear', at: { x: inches(6), on: 'end' }, angle: 0, lean: 'top-longer' };
     case 'extend':
-      return { ...common, kind, end: 'rear', length: inches(6), section: null };
+      return { ...common, kind, end: 'rear', cut: null, length: inches(6), section: null, align: IN_LINE };
     case 'notch':
       return {
         ...common,

@@ -1,9 +1,16 @@
 import type { Body } from '../body/index.ts';
-import { type Axle, type Crossmember, type Frame, type FramePoint, sectionLookup } from '../frame/index.ts';
+import {
+  type Axle,
+  type Crossmember,
+  datumStation,
+  type Frame,
+  type FramePoint,
+  sectionLookup,
+} from '../frame/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
-import { type Laden, ladenOf } from './axle-loads.ts';
-import { type Conflict, SEVERITIES } from './conflict.ts';
+import { type Laden, ladenOf, seatOf } from './axle-loads.ts';
+import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type WayOut } from './conflict.ts';
 import type { Context } from './context.ts';
 import { type ControlPrediction, controlPredictions, type FindPoint, pointFinder } from './control.ts';
 import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
@@ -21,10 +28,11 @@ import {
   type FeatureOutcome,
   featureOutcomes,
 } from './feature-outcome.ts';
-import { type RiderOutcome, riderOutcome } from './rider-outcome.ts';
+import { carriersOf, type RiderOutcome, riderOutcome, usualCarrier, withAxles } from './rider-outcome.ts';
 import type { Piece, RemovedPiece } from './piece.ts';
 import { donorState, type PlanState, type Refusal, type Rework } from './state.ts';
 import { builtOf, type Tape, tapeOf } from './tape.ts';
+import type { StateBefore } from './fate.ts';
 
 /** What a plan is evaluated from; a `Job` is one. */
 export interface PlanInput {
@@ -58,6 +66,12 @@ export interface PlanResult {
   readonly points: readonly RiderOutcome<FramePoint>[];
   readonly tape: Tape;
   readonly measures: { readonly before: Measures; readonly after: Measures };
+  /** The frame after each operation in order, also after one that was refused or is off: then as it was before. */
+  readonly steps: readonly PlanStep[];
+  /** Station of the datum hole; on the built frame where its steel went, if that was taken out. */
+  readonly datum: { readonly donor: number; readonly built: number };
+  /** Where the body's front wheel opening stands: in the middle of the front axles; null without any. */
+  readonly seat: { readonly before: number | null; readonly after: number | null };
   /** With the body on, its front wheel opening on the front axle; null while its masses are not known. */
   readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
   /** Null without a gearbox flange and a pinion, or where the plan takes one of them out. */
@@ -75,7 +89,7 @@ interface DonorView {
 }
 
 /** The frame after one operation of a plan. */
-interface TrailStep {
+export interface PlanStep {
   readonly state: PlanState;
   readonly outcome: Omit<OperationOutcome, 'letters'>;
 }
@@ -84,7 +98,7 @@ interface TrailStep {
 interface Trail {
   readonly rules: Rulebook;
   readonly display: LengthFormat;
-  readonly steps: readonly TrailStep[];
+  readonly steps: readonly PlanStep[];
 }
 
 interface Prepared {
@@ -93,20 +107,41 @@ interface Prepared {
   readonly measures: Measures;
   /** Control points on the donor: the same for every plan. */
   readonly onDonor: FindPoint;
+  /** Ids of what carries points that name no carrier. */
+  readonly carriers: ReadonlyMap<string, string | null>;
   trail: Trail | null;
 }
 
 const preparedFrames = new WeakMap<Frame, Prepared>();
 
-function standingOf(state: PlanState, frame: Frame, view: DonorView, features: readonly FeatureOutcome[]): Standing {
+/** What carries each axle and point, by its id: what the donor says, or what usually carries a point of its kind. */
+const carriersIn = (frame: Frame): ReadonlyMap<string, string | null> =>
+  new Map([
+    ...frame.axles.map(({ id, carrier }) => [id, carrier ?? null] as const),
+    ...frame.points.map((point) => [point.id, point.carrier ?? usualCarrier(point, frame)] as const),
+  ]);
+
+function standingOf(
+  state: PlanState,
+  frame: Frame,
+  view: DonorView,
+  features: readonly FeatureOutcome[],
+  carriers: ReadonlyMap<string, string | null>,
+  before: StateBefore,
+): Standing {
+  const crossmembers = state.crossmembers.map((hung) =>
+    crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }, before),
+  );
+  const carrier = (id: string) => carriers.get(id) ?? null;
+  const carrying = carriersOf(features, crossmembers, new Set([...carriers.values()].filter((id) => id !== null)));
+  const axles = frame.axles.map((axle) => riderOutcome(state, axle, carrier(axle.id), carrying));
+  const all = withAxles(carrying, axles);
   return {
     state,
     features,
-    crossmembers: state.crossmembers.map((hung) =>
-      crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }),
-    ),
-    axles: frame.axles.map((axle) => riderOutcome(state, axle)),
-    points: frame.points.map((point) => riderOutcome(state, point)),
+    crossmembers,
+    axles,
+    points: frame.points.map((point) => riderOutcome(state, point, carrier(point.id), all)),
   };
 }
 
@@ -122,9 +157,11 @@ function prepare(frame: Frame, context: Context): Prepared {
     crossmembers: new Map(frame.crossmembers.map((member) => [member.id, member])),
   };
   const features = frame.features.map((feature) => donorOutcome(feature, view.seats));
-  const standing = standingOf(state, frame, view, features);
+  const carriers = carriersIn(frame);
+  const standing = standingOf(state, frame, view, features, carriers, () => undefined);
   const prepared: Prepared = {
     state,
+    carriers,
     view,
     onDonor: pointFinder(state),
     trail: null,
@@ -135,10 +172,10 @@ function prepare(frame: Frame, context: Context): Prepared {
 }
 
 /** Carries out the operations in order, from the first that differs from the plan evaluated last on this frame. */
-function carryOutAll(before: Prepared, { plan, rules, display }: PlanInput, context: Context): readonly TrailStep[] {
+function carryOutAll(before: Prepared, { plan, rules, display }: PlanInput, context: Context): readonly PlanStep[] {
   const { trail } = before;
   const known = trail && trail.rules === rules && trail.display === display ? trail.steps : [];
-  const steps: TrailStep[] = [];
+  const steps: PlanStep[] = [];
   for (const [index, operation] of plan.operations.entries()) {
     const same = known[index];
     if (same?.outcome.operation === operation && steps[index - 1] === known[index - 1]) {
@@ -165,14 +202,8 @@ function carryOutAll(before: Prepared, { plan, rules, display }: PlanInput, cont
  * there is a result, with everything that cannot be done listed under `conflicts` and `operations`.
  */
 export function evaluatePlan(input: PlanInput): PlanResult {
-  const { donor: frame, body, plan, rules, display } = input;
-  const context: Context = {
-    section: sectionLookup(frame),
-    hasSection: (id) => frame.sections.some((named) => named.id === id),
-    rules,
-    display,
-    show: (mm) => lengthText(mm, display, true),
-  };
+  const { donor: frame, body, plan } = input;
+  const context = contextOf(input);
   const before = prepare(frame, context);
 
   const steps = carryOutAll(before, input, context);
@@ -180,8 +211,12 @@ export function evaluatePlan(input: PlanInput): PlanResult {
   const went = steps.map((step) => step.outcome);
 
   const operations = new Map(plan.operations.map((operation) => [operation.id, operation]));
-  const features = featureOutcomes(state, before.view.seats, context);
-  const standing = standingOf(state, frame, before.view, features);
+  const stateBefore: StateBefore = (id) => {
+    const index = went.findIndex(({ operation }) => operation.id === id);
+    return index < 0 ? undefined : (steps[index - 1]?.state ?? before.state);
+  };
+  const features = featureOutcomes(state, before.view.seats, context, stateBefore);
+  const standing = standingOf(state, frame, before.view, features, before.carriers, stateBefore);
   const { joints, cutEnds } = lettered(
     jointsOf(state, (id) => operations.get(id), context),
     cutEndsOf(state),
@@ -192,7 +227,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
       .map((mark) => mark.letter)
       .sort();
   const tape = tapeOf(state);
-  const refused = went.flatMap(({ operation, refusal }): Conflict[] =>
+  const refused = went.flatMap(({ operation, refusal }): Finding[] =>
     refusal
       ? [
           {
@@ -202,7 +237,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
             ...placeOf(operation, tape),
             about: null,
             message: refusal.message,
-            waysOut: refusal.waysOut,
+            waysOut: waysOfRefusal(operation, refusal),
           },
         ]
       : [],
@@ -211,6 +246,8 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     before: before.measures,
     after: measuresOf(standing, context, frame.material.density),
   };
+  const datum = datumStation(frame);
+  const fold = tape.folds.find(({ donorFrom, donorTo }) => datum > donorFrom && datum < donorTo);
   const laden = {
     before: ladenOf(measures.before, body, standing.axles, 'donor'),
     after: ladenOf(measures.after, body, standing.axles, 'built'),
@@ -219,10 +256,13 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     before: driveLineOf(standing.points, 'donor'),
     after: driveLineOf(standing.points, 'built'),
   };
-  const found = findConflicts({ frame, plan, tape, joints, driveLine, laden: laden.after, ...standing }, context);
-  const conflicts = [...refused, ...found].sort(
-    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  const found = findConflicts(
+    { frame, plan, tape, joints, cutEnds, driveLine, laden: laden.after, before: stateBefore, ...standing },
+    context,
   );
+  const conflicts = [...refused, ...found]
+    .map((finding): Conflict => conflictOf(finding, plan.accepted))
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 
   return {
     pieces: state.pieces,
@@ -239,12 +279,44 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     axles: standing.axles,
     points: standing.points,
     tape,
+    steps,
+    datum: { donor: datum, built: builtOf(tape, datum) ?? fold?.builtX ?? datum },
+    seat: { before: seatOf(standing.axles, 'donor'), after: seatOf(standing.axles, 'built') },
     measures,
     laden,
     driveLine,
     controls: controlPredictions(frame, before.onDonor, pointFinder(state)),
     conflicts,
   };
+}
+
+/** What operations and reports of a plan need to know besides the frame in work. */
+export const contextOf = ({ donor, rules, display }: Omit<PlanInput, 'plan' | 'body'>): Context => ({
+  section: sectionLookup(donor),
+  hasSection: (id) => donor.sections.some((named) => named.id === id),
+  rules,
+  display,
+  show: (mm) => lengthText(mm, display, true),
+});
+
+/** Ways out of a refusal: what the refusal says, and what the program can do about it. */
+function waysOfRefusal(operation: Operation, { code, waysOut }: Refusal): WayOut[] {
+  const swaps = code === 'operation/order' && 'from' in operation && 'to' in operation;
+  const { from, to } = swaps ? operation : { from: null, to: null };
+  const swap: WayOut[] =
+    from !== null && to !== null && typeof from === 'object' && typeof to === 'object'
+      ? [
+          {
+            say: 'Swap the two places',
+            edit: { do: 'replace', operation: { ...operation, from: to, to: from } as Operation },
+          },
+        ]
+      : [];
+  return [
+    ...swap,
+    ...advise(...waysOut.filter((way) => !swap.some(({ say }) => `${say}.` === way))),
+    { say: 'Take this operation off the list', edit: { do: 'drop', operation: operation.id } },
+  ];
 }
 
 /** The place an operation names first, as donor and built station where it has them. */
@@ -255,6 +327,6 @@ function placeOf(operation: Operation, tape: Tape): { readonly donorX: number | 
       : 'from' in operation && typeof operation.from === 'object'
         ? operation.from
         : null;
-  if (!place) return { donorX: null, builtX: null };
+  if (!place || place.on === 'end') return { donorX: null, builtX: null };
   return place.on === 'donor' ? { donorX: place.x, builtX: builtOf(tape, place.x) } : { donorX: null, builtX: place.x };
 }

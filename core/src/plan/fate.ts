@@ -1,5 +1,6 @@
 import { whereIs } from './locate.ts';
-import { faceAt, holds, holdsInside, type Piece } from './piece.ts';
+import { faceAt } from './face.ts';
+import { holds, holdsInside, type Piece } from './piece.ts';
 import type { PlanState } from './state.ts';
 
 /** What became of something attached to the frame. */
@@ -47,6 +48,16 @@ export function fateOfExtent(state: PlanState, source: string, extent: Extent, g
   if (a.at === 'removed' && b.at === 'removed') return { fate: 'lost', operation: a.operation };
   const remover = a.at === 'removed' ? a.operation : b.at === 'removed' ? b.operation : null;
   return { fate: 'cut-through', operation: remover ?? cutterBetween(state, source, extent) };
+}
+
+/** The frame ahead of an operation that moved or took off something; undefined where there is none such. */
+export type StateBefore = (operation: string | null) => PlanState | undefined;
+
+/** The operation that cut through an extent of the donor while it still hung there; null where none did. */
+export function cutThroughBefore(state: PlanState | undefined, extent: Extent): string | null {
+  if (!state) return null;
+  const lies = fateOfExtent(state, 'donor', extent);
+  return lies.fate === 'cut-through' ? lies.operation : null;
 }
 
 /** The operation whose face runs through an extent, if one. */

@@ -1,6 +1,6 @@
-import { type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
+import { extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
 import type { Context } from './context.ts';
-import { type Fate, fateOfExtent } from './fate.ts';
+import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
 import { steelOf } from './locate.ts';
 import { meanTop, type Piece, place } from './piece.ts';
 import type { Hung, PlanState, Rework } from './state.ts';
@@ -28,13 +28,16 @@ export interface FeatureOutcome {
   readonly places: Readonly<Partial<Record<Side, SidePlace>>>;
   readonly shift: Shift | null;
   readonly piece: number | null;
+  /** The operation that cuts through it before the plan takes it off or moves it; null where none does. */
+  readonly cutBefore: string | null;
 }
 
 /** Where a feature sits in the local coordinates of its steel: the same for every piece of that steel. */
 interface Seat {
   readonly x: number;
-  /** Half its extent along the rail, or of its hole. */
-  readonly reach: number;
+  /** What it takes up along the rail, its reach or its hole. */
+  readonly from: number;
+  readonly to: number;
   /** Height of its middle, mean of both rails. */
   readonly z: number;
   /** Outward from the centre line, and up, on each side it stands on. */
@@ -45,10 +48,10 @@ interface Seat {
 export type DonorSeats = ReadonlyMap<string, { readonly seat: Seat; readonly places: FeatureOutcome['places'] }>;
 
 function seatOf(feature: Feature, piece: Piece, context: Context): Seat {
-  const x = feature.x + feature.length / 2;
+  const { x } = feature;
   return {
     x,
-    reach: Math.max(feature.length, feature.diameter) / 2,
+    ...extentOf(feature),
     z: meanTop(piece, x).top - feature.down,
     on: sidesOf(feature).map((side) => {
       const { halfWidth, top, section } = railAt(piece.rails[side], x);
@@ -75,16 +78,30 @@ export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureO
   const places: Partial<Record<Side, SidePlace>> = {};
   for (const [side, { donor }] of Object.entries(donorSeats.get(feature.id)?.places ?? {}))
     places[side as Side] = { donor, built: donor };
-  return { feature, fate: 'stays', reason: REASONS.stays, operation: null, places, shift: STAYS, piece: 0 };
+  return {
+    feature,
+    fate: 'stays',
+    reason: REASONS.stays,
+    operation: null,
+    places,
+    shift: STAYS,
+    piece: 0,
+    cutBefore: null,
+  };
 }
 
 const STAYS: Shift = { dx: 0, dy: 0, dz: 0, turn: 0 };
 
 /** What became of every feature. Neighbours in the list are mostly neighbours on the rail: each is looked for beside the last. */
-export function featureOutcomes(state: PlanState, donorSeats: DonorSeats, context: Context): FeatureOutcome[] {
+export function featureOutcomes(
+  state: PlanState,
+  donorSeats: DonorSeats,
+  context: Context,
+  before: StateBefore,
+): FeatureOutcome[] {
   let guess = 0;
   return state.features.map((hung) => {
-    const outcome = featureOutcome(state, hung, donorSeats, context, guess);
+    const outcome = featureOutcome(state, hung, donorSeats, context, before, guess);
     guess = outcome.piece ?? guess;
     return outcome;
   });
@@ -95,10 +112,13 @@ function featureOutcome(
   hung: Hung<Feature>,
   donorSeats: DonorSeats,
   context: Context,
+  before: StateBefore,
   guess: number,
 ): FeatureOutcome {
   const { item, source, change, operation } = hung;
   const was = donorSeats.get(item.id);
+  const cutBefore =
+    was && (change === 'removed' || change === 'moved') ? cutThroughBefore(before(operation), was.seat) : null;
   const nowhere = (fate: Fate, reason: string, by: string | null): FeatureOutcome => ({
     feature: item,
     fate,
@@ -107,14 +127,15 @@ function featureOutcome(
     places: was?.places ?? {},
     shift: null,
     piece: null,
+    cutBefore,
   });
   if (change === 'removed') return nowhere('removed', 'taken off by the plan', operation);
 
   const steel = steelOf(state, source);
   if (!steel) return nowhere('lost', 'on steel that is taken out', null);
   const seat = change === 'none' && was ? was.seat : seatOf(item, steel, context);
-  const { x, reach } = seat;
-  const lies = fateOfExtent(state, source, { from: x - reach, to: x + reach, z: seat.z }, guess);
+  const { x } = seat;
+  const lies = fateOfExtent(state, source, seat, guess);
   if (lies.fate === 'lost') return nowhere('lost', 'on steel that is taken out', lies.operation);
   if (lies.fate === 'cut-through') return nowhere('cut-through', 'a cut runs through it', lies.operation);
 
@@ -137,7 +158,7 @@ function featureOutcome(
         : still
           ? 'stays'
           : 'moves';
-  return { feature: item, fate, reason: REASONS[fate], operation, places, shift, piece: lies.piece };
+  return { feature: item, fate, reason: REASONS[fate], operation, places, shift, piece: lies.piece, cutBefore };
 }
 
 /** Why a feature that is on the built frame is where it is. */
@@ -152,7 +173,7 @@ const REASONS = {
 /** True when a notch takes away the steel that a feature sits on. */
 function inNotch({ operation, source, from, to }: Rework, item: Feature, seat: Seat, piece: Piece, context: Context) {
   if (operation.kind !== 'notch' || source !== piece.source) return false;
-  if (seat.x + seat.reach <= from || seat.x - seat.reach >= to) return false;
+  if (seat.to <= from || seat.from >= to) return false;
   const { depth } = context.section(railAt(piece.rails.left, seat.x).section);
   const down = item.face === 'bottom' ? depth : item.down;
   return operation.from === 'above' ? down < operation.depth : down > depth - operation.depth;

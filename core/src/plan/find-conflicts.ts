@@ -1,199 +1,15 @@
-import { type FeatureKind, type FrameLine, SIDES, type Vec3 } from '../frame/index.ts';
-import { ruleValue } from '../rules/index.ts';
+import type { FrameLine } from '../frame/index.ts';
 import { axleLoads } from './axle-conflicts.ts';
+import { advise, type Finding, NOWHERE } from './conflict.ts';
+import { fatesOfCrossmembers } from './crossmember-conflicts.ts';
 import { driveLine } from './drive-line-conflicts.ts';
-import { type Conflict, NOWHERE } from './conflict.ts';
-import { builtXOf, type Finder, type Findings } from './findings.ts';
+import { fatesOfFeatures } from './feature-conflicts.ts';
+import type { Finder } from './findings.ts';
+import { groups } from './group-conflicts.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
-import type { FeatureOutcome } from './feature-outcome.ts';
-import { frontTop, rearTop } from './piece.ts';
-import { distance } from './pose.ts';
+import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
+import { lostRiders, partedMounts } from './rider-conflicts.ts';
 import { builtOf, type Tape } from './tape.ts';
-
-const donorXOf = (outcome: FeatureOutcome): number => outcome.feature.x + outcome.feature.length / 2;
-
-/** A feature that neither the cuts nor the plan's brackets disturb. */
-const undisturbed = ({ fate }: FeatureOutcome): boolean => fate === 'stays' || fate === 'moves' || fate === 'new';
-
-/** Features that are only marks in the steel: nothing hangs on them. */
-const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
-
-const fatesOfFeatures: Finder = ({ frame, features, tape }) =>
-  features
-    .filter((outcome) => !undisturbed(outcome))
-    .flatMap((outcome): Conflict[] => {
-      const { feature, fate, reason, operation } = outcome;
-      const at = { operation, donorX: donorXOf(outcome), builtX: builtOf(tape, donorXOf(outcome)), about: feature.id };
-      const lost = fate === 'lost' || fate === 'cut-through';
-      if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))
-        return [
-          {
-            ...at,
-            code: 'identity-stamp',
-            severity: 'stop',
-            message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : 'lost'}: it must never be cut, ground, covered or moved.`,
-            waysOut: ['Move the cut well clear of the stamp.'],
-          },
-        ];
-      if (fate === 'cut-through')
-        return [
-          {
-            ...at,
-            code: 'cut-through',
-            severity: 'stop',
-            message: `A cut runs through ${feature.name}.`,
-            waysOut: ['Move the cut to clear it.', 'Remove it first and put it back elsewhere.'],
-          },
-        ];
-      if (lost && feature.id === frame.datum)
-        return [
-          {
-            ...at,
-            code: 'datum-lost',
-            severity: 'stop',
-            message: `${feature.name} is what every measurement is given from, and it is ${reason}.`,
-            waysOut: ['Pick another hole as the datum.', 'Cut somewhere else.'],
-          },
-        ];
-      if (fate === 'lost' && PLAIN.includes(feature.kind))
-        return [
-          {
-            ...at,
-            code: 'feature-lost',
-            severity: 'note',
-            message: `${feature.name} goes with the steel that is taken out.`,
-            waysOut: [],
-          },
-        ];
-      if (fate === 'lost')
-        return [
-          {
-            ...at,
-            code: 'feature-lost',
-            severity: feature.movable === 'no' ? 'stop' : 'warn',
-            message: `${feature.name} is ${reason}${feature.movable === 'no' ? ' and cannot be moved' : ''}.`,
-            waysOut: ['Move it to steel that stays.', 'Cut somewhere else.', 'Remove it if it is not needed any more.'],
-          },
-        ];
-      if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
-        return [
-          {
-            ...at,
-            builtX: builtXOf(outcome),
-            code: 'not-movable',
-            severity: 'stop',
-            message: `${feature.name} was entered as not movable, but the plan moves it.`,
-            waysOut: ['Leave it where it is.', 'Change how it is fixed in the donor table if that was wrong.'],
-          },
-        ];
-      return [];
-    });
-
-const fatesOfCrossmembers: Finder = ({ crossmembers, tape }, { show }) =>
-  crossmembers.flatMap(({ crossmember, fate, operation, built, wider }): Conflict[] => {
-    const at = {
-      operation,
-      donorX: crossmember.x,
-      builtX: built?.x ?? builtOf(tape, crossmember.x),
-      about: crossmember.id,
-    };
-    if (fate === 'cut-through')
-      return [
-        {
-          ...at,
-          code: 'cut-crossmember',
-          severity: 'stop',
-          message: `A cut runs through ${crossmember.name}.`,
-          waysOut: ['Move the cut to clear it.', ...(crossmember.removable ? ['Take the crossmember out first.'] : [])],
-        },
-      ];
-    if (fate === 'lost')
-      return [
-        {
-          ...at,
-          code: 'crossmember-lost',
-          severity: 'warn',
-          message: `${crossmember.name} is on steel that is taken out.`,
-          waysOut: ['Move it to steel that stays.', 'Add a crossmember near the joint.'],
-        },
-      ];
-    if (wider !== 0)
-      return [
-        {
-          ...at,
-          code: 'crossmember-width',
-          severity: 'warn',
-          message: `${crossmember.name} must become ${show(Math.abs(wider))} ${wider > 0 ? 'wider' : 'narrower'}: split it or replace it.`,
-          waysOut: ['Replace it.', 'Split it in the middle and add or take out the difference.'],
-        },
-      ];
-    return [];
-  });
-
-/** Something that belongs to a group, on one side. */
-interface Member {
-  readonly name: string;
-  readonly donor: Vec3;
-  readonly built: Vec3 | null;
-}
-
-/** The members of every group, one for each side that a feature stands on. */
-function membersOf({ features, axles }: Findings): ReadonlyMap<string, Member[]> {
-  const members = new Map<string, Member[]>();
-  const add = (group: string, member: Member) => {
-    const known = members.get(group);
-    if (known) known.push(member);
-    else members.set(group, [member]);
-  };
-  for (const { feature, fate, places } of features) {
-    if (feature.group === undefined || fate === 'new') continue;
-    for (const side of SIDES) {
-      const at = places[side];
-      if (at?.donor) add(feature.group, { name: `${feature.name}, ${side}`, donor: at.donor, built: at.built });
-    }
-  }
-  for (const { item, donor, built } of axles)
-    if (item.group !== undefined) add(item.group, { name: item.name, donor, built });
-  return members;
-}
-
-/** The pair of members whose distance changes most. */
-function worstPair(members: readonly Member[]) {
-  let worst = { change: 0, a: '', b: '', x: 0 };
-  for (const [index, a] of members.entries())
-    for (let other = index + 1; other < members.length; other += 1) {
-      const b = members[other] as Member;
-      if (!a.built || !b.built) continue;
-      const change = distance(a.built, b.built) - distance(a.donor, b.donor);
-      if (Math.abs(change) > Math.abs(worst.change) + 1e-9)
-        worst = { change, a: a.name, b: b.name, x: (a.donor.x + b.donor.x) / 2 };
-    }
-  return worst;
-}
-
-const groups: Finder = (findings, { rules, show }) => {
-  const members = membersOf(findings);
-  return findings.frame.groups.flatMap((group): Conflict[] => {
-    const worst = worstPair(members.get(group.id) ?? []);
-    if (Math.abs(worst.change) <= ruleValue(rules, 'group/moved')) return [];
-    const accepted = findings.plan.accepted.find((entry) => entry.group === group.id);
-    const by = `${worst.a} to ${worst.b} ${worst.change > 0 ? 'grows' : 'shrinks'} by ${show(Math.abs(worst.change))}`;
-    return [
-      {
-        ...NOWHERE,
-        donorX: worst.x,
-        builtX: builtOf(findings.tape, worst.x),
-        about: group.id,
-        code: 'group-split',
-        severity: accepted ? 'note' : 'stop',
-        message: `${group.name} is split: ${by}.${accepted ? ` Accepted: ${accepted.reason}` : ''}`,
-        waysOut: accepted
-          ? []
-          : ['Cut ahead of the whole group, or behind it.', 'Accept the split, with a reason, and remake the links.'],
-      },
-    ];
-  });
-};
 
 const overlaps: Finder = ({ state }) =>
   state.removed
@@ -205,24 +21,60 @@ const overlaps: Finder = ({ state }) =>
       severity: 'warn' as const,
       about: piece.source,
       message: 'This operation takes out steel that an earlier operation put in.',
-      waysOut: ['Make one operation of the two.', 'Move one of them.'],
+      waysOut: advise('Make one operation of the two.', 'Move one of them.'),
     }));
 
+/** Boxing plates and notches that a later cut runs through or takes away. */
+const cutReworks: Finder = ({ state, tape }) =>
+  state.reworks.flatMap(({ operation, source, from, to }): Finding[] => {
+    const left = state.pieces.filter(
+      (piece) => piece.source === source && frontTop(piece) < to - 1e-6 && rearTop(piece) > from + 1e-6,
+    );
+    const whole = left.some((piece) => frontTop(piece) <= from + 1e-6 && rearTop(piece) >= to - 1e-6);
+    if (whole) return [];
+    const what = operation.kind === 'box' ? 'boxing plate' : 'notch';
+    const middle = (from + to) / 2;
+    return [
+      {
+        ...NOWHERE,
+        operation: operation.id,
+        donorX: source === 'donor' ? middle : null,
+        builtX: source === 'donor' ? builtOf(tape, middle) : null,
+        code: 'rework-cut',
+        severity: 'warn',
+        message:
+          left.length === 0
+            ? `The ${what} is on steel that a later cut takes out.`
+            : `A later cut runs through the ${what}.`,
+        waysOut: advise(
+          operation.kind === 'box'
+            ? 'Box the rail after the cut, each side of the joint for itself.'
+            : 'Notch the rail after the cut.',
+        ),
+      },
+    ];
+  });
+
 const loosePieces: Finder = ({ state, crossmembers, joints: all }) =>
-  state.pieces.flatMap((piece, index): Conflict[] => {
+  state.pieces.flatMap((piece, index): Finding[] => {
     if (piece.source !== 'donor' || state.pieces.length === 1) return [];
     if (crossmembers.some((member) => member.piece === index)) return [];
     const ahead = all.find((joint) => joint.piece === index - 1)?.letter;
     const behind = all.find((joint) => joint.piece === index)?.letter;
     const where = ahead && behind ? `between ${ahead} and ${behind}` : ahead ? `behind ${ahead}` : `ahead of ${behind}`;
+    const middle = (frontSpine(piece).x + rearSpine(piece).x) / 2;
     return [
       {
         ...NOWHERE,
         donorX: (frontTop(piece) + rearTop(piece)) / 2,
+        builtX: middle,
         code: 'no-crossmember',
         severity: 'warn',
         message: `The piece ${where} has no crossmember: its two rails come loose from each other at the cut.`,
-        waysOut: ['Tie the two rails with a strongback before the cut.', 'Add a crossmember to this piece.'],
+        waysOut: [
+          { say: 'Add a crossmember to this piece', edit: { do: 'add-crossmember', at: { x: middle, on: 'built' } } },
+          ...advise('Or tie the two rails with a strongback before the cut.'),
+        ],
       },
     ];
   });
@@ -232,11 +84,14 @@ const lengthOf = (line: FrameLine, tape: Tape): number | null => {
   return from === null || to === null ? null : to - from;
 };
 
+/** A change of a line's length that is left alone, mm. */
+const SAME_LINE = 0.5;
+
 const lines: Finder = ({ frame, tape }, { show }) =>
-  frame.lines.flatMap((line): Conflict[] => {
+  frame.lines.flatMap((line): Finding[] => {
     const now = lengthOf(line, tape);
     const change = now === null ? null : now - (line.to - line.from);
-    if (change !== null && Math.abs(change) < 0.5) return [];
+    if (change !== null && Math.abs(change) < SAME_LINE) return [];
     const at = { ...NOWHERE, donorX: (line.from + line.to) / 2, about: line.id, code: 'line-length' };
     if (change === null)
       return [
@@ -244,7 +99,7 @@ const lines: Finder = ({ frame, tape }, { show }) =>
           ...at,
           severity: 'note',
           message: `${line.name} ends on steel that is taken out: route it anew.`,
-          waysOut: ['Replace it.'],
+          waysOut: advise('Replace it.'),
         },
       ];
     const fits = change > 0 && change <= line.slack;
@@ -255,13 +110,14 @@ const lines: Finder = ({ frame, tape }, { show }) =>
         message:
           change < 0
             ? `${line.name} is ${show(-change)} too long.`
-            : `${line.name} must reach ${show(change)} farther; it has ${show(line.slack)} to spare.`,
-        waysOut:
+            : `${line.name} must reach ${show(change)} farther; its slack is ${show(line.slack)}.`,
+        waysOut: advise(
           change < 0
-            ? ['Shorten it, or lay the spare in a loop.']
+            ? 'Shorten it, or lay what is over in a loop.'
             : fits
-              ? ['Use the slack.']
-              : ['Join a piece in, or replace it.'],
+              ? 'Use the slack.'
+              : 'Join a piece in, or replace it.',
+        ),
       },
     ];
   });
@@ -269,12 +125,15 @@ const lines: Finder = ({ frame, tape }, { show }) =>
 const FINDERS: readonly Finder[] = [
   fatesOfFeatures,
   fatesOfCrossmembers,
+  lostRiders,
   groups,
+  partedMounts,
   joints,
   transitions,
   nearJoints,
   schools,
   overlaps,
+  cutReworks,
   loosePieces,
   lines,
   axleLoads,

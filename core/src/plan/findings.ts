@@ -1,13 +1,15 @@
 import type { Frame } from '../frame/index.ts';
 import type { Laden } from './axle-loads.ts';
-import type { Conflict } from './conflict.ts';
+import type { Finding } from './conflict.ts';
 import type { Context } from './context.ts';
+import type { CutEnd } from './cut-ends.ts';
 import type { DriveLine } from './drive-line.ts';
 import type { Joint } from './joint.ts';
 import type { Plan } from './operation.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
+import type { StateBefore } from './fate.ts';
 import type { PlanState } from './state.ts';
 import type { Tape } from './tape.ts';
 
@@ -16,8 +18,11 @@ export interface Findings {
   readonly frame: Frame;
   readonly plan: Plan;
   readonly state: PlanState;
+  /** The frame ahead of an operation. */
+  readonly before: StateBefore;
   readonly tape: Tape;
   readonly joints: readonly Joint[];
+  readonly cutEnds: readonly CutEnd[];
   readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
   /** With the body on; null while its masses are not known. */
   readonly laden: Laden | null;
@@ -28,7 +33,7 @@ export interface Findings {
 }
 
 /** Looks for one sort of conflict. */
-export type Finder = (findings: Findings, context: Context) => Conflict[];
+export type Finder = (findings: Findings, context: Context) => Finding[];
 
 /** Where a feature is on the built frame; null when it is not. */
 export const builtXOf = ({ places }: FeatureOutcome): number | null => (places.left ?? places.right)?.built?.x ?? null;

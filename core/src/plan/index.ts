@@ -1,8 +1,7 @@
 export { type AxleLoad, type Laden } from './axle-loads.ts';
-export { type Conflict } from './conflict.ts';
+export { acceptedText, type Conflict, type WayOut } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
-  freshId,
   justBehind,
   newBracket,
   newCrossmember,
@@ -15,9 +14,16 @@ export {
   withoutOperation,
 } from './edit-plan.ts';
 export { type CutEnd } from './cut-ends.ts';
-export { evaluatePlan, type OperationOutcome, type PlanInput, type PlanResult } from './evaluate-plan.ts';
+export {
+  contextOf,
+  evaluatePlan,
+  type OperationOutcome,
+  type PlanInput,
+  type PlanResult,
+  type PlanStep,
+} from './evaluate-plan.ts';
 export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
-export { type Joint, type JointSide, type JointVerdict, letterOf, transitionFor } from './joint.ts';
+export { type Joint, type JointSide, type JointVerdict, letterOf, worseSide } from './joint.ts';
 export { type Measures } from './measures.ts';
 export * from './operation.ts';
 export { OPERATION_NAMES, operationName } from './operation-names.ts';
@@ -25,17 +31,9 @@ export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
 export { type RiderOutcome } from './rider-outcome.ts';
-export {
-  type CutFace,
-  faceAt,
-  faceTop,
-  type Piece,
-  place,
-  railEnd,
-  type RemovedPiece,
-  spine,
-  stationsOf,
-} from './piece.ts';
+export { type CutFace, crossing, faceAt, type LineOf, TOP_EDGE } from './face.ts';
+export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';
+export { endCrossing, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
 export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline.ts';
 export { frameProfile, type ProfileRow, type RailProfile } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';

@@ -1,56 +1,87 @@
-import { type Side, SIDES, straightLength } from '../frame/index.ts';
+import { extentOf, type Side, SIDES, straightLength } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { angleText } from '../units/index.ts';
-import type { Conflict } from './conflict.ts';
-import { builtXOf, type Finder } from './findings.ts';
-import type { JointSide, JointVerdict } from './joint.ts';
+import { advise, type Finding, type WayOut } from './conflict.ts';
+import type { Context } from './context.ts';
+import { builtXOf, type Finder, type Findings } from './findings.ts';
+import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide } from './joint.ts';
+import { waysToClear } from './moving-cuts.ts';
+import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
 
 const JOINT_WORDS: Readonly<
-  Record<JointVerdict, { severity: Conflict['severity']; words: string; waysOut: readonly string[] }>
+  Record<JointVerdict, { severity: Finding['severity']; words: string; advice: readonly string[] }>
 > = {
-  meets: { severity: 'note', words: 'ends meet', waysOut: [] },
+  meets: { severity: 'note', words: 'ends meet', advice: [] },
   dress: {
     severity: 'note',
     words: 'ends meet after dressing',
-    waysOut: ['Clamp, hammer and grind the ends level before tacking.'],
+    advice: ['Clamp, hammer and grind the ends level before tacking.'],
   },
   'ease-with-a-pie-cut': {
     severity: 'warn',
     words: 'rails meet at a kink',
-    waysOut: ['Cut where the rail runs straight.', 'Take the kink out with a pie cut.'],
+    advice: ['Cut where the rail runs straight.', 'Take the kink out with a pie cut.'],
   },
   'needs-a-transition-piece': {
     severity: 'warn',
     words: 'ends do not meet',
-    waysOut: [
-      'Cut where both ends have the same width and height.',
-      'Put a transition piece between them, where rail comes out.',
-    ],
+    advice: ['Cut where both ends have the same width and height.'],
   },
   cannot: {
     severity: 'stop',
     words: 'ends cannot meet',
-    waysOut: ['Cut somewhere else, or split the change over two places.'],
+    advice: ['Cut somewhere else, or split the change over two places.'],
   },
 };
 
+/** Differences smaller than this are not said, mm. */
+const SMALL = 0.2;
+
 const degrees = (radians: number): string => angleText(Math.abs(radians));
 
+/** In what the ends of one side differ, in words and numbers. */
+function differences(side: JointSide, { plannedKink }: Joint, show: Context['show']): string[] {
+  const gap = (mm: number, edge: string) =>
+    Math.abs(mm) <= SMALL
+      ? []
+      : [mm > 0 ? `open ${show(mm)} at the ${edge}` : `overlapping ${show(-mm)} at the ${edge}`];
+  return [
+    ...(Math.abs(side.dy) > SMALL ? [`${show(Math.abs(side.dy))} apart sideways`] : []),
+    ...(Math.abs(side.dz) > SMALL ? [`${show(Math.abs(side.dz))} apart in height`] : []),
+    ...gap(side.gapTop, 'top'),
+    ...gap(side.gapBottom, 'bottom'),
+    ...(Math.abs(side.pitch) > 0.001 && !plannedKink ? [`${degrees(side.pitch)} in side view`] : []),
+    ...(Math.abs(side.yaw) > 0.001 && !plannedKink ? [`${degrees(side.yaw)} in plan`] : []),
+    ...(Math.abs(side.depth) > SMALL ? [`depths differ by ${show(Math.abs(side.depth))}`] : []),
+    ...(Math.abs(side.width) > SMALL ? [`flanges differ by ${show(Math.abs(side.width))}`] : []),
+  ];
+}
+
+/** A transition piece for ends that do not meet, where rail comes out and the frame has room for one. */
+function transitionOffered(joint: Joint, { plan, before }: Findings, context: Context): WayOut[] {
+  const operation = plan.operations.find(({ id }) => id === joint.operation);
+  if (operation?.kind !== 'shorten' || operation.transition !== 0) return [];
+  const transition = transitionFor(joint, context);
+  const state = before(operation.id);
+  if (transition === null || !state) return [];
+  const bridged = { ...operation, transition };
+  if (!applyOperation(state, bridged, context).done) return [];
+  return [
+    {
+      say: `Put a transition piece of ${context.show(transition)} between them`,
+      edit: { do: 'replace', operation: bridged },
+    },
+  ];
+}
+
 /** Joints whose ends do not simply meet. */
-export const joints: Finder = (findings, { show }) =>
-  findings.joints.flatMap((joint): Conflict[] => {
+export const joints: Finder = (findings, context) =>
+  findings.joints.flatMap((joint): Finding[] => {
     if (joint.verdict === 'meets') return [];
-    const { severity, words, waysOut } = JOINT_WORDS[joint.verdict];
-    const side = joint.sides.left.verdict === joint.verdict ? joint.sides.left : joint.sides.right;
-    const parts = [
-      ...(Math.abs(side.dy) > 0.2 ? [`${show(Math.abs(side.dy))} apart sideways`] : []),
-      ...(Math.abs(side.dz) > 0.2 ? [`${show(Math.abs(side.dz))} apart in height`] : []),
-      ...(Math.abs(side.pitch) > 0.001 && !joint.plannedKink ? [`${degrees(side.pitch)} in side view`] : []),
-      ...(Math.abs(side.yaw) > 0.001 && !joint.plannedKink ? [`${degrees(side.yaw)} in plan`] : []),
-      ...(Math.abs(side.depth) > 0.2 ? [`depths differ by ${show(Math.abs(side.depth))}`] : []),
-      ...(Math.abs(side.width) > 0.2 ? [`flanges differ by ${show(Math.abs(side.width))}`] : []),
-    ];
+    const { severity, words, advice } = JOINT_WORDS[joint.verdict];
+    const side = worseSide(joint);
+    const gapes = Math.max(side.gapTop, side.gapBottom) > ruleValue(context.rules, 'joint/gap');
     return [
       {
         code: `joint-${joint.verdict}`,
@@ -58,9 +89,12 @@ export const joints: Finder = (findings, { show }) =>
         operation: joint.operation,
         donorX: joint.donorX,
         builtX: joint.builtX,
-        about: joint.letter,
-        message: `Joint ${joint.letter}: ${words}: ${parts.join(', ')}.`,
-        waysOut,
+        about: joint.id,
+        message: `Joint ${joint.letter}: ${[words, ...differences(side, joint, context.show)].join(', ')}.`,
+        waysOut: [
+          ...transitionOffered(joint, findings, context),
+          ...advise(...(gapes ? ['Fill the opening with a wedge of the same steel, welded all round.'] : advice)),
+        ],
       },
     ];
   });
@@ -79,13 +113,13 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
     ),
   );
   const [most, steepest] = [ruleValue(rules, 'joint/transition'), ruleValue(rules, 'joint/transition-turn')];
-  return state.pieces.flatMap((piece, index): Conflict[] => {
+  return state.pieces.flatMap((piece, index): Finding[] => {
     const [ahead, behind] = [all[index - 1], all[index]];
     if (!bridging.has(piece.source) || !ahead || !behind) return [];
     const slants = SIDES.map((side) => slantOf(piece, ahead.sides[side], behind.sides[side], side));
     const over = Math.max(...slants.map((slant) => slant.over));
     const turn = Math.max(...slants.map((slant) => slant.turn));
-    const at = { operation: piece.source, donorX: ahead.donorX, builtX: ahead.builtX, about: ahead.letter };
+    const at = { operation: piece.source, donorX: ahead.donorX, builtX: ahead.builtX, about: ahead.id };
     const piecesName = `The transition piece between ${ahead.letter} and ${behind.letter}`;
     if (over > most)
       return [
@@ -94,7 +128,7 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
           code: 'transition-far',
           severity: 'stop',
           message: `${piecesName} brings the rail ${show(over)} over; the rulebook allows ${show(most)}.`,
-          waysOut: ['Split the change over two places.', 'Cut where the two ends lie nearer to each other.'],
+          waysOut: advise('Split the change over two places.', 'Cut where the two ends lie nearer to each other.'),
         },
       ];
     if (turn <= steepest) return [];
@@ -104,23 +138,25 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
         code: 'transition-steep',
         severity: 'warn',
         message: `${piecesName} turns the rail by ${degrees(turn)}; the rulebook allows ${degrees(steepest)}.`,
-        waysOut: ['Make the transition longer.'],
+        waysOut: advise('Make the transition longer.'),
       },
     ];
   });
 };
 
 /** Holes, brackets and the identity stamp close to a joint. */
-export const nearJoints: Finder = ({ joints: all, features }, { rules, show }) => {
+export const nearJoints: Finder = ({ joints: all, features, state }, context) => {
+  const { rules, show } = context;
   const limit = ruleValue(rules, 'joint/hole-distance');
-  const found: Conflict[] = [];
+  const found: Finding[] = [];
   for (const outcome of features) {
     const x = builtXOf(outcome);
     if (x === null || outcome.fate === 'new') continue;
     const { feature } = outcome;
-    const reach = Math.max(feature.length, feature.diameter) / 2;
+    const { from, to } = extentOf(feature);
     for (const joint of all) {
-      const clear = Math.abs(x - joint.builtX) - reach;
+      const [ahead, behind] = [x - feature.x + from, x - feature.x + to];
+      const clear = Math.max(ahead - joint.builtX, joint.builtX - behind);
       if (clear >= limit) continue;
       const stamp = feature.kind === 'identity-stamp';
       found.push({
@@ -131,9 +167,14 @@ export const nearJoints: Finder = ({ joints: all, features }, { rules, show }) =
         builtX: x,
         about: feature.id,
         message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
-        waysOut: stamp
-          ? ['Move the cut well clear of the stamp: grinding and plates come near it.']
-          : ['Move the cut a little.', 'Weld the hole shut before the joint, or let the plate run round it.'],
+        waysOut: [
+          ...waysToClear(state, joint.operation, extentOf(feature), context),
+          ...advise(
+            stamp
+              ? 'Move the cut well clear of the stamp: grinding and plates come near it.'
+              : 'Weld the hole shut before the joint, or let the plate run round it.',
+          ),
+        ],
       });
     }
   }
@@ -145,7 +186,7 @@ export const schools: Finder = ({ frame, joints: all, features }, { rules }) => 
   const { material } = frame;
   const first = all[0];
   if (!first) return [];
-  const at = { operation: first.operation, donorX: first.donorX, builtX: first.builtX, about: first.letter };
+  const at = { operation: first.operation, donorX: first.donorX, builtX: first.builtX, about: first.id };
   if (material.heatTreated || !material.weldable)
     return [
       {
@@ -153,7 +194,7 @@ export const schools: Finder = ({ frame, joints: all, features }, { rules }) => 
         code: 'not-weldable',
         severity: 'stop',
         message: `The rails are ${material.name}: they must not be welded or heated.`,
-        waysOut: ['Bolt through existing holes instead.', 'Use a donor with mild-steel rails.'],
+        waysOut: advise('Bolt through existing holes instead.', 'Use a donor with mild-steel rails.'),
       },
     ];
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
@@ -169,11 +210,11 @@ export const schools: Finder = ({ frame, joints: all, features }, { rules }) => 
       operation: joint.operation,
       donorX: joint.donorX,
       builtX: joint.builtX,
-      about: joint.letter,
+      about: joint.id,
       message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger or link: the shop’s rulebook bolts there and welds only behind it.`,
-      waysOut: [
+      waysOut: advise(
         'Move the cut behind the rearmost hanger.',
         'Change the rule, with your reason, if this frame allows it.',
-      ],
+      ),
     }));
 };

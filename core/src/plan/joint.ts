@@ -1,10 +1,10 @@
-import { type Side, SIDES } from '../frame/index.ts';
+import { railAt, type Side, SIDES } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { widthOf } from '../sections/index.ts';
 import { inches } from '../units/index.ts';
 import type { Context } from './context.ts';
 import type { Operation } from './operation.ts';
-import { faceAt, type Piece, type RailEnd, railEnd } from './piece.ts';
+import { endCrossing, type Piece, type RailEnd, railEnd } from './piece.ts';
 import { posed } from './pose.ts';
 import type { PlanState } from './state.ts';
 
@@ -28,6 +28,8 @@ export interface JointSide {
 }
 
 export interface Joint {
+  /** Names it whatever is cut elsewhere: the operation that made it, and which of its joints it is from the front. */
+  readonly id: string;
   /** `A`, `B` … from front to rear, shared with the free ends that the plan cuts. */
   readonly letter: string;
   readonly operation: string;
@@ -56,18 +58,32 @@ export const worstVerdict = (verdicts: readonly JointVerdict[]): JointVerdict =>
     'meets',
   );
 
-function verdictOf(offset: number, kink: number, sectionStep: number, rules: Rulebook): JointVerdict {
+/** What is judged of two ends: how far they lie apart across the rail, how they are turned, what gapes or overlaps. */
+interface Fit {
+  readonly offset: number;
+  readonly kink: number;
+  readonly opening: number;
+  readonly overlap: number;
+  readonly sectionStep: number;
+}
+
+function verdictOf({ offset, kink, opening, overlap, sectionStep }: Fit, rules: Rulebook): JointVerdict {
   if (offset > ruleValue(rules, 'joint/transition')) return 'cannot';
   if (offset > ruleValue(rules, 'joint/dress')) return 'needs-a-transition-piece';
   if (kink > ruleValue(rules, 'joint/pie-limit')) return 'needs-a-transition-piece';
-  if (kink > ruleValue(rules, 'joint/straight')) return 'ease-with-a-pie-cut';
+  if (opening > ruleValue(rules, 'joint/gap')) return 'needs-a-transition-piece';
+  if (kink > ruleValue(rules, 'joint/straight') || overlap > ruleValue(rules, 'joint/gap'))
+    return 'ease-with-a-pie-cut';
   if (sectionStep > ruleValue(rules, 'joint/dress')) return 'needs-a-transition-piece';
-  return Math.max(offset, sectionStep) > ruleValue(rules, 'joint/meets') ? 'dress' : 'meets';
+  return Math.max(offset, sectionStep, opening, overlap) > ruleValue(rules, 'joint/meets') ? 'dress' : 'meets';
 }
 
 /** Where a piece's face meets the bottom edge of one rail, present. */
-function bottomEdge(piece: Piece, end: 'front' | 'rear', x: number, top: number, depth: number) {
-  return posed(piece.pose, faceAt({ ...piece[end], x, z: top }, top - depth), top - depth);
+function bottomEdge(piece: Piece, side: Side, end: 'front' | 'rear', context: Context) {
+  const depth = (section: string) => context.section(section).depth;
+  const x = endCrossing(piece, side, end, depth);
+  const { top, section } = railAt(piece.rails[side], x, end === 'front' ? 'rear' : 'front');
+  return posed(piece.pose, x, top - depth(section));
 }
 
 /** One rail's end at a joint, and the piece it is the end of. */
@@ -77,6 +93,7 @@ interface EndOf {
 }
 
 function jointSide(
+  side: Side,
   { piece: front, end: a }: EndOf,
   { piece: rear, end: b }: EndOf,
   planned: boolean,
@@ -85,8 +102,7 @@ function jointSide(
   const [sectionA, sectionB] = [context.section(a.section), context.section(b.section)];
   const along = { x: Math.cos(front.pose.turn), z: Math.sin(front.pose.turn) };
   const [dx, dy, dz] = [b.point.x - a.point.x, b.point.y - a.point.y, b.point.z - a.point.z];
-  const bottomA = bottomEdge(front, 'rear', a.localX, a.top, sectionA.depth);
-  const bottomB = bottomEdge(rear, 'front', b.localX, b.top, sectionB.depth);
+  const [bottomA, bottomB] = [bottomEdge(front, side, 'rear', context), bottomEdge(rear, side, 'front', context)];
   const gapTop = dx * along.x + dz * along.z;
   const gapBottom = (bottomB.x - bottomA.x) * along.x + (bottomB.z - bottomA.z) * along.z;
   const sideways = { y: dy, z: dz * along.x - dx * along.z };
@@ -105,9 +121,13 @@ function jointSide(
     width,
     wall: sectionB.thickness - sectionA.thickness,
     verdict: verdictOf(
-      Math.hypot(sideways.y, sideways.z),
-      kink,
-      Math.max(Math.abs(depth), Math.abs(width)),
+      {
+        offset: Math.hypot(sideways.y, sideways.z),
+        kink,
+        opening: Math.max(gapTop, gapBottom),
+        overlap: -Math.min(gapTop, gapBottom),
+        sectionStep: Math.max(Math.abs(depth), Math.abs(width)),
+      },
       context.rules,
     ),
   };
@@ -116,6 +136,14 @@ function jointSide(
 /** How far apart the ends of the worse rail are across its line, mm. */
 const apart = ({ sides }: Joint): number =>
   Math.max(...SIDES.map((side) => Math.hypot(sides[side].dy, sides[side].dz)));
+
+/** The side of a joint whose ends fit worse. */
+export const worseSide = ({ sides: { left, right } }: Pick<Joint, 'sides'>): JointSide => {
+  const [a, b] = [left, right].map(({ verdict }) => JOINT_VERDICTS.indexOf(verdict)) as [number, number];
+  if (a !== b) return a > b ? left : right;
+  const misfit = ({ dy, dz, gapTop, gapBottom }: JointSide) => Math.hypot(dy, dz, gapTop, gapBottom);
+  return misfit(right) > misfit(left) + 1e-9 ? right : left;
+};
 
 /**
  * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch or
@@ -142,6 +170,7 @@ export function jointsOf(
   made: (operation: string) => Operation | undefined,
   context: Context,
 ): Omit<Joint, 'letter'>[] {
+  const counted = new Map<string, number>();
   return state.pieces.slice(0, -1).map((front, index) => {
     const rear = state.pieces[index + 1] as Piece;
     const operation = rear.front.operation ?? front.rear.operation ?? rear.source;
@@ -149,9 +178,12 @@ export function jointsOf(
     const ahead = { left: railEnd(front, 'left', 'rear'), right: railEnd(front, 'right', 'rear') };
     const behind = { left: railEnd(rear, 'left', 'front'), right: railEnd(rear, 'right', 'front') };
     const sideOf = (side: Side) =>
-      jointSide({ piece: front, end: ahead[side] }, { piece: rear, end: behind[side] }, plannedKink, context);
+      jointSide(side, { piece: front, end: ahead[side] }, { piece: rear, end: behind[side] }, plannedKink, context);
     const sides = { left: sideOf('left'), right: sideOf('right') };
+    const count = (counted.get(operation) ?? 0) + 1;
+    counted.set(operation, count);
     return {
+      id: `${operation}/${count}`,
       operation,
       piece: index,
       builtX: ahead.left.point.x,

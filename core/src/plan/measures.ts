@@ -1,19 +1,10 @@
-import {
-  type Axle,
-  type FramePoint,
-  type Rail,
-  railAt,
-  type Side,
-  SIDES,
-  type Station,
-  type Vec3,
-} from '../frame/index.ts';
+import { type Axle, type FramePoint, type Rail, railAt, type Side, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import { sectionProperties, STEEL_DENSITY } from '../sections/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
 import type { Context } from './context.ts';
-import { frontSpine, type Piece, place, railEnd, rearSpine, stationsOf } from './piece.ts';
-import { posed } from './pose.ts';
+import { sideOutline } from './outline.ts';
+import { type Piece, stationsOf } from './piece.ts';
+import { type Lump, steelLumps } from './solid.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
@@ -57,6 +48,7 @@ interface Underside {
   readonly x: number;
   readonly z: number;
   readonly what: string;
+  readonly ofRail: boolean;
 }
 
 /** One rail of one piece between its faces. */
@@ -69,15 +61,22 @@ interface Run {
 const runsOf = (pieces: readonly Piece[]): Run[] =>
   pieces.flatMap((piece) => SIDES.map((side) => ({ piece, side, stations: stationsOf(piece, side) })));
 
-function undersides(runs: readonly Run[], crossmembers: readonly CrossmemberOutcome[], context: Context): Underside[] {
-  const points: Underside[] = [];
-  for (const { piece, side, stations } of runs) {
-    const what = `${side} rail`;
-    for (const station of stations) {
-      const { x, z } = posed(piece.pose, station.x, station.top - context.section(station.section).depth);
-      points.push({ x, z, what });
-    }
-  }
+/** Corners of the rails in side view, and the lower corners of crossmembers. */
+function undersides(
+  pieces: readonly Piece[],
+  crossmembers: readonly CrossmemberOutcome[],
+  context: Context,
+): Underside[] {
+  const points = pieces.flatMap((piece) =>
+    SIDES.flatMap((side) =>
+      sideOutline(piece, side, context.section).map(([x, z]): Underside => ({
+        x,
+        z,
+        what: `${side} rail`,
+        ofRail: true,
+      })),
+    ),
+  );
   for (const { built, crossmember } of crossmembers)
     if (built)
       for (const end of [-1, 1])
@@ -85,6 +84,7 @@ function undersides(runs: readonly Run[], crossmembers: readonly CrossmemberOutc
           x: built.x + (end * crossmember.length) / 2,
           z: built.z - crossmember.depth,
           what: crossmember.name,
+          ofRail: false,
         });
   return points;
 }
@@ -156,37 +156,6 @@ function ramps(standing: Standing, points: readonly Underside[]) {
   };
 }
 
-interface Lump {
-  readonly mass: number;
-  readonly at: Vec3;
-}
-
-/** Mass of the rails piece by piece; the section's centroid is taken at half depth, its width at the outside face. */
-export const railLumps = (pieces: readonly Piece[], context: Context, density = STEEL_DENSITY): Lump[] =>
-  runLumps(runsOf(pieces), context, density);
-
-function runLumps(runs: readonly Run[], context: Context, density: number): Lump[] {
-  const lumps: Lump[] = [];
-  for (const { piece, side, stations } of runs)
-    for (let index = 0; index + 1 < stations.length; index += 1) {
-      const [station, next] = [stations[index] as Station, stations[index + 1] as Station];
-      const section = context.section(station.section);
-      const properties = sectionProperties(section);
-      const length = Math.sqrt(
-        (next.x - station.x) ** 2 + (next.halfWidth - station.halfWidth) ** 2 + (next.top - station.top) ** 2,
-      );
-      const at = place(
-        piece,
-        side,
-        (station.x + next.x) / 2,
-        (station.halfWidth + next.halfWidth) / 2 - properties.centroidY,
-        (station.top + next.top) / 2 - (section.depth - properties.centroidZ),
-      );
-      lumps.push({ mass: length * properties.area * density, at });
-    }
-  return lumps;
-}
-
 export function measuresOf(standing: Standing, context: Context, density: number): Measures {
   const { pieces } = standing.state;
   const axles = axleXs(standing.axles, 'built');
@@ -196,17 +165,13 @@ export function measuresOf(standing: Standing, context: Context, density: number
     item.kind === 'behind-cab' && built ? [built.x] : [],
   );
   const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
-  const frontX = Math.min(frontSpine(pieces[0] as Piece).x, ...bottomXs(pieces[0] as Piece, 'front', context));
-  const rearX = Math.max(
-    rearSpine(pieces[pieces.length - 1] as Piece).x,
-    ...bottomXs(pieces[pieces.length - 1] as Piece, 'rear', context),
-  );
-  const runs = runsOf(pieces);
-  const widths = outsideWidths(runs);
-  const low = undersides(runs, standing.crossmembers, context);
+  const widths = outsideWidths(runsOf(pieces));
+  const low = undersides(pieces, standing.crossmembers, context);
+  const ofRails = low.filter(({ ofRail }) => ofRail).map(({ x }) => x);
+  const [frontX, rearX] = [Math.min(...ofRails), Math.max(...ofRails)];
   const lowest = lowestOf(low, standing.axles);
   const lumps: Lump[] = [
-    ...runLumps(runs, context, density),
+    ...steelLumps(pieces, context.section, density),
     ...standing.crossmembers.flatMap(({ built, crossmember }) =>
       built ? [{ mass: crossmember.mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
     ),
@@ -233,13 +198,4 @@ export function measuresOf(standing: Standing, context: Context, density: number
     ...weight,
     axleLoads: axleLoadsOf(weight, axles),
   };
-}
-
-/** Built x of the bottom edges at an end: a leaning cut may reach farther there than at the top. */
-function bottomXs(piece: Piece, end: 'front' | 'rear', context: Context): number[] {
-  return SIDES.map((side) => {
-    const at = railEnd(piece, side, end);
-    const bottom = at.top - context.section(at.section).depth;
-    return posed(piece.pose, piece[end].x + piece[end].lean * (bottom - piece[end].z), bottom).x;
-  });
 }

@@ -6,6 +6,22 @@ export interface Place {
   readonly on: 'donor' | 'built';
 }
 
+/** A place, or how much comes off an end: mm along the top edge from the end of the frame as it then is. */
+export type EndPlace = Place | { readonly x: number; readonly on: 'end' };
+
+/**
+ * How new rail stands to the end that it is joined to, on each side: shifted outward and up, mm, and turned outward and
+ * up going away from the joint, radians. All 0: in line with the end piece.
+ */
+export interface Alignment {
+  readonly out: number;
+  readonly up: number;
+  readonly yaw: number;
+  readonly pitch: number;
+}
+
+export const IN_LINE: Alignment = { out: 0, up: 0, yaw: 0, pitch: 0 };
+
 interface Common {
   readonly id: string;
   readonly note: string;
@@ -22,14 +38,19 @@ export interface Shorten extends Common {
    * `to`, and the rear comes no farther forward for it. 0: the ends meet each other.
    */
   readonly transition: number;
+  /** How much higher the rear part comes, mm; negative: lower. */
+  readonly rise: number;
 }
 
 export interface Lengthen extends Common {
   readonly kind: 'lengthen';
   readonly at: Place;
+  /** What the frame grows by, mm: along the piece ahead of the cut, whatever the new rail is turned by. */
   readonly length: number;
   /** Section of the new piece; null: as the rail ahead of the cut. */
   readonly section: string | null;
+  /** The new rail against the end ahead of the cut. The rear part goes where its rear end goes, and is not turned. */
+  readonly align: Alignment;
 }
 
 export interface Widen extends Common {
@@ -50,7 +71,10 @@ export interface PieCut extends Common {
   /** Take a wedge out and close the gap, or slit and open it. */
   readonly mode: 'close' | 'open';
   readonly turned: 'front' | 'rear';
-  /** The angle itself (radians), or the height that a point `distance` from the pivot moves, mm. */
+  /**
+   * The angle itself (radians), or the height that a point of the pivot edge moves, mm: the one that lies `distance`
+   * from the pivot in a straight line.
+   */
   readonly amount:
     | { readonly by: 'angle'; readonly angle: number }
     | { readonly by: 'drop'; readonly drop: number; readonly distance: number };
@@ -70,7 +94,7 @@ export interface Trim extends Common {
   readonly kind: 'trim';
   readonly end: 'front' | 'rear';
   /** Where the cut crosses the top edge. */
-  readonly at: Place;
+  readonly at: EndPlace;
   /** From square, radians, 0 to less than 90°. */
   readonly angle: number;
   readonly lean: 'top-longer' | 'bottom-longer';
@@ -79,8 +103,12 @@ export interface Trim extends Common {
 export interface Extend extends Common {
   readonly kind: 'extend';
   readonly end: 'front' | 'rear';
+  /** Where the old end is cut off square first; null: the new rail goes on the end as it is. */
+  readonly cut: EndPlace | null;
+  /** What the frame grows by, mm: along the end piece, whatever the new rail is turned by. */
   readonly length: number;
   readonly section: string | null;
+  readonly align: Alignment;
 }
 
 export interface Notch extends Common {
@@ -149,24 +177,21 @@ export const OPERATION_KINDS = [
   'bracket',
 ] as const satisfies readonly OperationKind[];
 
-/** A group split that the builder has decided to live with, and why. */
-export interface AcceptedSplit {
-  readonly group: string;
+/** A conflict that somebody has decided to live with, who, and why. It stays in sight. */
+export interface Acceptance {
+  /** Key of the conflict. */
+  readonly conflict: string;
   readonly reason: string;
+  readonly by: string;
 }
 
 export interface Plan {
   readonly name: string;
   /** What speaks for it or against it, in the shop's words. */
   readonly note: string;
-  readonly accepted: readonly AcceptedSplit[];
+  readonly accepted: readonly Acceptance[];
   readonly operations: readonly Operation[];
 }
 
 /** A plan in which nothing is done. */
 export const emptyPlan = (name: string): Plan => ({ name, note: '', accepted: [], operations: [] });
-
-/** The angle of a pie cut, radians: as given, or asin(drop / distance). NaN when the point cannot drop that far. */
-export function pieAngle(amount: PieCut['amount']): number {
-  return amount.by === 'angle' ? amount.angle : Math.asin(amount.drop / amount.distance);
-}

@@ -1,3 +1,4 @@
+import type { Alignment } from './operation.ts';
 import {
   cutRail,
   railAt,
@@ -5,20 +6,12 @@ import {
   type Rail,
   type RailHere,
   type Side,
-  SIDES,
   sideSign,
+  type Station,
   type Vec3,
 } from '../frame/index.ts';
+import { crossing, type CutFace, faceAt, type LineOf, TOP_EDGE } from './face.ts';
 import { axisOf, compose, type Pose, posed, unposed } from './pose.ts';
-
-/** A plane across the frame, in local coordinates: through (x, z), leaning `lean` = dx/dz. */
-export interface CutFace {
-  readonly x: number;
-  readonly z: number;
-  readonly lean: number;
-  /** The operation that made it; undefined for the donor's own ends. */
-  readonly operation?: string;
-}
 
 /** A stretch of the frame that moves as one, both rails. */
 export interface Piece {
@@ -40,8 +33,6 @@ export interface RemovedPiece extends Piece {
 /** Shorter stretches than this are no steel, mm. */
 export const NO_LENGTH = 1e-7;
 
-export const faceAt = (face: CutFace, z: number): number => face.x + face.lean * (z - face.z);
-
 /** Height of the rail top at local x, mean of both sides: what cut places on the frame are read along. */
 export function meanTop(piece: Piece, x: number, toward: 'front' | 'rear' = 'rear'): { top: number; slope: number } {
   const left = railAt(piece.rails.left, x, toward);
@@ -50,19 +41,22 @@ export function meanTop(piece: Piece, x: number, toward: 'front' | 'rear' = 'rea
   return { top: (left.top + right.top) / 2, slope: (left.topSlope + right.topSlope) / 2 };
 }
 
-/** Where a face crosses the top edge, local x. */
+/** Where a face crosses the mean top edge, local x. */
 export function faceTop(piece: Piece, face: CutFace, toward: 'front' | 'rear'): number {
-  if (face.lean === 0) return face.x;
-  const { top, slope } = meanTop(piece, face.x, toward);
-  return face.x + (face.lean * (top - face.z)) / (1 - face.lean * slope);
+  if (piece.rails.left === piece.rails.right || face.lean === 0) return crossing(piece.rails.left, face, TOP_EDGE);
+  let x = face.x;
+  for (let step = 0; step < 20; step += 1) {
+    const { top, slope } = meanTop(piece, x, toward);
+    const next = (face.x + face.lean * (top - slope * x - face.z)) / (1 - face.lean * slope);
+    if (Math.abs(next - x) < 1e-10) return next;
+    x = next;
+  }
+  return x;
 }
 
-/** Where a face crosses the top edge of one side's rail, local x. */
-function faceTopOnSide(piece: Piece, side: Side, face: CutFace, toward: 'front' | 'rear'): number {
-  if (face.lean === 0) return face.x;
-  const { top, topSlope } = railAt(piece.rails[side], face.x, toward);
-  return face.x + (face.lean * (top - face.z)) / (1 - face.lean * topSlope);
-}
+/** Where an end of a piece crosses a line along one of its rails, local x, mm. */
+export const endCrossing = (piece: Piece, side: Side, end: 'front' | 'rear', line: LineOf): number =>
+  crossing(piece.rails[side], piece[end], line);
 
 export const frontTop = (piece: Piece): number => faceTop(piece, piece.front, 'rear');
 export const rearTop = (piece: Piece): number => faceTop(piece, piece.rear, 'front');
@@ -116,9 +110,8 @@ export interface RailEnd extends RailHere {
 }
 
 export function railEnd(piece: Piece, side: Side, end: 'front' | 'rear'): RailEnd {
-  const face = piece[end];
   const toward = end === 'front' ? 'rear' : 'front';
-  const localX = faceTopOnSide(piece, side, face, toward);
+  const localX = endCrossing(piece, side, end, TOP_EDGE);
   const here = railAt(piece.rails[side], localX, toward);
   const axis = axisOf(piece.pose);
   const along = { x: axis.x - here.topSlope * axis.z, z: axis.z + here.topSlope * axis.x };
@@ -149,33 +142,66 @@ export function partBehind(piece: Piece, face: CutFace): Piece {
 /** True when a piece still has steel along its top edge or below it. */
 export const hasLength = (piece: Piece): boolean => rearTop(piece) - frontTop(piece) > NO_LENGTH;
 
+/** A new, straight piece in the local coordinates of `beside`, between two stations of each rail, with square faces. */
+export function newPiece(
+  beside: Piece,
+  source: string,
+  stationsOfSide: (side: Side) => readonly [Station, Station],
+): Piece {
+  const rails: Record<Side, Rail> = { left: stationsOfSide('left'), right: stationsOfSide('right') };
+  const [front, rear] = railEnds(rails.left);
+  const face = (x: number): CutFace => ({ x, z: 0, lean: 0, operation: source });
+  return {
+    source,
+    rails: sameRail(rails.left, rails.right) ? { left: rails.left, right: rails.left } : rails,
+    front: face(front),
+    rear: face(rear),
+    pose: beside.pose,
+    spread: beside.spread,
+  };
+}
+
 /**
  * A new, straight piece from the rear end of `front` to the front end of `rear`, in the local coordinates of
  * `front`; level and parallel where the two ends already line up.
  */
 export function bridge(front: Piece, rear: Piece, section: string | null, source: string): Piece {
-  const rails = Object.fromEntries(
-    SIDES.map((side) => {
-      const [a, b] = [railEnd(front, side, 'rear'), railEnd(rear, side, 'front')];
-      const end = unposed(front.pose, b.point.x, b.point.z);
-      const used = section ?? a.section;
-      const stations = [
-        { x: a.localX, halfWidth: a.halfWidth, top: a.top, section: used },
-        { x: end.x, halfWidth: Math.abs(b.point.y) - front.spread, top: end.z, section: used },
-      ];
-      return [side, stations];
-    }),
-  ) as unknown as Record<Side, Rail>;
-  const face = (x: number): CutFace => ({ x, z: 0, lean: 0, operation: source });
-  const same = sameRail(rails.left, rails.right) ? { left: rails.left, right: rails.left } : rails;
-  return {
-    source,
-    rails: same,
-    front: { ...front.rear, operation: source },
-    rear: face(railEnds(rails.left)[1]),
-    pose: front.pose,
-    spread: front.spread,
-  };
+  const piece = newPiece(front, source, (side) => {
+    const [a, b] = [railEnd(front, side, 'rear'), railEnd(rear, side, 'front')];
+    const end = unposed(front.pose, b.point.x, b.point.z);
+    const used = section ?? a.section;
+    return [
+      { x: a.localX, halfWidth: a.halfWidth, top: a.top, section: used },
+      { x: end.x, halfWidth: Math.abs(b.point.y) - front.spread, top: end.z, section: used },
+    ];
+  });
+  return { ...piece, front: { ...front.rear, operation: source } };
+}
+
+/**
+ * A new, straight piece that goes on from an end of `beside`, as it is aligned to that end, for `length` mm along the
+ * local axis of `beside`. Its section is that of the end where none is given.
+ */
+export function goingOn(
+  beside: Piece,
+  end: 'front' | 'rear',
+  length: number,
+  { out, up, yaw, pitch }: Alignment,
+  section: string | null,
+  source: string,
+): Piece {
+  return newPiece(beside, source, (side) => {
+    const at = railEnd(beside, side, end);
+    const used = section ?? at.section;
+    const near = { x: at.localX, halfWidth: at.halfWidth + out, top: at.top + up, section: used };
+    const far = {
+      x: near.x + (end === 'rear' ? length : -length),
+      halfWidth: near.halfWidth + length * Math.tan(yaw),
+      top: near.top + length * Math.tan(pitch),
+      section: used,
+    };
+    return end === 'rear' ? [near, far] : [far, near];
+  });
 }
 
 const sameRail = (a: Rail, b: Rail): boolean =>
@@ -188,7 +214,7 @@ const sameRail = (a: Rail, b: Rail): boolean =>
 
 /** The stations of one rail of a piece between its faces (at the top edge), local. */
 export function stationsOf(piece: Piece, side: Side): Rail {
-  const front = faceTopOnSide(piece, side, piece.front, 'rear');
-  const rear = faceTopOnSide(piece, side, piece.rear, 'front');
+  const front = endCrossing(piece, side, 'front', TOP_EDGE);
+  const rear = endCrossing(piece, side, 'rear', TOP_EDGE);
   return cutRail(piece.rails[side], front, Math.max(rear, front + NO_LENGTH));
 }

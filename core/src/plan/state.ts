@@ -1,8 +1,7 @@
 import { type Crossmember, type Feature, type Frame, railEnds, railOf } from '../frame/index.ts';
-import type { Conflict } from './conflict.ts';
-import type { Box, Notch, Place } from './operation.ts';
+import type { Box, EndPlace, Notch, Place } from './operation.ts';
+import type { CutFace } from './face.ts';
 import {
-  type CutFace,
   frontTop,
   hasLength,
   localAt,
@@ -42,7 +41,6 @@ export interface PlanState {
   readonly features: readonly Hung<Feature>[];
   readonly crossmembers: readonly Hung<Crossmember>[];
   readonly reworks: readonly Rework[];
-  readonly conflicts: readonly Conflict[];
 }
 
 export function donorState(frame: Frame): PlanState {
@@ -59,7 +57,6 @@ export function donorState(frame: Frame): PlanState {
     features: frame.features.map(hang),
     crossmembers: frame.crossmembers.map(hang),
     reworks: [],
-    conflicts: [],
   };
 }
 
@@ -107,6 +104,21 @@ export function findSpot(state: PlanState, given: Place): Spot {
     : new OperationRefused('operation/off-the-frame', 'This place is not on the frame.', [
         'Pick a place between the front and the rear end of the rails.',
       ]);
+}
+
+/**
+ * Finds a place at an end of the frame in work, which may be given by how much comes off there.
+ * @throws OperationRefused as `findSpot` does, and for an amount that is more than the frame has, or none.
+ */
+export function findEndSpot(state: PlanState, given: EndPlace, end: 'front' | 'rear'): Spot {
+  if (given.on !== 'end') return findSpot(state, given);
+  if (!(given.x > 0))
+    throw new OperationRefused('operation/not-positive', 'What comes off the end must be more than 0.', [
+      'Type a length above 0.',
+    ]);
+  const [first, last] = [state.pieces[0] as Piece, state.pieces[state.pieces.length - 1] as Piece];
+  const x = end === 'rear' ? rearSpine(last).x - given.x : frontSpine(first).x + given.x;
+  return findSpot(state, { x, on: 'built' });
 }
 
 export const pieceAt = (state: PlanState, spot: Spot): Piece => state.pieces[spot.index] as Piece;

@@ -30,6 +30,13 @@ export const RULES = {
     reason: 'Up to here a hammer, a clamp and some grinding bring the ends together.',
     source: SHOP_PRACTICE,
   },
+  'joint/gap': {
+    title: 'Ends touch along the whole face',
+    measures: 'length',
+    value: inches(1 / 8),
+    reason: 'A wider opening at the top or bottom edge is not bridged by weld: it wants a filler of the same steel.',
+    source: SHOP_PRACTICE,
+  },
   'joint/transition': {
     title: 'A transition piece can still join them',
     measures: 'length',

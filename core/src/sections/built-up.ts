@@ -99,7 +99,9 @@ export function builtUpSection(section: Section, additions: readonly Addition[])
         break;
       }
       case 'notch': {
-        if (!(addition.depth > 0) || addition.depth >= section.depth)
+        if (!(addition.depth > 0))
+          refuse('section/notch-depth', `A notch must be deeper than 0, not ${addition.depth} mm.`);
+        if (addition.depth >= section.depth)
           refuse(
             'section/notch-depth',
             `A notch must be shallower than the rail (${section.depth} mm), not ${addition.depth} mm.`,

@@ -49,7 +49,7 @@ it('a point on steel that is gone has no target, and says so', () => {
     plan: {
       ...input.plan,
       operations: [
-        { id: 's', note: '', off: false, kind: 'shorten', transition: 0, from: donor(3400), to: donor(3600) },
+        { id: 's', note: '', off: false, kind: 'shorten', transition: 0, rise: 0, from: donor(3400), to: donor(3600) },
       ],
     },
   });

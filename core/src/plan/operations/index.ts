@@ -34,6 +34,13 @@ function carryOut(state: PlanState, operation: Operation, context: Context): Pla
   }
 }
 
+/** The section that an operation names for new steel, if one. */
+function newSectionOf(operation: Operation): string | null {
+  if (operation.kind === 'crossmember')
+    return operation.change.what === 'add' ? (operation.change.crossmember.section ?? null) : null;
+  return 'section' in operation ? operation.section : null;
+}
+
 export type Applied =
   | { readonly done: true; readonly state: PlanState }
   | { readonly done: false; readonly state: PlanState; readonly refusal: Refusal };
@@ -41,7 +48,7 @@ export type Applied =
 /** The frame after one operation; when it cannot be carried out, the frame as it was and the reason. */
 export function applyOperation(state: PlanState, operation: Operation, context: Context): Applied {
   try {
-    const section = 'section' in operation ? operation.section : null;
+    const section = newSectionOf(operation);
     if (section !== null && !context.hasSection(section))
       throw new OperationRefused('operation/unknown-section', `There is no section “${section}” in the list.`, [
         'Pick one of the listed sections.',

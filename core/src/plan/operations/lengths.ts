@@ -1,8 +1,9 @@
-import type { Extend, Lengthen, Shorten, Trim } from '../operation.ts';
-import { bridge, frontTop, meanTop, moved, type Piece, rearTop, spine } from '../piece.ts';
+import type { Alignment, Extend, Lengthen, Shorten, Trim } from '../operation.ts';
+import { bridge, goingOn, type Piece, rearTop, frontTop, spine } from '../piece.ts';
 import { axisOf, shift } from '../pose.ts';
 import {
   asRemoved,
+  findEndSpot,
   findSpot,
   leaningFace,
   movedAll,
@@ -17,8 +18,9 @@ import { needsPositive } from './amounts.ts';
 import { needsTransition, transitionEnd } from './transition.ts';
 
 /**
- * Takes the rail out between two places; the rear part comes forward along the front piece's own length. A transition
- * takes the place of that much more rail behind, and runs straight from one end to the other.
+ * Takes the rail out between two places; the rear part comes forward along the front piece's own length, and up by
+ * what is asked. A transition takes the place of that much more rail behind, and runs straight from one end to the
+ * other.
  */
 export function shorten(state: PlanState, operation: Shorten): PlanState {
   const [from, to] = [findSpot(state, operation.from), findSpot(state, operation.to)];
@@ -36,7 +38,7 @@ export function shorten(state: PlanState, operation: Shorten): PlanState {
   mustHave(behind, 'first', 'behind');
   const axis = axisOf(front.pose);
   const length = (end.x - start.x) * axis.x + (end.z - start.z) * axis.z;
-  const come = movedAll(behind, shift(-length * axis.x, -length * axis.z));
+  const come = movedAll(behind, shift(-length * axis.x, operation.rise - length * axis.z));
   return {
     ...state,
     pieces: [...ahead, ...(bridged ? [bridge(front, come[0] as Piece, null, operation.id)] : []), ...come],
@@ -44,16 +46,44 @@ export function shorten(state: PlanState, operation: Shorten): PlanState {
   };
 }
 
-/** Puts a straight new piece in at one place; the rear part goes back along the front piece's own length. */
+/** The steepest that new rail may be turned against the end it is joined to, radians. */
+const STEEPEST = Math.PI / 3;
+
+/** @throws OperationRefused for new rail that stands too steep, or whose sides would cross. */
+function needsRoom(piece: Piece, { yaw, pitch }: Alignment): void {
+  if (!(Math.abs(yaw) < STEEPEST && Math.abs(pitch) < STEEPEST))
+    throw new OperationRefused('operation/too-steep', 'The new rail would stand at 60° or more to the end.', [
+      'Take a smaller angle.',
+    ]);
+  for (const rail of [piece.rails.left, piece.rails.right])
+    if (rail.some(({ halfWidth }) => halfWidth + piece.spread <= 0))
+      throw new OperationRefused('operation/rails-cross', 'The new rails would cross.', [
+        'Bring them in by less, or at a smaller angle.',
+      ]);
+}
+
+/**
+ * Puts a straight new piece in at one place, in line with the end ahead of it or as it is aligned; the rear part goes
+ * where the new piece's rear end goes, and keeps its own direction.
+ */
 export function lengthen(state: PlanState, operation: Lengthen): PlanState {
   needsPositive(operation.length, 'The length to add');
   const at = findSpot(state, operation.at);
   const { ahead, behind } = splitSquare(state, at, at, operation.id);
   const front = mustHave(ahead, 'last', 'ahead of');
   mustHave(behind, 'first', 'behind');
+  const { length, section, align, id } = operation;
   const axis = axisOf(front.pose);
-  const gone = movedAll(behind, shift(operation.length * axis.x, operation.length * axis.z));
-  const added = bridge(front, gone[0] as Piece, operation.section, operation.id);
+  const [out, up] = [align.out + length * Math.tan(align.yaw), align.up + length * Math.tan(align.pitch)];
+  const gone = movedAll(behind, shift(length * axis.x - up * axis.z, length * axis.z + up * axis.x)).map((piece) => ({
+    ...piece,
+    spread: piece.spread + out,
+  }));
+  const aligned = align.out !== 0 || align.up !== 0 || align.yaw !== 0 || align.pitch !== 0;
+  const added = aligned
+    ? goingOn(front, 'rear', length, align, section, id)
+    : bridge(front, gone[0] as Piece, section, id);
+  needsRoom(added, align);
   return { ...state, pieces: [...ahead, added, ...gone] };
 }
 
@@ -65,7 +95,7 @@ export function trim(state: PlanState, operation: Trim): PlanState {
       'The trim angle must be 0° (square) or more, and less than 90°.',
       ['Type an angle from square, such as 45°.'],
     );
-  const at = findSpot(state, operation.at);
+  const at = findEndSpot(state, operation.at, operation.end);
   const rear = operation.end === 'rear';
   const topFurtherBack = (operation.lean === 'top-longer') === rear;
   const face = leaningFace(
@@ -80,25 +110,32 @@ export function trim(state: PlanState, operation: Trim): PlanState {
   return { ...state, pieces: kept, removed: [...state.removed, ...asRemoved(cutOff, operation.id)] };
 }
 
-/** Adds a straight horn at an end, level with the piece it is added to. */
+/** The frame with an end cut off square, where an extension asks for that. */
+function cutSquare(state: PlanState, { cut, end, id }: Extend): PlanState {
+  if (cut === null) return state;
+  const at = findEndSpot(state, cut, end);
+  const { ahead, behind } = splitSquare(state, at, at, id);
+  const [kept, cutOff] = end === 'rear' ? [ahead, behind] : [behind, ahead];
+  mustHave(kept, 'first', end === 'rear' ? 'ahead of' : 'behind');
+  return { ...state, pieces: kept, removed: [...state.removed, ...asRemoved(cutOff, id)] };
+}
+
+/** Adds a straight horn at an end, level with the piece it is added to or as it is aligned to it. */
 export function extend(state: PlanState, operation: Extend): PlanState {
   needsPositive(operation.length, 'The length to add');
-  const rear = operation.end === 'rear';
-  const end = state.pieces[rear ? state.pieces.length - 1 : 0] as Piece;
-  const face = rear ? end.rear : end.front;
-  if (face.lean !== 0)
+  const from = cutSquare(state, operation);
+  const { end, length, align, section, id } = operation;
+  const last = from.pieces[end === 'rear' ? from.pieces.length - 1 : 0] as Piece;
+  if (last[end].lean !== 0)
     throw new OperationRefused('operation/leaning-end', 'This end is cut at an angle; a new horn needs a square end.', [
-      'Trim the end square first.',
+      'Give a place where the end is cut off square first.',
     ]);
-  const axis = axisOf(end.pose);
-  const back = rear ? operation.length : -operation.length;
-  const away = moved(end, shift(back * axis.x, back * axis.z));
-  // The horn spans from the end to where that end would be if the piece were pulled out by its length.
-  const reach = rear ? { ...away, front: away.rear } : { ...away, rear: away.front };
-  const horn = rear
-    ? bridge(end, reach, operation.section, operation.id)
-    : { ...bridge(reach, end, operation.section, operation.id), front: { x: frontTop(end), z: 0, lean: 0 } };
+  const horn = goingOn(last, end, length, align, section, id);
+  needsRoom(horn, align);
   // A horn has a free end: that face is nobody's joint.
-  const free = rear ? { ...horn, rear: { x: rearTop(horn), z: meanTop(horn, rearTop(horn)).top, lean: 0 } } : horn;
-  return { ...state, pieces: rear ? [...state.pieces, free] : [free, ...state.pieces] };
+  const free: Piece =
+    end === 'rear'
+      ? { ...horn, rear: { x: rearTop(horn), z: 0, lean: 0 } }
+      : { ...horn, front: { x: frontTop(horn), z: 0, lean: 0 } };
+  return { ...from, pieces: end === 'rear' ? [...from.pieces, free] : [free, ...from.pieces] };
 }

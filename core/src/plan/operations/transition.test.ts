@@ -4,7 +4,8 @@ import { donor, inputOf, plainFrame } from '../../../test/frames.ts';
 import { builtX, codeOf, conflictsOf } from '../../../test/outcomes.ts';
 import type { Rail } from '../../frame/index.ts';
 import { markSheet } from '../../markout/index.ts';
-import { evaluatePlan, transitionFor } from '../index.ts';
+import { evaluatePlan } from '../index.ts';
+import { transitionFor } from '../joint.ts';
 
 /** Outer half-width tapers straight from 457.2 at 1524 to 406.4 at 2540: 0.05 a mm. */
 const taper: Rail = [

@@ -1,6 +1,7 @@
-import { railAt } from '../../frame/index.ts';
-import { type PieCut, pieAngle, type Step } from '../operation.ts';
-import { bridge, type CutFace, meanTop, type Piece, spine } from '../piece.ts';
+import type { PieCut, Step } from '../operation.ts';
+import { pieTurn } from '../pie-turn.ts';
+import type { CutFace } from '../face.ts';
+import { bridge, meanTop, type Piece, spine } from '../piece.ts';
 import { SMALLEST } from './amounts.ts';
 import { posed, shift, turnAbout } from '../pose.ts';
 import type { Context } from '../context.ts';
@@ -19,28 +20,19 @@ import {
 /** A face through a local point, leaning. */
 const faceThrough = (x: number, z: number, lean: number, operation: string): CutFace => ({ x, z, lean, operation });
 
-/** Local height of an edge of the rail at local x, mean of both sides. */
-function edgeHeight(piece: Piece, x: number, edge: 'top' | 'bottom', context: Context): number {
-  const { top } = meanTop(piece, x);
-  if (edge === 'top') return top;
-  const depths = [piece.rails.left, piece.rails.right].map((rail) => context.section(railAt(rail, x).section).depth);
-  return top - ((depths[0] ?? 0) + (depths[1] ?? 0)) / 2;
-}
-
 /** Turns everything on one side of a cut about an edge of the rail, taking a wedge out or opening a slit. */
 export function pieCut(state: PlanState, operation: PieCut, context: Context): PlanState {
-  const angle = pieAngle(operation.amount);
+  const at = findSpot(state, operation.at);
+  const piece = pieceAt(state, at);
+  const { angle, z } = pieTurn(state, at, operation, context);
   if (!(angle > 0 && angle < Math.PI / 3))
     throw new OperationRefused(
       'operation/pie-angle',
       operation.amount.by === 'drop'
         ? 'No turn of less than 60° brings the point that far.'
         : 'The angle of a pie cut must be more than 0° and less than 60°.',
-      ['Take a smaller drop, or a point farther from the cut.'],
+      ['Take a smaller move, or a point farther from the cut.'],
     );
-  const at = findSpot(state, operation.at);
-  const piece = pieceAt(state, at);
-  const z = edgeHeight(piece, at.x, operation.pivot, context);
   const closing = operation.mode === 'close';
   // Closing a wedge below a top pivot brings the two lower edges together: the rear drops, or the nose does.
   const rearTurns = (operation.pivot === 'top') === closing ? -angle : angle;

@@ -1,0 +1,72 @@
+import * as yup from 'yup';
+import type { InputProblem } from '../input-error.ts';
+import { isChoosing } from './fields.ts';
+
+/** More problems than this are not looked for: nobody reads them, and looking costs the one who asks nothing. */
+export const MOST_PROBLEMS = 100;
+
+/** What a record or a list was missing or had too much of, before anything inside it is looked at. */
+interface Shape {
+  readonly type: string;
+  readonly fields?: Readonly<Record<string, yup.ISchema<unknown>>>;
+  readonly innerType?: yup.ISchema<unknown>;
+  readonly spec: { readonly optional: boolean; readonly meta?: { readonly most?: number; readonly open?: boolean } };
+}
+
+const at = (path: string, key: string | number): string =>
+  typeof key === 'number' ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`;
+
+/**
+ * Ways in which a value differs from a schema of `fields.ts`, each with its path; none when it fits. The length of a
+ * list is looked at before what is in it, and no more than `MOST_PROBLEMS` are listed, so that nothing that can be sent
+ * takes long. Records and lists are walked here; each figure and text in them is checked by its Yup schema.
+ */
+export function schemaProblems(schema: yup.ISchema<unknown>, value: unknown): InputProblem[] {
+  const problems: InputProblem[] = [];
+  const add = (type: string, path: string, message: string) =>
+    problems.push({ code: `document/${type}`, path, message });
+
+  const walkRecord = ({ fields = {}, spec }: Shape, given: unknown, path: string): void => {
+    if (given === undefined || given === null) {
+      if (given === undefined && spec.optional) return;
+      return void add('required', path, 'is missing');
+    }
+    if (typeof given !== 'object' || Array.isArray(given)) return void add('typeError', path, 'must be an object');
+    const record = given as Readonly<Record<string, unknown>>;
+    const unknown = spec.meta?.open ? undefined : Object.keys(record).find((key) => !Object.hasOwn(fields, key));
+    if (unknown !== undefined) add('noUnknown', path, `has the unknown key “${unknown.slice(0, 80)}”`);
+    for (const [key, field] of Object.entries(fields)) {
+      if (problems.length >= MOST_PROBLEMS) return;
+      walk(field, Object.hasOwn(record, key) ? record[key] : undefined, at(path, key));
+    }
+  };
+
+  const walkList = ({ innerType, spec }: Shape, given: unknown, path: string): void => {
+    if (given === undefined || given === null) return void add('required', path, 'is missing');
+    if (!Array.isArray(given)) return void add('typeError', path, 'must be a list');
+    const most = spec.meta?.most;
+    if (most !== undefined && given.length > most)
+      return void add('max', path, `must hold at most ${most} entries, not ${given.length}`);
+    if (!innerType) return;
+    for (const [index, item] of given.entries()) {
+      if (problems.length >= MOST_PROBLEMS) return;
+      walk(innerType, item, at(path, index));
+    }
+  };
+
+  const walk = (field: yup.ISchema<unknown>, given: unknown, path: string): void => {
+    const chosen = isChoosing(field) ? field.choose(given) : field;
+    const shape = chosen as unknown as Shape;
+    if (shape.type === 'object') return walkRecord(shape, given, path);
+    if (shape.type === 'array') return walkList(shape, given, path);
+    try {
+      (chosen as yup.Schema).validateSync(given, { abortEarly: true, strict: true, disableStackTrace: true });
+    } catch (error) {
+      if (!(error instanceof yup.ValidationError)) throw error;
+      add(error.type ?? 'wrong', path, error.message);
+    }
+  };
+
+  walk(schema, value, '');
+  return problems.slice(0, MOST_PROBLEMS);
+}

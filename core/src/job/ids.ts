@@ -1,0 +1,122 @@
+import type { InputProblem } from '../input-error.ts';
+import { type Operation, operationName, type Plan } from '../plan/index.ts';
+import type { Job } from './job.ts';
+
+/** Something with an id, and its place in the document. */
+interface Named {
+  readonly path: string;
+  readonly id: string;
+}
+
+const listed = (path: string, list: readonly { readonly id: string }[]): Named[] =>
+  list.map(({ id }, index) => ({ path: `${path}[${index}].id`, id }));
+
+/** What an operation brings to the frame: a feature or a crossmember with an id of its own. */
+function broughtBy({ kind, change }: Extract<Operation, { kind: 'bracket' | 'crossmember' }>) {
+  const key = kind === 'bracket' ? 'feature' : 'crossmember';
+  const thing: unknown = key in change ? (change as unknown as Record<string, unknown>)[key] : null;
+  return typeof thing === 'string'
+    ? { key, named: thing, id: null }
+    : { key, named: null, id: (thing as { id: string }).id };
+}
+
+const aboutThings = (operation: Operation) =>
+  operation.kind === 'bracket' || operation.kind === 'crossmember' ? broughtBy(operation) : null;
+
+/** Everything of the job that is not part of a plan. */
+function namedOutsidePlans({ donor, body }: Job, path: string): Named[] {
+  const lists = [
+    'features',
+    'crossmembers',
+    'groups',
+    'axles',
+    'points',
+    'lines',
+    'controlPoints',
+    'controlMeasurements',
+  ] as const;
+  return [
+    ...lists.flatMap((list) => listed(`${path}donor.${list}`, donor[list])),
+    ...(body ? [...listed(`${path}body.mounts`, body.mounts), ...listed(`${path}body.masses`, body.masses)] : []),
+  ];
+}
+
+const namedInPlan = ({ operations }: Plan, path: string): Named[] => [
+  ...listed(`${path}.operations`, operations),
+  ...operations.flatMap((operation, index): Named[] => {
+    const about = aboutThings(operation);
+    return about?.id ? [{ path: `${path}.operations[${index}].change.${about.key}.id`, id: about.id }] : [];
+  }),
+];
+
+/** Each plan of a job with its place in the document. */
+const plansIn = ({ plan, variants }: Job, path: string): (readonly [Plan, string])[] => [
+  [plan, `${path}plan`],
+  ...variants.map((variant, index) => [variant, `${path}variants[${index}]`] as const),
+];
+
+/** Section ids stand for themselves; every other id is unique in the job, so that an id alone says what is meant. */
+export function idProblems(job: Job, path: string): InputProblem[] {
+  const twice = (named: readonly Named[], taken: Set<string>) =>
+    named.flatMap(({ path: at, id }): InputProblem[] => {
+      if (!taken.has(id)) {
+        taken.add(id);
+        return [];
+      }
+      return [{ code: 'job/same-id', path: at, message: `“${id}” is used twice: give this one another id.` }];
+    });
+  const outside = new Set<string>();
+  return [
+    ...twice(listed(`${path}donor.sections`, job.donor.sections), new Set()),
+    ...twice(namedOutsidePlans(job, path), outside),
+    // Plans are copied from each other: the same operation may stand in several.
+    ...plansIn(job, path).flatMap(([plan, at]) => twice(namedInPlan(plan, at), new Set(outside))),
+  ];
+}
+
+/** Operations and acceptances that name what is not there. */
+export function referenceProblems(job: Job, path: string): InputProblem[] {
+  const outside = new Set(namedOutsidePlans(job, path).map(({ id }) => id));
+  return plansIn(job, path).flatMap(([plan, at]) => {
+    const known = new Set([...outside, ...namedInPlan(plan, at).map(({ id }) => id)]);
+    const operations = plan.operations.flatMap((operation, index): InputProblem[] => {
+      const about = aboutThings(operation);
+      if (!about?.named || known.has(about.named)) return [];
+      return [
+        {
+          code: 'plan/unknown-thing',
+          path: `${at}.operations[${index}].change.${about.key}`,
+          message: `“${operationName(operation)}” of the plan “${plan.name}” is about “${about.named}”, which is not on the frame: take that operation off the list first.`,
+        },
+      ];
+    });
+    const accepted = plan.accepted.flatMap(({ conflict }, index): InputProblem[] => {
+      const [, about] = conflict.split('/');
+      if (about === undefined || known.has(about)) return [];
+      return [
+        {
+          code: 'plan/unknown-conflict',
+          path: `${at}.accepted[${index}].conflict`,
+          message: `“${conflict}” was accepted, but there is no “${about}” in the plan or on the frame.`,
+        },
+      ];
+    });
+    return [...operations, ...accepted];
+  });
+}
+
+/** The job without acceptances of conflicts about what is not there any more. */
+export function withoutDeadAcceptances(job: Job): Job {
+  const outside = new Set(namedOutsidePlans(job, '').map(({ id }) => id));
+  const kept = (plan: Plan): Plan => {
+    const known = new Set([...outside, ...namedInPlan(plan, '').map(({ id }) => id)]);
+    const accepted = plan.accepted.filter(({ conflict }) => {
+      const [, about] = conflict.split('/');
+      return about === undefined || known.has(about);
+    });
+    return accepted.length === plan.accepted.length ? plan : { ...plan, accepted };
+  };
+  const [plan, variants] = [kept(job.plan), job.variants.map(kept)];
+  const same = plan === job.plan && variants.every((variant, index) => variant === job.variants[index]);
+  return same ? job : { ...job, plan, variants };
+}

@@ -1,0 +1,35 @@
+import type { Rail, Station } from '../frame/index.ts';
+
+/** A plane across the frame, in local coordinates: through (x, z), leaning `lean` = dx/dz. */
+export interface CutFace {
+  readonly x: number;
+  readonly z: number;
+  readonly lean: number;
+  /** The operation that made it; undefined for the donor's own ends. */
+  readonly operation?: string;
+}
+
+/** Local x of a face at height z, mm. */
+export const faceAt = (face: CutFace, z: number): number => face.x + face.lean * (z - face.z);
+
+/** How far a line along a rail runs below its top edge, mm, by the section there: 0 for the top edge itself. */
+export type LineOf = (section: string) => number;
+export const TOP_EDGE: LineOf = () => 0;
+
+/**
+ * Where a face crosses a line along a rail, local x, mm. The rail is straight between its stations and carried on
+ * straight beyond its ends. Where the line jumps with the section and the face falls into the jump, the station.
+ */
+export function crossing(rail: Rail, face: CutFace, line: LineOf): number {
+  if (face.lean === 0) return face.x;
+  const last = rail.length - 2;
+  for (let index = 0; index <= last; index += 1) {
+    const [a, b] = [rail[index], rail[index + 1]] as [Station, Station];
+    const down = line(a.section);
+    if (index < last && b.x < faceAt(face, b.top - down)) continue;
+    const slope = (b.top - a.top) / (b.x - a.x);
+    const x = (face.x + face.lean * (a.top - slope * a.x - down - face.z)) / (1 - face.lean * slope);
+    return index === 0 ? x : Math.max(x, a.x);
+  }
+  return face.x;
+}

@@ -1,0 +1,150 @@
+import { extentOf, type FeatureKind } from '../frame/index.ts';
+import { advise, type Finding, type WayOut } from './conflict.ts';
+import { builtXOf, type Finder, type Findings } from './findings.ts';
+import type { FeatureOutcome } from './feature-outcome.ts';
+import type { Context } from './context.ts';
+import { nearestSteel, waysToClear } from './moving-cuts.ts';
+import { builtOf } from './tape.ts';
+
+/** A feature that neither the cuts nor the plan's brackets disturb. */
+const undisturbed = ({ fate, cutBefore }: FeatureOutcome): boolean =>
+  cutBefore === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
+
+/** Features that are only marks in the steel: nothing hangs on them. */
+const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
+
+/** Ways of putting a feature elsewhere, ahead of the operation that takes its steel. */
+function movedAway({ state }: Findings, outcome: FeatureOutcome, context: Context): WayOut[] {
+  const { feature, operation } = outcome;
+  if (feature.movable === 'no' || operation === null) return [];
+  const to = nearestSteel(state, extentOf(feature), context);
+  const thing = { kind: 'feature', id: feature.id } as const;
+  return [
+    ...(to === null
+      ? []
+      : [
+          {
+            say: 'Move it to the nearest steel that stays',
+            edit: { do: 'move', thing, to: { x: to, on: 'donor' }, before: operation } as const,
+          },
+        ]),
+    { say: 'Take it off', edit: { do: 'take-off', thing, before: operation } },
+  ];
+}
+
+/** Holes that stay, nearest to the datum first: what could be the datum in its place. */
+function otherDatums({ frame, features }: Findings, x: number): WayOut[] {
+  return features
+    .filter(
+      ({ feature, fate }) =>
+        feature.kind === 'hole' && feature.id !== frame.datum && (fate === 'stays' || fate === 'moves'),
+    )
+    .sort((a, b) => Math.abs(a.feature.x - x) - Math.abs(b.feature.x - x))
+    .slice(0, 2)
+    .map(({ feature }) => ({ say: `Make “${feature.name}” the datum`, edit: { do: 'datum', feature: feature.id } }));
+}
+
+function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context: Context): Finding[] {
+  const { feature, fate, reason, operation, cutBefore } = outcome;
+  const { frame, state, tape } = findings;
+  const at = { operation, donorX: feature.x, builtX: builtOf(tape, feature.x), about: feature.id };
+  const clear = (of: string | null) => waysToClear(state, of, extentOf(feature), context);
+  const lost = fate === 'lost' || fate === 'cut-through';
+  if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))
+    return [
+      {
+        ...at,
+        code: 'identity-stamp',
+        severity: 'stop',
+        message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : fate === 'removed' ? 'taken off' : 'lost'}: it must never be cut, ground, covered or moved.`,
+        waysOut:
+          fate === 'removed' && operation !== null
+            ? [{ say: 'Leave it where it is', edit: { do: 'drop', operation } }]
+            : [...clear(operation), ...advise('Move the cut well clear of the stamp.')],
+      },
+    ];
+  if (cutBefore !== null)
+    return [
+      {
+        ...at,
+        operation: cutBefore,
+        code: 'cut-before-taken-off',
+        severity: 'stop',
+        message: `A cut runs through ${feature.name} while it is still on: it is ${fate === 'removed' ? 'taken off' : 'moved'} only after the cut.`,
+        waysOut:
+          operation === null
+            ? []
+            : [
+                {
+                  say: fate === 'removed' ? 'Take it off before the cut' : 'Move it before the cut',
+                  edit: { do: 'order', operation, before: cutBefore },
+                },
+              ],
+      },
+    ];
+  if (fate === 'cut-through')
+    return [
+      {
+        ...at,
+        code: 'cut-through',
+        severity: 'stop',
+        message: `A cut runs through ${feature.name}.`,
+        waysOut: [...clear(operation), ...movedAway(findings, outcome, context)],
+      },
+    ];
+  if (lost && feature.id === frame.datum)
+    return [
+      {
+        ...at,
+        code: 'datum-lost',
+        severity: 'stop',
+        message: `${feature.name} is what every measurement is given from, and it is ${reason}.`,
+        waysOut: [...otherDatums(findings, feature.x), ...advise('Cut somewhere else.')],
+      },
+    ];
+  if (fate === 'lost' && PLAIN.includes(feature.kind))
+    return [
+      {
+        ...at,
+        code: 'feature-lost',
+        severity: 'note',
+        message: `${feature.name} goes with the steel that is taken out.`,
+        waysOut: [],
+      },
+    ];
+  if (fate === 'lost')
+    return [
+      {
+        ...at,
+        code: 'feature-lost',
+        severity: feature.movable === 'no' ? 'stop' : 'warn',
+        message: `${feature.name} is ${reason}${feature.movable === 'no' ? ' and cannot be moved' : ''}.`,
+        waysOut: [...movedAway(findings, outcome, context), ...advise('Cut somewhere else.')],
+      },
+    ];
+  if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
+    return [
+      {
+        ...at,
+        builtX: builtXOf(outcome),
+        code: 'not-movable',
+        severity: 'stop',
+        message: `${feature.name} was entered as not movable, but the plan moves it.`,
+        waysOut: [
+          ...(operation === null ? [] : [{ say: 'Leave it where it is', edit: { do: 'drop', operation } } as const]),
+          {
+            say: 'It can be moved: new holes',
+            edit: { do: 'movable', feature: feature.id, movable: 're-drill' },
+          },
+          { say: 'It can be moved: welded again', edit: { do: 'movable', feature: feature.id, movable: 're-weld' } },
+        ],
+      },
+    ];
+  return [];
+}
+
+/** Features that the plan cuts, loses, or moves though they cannot be. */
+export const fatesOfFeatures: Finder = (findings, context) =>
+  findings.features
+    .filter((outcome) => !undisturbed(outcome))
+    .flatMap((outcome) => conflictsOfFeature(outcome, findings, context));

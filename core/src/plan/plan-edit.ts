@@ -1,0 +1,102 @@
+import type { Feature, Frame } from '../frame/index.ts';
+import { newCrossmember, shiftOperation, withoutOperation, withOperation } from './edit-plan.ts';
+import type { Operation, Place, Plan } from './operation.ts';
+
+/** A thing that hangs on the donor, by the list it is in. */
+export interface HungRef {
+  readonly kind: 'feature' | 'crossmember';
+  readonly id: string;
+}
+
+/** An edit that a way out offers; plain data, so that it can be shown, sent and carried out later. */
+export type PlanEdit =
+  | { readonly do: 'shift'; readonly operation: string; readonly by: number }
+  | { readonly do: 'replace'; readonly operation: Operation }
+  | { readonly do: 'drop'; readonly operation: string }
+  /** Brings an operation ahead of another. */
+  | { readonly do: 'order'; readonly operation: string; readonly before: string }
+  /** Takes something off ahead of an operation. */
+  | { readonly do: 'take-off'; readonly thing: HungRef; readonly before: string }
+  /** Moves something: ahead of an operation, or after all of them. */
+  | { readonly do: 'move'; readonly thing: HungRef; readonly to: Place; readonly before: string | null }
+  | { readonly do: 'add-crossmember'; readonly at: Place }
+  | { readonly do: 'datum'; readonly feature: string }
+  | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
+
+interface Edited {
+  readonly donor: Frame;
+  readonly plan: Plan;
+}
+
+/** The plan with an operation put ahead of another, or last. */
+function inserted(plan: Plan, operation: Operation, before: string | null): Plan {
+  const index = plan.operations.findIndex(({ id }) => id === before);
+  return {
+    ...plan,
+    operations: plan.operations.toSpliced(index < 0 ? plan.operations.length : index, 0, operation),
+  };
+}
+
+const common = (id: string) => ({ id, note: '', off: false });
+
+function takingOff(thing: HungRef, id: string): Operation {
+  return thing.kind === 'feature'
+    ? { ...common(id), kind: 'bracket', change: { what: 'remove', feature: thing.id } }
+    : { ...common(id), kind: 'crossmember', change: { what: 'remove', crossmember: thing.id } };
+}
+
+function moving(thing: HungRef, to: Place, id: string, { features }: Frame): Operation {
+  if (thing.kind === 'crossmember')
+    return { ...common(id), kind: 'crossmember', change: { what: 'move', crossmember: thing.id, to } };
+  const down = features.find((feature) => feature.id === thing.id)?.down ?? 0;
+  return { ...common(id), kind: 'bracket', change: { what: 'move', feature: thing.id, to, down } };
+}
+
+/** The job after an edit: `newId` is what a new operation is called. As it was where what it names is gone. */
+export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: string): T {
+  const { plan, donor } = job;
+  const withPlan = (next: Plan): T => ({ ...job, plan: next });
+  const found = (id: string) => plan.operations.find((operation) => operation.id === id);
+  switch (edit.do) {
+    case 'shift': {
+      const operation = found(edit.operation);
+      return operation ? withPlan(withOperation(plan, shiftOperation(operation, edit.by))) : job;
+    }
+    case 'replace':
+      return withPlan(withOperation(plan, edit.operation));
+    case 'drop':
+      return withPlan(withoutOperation(plan, edit.operation));
+    case 'order': {
+      const operation = found(edit.operation);
+      return operation ? withPlan(inserted(withoutOperation(plan, operation.id), operation, edit.before)) : job;
+    }
+    case 'take-off':
+      return withPlan(inserted(plan, takingOff(edit.thing, newId), edit.before));
+    case 'move':
+      return withPlan(inserted(plan, moving(edit.thing, edit.to, newId, donor), edit.before));
+    case 'add-crossmember':
+      return withPlan(
+        inserted(
+          plan,
+          {
+            ...common(newId),
+            kind: 'crossmember',
+            change: { what: 'add', at: edit.at, crossmember: newCrossmember(newId, edit.at.x) },
+          },
+          null,
+        ),
+      );
+    case 'datum':
+      return { ...job, donor: { ...donor, datum: edit.feature } };
+    case 'movable':
+      return {
+        ...job,
+        donor: {
+          ...donor,
+          features: donor.features.map((feature) =>
+            feature.id === edit.feature ? { ...feature, movable: edit.movable } : feature,
+          ),
+        },
+      };
+  }
+}

@@ -1,0 +1,174 @@
+import { type Rail, SIDES, type Side, type Station, type Vec3 } from '../frame/index.ts';
+import { type Part, partsOf, type Section, sectionProperties } from '../sections/index.ts';
+import type { CutFace } from './face.ts';
+import { type Piece, place } from './piece.ts';
+
+/** A mass and where it balances: kg, mm. */
+export interface Lump {
+  readonly mass: number;
+  readonly at: Vec3;
+}
+
+/** A level slice of a section: from so far below the top edge to so far, its width there, and the middle of that, mm. */
+interface Layer {
+  readonly from: number;
+  readonly to: number;
+  readonly width: number;
+  readonly middle: number;
+}
+
+/** Slices that a ring is cut into: enough for a leaning cut through it to be right to a part in ten thousand. */
+const RING_SLICES = 48;
+
+/** Half of a circle's chord area up to height `z` over its middle: ∫ √(r² − t²) dt from −r to z. */
+const halfDisc = (r: number, z: number): number => {
+  const t = Math.min(r, Math.max(-r, z));
+  return (t * Math.sqrt(r * r - t * t) + r * r * (Math.asin(t / r) + Math.PI / 2)) / 2;
+};
+
+function layersOfPart(part: Part, depth: number): Layer[] {
+  if (part.shape === 'rectangle')
+    return [
+      {
+        from: depth - part.z - part.height,
+        to: depth - part.z,
+        width: part.width,
+        middle: part.y + part.width / 2,
+      },
+    ];
+  const high = (2 * part.outer) / RING_SLICES;
+  return Array.from({ length: RING_SLICES }, (_, index): Layer => {
+    const from = index * high;
+    const area = (z: number) => 2 * (halfDisc(part.outer, z) - halfDisc(part.inner, z));
+    const z = part.outer - from;
+    return { from, to: from + high, width: (area(z) - area(z - high)) / high, middle: part.y };
+  });
+}
+
+const known = new WeakMap<Section, readonly Layer[]>();
+
+function layersOf(section: Section): readonly Layer[] {
+  const found = known.get(section) ?? partsOf(section).flatMap((part) => layersOfPart(part, section.depth));
+  known.set(section, found);
+  return found;
+}
+
+/** A stretch of rail between two stations, as lines in x: z = top + slope·x and outward = half + spread·x. */
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+  readonly top: number;
+  readonly slope: number;
+  readonly half: number;
+  readonly flare: number;
+}
+
+/** A face in a stretch: at `down` below the top edge it is at x = at + per·down. */
+interface Edge {
+  readonly at: number;
+  readonly per: number;
+}
+
+function edgeIn({ top, slope }: Stretch, face: CutFace): Edge {
+  const turn = 1 - face.lean * slope;
+  return { at: (face.x + face.lean * (top - face.z)) / turn, per: -face.lean / turn };
+}
+
+/** Moments of a solid of density 1: volume, and volume times x, outward and z. */
+interface Moments {
+  readonly volume: number;
+  readonly x: number;
+  readonly outward: number;
+  readonly z: number;
+}
+
+/** Depths between `from` and `to` at which a leaning edge meets an end of the stretch, or the other edge. */
+function breaks(stretch: Stretch, [a, b]: readonly [Edge, Edge], from: number, to: number): number[] {
+  const meet = (edge: Edge, x: number) => (x - edge.at) / edge.per;
+  const at = [a, b].flatMap((edge) => (edge.per === 0 ? [] : [meet(edge, stretch.from), meet(edge, stretch.to)]));
+  if (a.per !== b.per) at.push((b.at - a.at) / (a.per - b.per));
+  return [from, ...at.filter((down) => down > from && down < to).sort((p, q) => p - q), to];
+}
+
+/** Exact for what is straight between breaks: Simpson's rule over integrands of the second degree. */
+function momentsOf(stretch: Stretch, edges: readonly [Edge, Edge], layer: Layer): Moments {
+  const sum = { volume: 0, x: 0, outward: 0, z: 0 };
+  const within = (x: number) => Math.min(stretch.to, Math.max(stretch.from, x));
+  const at = breaks(stretch, edges, layer.from, layer.to);
+  for (let index = 0; index + 1 < at.length; index += 1) {
+    const [low, high] = [at[index] as number, at[index + 1] as number];
+    for (const [down, share] of [
+      [low, 1 / 6],
+      [(low + high) / 2, 4 / 6],
+      [high, 1 / 6],
+    ] as const) {
+      const front = within(edges[0].at + edges[0].per * down);
+      const rear = Math.max(front, within(edges[1].at + edges[1].per * down));
+      const weight = share * (high - low) * layer.width;
+      const [long, moment] = [rear - front, (rear * rear - front * front) / 2];
+      sum.volume += weight * long;
+      sum.x += weight * moment;
+      sum.outward += weight * ((stretch.half - layer.middle) * long + stretch.flare * moment);
+      sum.z += weight * ((stretch.top - down) * long + stretch.slope * moment);
+    }
+  }
+  return sum;
+}
+
+/** The stretches of a rail; the first and the last are carried on straight, for faces that lie beyond its ends. */
+function stretchesOf(rail: Rail): (Stretch & { readonly section: string })[] {
+  return rail.slice(1).map((next, index) => {
+    const station = rail[index] as Station;
+    const run = next.x - station.x;
+    const [slope, flare] = [(next.top - station.top) / run, (next.halfWidth - station.halfWidth) / run];
+    return {
+      from: index === 0 ? -Infinity : station.x,
+      to: index === rail.length - 2 ? Infinity : next.x,
+      top: station.top - slope * station.x,
+      slope,
+      half: station.halfWidth - flare * station.x,
+      flare,
+      section: station.section,
+    };
+  });
+}
+
+/**
+ * The steel of one rail of a piece between its faces, true to leaning ends: a lump for each stretch. The wall is taken
+ * upright across the rail and its area square to it, as everywhere. `density` in kg/mm³.
+ */
+export function railLumps(piece: Piece, side: Side, section: (id: string) => Section, density: number): Lump[] {
+  return stretchesOf(piece.rails[side]).flatMap((stretch): Lump[] => {
+    const used = section(stretch.section);
+    const edges = [edgeIn(stretch, piece.front), edgeIn(stretch, piece.rear)] as const;
+    const reach = (edge: Edge) => [edge.at, edge.at + edge.per * used.depth];
+    if (Math.max(...reach(edges[1])) <= stretch.from || Math.min(...reach(edges[0])) >= stretch.to) return [];
+    const square = edges.every(({ per }) => per === 0);
+    const { area, centroidY, centroidZ } = sectionProperties(used);
+    const layers: readonly Layer[] = square ? [{ from: 0, to: 1, width: area, middle: centroidY }] : layersOf(used);
+    const total = { volume: 0, x: 0, outward: 0, z: 0 };
+    for (const layer of layers) {
+      const part = momentsOf(stretch, edges, layer);
+      total.volume += part.volume;
+      total.x += part.x;
+      total.outward += part.outward;
+      total.z += part.z;
+    }
+    if (!(total.volume > 1e-9)) return [];
+    const stretched = Math.sqrt(1 + stretch.slope ** 2 + stretch.flare ** 2);
+    // A square piece was summed over a layer of depth 1: its balance lies at the centroid, not in that layer.
+    const down = square ? used.depth - centroidZ - 0.5 : 0;
+    return [
+      {
+        mass: total.volume * stretched * density,
+        at: place(piece, side, total.x / total.volume, total.outward / total.volume, total.z / total.volume - down),
+      },
+    ];
+  });
+}
+
+/** The steel of both rails of some pieces. `density` in kg/mm³. */
+export const steelLumps = (pieces: readonly Piece[], section: (id: string) => Section, density: number): Lump[] =>
+  pieces.flatMap((piece) => SIDES.flatMap((side) => railLumps(piece, side, section, density)));
+
+export const massOf = (lumps: readonly Lump[]): number => lumps.reduce((sum, { mass }) => sum + mass, 0);
