@@ -169,7 +169,7 @@ describe('a job of version 2', () => {
     readonly length: number;
   }
   const old = JSON.parse(read('core/test/job-files/version-2.json')) as {
-    readonly job: { readonly donor: { readonly features: readonly OldFeature[]; readonly datum: string } };
+    readonly job: { readonly donor: { readonly features: readonly OldFeature[]; readonly groups: readonly object[] } };
     readonly readings: readonly object[];
   };
   const withDonor = (changes: object, rest: object = {}) =>
@@ -217,7 +217,10 @@ describe('a job of version 2', () => {
     const mount = { ...old.job.donor.features[0]!, id: 'mount', name: 'Mount', x: 1000, length: 100 };
     const { job: now } = parseJobFile(
       withDonor(
-        { features: [...old.job.donor.features, mount], groups: [{ id: 'links', name: 'Links' }] },
+        {
+          features: [...old.job.donor.features, mount],
+          groups: [...old.job.donor.groups, { id: 'links', name: 'Links' }],
+        },
         {
           plan: {
             name: 'Plan',

@@ -1,11 +1,23 @@
+export { alongRail } from './along-rail.ts';
+export { markSheet } from './mark-sheet.ts';
 export {
-  alongRail,
+  dotted,
+  MARKS_RULES,
+  markTables,
+  type SheetCell,
+  type SheetColumn,
+  type SheetRow,
+  type SheetTable,
+} from './mark-tables.ts';
+export {
+  type BracketMark,
   type CrossCheck,
+  type CrossmemberMark,
   type CutLine,
   type KerfSide,
   type MarkDistances,
   type MarkSheet,
-  markSheet,
   type NewPiece,
-  type PunchMark,
-} from './mark-sheet.ts';
+  type ReworkMark,
+  type SheetNote,
+} from './marks.ts';

@@ -31,7 +31,9 @@ describe('markSheet', () => {
       ['A B', 'left', 'line'],
       ['A B', 'right', 'line'],
     ]);
-    expect(sheet.lines[0]!.from).toEqual({ top: 1900, web: 1900, bottom: 1900, level: 1900 });
+    // Hooked in the hole 75 below the edge: √(1900² + 75²).
+    expect(sheet.lines[0]!.from).toMatchObject({ top: 1900, web: 1900, bottom: 1900, level: 1900 });
+    expect(sheet.lines[0]!.from.hooked).toBeNear(Math.hypot(1900, 75), 1e-9);
     expect(sheet.newPieces).toMatchObject([
       { side: 'left', letters: 'A B', length: 300, kerf: inches(1 / 16), section: 'rail' },
       { side: 'right', letters: 'A B', length: 300, kerf: inches(1 / 16), section: 'rail' },
@@ -49,10 +51,10 @@ describe('markSheet', () => {
     ]);
     expect(sheet.checks).toContainEqual({
       name: 'A front line to A rear line, left',
-      kind: 'mark to mark',
+      kind: 'along the top edge',
       distance: 400,
     });
-    const diagonal = sheet.checks.filter((check) => check.kind === 'diagonal')[0]!;
+    const diagonal = sheet.checks.filter((check) => check.kind === 'straight across')[0]!;
     expect(diagonal.distance).toBeNear(Math.hypot(1900, 860), 1e-9);
   });
 
@@ -74,7 +76,7 @@ describe('markSheet', () => {
     const sheet = sheetOf(
       inputOf(frame, { kind: 'bracket', change: { what: 'move', feature: 'mount', to: donor(3050), down: 60 } }),
     );
-    expect(sheet.punches.map(({ name, side, down, from }) => [name, side, down, from.web])).toEqual([
+    expect(sheet.brackets.map(({ name, side, down, web }) => [name, side, down, web])).toEqual([
       ['Mount', 'left', 60, 2950],
       ['Mount', 'right', 60, 2950],
     ]);

@@ -68,6 +68,8 @@ export interface PlanResult {
   readonly measures: { readonly before: Measures; readonly after: Measures };
   /** The frame after each operation in order, also after one that was refused or is off: then as it was before. */
   readonly steps: readonly PlanStep[];
+  /** The frame before the first of them. */
+  readonly donorState: PlanState;
   /** Station of the datum hole; on the built frame where its steel went, if that was taken out. */
   readonly datum: { readonly donor: number; readonly built: number };
   /** Where the body's front wheel opening stands: in the middle of the front axles; null without any. */
@@ -280,6 +282,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
     points: standing.points,
     tape,
     steps,
+    donorState: before.state,
     datum: { donor: datum, built: builtOf(tape, datum) ?? fold?.builtX ?? datum },
     seat: { before: seatOf(standing.axles, 'donor'), after: seatOf(standing.axles, 'built') },
     measures,

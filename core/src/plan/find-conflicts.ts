@@ -59,8 +59,8 @@ const loosePieces: Finder = ({ state, crossmembers, joints: all }) =>
   state.pieces.flatMap((piece, index): Finding[] => {
     if (piece.source !== 'donor' || state.pieces.length === 1) return [];
     if (crossmembers.some((member) => member.piece === index)) return [];
-    const ahead = all.find((joint) => joint.piece === index - 1)?.letter;
-    const behind = all.find((joint) => joint.piece === index)?.letter;
+    const joints = [all.find((joint) => joint.piece === index - 1), all.find((joint) => joint.piece === index)];
+    const [ahead, behind] = joints.map((joint) => joint?.letter);
     const where = ahead && behind ? `between ${ahead} and ${behind}` : ahead ? `behind ${ahead}` : `ahead of ${behind}`;
     const middle = (frontSpine(piece).x + rearSpine(piece).x) / 2;
     return [
@@ -68,6 +68,8 @@ const loosePieces: Finder = ({ state, crossmembers, joints: all }) =>
         ...NOWHERE,
         donorX: (frontTop(piece) + rearTop(piece)) / 2,
         builtX: middle,
+        operation: (joints[0] ?? joints[1])?.operation ?? null,
+        about: joints[0]?.id ?? null,
         code: 'no-crossmember',
         severity: 'warn',
         message: `The piece ${where} has no crossmember: its two rails come loose from each other at the cut.`,

@@ -26,6 +26,8 @@ export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
 export { type Joint, type JointSide, type JointVerdict, letterOf, worseSide } from './joint.ts';
 export { type Measures } from './measures.ts';
 export * from './operation.ts';
+export { bottomLength, endAngle, type RailEndAngle, topLength } from './new-rail.ts';
+export { type OfSides, operationFigures, type OperationFigures } from './operation-figures.ts';
 export { OPERATION_NAMES, operationName } from './operation-names.ts';
 export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';

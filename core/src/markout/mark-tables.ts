@@ -1,0 +1,274 @@
+import { type Side, SIDES } from '../frame/index.ts';
+import { operationName, type RailEndAngle } from '../plan/index.ts';
+import { angleText } from '../units/index.ts';
+import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkSheet } from './marks.ts';
+
+/** A cell of a sheet: words, or a length in mm that is set with a real fraction. */
+export type SheetCell = string | { readonly mm: number };
+
+export interface SheetColumn {
+  readonly title: string;
+  /** Figures are set to the right; the bold one is what is marked by. */
+  readonly figure: boolean;
+  readonly bold: boolean;
+  /** Share of the width. */
+  readonly share: number;
+}
+
+export interface SheetRow {
+  /** Letters or a name that the row is found by. */
+  readonly mark: string;
+  /** Whether `mark` is letters of the drawing. */
+  readonly lettered: boolean;
+  readonly cells: readonly SheetCell[];
+}
+
+/** A table of the marks sheet: the same on screen, on paper and at the frame. `cells` stand under `columns`. */
+export interface SheetTable {
+  readonly id: string;
+  readonly caption: string;
+  /** What its figures are measured from, and how. */
+  readonly measured: string;
+  readonly columns: readonly SheetColumn[];
+  readonly rows: readonly SheetRow[];
+}
+
+export const KERF_WORDS: Readonly<Record<KerfSide, string>> = {
+  ahead: 'ahead of the line',
+  behind: 'behind the line',
+  line: 'on the line',
+};
+
+const words = (title: string, share = 2): SheetColumn => ({ title, figure: false, bold: false, share });
+const figure = (title: string, share = 1.6): SheetColumn => ({ title, figure: true, bold: false, share });
+const bold = (title: string, share = 1.8): SheetColumn => ({ title, figure: true, bold: true, share });
+
+export const dotted = (letters: string): string => letters.replaceAll(' ', '·');
+const railName = (side: Side) => (side === 'left' ? 'Left rail' : 'Right rail');
+const orDash = (mm: number, none = '–'): SheetCell => (mm > 0 ? { mm } : none);
+
+/** What a line is for, in few words. */
+function lineName({ operation, kerf, lean }: CutLine): string {
+  const name = operationName(operation).toLowerCase();
+  const paired = operation.kind === 'shorten' || operation.kind === 'step';
+  return `${name}${paired ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
+}
+
+const onNewRail = (origin: MarkOrigin): string =>
+  origin.on === 'new' ? `, from the front end of new rail ${dotted(origin.letters)}` : '';
+
+function linesTable(sheet: MarkSheet, side: Side): SheetTable {
+  return {
+    id: `lines-${side}`,
+    caption: railName(side),
+    measured: `From the ${sheet.datum.toLowerCase()}: top edge, web and bottom edge with the tape laid on the steel from over the hole; level plumbed down; hooked in the hole and pulled straight to the top edge`,
+    columns: [
+      words('', 2.4),
+      words('Blade', 2),
+      bold('Top edge'),
+      figure('Web'),
+      figure('Bottom edge'),
+      figure('Level'),
+      figure('Hooked in hole'),
+    ],
+    rows: sheet.lines
+      .filter((line) => line.side === side)
+      .map((line) => ({
+        mark: line.letters,
+        lettered: true,
+        cells: [
+          lineName(line),
+          KERF_WORDS[line.kerf],
+          { mm: line.from.top },
+          { mm: line.from.web },
+          { mm: line.from.bottom },
+          { mm: line.from.level },
+          line.from.hooked === null ? '–' : { mm: line.from.hooked },
+        ],
+      })),
+  };
+}
+
+const FIXING: Readonly<Record<string, string>> = {
+  bolts: 'bolted',
+  rivets: 'riveted',
+  weld: 'welded',
+  hole: 'hole only',
+};
+const FACES: Readonly<Record<BracketMark['face'], string>> = {
+  top: 'on the top',
+  'web-outside': 'outside the web',
+  'web-inside': 'inside the web',
+  bottom: 'on the bottom',
+};
+
+function bracketsTable(sheet: MarkSheet, side: Side): SheetTable {
+  return {
+    id: `brackets-${side}`,
+    caption: `Brackets and holes, ${railName(side).toLowerCase()}`,
+    measured: `Middle of the fastening, from the ${sheet.datum.toLowerCase()} along the web at its own height`,
+    columns: [
+      words('', 3.4),
+      bold('Middle'),
+      figure('Below the top'),
+      figure('Drill', 1.2),
+      figure('Ahead', 1.2),
+      figure('Behind', 1.2),
+      figure('Level'),
+    ],
+    rows: sheet.brackets
+      .filter((mark) => mark.side === side)
+      .map((mark) => ({
+        mark: mark.name,
+        lettered: false,
+        cells: [
+          `${mark.what === 'off' ? 'comes off' : mark.what}, ${FACES[mark.face]}, ${FIXING[mark.fixedBy] ?? mark.fixedBy}${onNewRail(mark.origin)}`,
+          { mm: mark.web },
+          { mm: mark.down },
+          orDash(mark.diameter),
+          orDash(mark.ahead),
+          orDash(mark.behind),
+          { mm: mark.level },
+        ],
+      })),
+  };
+}
+
+const CHANGES: Readonly<Record<CrossmemberMark['what'], string>> = {
+  new: 'new',
+  moved: 'moved',
+  lowered: 'lowered',
+  thinned: 'thinned',
+  out: 'comes out',
+};
+
+function crossmembersTable(sheet: MarkSheet): SheetTable {
+  return {
+    id: 'crossmembers',
+    caption: 'Crossmembers',
+    measured: `Middle, from the ${sheet.datum.toLowerCase()} along the top edge of each rail`,
+    columns: [
+      words('', 2.6),
+      words('Rail', 1),
+      bold('Middle'),
+      figure('Long'),
+      figure('Its top below the rail’s'),
+      figure('Deep'),
+      figure('Level'),
+    ],
+    rows: sheet.crossmembers.map((mark) => ({
+      mark: mark.name,
+      lettered: false,
+      cells: [
+        `${CHANGES[mark.what]}${onNewRail(mark.origin)}`,
+        mark.side,
+        { mm: mark.top },
+        { mm: mark.length },
+        { mm: mark.below },
+        { mm: mark.depth },
+        { mm: mark.level },
+      ],
+    })),
+  };
+}
+
+function reworksTable(sheet: MarkSheet): SheetTable {
+  return {
+    id: 'reworks',
+    caption: 'Notches and boxing plates',
+    measured: `From the ${sheet.datum.toLowerCase()} along the edge that is named`,
+    columns: [
+      words('', 2.6),
+      words('Rail', 1),
+      words('Along', 1.4),
+      bold('Front end'),
+      bold('Rear end'),
+      figure('Deep, or taper'),
+      figure('Plate'),
+    ],
+    rows: sheet.reworks.map((mark) => ({
+      mark: operationName(mark.operation),
+      lettered: false,
+      cells: [
+        `${mark.what}${onNewRail(mark.origin)}`,
+        mark.side,
+        `${mark.edge} edge`,
+        { mm: mark.from },
+        { mm: mark.to },
+        orDash(mark.deep),
+        orDash(mark.plate),
+      ],
+    })),
+  };
+}
+
+/** How an end of new rail is cut, in words. */
+export function endWords({ side, plan }: RailEndAngle): string {
+  const parts = [
+    ...(Math.abs(side) > 5e-4 ? [`${angleText(Math.abs(side))}, ${side > 0 ? 'top' : 'bottom'} longer`] : []),
+    ...(Math.abs(plan) > 5e-4 ? [`${angleText(Math.abs(plan))} in plan`] : []),
+  ];
+  return parts.length === 0 ? 'square' : parts.join('; ');
+}
+
+function newRailTable(sheet: MarkSheet): SheetTable {
+  return {
+    id: 'new-rail',
+    caption: 'New rail to cut',
+    measured: 'As it ends up, along the edges of the outside face; ends from square. No root gap is in these lengths',
+    columns: [
+      words('Rail', 1),
+      words('Section', 1.2),
+      words('Front end', 2),
+      words('Rear end', 2),
+      figure('Bottom edge'),
+      figure('Top edge'),
+      figure('Kerf', 1),
+      bold('Cut the top to'),
+    ],
+    rows: sheet.newPieces.map((piece) => ({
+      mark: piece.letters,
+      lettered: true,
+      cells: [
+        piece.side,
+        piece.section,
+        endWords(piece.front),
+        endWords(piece.rear),
+        { mm: piece.bottom },
+        { mm: piece.length },
+        orDash(piece.kerf),
+        { mm: piece.length + piece.kerf },
+      ],
+    })),
+  };
+}
+
+function checksTable(sheet: MarkSheet): SheetTable {
+  return {
+    id: 'checks',
+    caption: 'Check the marks before cutting',
+    measured: 'Along the top edge with the tape laid on the steel; straight across from corner to corner',
+    columns: [words('', 2.4), bold('Tape reads')],
+    rows: sheet.checks.map((check) => ({
+      mark: check.name,
+      lettered: false,
+      cells: [check.kind, { mm: check.distance }],
+    })),
+  };
+}
+
+/** The tables of a marks sheet in the order they are worked by; those with nothing in them are left out. */
+export function markTables(sheet: MarkSheet): SheetTable[] {
+  return [
+    ...SIDES.map((side) => linesTable(sheet, side)),
+    ...SIDES.map((side) => bracketsTable(sheet, side)),
+    crossmembersTable(sheet),
+    reworksTable(sheet),
+    newRailTable(sheet),
+    checksTable(sheet),
+  ].filter(({ rows }) => rows.length > 0);
+}
+
+/** What holds for every marks sheet. */
+export const MARKS_RULES =
+  'Root gap and weld shrinkage are not in these marks: take the gap you weld with off the new rail, or leave it at the cut. Marks left and right must agree before any cut.';

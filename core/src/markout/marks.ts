@@ -1,0 +1,124 @@
+import type { Face, Side } from '../frame/index.ts';
+import type { Operation, RailEndAngle } from '../plan/index.ts';
+
+/** Which side of the line the blade goes: on the waste; `line` where both sides are kept. */
+export type KerfSide = 'ahead' | 'behind' | 'line';
+
+/** Distances of a mark from the datum hole, mm; negative: ahead of it. */
+export interface MarkDistances {
+  /** Tape laid on the steel, from over the hole: along the top edge, the web at half depth, the bottom edge. */
+  readonly top: number;
+  readonly web: number;
+  readonly bottom: number;
+  /** Level, plumbed down. */
+  readonly level: number;
+  /** Hooked in the hole and pulled straight to the mark on the top edge; null on a rail without that hole. */
+  readonly hooked: number | null;
+}
+
+/** One line to scribe across a rail. */
+export interface CutLine {
+  /** Letters of the joints or ends this line makes: `A`, or `A B` where one cut makes both ends of a new piece. */
+  readonly letters: string;
+  readonly operation: Operation;
+  readonly side: Side;
+  readonly kerf: KerfSide;
+  readonly from: MarkDistances;
+  /** The line square across the web, or leaning: bottom end ahead (−) or behind (+) of the top end, mm. */
+  readonly lean: number;
+}
+
+/** What distances of work that hangs on a rail run from: the datum hole, or the front end of a piece of new rail. */
+export type MarkOrigin = { readonly on: 'donor' } | { readonly on: 'new'; readonly letters: string };
+
+/** Something to fix or to drill on a rail: a bracket or a hole, by the middle of its fastening. */
+export interface BracketMark {
+  readonly name: string;
+  readonly side: Side;
+  readonly what: 'new' | 'moved' | 'off';
+  readonly origin: MarkOrigin;
+  /** Along the web, and level. */
+  readonly web: number;
+  readonly level: number;
+  /** How far it reaches ahead and behind, mm. */
+  readonly ahead: number;
+  readonly behind: number;
+  readonly face: Face;
+  /** Below the rail top, mm. */
+  readonly down: number;
+  /** Hole to drill; 0: none. */
+  readonly diameter: number;
+  readonly fixedBy: string;
+}
+
+/** A crossmember to put in, move, change or take out. */
+export interface CrossmemberMark {
+  readonly name: string;
+  readonly side: Side;
+  readonly what: 'new' | 'moved' | 'lowered' | 'thinned' | 'out';
+  readonly origin: MarkOrigin;
+  /** Its middle along the top edge, and level, mm. */
+  readonly top: number;
+  readonly level: number;
+  readonly length: number;
+  readonly below: number;
+  readonly depth: number;
+}
+
+/** A notch or a boxing plate: where it begins and ends along the edge it is cut from, or along the top edge. */
+export interface ReworkMark {
+  readonly operation: Operation;
+  readonly side: Side;
+  readonly what: 'notch from below' | 'notch from above' | 'boxing plate';
+  readonly origin: MarkOrigin;
+  readonly edge: 'top' | 'bottom';
+  readonly from: number;
+  readonly to: number;
+  /** Depth of a notch, or the taper at each end of a plate, mm. */
+  readonly deep: number;
+  /** Thickness of the plate, mm; 0: none. */
+  readonly plate: number;
+}
+
+/** A distance that proves the marks. */
+export interface CrossCheck {
+  readonly name: string;
+  /** Along the top edge from one mark to the next, or pulled straight across from corner to corner. */
+  readonly kind: 'along the top edge' | 'straight across';
+  readonly distance: number;
+}
+
+/** A piece of new rail to cut for one side, as it ends up. */
+export interface NewPiece {
+  readonly letters: string;
+  readonly operation: Operation;
+  readonly side: Side;
+  readonly section: string;
+  /** Along the top edge and along the bottom edge, as planned, and the kerf that makes the built length come out, mm. */
+  readonly length: number;
+  readonly bottom: number;
+  readonly kerf: number;
+  readonly front: RailEndAngle;
+  readonly rear: RailEndAngle;
+}
+
+/** Something that is said on the sheet besides its marks. */
+export interface SheetNote {
+  readonly letters: string;
+  readonly text: string;
+}
+
+export interface MarkSheet {
+  readonly datum: string;
+  /** Why nothing must be cut by it: what stops the plan. Empty: nothing stops it, which is no approval. */
+  readonly stops: readonly string[];
+  /** Conflicts that somebody decided to live with, who, and why. */
+  readonly accepted: readonly string[];
+  readonly lines: readonly CutLine[];
+  readonly brackets: readonly BracketMark[];
+  readonly crossmembers: readonly CrossmemberMark[];
+  readonly reworks: readonly ReworkMark[];
+  readonly checks: readonly CrossCheck[];
+  readonly newPieces: readonly NewPiece[];
+  readonly notes: readonly SheetNote[];
+}

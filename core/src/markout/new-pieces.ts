@@ -1,0 +1,43 @@
+import { type Side, SIDES } from '../frame/index.ts';
+import {
+  bottomLength,
+  endAngle,
+  type Operation,
+  operationName,
+  type Piece,
+  type PlanResult,
+  topLength,
+} from '../plan/index.ts';
+import type { NewPiece } from './marks.ts';
+import { lettersOfPiece } from './measure.ts';
+
+/**
+ * The new rail to cut, each piece once for each side and as it ends up: also where a later operation cuts it. Where the
+ * donor is only sawn through, the blade's kerf is made good by the foremost piece. `kerf` in mm.
+ */
+export function newPiecesOf(
+  result: PlanResult,
+  operations: ReadonlyMap<string, Operation>,
+  depthOf: (section: string) => number,
+  kerf: number,
+): NewPiece[] {
+  const begun = new Set<string>();
+  return result.pieces.flatMap((piece: Piece, index): NewPiece[] => {
+    const operation = operations.get(piece.source);
+    if (!operation) return [];
+    const foremost = !begun.has(operation.id);
+    begun.add(operation.id);
+    const letters = lettersOfPiece(result, index) || operationName(operation);
+    return SIDES.map((side: Side) => ({
+      letters,
+      operation,
+      side,
+      section: piece.rails[side][0]?.section ?? '',
+      length: topLength(piece, side),
+      bottom: bottomLength(piece, side, depthOf),
+      kerf: operation.kind === 'lengthen' && foremost ? kerf : 0,
+      front: endAngle(piece, side, 'front'),
+      rear: endAngle(piece, side, 'rear'),
+    }));
+  });
+}
