@@ -1,7 +1,7 @@
-import { InputError } from '../input-error.ts';
+import { InputError, type InputProblem } from '../input-error.ts';
 import { checkJob, checkReading, type Job } from '../job/index.ts';
 import { type Rail, type Rails, type Side, SIDES } from '../frame/index.ts';
-import type { Reading } from '../survey/index.ts';
+import { type Reading, readingProblem } from '../survey/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
 
@@ -99,18 +99,20 @@ export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, 
  */
 export function readReadings(csv: string, job: Job, known: readonly Reading[]): Reading[] {
   const rows = readTable(TABLE_COLUMNS.readings, csv).map(checkReading);
-  const measurements = new Set(job.donor.controlMeasurements.map(({ id }) => id));
-  const problems = rows.flatMap(({ measurement }, index) =>
-    measurements.has(measurement)
-      ? []
-      : [
-          {
-            code: 'reading/unknown-measurement',
-            path: `line ${index + 2}, measurement`,
-            message: `There is no control measurement “${measurement}”.`,
-          },
-        ],
-  );
+  const measurements = new Map(job.donor.controlMeasurements.map(({ id, kind }) => [id, kind]));
+  const problems = rows.flatMap(({ measurement, value }, index): InputProblem[] => {
+    const kind = measurements.get(measurement);
+    if (!kind)
+      return [
+        {
+          code: 'reading/unknown-measurement',
+          path: `line ${index + 2}, measurement`,
+          message: `There is no control measurement “${measurement}”.`,
+        },
+      ];
+    const message = readingProblem(kind, value);
+    return message === null ? [] : [{ code: 'reading/value', path: `line ${index + 2}, value`, message }];
+  });
   if (problems.length > 0) throw new InputError(problems);
   const ids = new Set(known.map(({ id }) => id));
   return rows.filter(({ id }) => !ids.has(id));

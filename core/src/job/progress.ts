@@ -1,4 +1,4 @@
-import type { PlanResult } from '../plan/index.ts';
+import { acceptedText, type PlanResult } from '../plan/index.ts';
 import { judgeReading, latestReadings, type Reading, type Stage } from '../survey/index.ts';
 import type { Job } from './job.ts';
 
@@ -57,6 +57,7 @@ function readingsCheck(name: string, count: StageCount): GateCheck {
 export function gatesOf(job: Job, result: PlanResult, readings: readonly Reading[]): Gate[] {
   const stops = result.conflicts.filter((conflict) => conflict.severity === 'stop');
   const warnings = result.conflicts.filter((conflict) => conflict.severity === 'warn');
+  const accepted = result.conflicts.flatMap((conflict) => conflict.accepted ?? []);
   const done = result.operations.filter((outcome) => outcome.status === 'done');
   return [
     {
@@ -66,13 +67,28 @@ export function gatesOf(job: Job, result: PlanResult, readings: readonly Reading
         {
           name: 'A plan to cut by',
           passed: done.length > 0,
-          detail: done.length > 0 ? `${done.length} operations` : 'no operation yet',
+          detail:
+            done.length > 0 ? `${done.length} ${done.length === 1 ? 'operation' : 'operations'}` : 'no operation yet',
           bench: 'cuts',
         },
         {
-          name: 'Nothing in the plan that must stop',
+          name:
+            stops.length === 0
+              ? 'Nothing stops the plan'
+              : `${stops.length} ${stops.length === 1 ? 'thing stops' : 'things stop'} this plan`,
           passed: stops.length === 0,
-          detail: stops[0]?.message ?? (warnings.length > 0 ? `${warnings.length} to decide on` : 'clear'),
+          detail: stops[0]?.message ?? 'clear',
+          bench: 'cuts',
+        },
+        {
+          name: 'Everything decided',
+          passed: warnings.length === 0,
+          detail:
+            warnings.length > 0
+              ? `${warnings.length} to decide: ${warnings[0]?.message ?? ''}`
+              : accepted.length > 0
+                ? accepted.map((conflict) => acceptedText(conflict)).join('; ')
+                : 'nothing to decide',
           bench: 'cuts',
         },
         readingsCheck('Readings before the cut', stageCount(job, result, readings, 'before-cut')),

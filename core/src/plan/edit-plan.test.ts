@@ -14,6 +14,9 @@ import {
   withoutOperation,
 } from './index.ts';
 
+/** Places that begin at a donor station and end 400 behind it. */
+const at = (x: number) => ({ at: donor(x), to: donor(x + 400) });
+
 const channelFrame = plainFrame({
   sections: [{ id: 'rail', section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 } }],
   features: [
@@ -24,7 +27,7 @@ const channelFrame = plainFrame({
 
 describe('a new operation of every kind', () => {
   it.each(OPERATION_KINDS)('%s can be carried out where it is put, and moved', (kind) => {
-    const operation = newOperation(kind, 'cut-1', 3000, channelFrame);
+    const operation = newOperation(kind, 'cut-1', at(3000), channelFrame);
     const input = { ...inputOf(channelFrame), plan: { ...planOf(), operations: [operation] } };
     expect(evaluatePlan(input).operations[0]!.refusal).toBeNull();
     const moved = shiftOperation(operation, 50);
@@ -55,19 +58,19 @@ describe('a new operation beside something', () => {
     expect(justBehind(frame, 'member', rules)).toBe(2000 + 40 + 40);
     expect(justBehind(frame, 'nothing', rules)).toBeNull();
     expect(justBehind(frame, null, rules)).toBeNull();
-    const cut = newOperation('lengthen', 'a', justBehind(frame, 'mount', rules)!, frame);
+    const cut = newOperation('lengthen', 'a', at(justBehind(frame, 'mount', rules)!), frame);
     const input = { ...inputOf(frame), rules, plan: { ...planOf(), operations: [cut] } };
     expect(evaluatePlan(input).conflicts.map(({ code }) => code)).not.toContain('near-joint');
   });
 
   it('works on the bracket or the crossmember that is meant', () => {
-    expect(newOperation('bracket', 'a', 2600, frame, 'datum')).toMatchObject({
+    expect(newOperation('bracket', 'a', at(2600), frame, 'datum')).toMatchObject({
       change: { what: 'move', feature: 'datum', down: 75 },
     });
-    expect(newOperation('crossmember', 'a', 2600, frame, 'member')).toMatchObject({
-      change: { what: 'move', crossmember: 'member', to: { x: 2600, on: 'donor' } },
+    expect(newOperation('crossmember', 'a', at(2600), frame, 'member')).toMatchObject({
+      change: { what: 'move', crossmember: 'member', to: { x: 2000, on: 'donor' } },
     });
-    expect(newOperation('crossmember', 'a', 2600, frame, 'mount')).toMatchObject({ change: { what: 'add' } });
+    expect(newOperation('crossmember', 'a', at(2600), frame, 'mount')).toMatchObject({ change: { what: 'add' } });
   });
 });
 
@@ -80,7 +83,7 @@ const rounded = (value: object): unknown =>
 it('shifting there and back changes nothing', () => {
   fc.assert(
     fc.property(fc.constantFrom(...OPERATION_KINDS), fc.integer({ min: -500, max: 500 }), (kind, by) => {
-      const operation = newOperation(kind, 'a', 3000, channelFrame);
+      const operation = newOperation(kind, 'a', at(3000), channelFrame);
       expect(rounded(shiftOperation(shiftOperation(operation, by), -by))).toEqual(rounded(operation));
     }),
   );

@@ -1,18 +1,16 @@
 export { type AxleLoad, type Laden } from './axle-loads.ts';
 export { acceptedText, type Conflict, type WayOut } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
+export { placeOfOperation, shiftOperation, withOperation, withOrder, withoutOperation } from './edit-plan.ts';
 export {
   justBehind,
   newBracket,
   newCrossmember,
   newHole,
   newOperation,
-  placeOfOperation,
-  shiftOperation,
-  withOperation,
-  withOrder,
-  withoutOperation,
-} from './edit-plan.ts';
+  placesToBegin,
+  type StartPlaces,
+} from './new-operation.ts';
 export { type CutEnd } from './cut-ends.ts';
 export {
   contextOf,

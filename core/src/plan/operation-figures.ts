@@ -20,6 +20,14 @@ export interface Lead {
   readonly slope: OfSides;
 }
 
+/** New rail: along its top edge, its mass, and what comes off the old end first. */
+interface AddedFigures<K extends 'lengthen' | 'extend'> {
+  readonly kind: K;
+  readonly each: OfSides;
+  readonly mass: number;
+  readonly off: number;
+}
+
 /** What an operation does, in figures: lengths in mm, angles in radians, masses in kg. */
 export type OperationFigures =
   | {
@@ -32,7 +40,8 @@ export type OperationFigures =
       readonly halfWidths: { readonly ahead: number; readonly behind: number };
       readonly transition: { readonly length: OfSides; readonly turn: number } | null;
     }
-  | { readonly kind: 'lengthen' | 'extend'; readonly each: OfSides; readonly mass: number; readonly off: number }
+  | AddedFigures<'lengthen'>
+  | AddedFigures<'extend'>
   | { readonly kind: 'widen'; readonly out: number; readonly leads: readonly Lead[] }
   | {
       readonly kind: 'pie-cut';
@@ -85,6 +94,9 @@ export type OperationFigures =
       /** Steel between the hole, or the middle, and the rail's edges. */
       readonly fromTop: number;
       readonly fromBottom: number;
+      /** Steel between two holes of a row, and first hole to last; null for one alone. */
+      readonly between: number | null;
+      readonly row: number;
     };
 
 interface Around {
@@ -270,6 +282,8 @@ function bracketFigures({ change }: Of<'bracket'>, { result, input, context }: A
     down,
     fromTop: down - radius,
     fromBottom: railDepth - down - radius,
+    between: change.what === 'drill' && change.count > 1 ? change.pitch - feature.diameter : null,
+    row: change.what === 'drill' ? change.pitch * (change.count - 1) : 0,
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Feature, Frame } from '../frame/index.ts';
-import { newCrossmember, shiftOperation, withoutOperation, withOperation } from './edit-plan.ts';
+import { shiftOperation, withoutOperation, withOperation } from './edit-plan.ts';
+import { newCrossmember } from './new-operation.ts';
 import type { Operation, Place, Plan } from './operation.ts';
 
 /** A thing that hangs on the donor, by the list it is in. */

@@ -1,5 +1,7 @@
 export {
   judgeReading,
+  readingProblem,
+  strayReadings,
   latestReadings,
   type Reading,
   type ReadingVerdict,

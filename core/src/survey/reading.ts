@@ -1,6 +1,6 @@
 import type { ControlPrediction } from '../plan/index.ts';
 import { type Rulebook, type RuleId, ruleValue } from '../rules/index.ts';
-import { inches, lengthText, type LengthFormat } from '../units/index.ts';
+import { finer, inches, lengthText, type LengthFormat } from '../units/index.ts';
 
 /** When a reading was taken: before the first cut, and after each time the frame was handled. */
 export const STAGES = ['before-cut', 'fit-up', 'tacked', 'welded'] as const;
@@ -65,7 +65,8 @@ export function judgeReading(
   const target = targetOf(control, reading.stage);
   if (target === null) return { verdict: 'no-target', off: 0, tolerance, message: control.reason };
   const off = reading.value - target;
-  const show = (mm: number) => lengthText(Math.abs(mm), format, true);
+  // As the figure beside it is shown: to the division that readings are taken to.
+  const show = (mm: number) => lengthText(Math.abs(mm), finer(format), true);
   const way = WAYS[control.kind][off > 0 ? 0 : 1];
   if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: 'right' };
   if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch'))
@@ -73,11 +74,25 @@ export function judgeReading(
   return { verdict: 'off', off, tolerance, message: `${show(off)} ${way}, allowed ${show(tolerance)}` };
 }
 
+/** What is wrong with a reading before it is judged, or null: a tape reads above 0, a height may be at 0 or below. */
+export const readingProblem = (kind: 'tape' | 'height' | undefined, value: number): string | null =>
+  kind === 'tape' && value <= 0 ? 'A tape reads more than 0.' : null;
+
+/** Readings of measurements that are not on the list any more, newest first: kept, and shown as such. */
+export function strayReadings(
+  readings: readonly Reading[],
+  measurements: readonly { readonly id: string }[],
+): readonly Reading[] {
+  const known = new Set(measurements.map(({ id }) => id));
+  return readings.filter(({ measurement }) => !known.has(measurement)).sort((a, b) => (a.taken < b.taken ? 1 : -1));
+}
+
 /** The latest reading of each measurement at a stage; ties go to the one later in the list. */
 export function latestReadings(readings: readonly Reading[], stage: Stage): ReadonlyMap<string, Reading> {
   const latest = new Map<string, Reading>();
   for (const reading of readings) {
     const known = latest.get(reading.measurement);
+    // `>=`: of two taken at the same moment the one later in the list.
     if (reading.stage === stage && (!known || reading.taken >= known.taken)) latest.set(reading.measurement, reading);
   }
   return latest;

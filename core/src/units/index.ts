@@ -1,5 +1,6 @@
 export { formatLength, lengthText, otherUnitText, type FormattedLength } from './format-length.ts';
 export {
+  finer,
   inches,
   LONGEST,
   MM_PER_INCH,

@@ -10,6 +10,12 @@ export interface LengthFormat {
   readonly division: InchDivision;
 }
 
+/** The format to 1/32 at least: a tape is read, and a wedge scribed, finer than a mark is given. */
+export const finer = (format: LengthFormat): LengthFormat => ({
+  ...format,
+  division: format.division === 'decimal' || format.division === 64 ? format.division : 32,
+});
+
 /** Millimetres in one inch, exact (international inch, 1959). */
 export const MM_PER_INCH = 25.4;
 

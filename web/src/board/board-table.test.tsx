@@ -27,8 +27,8 @@ describe('the drawing in tables', () => {
   it('gives the figures of the donor beside those of the built frame', () => {
     show(van);
     const figures = table('Figures');
-    expect(line(figures, 'Wheelbase')).toEqual(['141', '1553/4']);
-    expect(line(figures, 'Usable cab to axle')).toEqual(['811/2', '961/4']);
+    expect(line(figures, 'Wheelbase')).toEqual(['141', '155 3⁄4']);
+    expect(line(figures, 'Usable cab to axle')).toEqual(['81 1⁄2', '96 1⁄4']);
     expect(line(figures, 'Departure')).toEqual([
       expect.stringMatching(/^\d+\.\d°$/),
       expect.stringMatching(/^\d+\.\d°$/),

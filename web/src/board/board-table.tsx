@@ -1,8 +1,6 @@
 import {
   angleText,
   type AxleLoad,
-  builtOf,
-  datumStation,
   frameProfile,
   type Job,
   type Laden,
@@ -29,8 +27,7 @@ const degrees = (radians: number | null) => (radians === null ? '–' : angleTex
 export function BoardTable({ job, result, section, selected, onSelect }: BoardTableProps) {
   const { laden } = result;
   const { before, after } = result.measures;
-  const donorDatum = datumStation(job.donor);
-  const datum = builtOf(result.tape, donorDatum) ?? donorDatum;
+  const { donor: donorDatum, built: datum } = result.datum;
   const length = (mm: number | null | undefined) =>
     mm === null || mm === undefined ? '–' : <Length mm={mm} format={job.display} />;
   const onDonor = (x: number | null | undefined) => length(x === null || x === undefined ? null : x - donorDatum);

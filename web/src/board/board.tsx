@@ -1,12 +1,4 @@
-import {
-  builtOf,
-  type Conflict,
-  datumStation,
-  type Job,
-  operationName,
-  type PlanResult,
-  sectionLookup,
-} from '@splay/core';
+import { type Conflict, type Job, operationName, type PlanResult, sectionLookup } from '@splay/core';
 import type { Look, ShownMeasurement } from '../client/job-store.ts';
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import { BoardTable } from './board-table.tsx';
@@ -44,6 +36,8 @@ export interface BoardProps {
   /** Makes the move that was shown last. */
   readonly onDropCut: (operation: string) => void;
   readonly onNudgeCut: (operation: string, event: KeyboardEvent) => void;
+  /** Says which built station is in the middle of what is shown, mm. */
+  readonly onCentre: (builtX: number) => void;
 }
 
 /** The drawing that every bench shares: side view, tape and plan view in register. */
@@ -60,6 +54,7 @@ export const Board = memo(function Board({
   onDragCut,
   onDropCut,
   onNudgeCut,
+  onCentre,
 }: BoardProps) {
   const donorReach = useMemo(() => reachOf(donor), [donor]);
   const builtReach = reachOf(result);
@@ -99,6 +94,11 @@ export const Board = memo(function Board({
     };
   }, [box, zoom, pan]);
 
+  const { from, scale, width } = view;
+  useEffect(() => {
+    if (width > 0) onCentre(from + width / 2 / scale);
+  }, [from, scale, width, onCentre]);
+
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
   const names = useMemo(
     () => new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)])),
@@ -110,8 +110,7 @@ export const Board = memo(function Board({
     [job.plan.operations],
   );
   const shown = showBefore ? donor : result;
-  const donorDatum = datumStation(job.donor);
-  const datum = builtOf(shown.tape, donorDatum) ?? donorDatum;
+  const datum = showBefore ? result.datum.donor : result.datum.built;
 
   const sideHeight = Math.max(150, Math.round((height - TAPE_HEIGHT) * 0.52));
   const tapeY = sideHeight;
@@ -122,8 +121,8 @@ export const Board = memo(function Board({
   const ends = measurement && (showBefore ? measurement.ends.donor : measurement.ends.built);
   const pointed = look?.about ?? null;
   const chosen = (id: string) => selected === id || pointed === id;
-  const front = shown.axles.find(({ item, built }) => item.role === 'front' && built)?.built;
-  const body = job.body && job.body.outline.length > 1 && front ? { body: job.body, frontX: front.x } : null;
+  const seat = showBefore ? result.seat.before : result.seat.after;
+  const body = job.body && job.body.outline.length > 1 && seat !== null ? { body: job.body, frontX: seat } : null;
   const drawn = view.width > 0 && height > 0 && !table;
   const size = { width: view.width, height };
   const cuts = { joints: result.joints, cutEnds: result.cutEnds, view, selected };

@@ -66,7 +66,7 @@ export const FeatureLayer = memo(function FeatureLayer({
               x={toPx(view, at.x)}
               y={acrossPx(view, side, at.z)}
               fromDatum={at.x - datum}
-              width={feature.length * view.scale}
+              width={(feature.ahead + feature.behind) * view.scale}
               chosen={chosen(feature.id)}
               {...common}
             />
@@ -87,7 +87,7 @@ export const FeatureLayer = memo(function FeatureLayer({
                 x={toPx(view, at.x)}
                 y={acrossPx(view, plan, at.y) + inboard}
                 fromDatum={at.x - datum}
-                width={Math.min(feature.length * view.scale, 14)}
+                width={Math.min((feature.ahead + feature.behind) * view.scale, 14)}
                 chosen={chosen(feature.id)}
                 {...common}
               />

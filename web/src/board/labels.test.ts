@@ -67,6 +67,9 @@ describe('conflicts on the drawing', () => {
     about: null,
     message: '',
     waysOut: [],
+    key: 'x',
+    acceptable: false,
+    accepted: null,
   });
 
   it('pile up where they fall on one place; notes and things without a place are not drawn', () => {

@@ -15,11 +15,8 @@ export function SvgLength({
     <>
       {sign || (signed && mm > 0 ? '+' : '')}
       {whole}
-      {fraction && (
-        <tspan className="fraction" dx={whole ? 2 : 0}>
-          {fraction}
-        </tspan>
-      )}
+      {whole && fraction && ' '}
+      {fraction && <tspan className="fraction">{fraction.replace('/', '⁄')}</tspan>}
     </>
   );
 }

@@ -33,6 +33,8 @@ export interface JobState {
   readonly measurement: ShownMeasurement | null;
   /** What the board was asked to bring into sight last. */
   readonly look: Look | null;
+  /** Built station in the middle of what the board shows, mm; null before it was drawn. */
+  readonly centre: number | null;
   readonly canWrite: boolean;
   readonly memberName: string;
 }
@@ -82,6 +84,7 @@ export function createJobStore({ saved, readings, bench, canWrite, memberName }:
         showBefore: false,
         measurement: null,
         look: null,
+        centre: null,
         canWrite,
         memberName,
       }),

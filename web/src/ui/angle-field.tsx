@@ -5,19 +5,25 @@ interface AngleFieldProps {
   readonly label: string;
   readonly radians: number;
   readonly disabled: boolean;
+  /** May be below 0. */
+  readonly signed?: boolean;
   readonly onChange: (radians: number) => void;
 }
 
 /** An angle to type in degrees. */
-export function AngleField({ label, radians, disabled, onChange }: AngleFieldProps) {
+export function AngleField({ label, radians, disabled, signed = false, onChange }: AngleFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
   const commit = () => {
     if (draft === null) return;
-    const degrees = Number(draft.replace('°', '').trim());
-    if (draft.trim() === '' || !Number.isFinite(degrees) || degrees < 0 || degrees >= 90)
-      return setProblem('Type degrees from 0 to less than 90, like 45 or 6.5.');
+    const degrees = Number(draft.replace('°', '').replace('−', '-').trim());
+    if (draft.trim() === '' || !Number.isFinite(degrees) || (degrees < 0 && !signed) || Math.abs(degrees) >= 90)
+      return setProblem(
+        signed
+          ? 'Type degrees between −90 and 90, like −3 or 6.5.'
+          : 'Type degrees from 0 to less than 90, like 45 or 6.5.',
+      );
     setProblem('');
     setDraft(null);
     onChange((degrees * Math.PI) / 180);

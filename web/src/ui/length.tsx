@@ -17,9 +17,11 @@ export function Length({ mm, format, unit = false, signed = false, className }: 
     <span className={`whitespace-nowrap ${className ?? ''}`} title={otherUnitText(mm, format)}>
       {sign}
       {shown.whole}
-      {shown.fraction && <span className="fraction">{shown.fraction}</span>}
+      {/* A real space and a real fraction slash: what is copied and read out is what is written. */}
+      {shown.whole && shown.fraction && <span className="fraction-space"> </span>}
+      {shown.fraction && <span className="fraction">{shown.fraction.replace('/', '⁄')}</span>}
       {unit && <span className="font-normal"> {shown.unit}</span>}
-      {shown.nuance && <span className="nuance">{shown.nuance}</span>}
+      {shown.nuance && <span className="nuance"> {shown.nuance}</span>}
     </span>
   );
 }

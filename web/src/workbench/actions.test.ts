@@ -65,7 +65,17 @@ describe('what the board asks for', () => {
 
   it('a conflict is gone to where it is on the built frame, also when only its donor station is known', () => {
     const { store, actions } = open();
-    const conflict = { code: 'x', severity: 'stop', operation: null, about: 'rear', message: '', waysOut: [] } as const;
+    const conflict = {
+      code: 'x',
+      severity: 'stop',
+      operation: null,
+      about: 'rear',
+      message: '',
+      waysOut: [],
+      key: 'x',
+      acceptable: false,
+      accepted: null,
+    } as const;
     actions.onPickConflict({ ...conflict, donorX: was + 500, builtX: null });
     expect(store.getState().look!.builtX).toBeCloseTo(was + 500 + inches(14.75), 6);
     expect(store.getState()).toMatchObject({ selected: 'rear', look: { about: 'rear' } });

@@ -14,6 +14,7 @@ export function workbenchActions(store: JobStore) {
   return {
     onLook,
     onSelect,
+    onCentre: (centre: number) => store.setState({ centre }),
     onHold: (showBefore: boolean) => store.setState({ showBefore }),
     onShowMeasurement: (measurement: ShownMeasurement | null) => store.setState({ measurement }),
 
@@ -36,7 +37,7 @@ export function workbenchActions(store: JobStore) {
     onDragCut: (id: string, mm: number) =>
       preview(store, (job) => {
         const operation = operationOf(job, id);
-        const by = operation ? snapShift(job, operation, mm) : 0;
+        const by = operation ? snapShift(job, evaluatePlan(job), operation, mm) : 0;
         return operation && by !== 0 ? { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) } : job;
       }),
 

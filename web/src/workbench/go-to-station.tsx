@@ -1,4 +1,4 @@
-import { builtOf, datumStation, type Job, lengthText, parseLength, type PlanResult } from '@splay/core';
+import { builtOf, type Job, lengthText, parseLength, type PlanResult } from '@splay/core';
 import { type SubmitEvent, useState } from 'react';
 import { Dialog } from '../ui/dialog.tsx';
 
@@ -13,8 +13,7 @@ interface GoToStationProps {
 export function GoToStation({ job, result, onLook, onClose }: GoToStationProps) {
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
-  const donorDatum = datumStation(job.donor);
-  const datum = builtOf(result.tape, donorDatum) ?? donorDatum;
+  const { donor: donorDatum, built: datum } = result.datum;
   const spans = result.tape.spans;
   const [front, rear] = [spans[0]?.builtFrom ?? 0, spans.at(-1)?.builtTo ?? 0];
   const show = (mm: number) => lengthText(mm - datum, job.display, true);

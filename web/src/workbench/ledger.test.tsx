@@ -18,8 +18,8 @@ const tile = (name: string) => screen.getByRole('button', { name: new RegExp(`^$
 
 it('gives the figures that matter, before and after', () => {
   show(van.job, van.readings);
-  expect(tile('Wheelbase')).toBe('Wheelbase1553/4was 141');
-  expect(tile('Cab to axle')).toBe('Cab to axle981/4was 831/2');
+  expect(tile('Wheelbase')).toBe('Wheelbase155 3⁄4was 141');
+  expect(tile('Cab to axle')).toBe('Cab to axle98 1⁄4was 83 1⁄2');
   expect(tile('Worst joint')).toBe('Worst jointmeetsjoint A');
   expect(tile('Worst reading')).toBe('Worst reading+1Cab back left to Kick-up right');
   expect(tile('Next gate')).toBe('Next gateBefore welding outReadings after tacking');

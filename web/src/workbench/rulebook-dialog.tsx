@@ -1,11 +1,12 @@
 import {
   angleText,
+  finer,
   type LengthFormat,
   lengthText,
-  PROFILES,
   type ProfileId,
-  type Rulebook,
+  PROFILES,
   RULE_IDS,
+  type Rulebook,
   type RuleId,
   ruleProblem,
   RULES,
@@ -18,7 +19,6 @@ import { change, type JobStore, useJobState } from '../client/job-store.ts';
 import { AngleField } from '../ui/angle-field.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
-import { finer } from '../ui/finer.ts';
 import { LengthField } from '../ui/length-field.tsx';
 
 const PROFILE_CHOICES = (Object.keys(PROFILES) as ProfileId[]).map((id) => [id, PROFILES[id].name] as const);

@@ -178,6 +178,7 @@ export default function Workbench(start: JobStart) {
             onDragCut={actions.onDragCut}
             onDropCut={actions.onDropCut}
             onNudgeCut={actions.onNudgeCut}
+            onCentre={actions.onCentre}
           />
           <aside
             aria-label={BENCHES.find(({ id }) => id === state.bench)?.name}

@@ -4,7 +4,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { words } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
-import { above, type Fields } from './field-props.ts';
+import { above, atLeast, type Fields } from './field-props.ts';
 import { PlaceField } from './place-field.tsx';
 
 const SIDE_CHOICES = [
@@ -86,7 +86,7 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
             onChange={(kind) => set({ ...change, feature: { ...change.feature, kind } })}
           />
           <PlaceField
-            label="Front end"
+            label="Middle of its fastening"
             place={change.at}
             {...{ job, result, disabled }}
             onChange={(place) => set({ ...change, at: place })}
@@ -94,9 +94,24 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
           <div className="grid grid-cols-2 gap-2">
             <LengthField
               {...common}
-              label="Long, along the rail"
-              mm={change.feature.length}
-              onChange={(length) => set({ ...change, feature: { ...change.feature, length } })}
+              label="Reach ahead"
+              mm={change.feature.ahead}
+              check={atLeast('The reach')}
+              onChange={(ahead) => set({ ...change, feature: { ...change.feature, ahead } })}
+            />
+            <LengthField
+              {...common}
+              label="Reach behind"
+              mm={change.feature.behind}
+              check={atLeast('The reach')}
+              onChange={(behind) => set({ ...change, feature: { ...change.feature, behind } })}
+            />
+            <LengthField
+              {...common}
+              label="Hole (0: none)"
+              mm={change.feature.diameter}
+              check={atLeast('The hole')}
+              onChange={(diameter) => set({ ...change, feature: { ...change.feature, diameter } })}
             />
             <LengthField
               {...common}
@@ -124,7 +139,7 @@ export function BracketFields({ operation, job, result, disabled, onChange }: Fi
             onChange={(attachment) => set({ ...change, feature: { ...change.feature, attachment } })}
           />
           <QuantityField
-            label="Mass"
+            label={change.feature.side === 'both' ? 'Mass, each side' : 'Mass'}
             of="mass"
             value={change.feature.mass}
             unit={job.display.unit}

@@ -1,37 +1,95 @@
-import type { Conflict } from '@splay/core';
+import { acceptedText, type Conflict, type PlanEdit } from '@splay/core';
 import { Verdict } from '../../ui/verdict.tsx';
-import { AcceptSplit } from './accept-split.tsx';
+import { AcceptConflict } from './accept-conflict.tsx';
+
+/** What can be done about conflicts; none of it where nothing may be changed. */
+export interface ConflictActions {
+  /** Carries out a way out as one step of undo. */
+  readonly onEdit: (edit: PlanEdit, label: string) => void;
+  readonly onAccept: (conflict: Conflict, reason: string) => void;
+  readonly onTakeBack: (conflict: Conflict) => void;
+}
 
 interface ConflictListProps {
   readonly conflicts: readonly Conflict[];
   readonly onPick: (conflict: Conflict) => void;
-  /** Accepts a group that the plan pulls apart; not given where nothing may be changed. */
-  readonly onAcceptSplit?: (group: string, reason: string) => void;
+  readonly actions?: ConflictActions | undefined;
+  /** What asks for a decision begins with its ways out in sight. */
+  readonly opened?: boolean;
 }
 
 /** Conflicts with their reasons and ways out; pressing one goes to its place. */
-export function ConflictList({ conflicts, onPick, onAcceptSplit }: ConflictListProps) {
+export function ConflictList({ conflicts, onPick, actions, opened = false }: ConflictListProps) {
   return (
     <ul className="space-y-1 text-[0.92rem]">
       {conflicts.map((conflict, index) => (
-        <li key={`${conflict.code}${conflict.about}${index}`}>
-          <details>
+        <li key={`${conflict.key}${index}`}>
+          <details open={opened && conflict.severity === 'warn'}>
             <summary className="cursor-pointer list-none hover:underline" onClick={() => onPick(conflict)}>
-              <Verdict kind={conflict.severity}>{conflict.message}</Verdict>
+              <Verdict kind={conflict.severity}>
+                {conflict.message}
+                {conflict.accepted && (
+                  <span className="block text-sm text-pencil">{acceptedText(conflict.accepted)}</span>
+                )}
+              </Verdict>
             </summary>
-            {conflict.waysOut.length > 0 && (
-              <ul className="mt-0.5 mb-1 ml-6 list-disc pl-3 text-sm text-pencil">
-                {conflict.waysOut.map((way) => (
-                  <li key={way}>{way}</li>
-                ))}
-              </ul>
-            )}
-            {conflict.code === 'group-split' && conflict.severity === 'stop' && conflict.about && onAcceptSplit && (
-              <AcceptSplit onAccept={(reason) => onAcceptSplit(conflict.about ?? '', reason)} />
-            )}
+            <div className="mt-1 mb-2 ml-6">
+              <WaysOut conflict={conflict} actions={actions} />
+            </div>
           </details>
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Ways out of a conflict: buttons that do what they say, advice in plain words, and accepting it with a reason. */
+export function WaysOut({
+  conflict,
+  actions,
+}: {
+  readonly conflict: Conflict;
+  readonly actions: ConflictActions | undefined;
+}) {
+  const { waysOut, accepted, acceptable } = conflict;
+  const advice = waysOut.filter(({ edit }) => edit === null || !actions);
+  return (
+    <>
+      {actions && !accepted && (
+        <div className="flex flex-wrap gap-1.5">
+          {waysOut.map(({ say, edit }) =>
+            edit ? (
+              <button
+                key={say}
+                type="button"
+                className="button min-h-8 py-1 text-left leading-tight whitespace-normal"
+                onClick={() => actions.onEdit(edit, say)}
+              >
+                {say}
+              </button>
+            ) : null,
+          )}
+        </div>
+      )}
+      {!accepted && advice.length > 0 && (
+        <ul className="mt-1 list-disc pl-4 text-sm text-pencil">
+          {advice.map(({ say }) => (
+            <li key={say}>{say}</li>
+          ))}
+        </ul>
+      )}
+      {actions && acceptable && !accepted && (
+        <AcceptConflict onAccept={(reason) => actions.onAccept(conflict, reason)} />
+      )}
+      {actions && accepted && (
+        <button
+          type="button"
+          className="text-sm text-layout underline underline-offset-2"
+          onClick={() => actions.onTakeBack(conflict)}
+        >
+          Do not accept it any more
+        </button>
+      )}
+    </>
   );
 }

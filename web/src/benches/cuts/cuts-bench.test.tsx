@@ -1,11 +1,12 @@
 // @vitest-environment jsdom
 import {
   evaluatePlan,
+  IN_LINE,
   inches,
   type Job,
-  type OperationKind,
   OPERATION_KINDS,
   OPERATION_NAMES,
+  type OperationKind,
   takeUp,
 } from '@splay/core';
 import { describe, expect, it } from 'vitest';
@@ -71,8 +72,8 @@ describe('the operations of a plan', () => {
     expect(store.getState().selected).toBe(now().plan.operations[0]?.id);
     const detail = screen.getByRole('region', { name: OPERATION_NAMES[kind] });
     expect(within(detail).getByRole('textbox', { name: 'Note' })).toBeTruthy();
-    // A square trim, and a rail that is closed already, have nothing to draw.
-    expect(within(detail).queryAllByRole('img')).toHaveLength(kind === 'trim' || kind === 'box' ? 0 : 1);
+    // A rail that is closed already has nothing to draw.
+    expect(within(detail).queryAllByRole('img')).toHaveLength(kind === 'box' ? 0 : 1);
   });
 
   it('is added behind what is picked on the drawing, and moves a bracket that is picked', () => {
@@ -82,7 +83,9 @@ describe('the operations of a plan', () => {
     const add = (kind: OperationKind) =>
       fireEvent.change(screen.getByRole('combobox', { name: 'New operation' }), { target: { value: kind } });
     add('pie-cut');
-    expect(now().plan.operations[0]).toMatchObject({ at: { x: mount.x + mount.length + inches(2) } });
+    expect(now().plan.operations[0]).toMatchObject({
+      at: { x: expect.closeTo(mount.x + mount.behind + inches(2), 6) as number, on: 'donor' },
+    });
     act(() => store.setState({ selected: mount.id }));
     add('bracket');
     expect(now().plan.operations[1]).toMatchObject({ change: { what: 'move', feature: mount.id } });
@@ -100,9 +103,7 @@ describe('the operation at hand', () => {
   it('takes a figure and a note, and says what the body still asks for', () => {
     const { now } = open(van);
     type('How much', '12');
-    expect(screen.getByText(/The body asks for/).textContent).toMatch(
-      /14.*3\/4.*more wheelbase.*Still.*2.*3\/4.*short/,
-    );
+    expect(screen.getByText(/The body asks for/).textContent).toMatch(/14 3⁄4 more wheelbase.*Still.*2 3⁄4 short/);
     type('Note', 'Clear of the tank.');
     expect(now().plan.operations[0]).toMatchObject({ note: 'Clear of the tank.' });
     press('Make it meet');
@@ -117,17 +118,19 @@ describe('the operation at hand', () => {
     const { now } = open(takeUp(sprayer, 'Behind the cab'));
     press(/Shorten/);
     expect(screen.getByText(/^A needs a transition piece/)).toBeTruthy();
-    press('Put it in');
+    press(/^Put a transition piece of 12 in/);
     expect(now().plan.operations.find(({ kind }) => kind === 'shorten')).toMatchObject({ transition: inches(12) });
     expect(evaluatePlan(now()).joints.map(({ verdict }) => verdict)).toEqual(['meets', 'meets']);
-    expect(screen.queryByRole('button', { name: 'Put it in' })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Put a transition piece/ })).toBeNull();
   });
 
   it('that cannot be done says why and what would help', () => {
     open(van);
-    type(/^Where, from the datum hole/, '40 ft');
-    expect(screen.getByRole('alert').textContent).toMatch(/not on the frame.*Pick a place between/);
-    expect(within(list()).getByText('cannot')).toBeTruthy();
+    type(/^Where, level from the datum hole/, '40 ft');
+    const stop = screen.getByRole('alert', { name: '1 thing stops this plan' });
+    expect(stop.textContent).toMatch(/not on the frame.*Pick a place between/);
+    press('Take this operation off the list');
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 });
 
@@ -144,12 +147,16 @@ describe('the sketch of a bracket', () => {
 
 describe('what is wrong with a plan', () => {
   it('is listed with its ways out, and a press goes to its place', () => {
-    const { asked } = open(van);
+    const { asked, now, store } = open(van);
     const near = evaluatePlan(van).conflicts.find(({ code }) => code === 'near-joint')!;
     const message = screen.getByText(near.message);
     fireEvent.click(message);
     expect(asked.onPickConflict).toHaveBeenCalledExactlyOnceWith(near);
-    expect(message.closest('li')?.textContent).toContain('Move the cut a little.');
+    const way = within(message.closest('li')!).getAllByRole('button', { name: /^Move the cut .* (forward|back)$/ })[0]!;
+    fireEvent.click(way);
+    expect(evaluatePlan(now()).conflicts.map(({ key }) => key)).not.toContain(near.key);
+    undo(store);
+    expect(now()).toBe(van);
   });
 
   it('a group that is pulled apart stops the plan until somebody says why it may', () => {
@@ -166,16 +173,22 @@ describe('what is wrong with a plan', () => {
             at: { x: 3700, on: 'donor' },
             length: 100,
             section: null,
+            align: IN_LINE,
           },
         ],
       },
     });
     const split = () => evaluatePlan(now()).conflicts.find(({ code }) => code === 'group-split');
     expect(split()?.severity).toBe('stop');
-    const accept = screen.getByRole('button', { name: /accept/i });
-    fireEvent.change(within(accept.closest('li')!).getByRole('textbox'), { target: { value: 'New links are made.' } });
+    const notice = screen.getByRole('alert', { name: /stops? this plan/ });
+    expect(screen.queryByText(/You are there/)).toBeNull();
+    const accept = within(notice).getByRole('button', { name: 'Accept' });
+    fireEvent.change(within(accept.closest('li')!).getByRole('textbox'), { target: { value: 'new links are made' } });
     fireEvent.click(accept);
-    expect(now().plan.accepted).toEqual([{ group: split()?.about, reason: 'New links are made.' }]);
-    expect(split()?.severity).not.toBe('stop');
+    expect(now().plan.accepted).toEqual([{ conflict: split()?.key, reason: 'new links are made', by: 'owner' }]);
+    expect(split()?.severity).toBe('note');
+    expect(screen.getByText('Accepted by owner because new links are made')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Do not accept it any more' }));
+    expect(split()?.severity).toBe('stop');
   });
 });

@@ -1,27 +1,28 @@
 import {
-  datumStation,
-  donorOf,
-  freshId,
-  inches,
-  justBehind,
+  carryOutEdit,
+  type Conflict,
   newOperation,
   OPERATION_NAMES,
   type OperationKind,
   OPERATION_KINDS,
+  placesToBegin,
+  withoutDeadAcceptances,
 } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { change } from '../../client/job-store.ts';
+import { change, useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { ComparePlans } from './compare-plans.tsx';
-import { ConflictList } from './conflict-list.tsx';
+import { freshId } from '../../client/fresh-id.ts';
+import { type ConflictActions, ConflictList } from './conflict-list.tsx';
 import { JointTable } from './joint-table.tsx';
 import { MovesWithIt } from './moves-with-it.tsx';
 import { OperationDetail } from './operation-detail.tsx';
 import { OperationList } from './operation-list.tsx';
 import { PlanHead } from './plan-head.tsx';
+import { StopNotice } from './stop-notice.tsx';
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
 export function CutsBench(props: BenchProps) {
@@ -35,16 +36,19 @@ export function CutsBench(props: BenchProps) {
   const outcome = find(selected) ?? find(last) ?? result.operations[0];
   if (selected !== last && find(selected)) setLast(selected);
   const operation = outcome?.operation;
-  const conflicts = result.conflicts.filter((conflict) => conflict.operation === operation?.id);
-  const others = result.conflicts.filter((conflict) => conflict.operation !== operation?.id);
+  const [own, far] = [true, false].map((here) =>
+    result.conflicts.filter((conflict) => (conflict.operation === operation?.id) === here),
+  ) as [Conflict[], Conflict[]];
+  const isStop = ({ severity }: Conflict) => severity === 'stop';
+  const stops = [...own.filter(isStop), ...far.filter(isStop)];
+  const conflicts = own.filter((conflict) => !isStop(conflict));
+  const others = far.filter((conflict) => !isStop(conflict));
+  const memberName = useJobState(store, (state) => state.memberName);
 
   const add = (kind: OperationKind) => {
-    const id = freshId(job.plan);
-    const near = result.joints.find((joint) => joint.operation === operation?.id)?.builtX;
-    const beside = (near !== undefined ? donorOf(result.tape, near) : null) ?? datumStation(job.donor);
-    // Here: behind what is picked on the drawing, else a foot behind the cut at hand.
-    const start = justBehind(job.donor, selected, job.rules) ?? beside + inches(12);
-    const fresh = newOperation(kind, id, start, job.donor, selected);
+    const id = freshId('cut');
+    const { centre } = store.getState();
+    const fresh = newOperation(kind, id, placesToBegin(kind, job, result, selected, centre), job.donor, selected);
     change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({
       ...old,
       plan: { ...old.plan, operations: [...old.plan.operations, fresh] },
@@ -53,15 +57,23 @@ export function CutsBench(props: BenchProps) {
     setAsked('');
   };
 
-  const acceptSplit = (group: string, reason: string) =>
-    change(store, 'Accepted a group split', (old) => ({
-      ...old,
-      plan: {
-        ...old.plan,
-        accepted: [...old.plan.accepted.filter((entry) => entry.group !== group), { group, reason }],
-      },
-    }));
-  const listed = { onPick: onPickConflict, ...(canWrite ? { onAcceptSplit: acceptSplit } : {}) };
+  const setAccepted = (label: string, { key }: Conflict, reason: string | null) =>
+    change(store, label, (old) => {
+      const kept = old.plan.accepted.filter(({ conflict }) => conflict !== key);
+      const accepted = reason === null ? kept : [...kept, { conflict: key, reason, by: memberName }];
+      return { ...old, plan: { ...old.plan, accepted } };
+    });
+  const actions: ConflictActions | undefined = canWrite
+    ? {
+        onEdit: (edit, label) => {
+          const id = freshId('cut');
+          change(store, label, (old) => withoutDeadAcceptances(carryOutEdit(old, edit, id)));
+        },
+        onAccept: (conflict, reason) => setAccepted('Accepted a conflict', conflict, reason),
+        onTakeBack: (conflict) => setAccepted('Took an acceptance back', conflict, null),
+      }
+    : undefined;
+  const listed = { onPick: onPickConflict, actions };
 
   return (
     <>
@@ -102,6 +114,11 @@ export function CutsBench(props: BenchProps) {
           </select>
         </label>
       )}
+      {stops.length > 0 && (
+        <div className="mt-3">
+          <StopNotice stops={stops} {...listed} />
+        </div>
+      )}
       {!operation && (
         <p className="mt-4 text-pencil">
           Nothing is planned yet. Begin with the length the body asks for, or with the cut you have in mind.
@@ -124,7 +141,7 @@ export function CutsBench(props: BenchProps) {
           {conflicts.length > 0 && (
             <>
               <PanelHeading>This place</PanelHeading>
-              <ConflictList conflicts={conflicts} {...listed} />
+              <ConflictList opened conflicts={conflicts} {...listed} />
             </>
           )}
           <MovesWithIt result={result} operation={operation.id} display={job.display} />

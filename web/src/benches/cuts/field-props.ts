@@ -15,3 +15,6 @@ export type Fields<K extends Operation['kind']> = Omit<OperationFieldsProps, 'op
 
 /** A check for lengths that must be above 0. */
 export const above = (what: string) => (mm: number) => (mm > 0 ? null : `${what} must be more than 0.`);
+
+/** A check for lengths that must be 0 or above. */
+export const atLeast = (what: string) => (mm: number) => (mm >= 0 ? null : `${what} must be 0 or more.`);

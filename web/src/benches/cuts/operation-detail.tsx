@@ -4,7 +4,6 @@ import {
   type Operation,
   type OperationOutcome,
   type PlanResult,
-  transitionFor,
   withOperation,
 } from '@splay/core';
 import { change, type JobStore } from '../../client/job-store.ts';
@@ -23,7 +22,7 @@ interface OperationDetailProps {
 
 /** One operation: its figures to type, its geometry, and whether it gives the body what it asks for. */
 export function OperationDetail({ store, job, result, outcome, canWrite }: OperationDetailProps) {
-  const { operation, letters, refusal } = outcome;
+  const { operation, letters } = outcome;
   const set = (next: Operation) =>
     change(store, `Changed ${OPERATION_NAMES[next.kind].toLowerCase()}`, (old) => ({
       ...old,
@@ -39,19 +38,6 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
       <div className="mt-2 space-y-2.5">
         <OperationFields operation={operation} job={job} result={result} disabled={!canWrite} onChange={set} />
       </div>
-      {refusal && (
-        <div className="mt-3 border-l-4 border-oxide bg-oxide-wash px-3 py-2" role="alert">
-          <p className="font-semibold">{refusal.message}</p>
-          <ul className="mt-1 text-sm">
-            {refusal.waysOut.map((way) => (
-              <li key={way}>{way}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-      {operation.kind === 'shorten' && (
-        <OfferTransition job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
-      )}
       {(operation.kind === 'lengthen' || operation.kind === 'shorten') && (
         <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
       )}
@@ -67,38 +53,6 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         />
       </label>
     </section>
-  );
-}
-
-interface OfferTransitionProps {
-  readonly job: Job;
-  readonly result: PlanResult;
-  readonly operation: Extract<Operation, { kind: 'shorten' }>;
-  readonly disabled: boolean;
-  readonly onChange: (operation: Operation) => void;
-}
-
-/** Where the ends do not meet: a piece that joins them, one press away. */
-function OfferTransition({ job, result, operation, disabled, onChange }: OfferTransitionProps) {
-  const joint = result.joints.find((made) => made.operation === operation.id);
-  const transition = joint && operation.transition === 0 ? transitionFor(joint, job) : null;
-  if (transition === null) return null;
-  return (
-    <div className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">
-      <Verdict kind="warn">
-        The ends do not meet. A transition piece of{' '}
-        <Length mm={transition} format={job.display} unit className="font-semibold" /> joins them; the wheelbase stays
-        as it is.
-      </Verdict>
-      <button
-        type="button"
-        className="button mt-1.5"
-        disabled={disabled}
-        onClick={() => onChange({ ...operation, transition })}
-      >
-        Put it in
-      </button>
-    </div>
   );
 }
 
@@ -121,6 +75,8 @@ function BodyAsks({
   const asked = job.body.wheelbase - before.wheelbase;
   const left = job.body.wheelbase - after.wheelbase;
   const there = Math.abs(left) < 0.5;
+  // Nothing green stands beside a stop.
+  const stopped = result.conflicts.some(({ severity }) => severity === 'stop');
   const meet = () => {
     if (operation.kind === 'lengthen') onChange({ ...operation, length: operation.length + left });
     if (operation.kind === 'shorten') onChange({ ...operation, to: { ...operation.to, x: operation.to.x - left } });
@@ -131,13 +87,17 @@ function BodyAsks({
       : operation.kind === 'shorten' && operation.to.x - left > operation.from.x;
   return (
     <div
-      className={`mt-3 border-l-4 px-3 py-1.5 ${there ? 'border-passed bg-passed-wash' : 'border-ochre bg-ochre-wash'}`}
+      className={`mt-3 border-l-4 px-3 py-1.5 ${!there ? 'border-ochre bg-ochre-wash' : stopped ? 'border-pencil bg-bench' : 'border-passed bg-passed-wash'}`}
     >
-      <Verdict kind={there ? 'good' : 'warn'}>
+      <Verdict kind={!there ? 'warn' : stopped ? 'note' : 'good'}>
         The body asks for <Length mm={Math.abs(asked)} format={job.display} className="font-semibold" />{' '}
         {asked > 0 ? 'more' : 'less'} wheelbase.{' '}
         {there ? (
-          'You are there.'
+          stopped ? (
+            'The plan gives that, but something stops it.'
+          ) : (
+            'You are there.'
+          )
         ) : (
           <>
             Still <Length mm={Math.abs(left)} format={job.display} className="font-semibold" />{' '}

@@ -16,7 +16,8 @@ import { OperationFields } from './operation-fields.tsx';
 
 const { job } = demoJob('parcel-van');
 const [X, FIRST] = [2200, { x: 2200, on: 'donor' } as const];
-const fresh = (kind: (typeof OPERATION_KINDS)[number]) => newOperation(kind, 'new', X, job.donor);
+const fresh = (kind: (typeof OPERATION_KINDS)[number]) =>
+  newOperation(kind, 'new', { at: FIRST, to: { x: X + 300, on: 'donor' } }, job.donor);
 const member = job.donor.crossmembers[2]!.id;
 const hole = job.donor.features.find(({ kind }) => kind === 'hole')!.id;
 const common = { id: 'new', note: '', off: false };
@@ -119,7 +120,7 @@ describe('shortening', () => {
   it('gives a place on the built frame as the same place', async () => {
     const user = userEvent.setup();
     const onChange = show(shorten);
-    await user.click(screen.getByRole('button', { name: 'give it on the built frame' }));
+    await user.click(screen.getByRole('button', { name: 'Front cut: give it on the built frame' }));
     expect(asked(onChange, shorten)).toMatchObject({ from: { x: X, on: 'built' } });
   });
 });

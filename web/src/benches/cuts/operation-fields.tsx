@@ -1,9 +1,11 @@
-import type { Operation, Place } from '@splay/core';
+import { inches, type Operation, type Place } from '@splay/core';
 import { LengthField } from '../../ui/length-field.tsx';
 import { AngleField } from '../../ui/angle-field.tsx';
+import { AlignFields } from './align-fields.tsx';
 import { BracketFields } from './bracket-fields.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { CrossmemberFields } from './crossmember-fields.tsx';
+import { EndPlaceField } from './end-place-field.tsx';
 import { above, type OperationFieldsProps } from './field-props.ts';
 import { PieFields } from './pie-fields.tsx';
 import { PlaceField } from './place-field.tsx';
@@ -50,26 +52,42 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
             onChange={(length) => onChange({ ...operation, length })}
           />
           {job.donor.sections.length > 1 && section(operation.section, (id) => ({ ...operation, section: id }))}
+          <AlignFields {...common} align={operation.align} onChange={(align) => onChange({ ...operation, align })} />
         </>
       );
     case 'shorten':
       return (
         <>
-          {place('Front cut', operation.from, (from) => ({ ...operation, from }))}
-          <LengthField
-            {...common}
-            strong
-            label="How much comes out"
-            mm={operation.to.x - operation.from.x}
-            check={above('The length')}
-            onChange={(length) => onChange({ ...operation, to: { ...operation.from, x: operation.from.x + length } })}
-          />
+          {/* The front cut takes the rear one along: what comes out stays as it is. */}
+          {place('Front cut', operation.from, (from) => ({
+            ...operation,
+            from,
+            to: { ...from, x: from.x + operation.to.x - operation.from.x },
+          }))}
+          {operation.from.on === operation.to.on ? (
+            <LengthField
+              {...common}
+              strong
+              label="How much comes out"
+              mm={operation.to.x - operation.from.x}
+              check={above('The length')}
+              onChange={(length) => onChange({ ...operation, to: { ...operation.from, x: operation.from.x + length } })}
+            />
+          ) : (
+            place('Rear cut', operation.to, (to) => ({ ...operation, to }))
+          )}
           <LengthField
             {...common}
             label="Transition piece between the ends (0: none)"
             mm={operation.transition}
             check={(mm) => (mm >= 0 ? null : 'The transition must be 0 or more.')}
             onChange={(transition) => onChange({ ...operation, transition })}
+          />
+          <LengthField
+            {...common}
+            label="Rear comes up by (− down)"
+            mm={operation.rise}
+            onChange={(rise) => onChange({ ...operation, rise })}
           />
         </>
       );
@@ -85,7 +103,7 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
           <LengthField
             {...common}
             strong
-            label="Rear comes up by (below 0: down)"
+            label="Raise the rear by (− drops it)"
             mm={operation.rise}
             onChange={(rise) => onChange({ ...operation, rise })}
           />
@@ -111,7 +129,13 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
             choices={END}
             onChange={(end) => onChange({ ...operation, end })}
           />
-          {place('Where, on the top edge', operation.at, (at) => ({ ...operation, at }))}
+          <EndPlaceField
+            label="Where it crosses the top edge"
+            place={operation.at}
+            end={operation.end}
+            {...{ job, result, disabled }}
+            onChange={(at) => onChange({ ...operation, at })}
+          />
           <AngleField
             label="Angle from square"
             radians={operation.angle}
@@ -151,6 +175,26 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
             onChange={(length) => onChange({ ...operation, length })}
           />
           {job.donor.sections.length > 1 && section(operation.section, (id) => ({ ...operation, section: id }))}
+          <Choice
+            label="The old end"
+            value={operation.cut === null ? 'stays' : 'cut'}
+            disabled={disabled}
+            choices={[
+              ['stays', 'stays'],
+              ['cut', 'is cut off square'],
+            ]}
+            onChange={(what) => onChange({ ...operation, cut: what === 'stays' ? null : { x: inches(6), on: 'end' } })}
+          />
+          {operation.cut && (
+            <EndPlaceField
+              label="Cut off at"
+              place={operation.cut}
+              end={operation.end}
+              {...{ job, result, disabled }}
+              onChange={(cut) => onChange({ ...operation, cut })}
+            />
+          )}
+          <AlignFields {...common} align={operation.align} onChange={(align) => onChange({ ...operation, align })} />
         </>
       );
     case 'notch':
@@ -162,14 +206,14 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
               {...common}
               label="Width"
               mm={operation.width}
-              check={above('The width')}
+              check={above('The width of the notch')}
               onChange={(width) => onChange({ ...operation, width })}
             />
             <LengthField
               {...common}
               label="Depth"
               mm={operation.depth}
-              check={above('The depth')}
+              check={above('The depth of the notch')}
               onChange={(depth) => onChange({ ...operation, depth })}
             />
           </div>

@@ -1,4 +1,4 @@
-import { builtOf, datumStation, donorOf, type Job, type Place, type PlanResult } from '@splay/core';
+import { builtOf, donorOf, type Job, type Place, type PlanResult } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 
@@ -11,37 +11,36 @@ interface PlaceFieldProps {
   readonly onChange: (place: Place) => void;
 }
 
-/** A place along the frame, from the datum hole, with its other number beside it. */
+/** A place along the frame, level from the datum hole, on the donor or on the built frame, with its other number. */
 export function PlaceField({ label, place, job, result, disabled, onChange }: PlaceFieldProps) {
-  const donorDatum = datumStation(job.donor);
-  const builtDatum = builtOf(result.tape, donorDatum) ?? donorDatum;
-  const datum = place.on === 'donor' ? donorDatum : builtDatum;
-  const other = place.on === 'donor' ? builtOf(result.tape, place.x) : donorOf(result.tape, place.x);
-  const otherDatum = place.on === 'donor' ? builtDatum : donorDatum;
-  const flip = () => {
-    if (other !== null) onChange({ x: other, on: place.on === 'donor' ? 'built' : 'donor' });
-  };
+  const { datum, tape } = result;
+  const onDonor = place.on === 'donor';
+  const other = onDonor ? builtOf(tape, place.x) : donorOf(tape, place.x);
+  const [own, others] = onDonor ? [datum.donor, datum.built] : [datum.built, datum.donor];
+  // A place without another number, on new steel or on steel that is gone, keeps its figure and is typed over.
+  const flip = () => onChange({ x: other ?? place.x - own + others, on: onDonor ? 'built' : 'donor' });
   return (
     <div>
       <LengthField
-        label={`${label}, from the ${place.on === 'donor' ? 'datum hole' : 'datum hole, built frame'}`}
-        mm={place.x - datum}
+        label={`${label}, level from the ${onDonor ? 'datum hole' : 'datum hole, built frame'}`}
+        mm={place.x - own}
         format={job.display}
         disabled={disabled}
-        onChange={(mm) => onChange({ ...place, x: mm + datum })}
+        onChange={(mm) => onChange({ ...place, x: mm + own })}
       />
       <p className="mt-0.5 flex justify-between text-xs text-pencil">
         <span>
-          {place.on === 'donor' ? 'built: ' : 'donor: '}
-          {other === null ? 'not there' : <Length mm={other - otherDatum} format={job.display} />}
+          {onDonor ? 'built: ' : 'donor: '}
+          {other === null ? onDonor ? 'taken out' : 'new steel' : <Length mm={other - others} format={job.display} />}
         </span>
         <button
           type="button"
           className="underline disabled:no-underline"
-          disabled={disabled || other === null}
+          disabled={disabled}
+          aria-label={`${label}: ${onDonor ? 'give it on the built frame' : 'give it on the donor'}`}
           onClick={flip}
         >
-          {place.on === 'donor' ? 'give it on the built frame' : 'give it on the donor'}
+          {onDonor ? 'give it on the built frame' : 'give it on the donor'}
         </button>
       </p>
     </div>

@@ -13,7 +13,7 @@ export function WidenFields({ operation, job, result, disabled, onChange }: Fiel
       <LengthField
         {...common}
         strong
-        label="Change of outside width (below 0 narrows)"
+        label="Change of outside width (− narrows)"
         mm={operation.amount}
         onChange={(amount) => onChange({ ...operation, amount })}
       />

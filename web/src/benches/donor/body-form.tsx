@@ -7,7 +7,7 @@ import { type Column, lengthColumn, massColumn, textColumn } from '../../ui/tabl
 import { TextField } from '../../ui/text-field.tsx';
 import { editProblems } from './check-edit.ts';
 import type { PartProps } from './donor-bench.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 
 const columnsOf = (format: LengthFormat): readonly Column<BodyMass>[] => [
   textColumn('name', 'What it brings', '38%'),
@@ -60,7 +60,7 @@ export function BodyForm({ job, store, disabled }: Pick<PartProps, 'job' | 'stor
         disabled={disabled}
         addLabel="Add a weight"
         newRow={(_, count) => ({
-          id: freshId('mass', body.masses),
+          id: freshId('mass'),
           name: count === 0 ? 'Body, empty' : 'Load, even over the floor',
           mass: 500,
           x: body.wheelbase / 2,

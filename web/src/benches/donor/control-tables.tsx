@@ -13,7 +13,7 @@ import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from './table-file.tsx';
 
 /** Every width and height, and lengths and both diagonals between neighbours and from first to last. */
@@ -77,7 +77,7 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
         selectedRow={controlPoints.findIndex(({ id }) => id === selected)}
         onSelectRow={(row) => onSelect(controlPoints[row]?.id ?? null)}
         newRow={(after, index) => ({
-          id: freshId('point', controlPoints),
+          id: freshId('point'),
           name: `Point ${index + 1}`,
           x: (after?.x ?? 0) + inches(24),
           inboard: 0,

@@ -1,4 +1,4 @@
-import { type Crossmember, datumStation } from '@splay/core';
+import type { Crossmember } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
@@ -36,8 +36,8 @@ export function CrossmemberDetail({ job, result, set, disabled, member, index }:
             {outcome.built && (
               <>
                 , ends up{' '}
-                <Length mm={outcome.built.x - datumStation(job.donor)} format={job.display} className="font-semibold" />{' '}
-                from the datum hole
+                <Length mm={outcome.built.x - result.datum.built} format={job.display} className="font-semibold" /> from
+                the datum hole
               </>
             )}
           </span>
@@ -54,7 +54,7 @@ export function CrossmemberDetail({ job, result, set, disabled, member, index }:
         />
         <Choice
           list
-          label="Comes out"
+          label="Removable"
           value={member.removable ? 'yes' : 'no'}
           disabled={disabled}
           choices={REMOVABLE}

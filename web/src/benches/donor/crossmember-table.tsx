@@ -3,7 +3,7 @@ import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
 import { CrossmemberDetail } from './crossmember-detail.tsx';
 import type { PartProps } from './donor-bench.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 
 /** What ties the two rails together: a cut must clear these. */
 export function CrossmemberTable(part: PartProps) {
@@ -36,7 +36,7 @@ export function CrossmemberTable(part: PartProps) {
         onSelectRow={(row) => onSelect(crossmembers[row]?.id ?? null)}
         newRow={(after, count) => ({
           ...newCrossmember('crossmember', (after?.x ?? 0) + inches(12)),
-          id: freshId('crossmember', crossmembers),
+          id: freshId('crossmember'),
           name: `Crossmember ${count + 1}`,
           fixing: 'riveted',
         })}

@@ -131,7 +131,7 @@ describe('what is picked on the drawing', () => {
   it('says over the bench why a card’s figure cannot be, and changes nothing', async () => {
     const feature = van.donor.features.find(({ kind }) => kind === 'hitch')!;
     const { now } = await open(van, 'Features', feature.id);
-    type('Long, along the rail', '40 ft');
+    type('Reach ahead', '40 ft');
     expect(alerts()).toEqual([expect.stringMatching(/Nothing was changed/)]);
     expect(now()).toBe(van);
   });
@@ -178,12 +178,12 @@ describe('lines, weights and the body', () => {
 
   it('say which lines there are, and take their slack', async () => {
     const { now } = await open(van, 'Lines, weights');
-    type('To spare, row 1', '20');
+    type('Slack, row 1', '20');
     expect(now().donor.lines[0]?.slack).toBe(inches(20));
     const said = evaluatePlan(now()).conflicts.find(({ about }) => about === van.donor.lines[0]?.id);
     expect(said).toMatchObject({
-      message: expect.stringContaining('20 in to spare') as string,
-      waysOut: ['Use the slack.'],
+      message: expect.stringContaining('its slack is 20 in') as string,
+      waysOut: [{ say: 'Use the slack.', edit: null }],
     });
   });
 });

@@ -1,4 +1,4 @@
-import { datumStation, type Feature, sidesOf } from '@splay/core';
+import { type Feature, sidesOf } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
@@ -13,6 +13,11 @@ interface FeatureDetailProps extends PartProps {
 
 const FACES = words(['top', 'web-outside', 'web-inside', 'bottom']);
 const ATTACHMENTS = words(['rivets', 'bolts', 'weld', 'hole']);
+const ORIGIN_CHOICES: readonly ChoiceOf[] = [
+  ['measured', 'measured'],
+  ['assumed', 'assumed'],
+  ['paper', 'from a paper'],
+];
 const MOVABLE: readonly ChoiceOf[] = [
   ['no', 'no'],
   ['re-drill', 'yes, new holes'],
@@ -46,9 +51,8 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
             in the plan: {outcome.reason}
             {built && (
               <>
-                , ends up{' '}
-                <Length mm={built.x - datumStation(job.donor)} format={job.display} className="font-semibold" /> from
-                the datum hole
+                , ends up <Length mm={built.x - result.datum.built} format={job.display} className="font-semibold" />{' '}
+                from the datum hole
               </>
             )}
           </span>
@@ -65,13 +69,25 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
           movable: movable as Feature['movable'],
         }))}
         {pick('Group', feature.group ?? '', groups, inGroup)}
+        {pick('Where its place comes from', feature.origin ?? 'measured', ORIGIN_CHOICES, (origin) => {
+          const { origin: _, ...plain } = feature;
+          return origin === 'measured' ? plain : { ...plain, origin: origin as NonNullable<Feature['origin']> };
+        })}
         <LengthField
-          label="Long, along the rail"
-          mm={feature.length}
+          label="Reach ahead"
+          mm={feature.ahead}
           format={job.display}
           disabled={disabled}
-          check={least('The length')}
-          onChange={(length) => put({ ...feature, length })}
+          check={least('The reach')}
+          onChange={(ahead) => put({ ...feature, ahead })}
+        />
+        <LengthField
+          label="Reach behind"
+          mm={feature.behind}
+          format={job.display}
+          disabled={disabled}
+          check={least('The reach')}
+          onChange={(behind) => put({ ...feature, behind })}
         />
         <LengthField
           label="Hole (0: none)"
@@ -82,7 +98,7 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
           onChange={(diameter) => put({ ...feature, diameter })}
         />
         <QuantityField
-          label="Mass"
+          label={feature.side === 'both' ? 'Mass, each side' : 'Mass'}
           of="mass"
           value={feature.mass}
           unit={job.display.unit}

@@ -4,7 +4,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { FeatureDetail } from './feature-detail.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from './table-file.tsx';
 
 /** Everything on the rails, and the groups that must stay together. */
@@ -34,7 +34,7 @@ export function FeatureTable(part: PartProps) {
         onSelectRow={(row) => onSelect(features[row]?.id ?? null)}
         newRow={(after, count) => ({
           ...newHole('feature', after?.x ?? datumStation(job.donor)),
-          id: freshId('feature', features),
+          id: freshId('feature'),
           name: `Feature ${count + 1}`,
         })}
         onChange={(rows) => setRows('Edited features', 'features', (frame) => ({ ...frame, features: rows }))}
@@ -53,7 +53,7 @@ export function FeatureTable(part: PartProps) {
         format={job.display}
         disabled={disabled}
         addLabel="Add a group"
-        newRow={(_, count) => ({ id: freshId('group', groups), name: `Group ${count + 1}` })}
+        newRow={(_, count) => ({ id: freshId('group'), name: `Group ${count + 1}` })}
         onChange={(rows) => setRows('Edited groups', 'groups', (frame) => ({ ...frame, groups: rows }))}
       />
     </>

@@ -1,9 +1,8 @@
-import { datumStation, type Frame, formatLength, measuringGuide, parseLength } from '@splay/core';
+import { datumStation, finer, formatLength, type Frame, measuringGuide, parseLength } from '@splay/core';
 import { ChevronLeft, ChevronRight, Plus, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change, undo, useHistory } from '../../client/job-store.ts';
-import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { editProblems } from './check-edit.ts';

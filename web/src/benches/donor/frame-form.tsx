@@ -7,7 +7,7 @@ import { choiceColumn, type Column, lengthColumn, massColumn, textColumn, words 
 import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
 import type { PartProps } from './donor-bench.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 import { MaterialChoice, MaterialFigures } from './material-form.tsx';
 import { SectionForms } from './section-forms.tsx';
 
@@ -110,7 +110,7 @@ export function FrameForm(part: PartProps) {
         disabled={disabled}
         addLabel="Add an axle"
         newRow={(after, count) => ({
-          id: freshId('axle', donor.axles),
+          id: freshId('axle'),
           name: `Axle ${count + 1}`,
           role: 'rear',
           x: (after?.x ?? 0) + 1200,

@@ -11,7 +11,7 @@ import {
   words,
 } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 
 const DEGREES = { factor: 180 / Math.PI, optional: true } as const;
 
@@ -25,7 +25,7 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
     choiceColumn('side', 'Side', '12%', words(['left', 'right'])),
     lengthColumn('from', 'From', '13%', datum),
     lengthColumn('to', 'To', '13%', datum),
-    lengthColumn('slack', 'To spare', '14%'),
+    lengthColumn('slack', 'Slack', '14%'),
   ];
   const pointColumns: Column<FramePoint>[] = [
     textColumn('name', 'Name', '26%'),
@@ -53,7 +53,7 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
         selectedRow={lines.findIndex(({ id }) => id === selected)}
         onSelectRow={(row) => onSelect(lines[row]?.id ?? null)}
         newRow={(_, count) => ({
-          id: freshId('line', lines),
+          id: freshId('line'),
           name: `Line ${count + 1}`,
           kind: 'brake',
           side: 'left',
@@ -78,7 +78,7 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
         selectedRow={points.findIndex(({ id }) => id === selected)}
         onSelectRow={(row) => onSelect(points[row]?.id ?? null)}
         newRow={(_, count) => ({
-          id: freshId('point', points),
+          id: freshId('point'),
           name: `Point ${count + 1}`,
           kind: 'mass',
           x: datum,

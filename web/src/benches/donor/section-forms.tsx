@@ -14,7 +14,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
 import type { PartProps } from './donor-bench.tsx';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 
 const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, label: string])[]>> = {
   channel: [
@@ -78,7 +78,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
   const add = (section: Section) =>
     set('Added a section', (frame) => ({
       ...frame,
-      sections: [...frame.sections, { id: freshId('section', frame.sections), section }],
+      sections: [...frame.sections, { id: freshId('section'), section }],
     }));
   return (
     <>

@@ -12,7 +12,7 @@ import {
   type Side,
   type Station,
 } from '@splay/core';
-import { freshId } from './fresh-id.ts';
+import { freshId } from '../../client/fresh-id.ts';
 
 /** What is walked along at the frame, one thing at a time; `stations` are those of both rails where they mirror. */
 export type SurveyList = 'stations' | Side | 'crossmembers' | 'features';
@@ -116,7 +116,8 @@ export function surveyStops(frame: Frame, list: SurveyList): SurveyStop[] {
         const names = [
           ['x', isDatum ? 'From axle' : 'From datum'],
           ['down', 'Below top'],
-          ['length', 'Long'],
+          ['ahead', 'Reach ahead'],
+          ['behind', 'Reach behind'],
           ['diameter', 'Hole'],
         ] as const;
         return {
@@ -165,12 +166,12 @@ export function withOneMore(
   const [here, next] = [stops[index]?.x ?? datumStation(frame), stops[index + 1]?.x];
   const x = next === undefined ? here + STRIDE : (here + next) / 2;
   if (list === 'crossmembers') {
-    const id = freshId('crossmember', frame.crossmembers);
+    const id = freshId('crossmember');
     const member = { ...newCrossmember(id, x), id, name: `Crossmember ${frame.crossmembers.length + 1}` };
     return { id, frame: { ...frame, crossmembers: [...frame.crossmembers, member] } };
   }
   if (list === 'features') {
-    const id = freshId('feature', frame.features);
+    const id = freshId('feature');
     const feature = { ...newHole(id, x), id, name: `Hole ${frame.features.length + 1}` };
     return { id, frame: { ...frame, features: [...frame.features, feature] } };
   }

@@ -1,103 +1,95 @@
-import { markSheet, SIDES } from '@splay/core';
+import { dotted, MARKS_RULES, markSheet, markTables, type SheetRow, type SheetTable } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
-import { Length } from '../../ui/length.tsx';
-import { KERF_WORDS, lineName } from '../../ui/marks-tables.tsx';
+import { SheetFigure } from '../../ui/marks-tables.tsx';
+import { ReleaseNotice } from '../../ui/release-notice.tsx';
 
 /** The marks at the frame: one card a line, the figure large enough to read at arm's length. */
 export function FloorMarks(props: BenchProps) {
   const { job, result } = props;
   const cautions = useCautions(props, 'cutting');
   const sheet = useMemo(() => markSheet(job, result), [job, result]);
-  const length = (mm: number) => <Length mm={mm} format={job.display} />;
-  if (sheet.lines.length === 0 && sheet.punches.length === 0)
-    return <p className="p-4 text-pencil">Nothing to mark yet: the plan cuts nothing.</p>;
+  const tables = markTables(sheet);
   return (
     <div className="space-y-4 p-3">
-      <CautionList {...cautions} />
-      {SIDES.map((side) => (
-        <section key={side}>
-          <h2 className="heading mb-1 text-xl">
-            {side === 'left' ? 'Left rail' : 'Right rail'}, from the {sheet.datum.toLowerCase()}
-          </h2>
+      <ReleaseNotice sheet={sheet} />
+      {tables.length === 0 && <p className="text-pencil">Nothing to mark yet: the plan cuts nothing.</p>}
+      {tables.length > 0 && <CautionList {...cautions} />}
+      {tables.map((table) => (
+        <section key={table.id}>
+          <h2 className="heading text-xl">{table.caption}</h2>
+          <p className="mb-1.5 text-sm text-pencil">{table.measured}.</p>
           <ul className="space-y-2">
-            {sheet.lines
-              .filter((line) => line.side === side)
-              .map((line, index) => (
-                <li key={index} className="border-2 border-graphite bg-sheet p-3">
-                  <p className="flex items-baseline justify-between gap-3">
-                    <span>
-                      <b className="heading text-2xl text-layout">{line.letters.replace(' ', '·')}</b> {lineName(line)}
-                    </span>
-                    <span className="heading text-4xl">{length(line.from.top)}</span>
-                  </p>
-                  <p className="mt-1 flex justify-between text-sm text-pencil">
-                    <span>blade {KERF_WORDS[line.kerf]}</span>
-                    {line.lean === 0 ? (
-                      <span>square, on the top edge</span>
-                    ) : (
-                      <span>
-                        top edge; bottom edge <b className="text-graphite">{length(line.from.bottom)}</b>
-                      </span>
-                    )}
-                  </p>
-                </li>
-              ))}
-            {sheet.punches
-              .filter((punch) => punch.side === side)
-              .map((punch) => (
-                <li key={`${punch.name}${punch.from.web}`} className="border-2 border-graphite bg-sheet p-3">
-                  <p className="flex items-baseline justify-between gap-3">
-                    <span>⊕ {punch.name}</span>
-                    <span className="heading text-4xl">{length(punch.from.web)}</span>
-                  </p>
-                  <p className="mt-1 text-sm text-pencil">
-                    centre-punch on the web, <b className="text-graphite">{length(punch.down)}</b> below the top; drill{' '}
-                    <b className="text-graphite">{length(punch.diameter)}</b>
-                  </p>
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
-      {sheet.newPieces.length > 0 && (
-        <section>
-          <h2 className="heading mb-1 text-xl">New rail to cut</h2>
-          <ul className="space-y-2">
-            {sheet.newPieces.map((piece) => (
-              <li key={piece.letters + piece.side} className="border-2 border-graphite bg-sheet p-3">
-                <p className="flex items-baseline justify-between gap-3">
-                  <span>
-                    <b className="heading text-2xl text-layout">{piece.letters.replace(' ', '·')}</b> {piece.side}
-                  </span>
-                  <span className="heading text-4xl">{length(piece.length + piece.kerf)}</span>
-                </p>
-                {piece.kerf > 0 && (
-                  <p className="mt-1 text-sm text-pencil">
-                    {length(piece.length)} as planned, and {length(piece.kerf)} of kerf made good
-                  </p>
-                )}
+            {table.rows.map((row, index) => (
+              <li key={index}>
+                <MarkCard table={table} row={row} display={job.display} />
               </li>
             ))}
           </ul>
         </section>
-      )}
-      <section>
-        <h2 className="heading mb-1 text-xl">Check before cutting</h2>
-        <ul>
-          {sheet.checks.map((check) => (
-            <li key={check.name} className="flex min-h-10 items-center justify-between gap-3 border-b border-rule">
-              <span>
-                <span className="text-pencil">{check.kind}</span> {check.name}
+      ))}
+      {sheet.notes.map(({ letters, text }) => (
+        <p key={letters + text}>
+          <b className="heading text-layout">{dotted(letters)}</b> {text}
+        </p>
+      ))}
+      {tables.length > 0 && <p className="text-sm text-pencil">{MARKS_RULES} Not an approval.</p>}
+    </div>
+  );
+}
+
+/** One row of the sheet: what it is, the bold figure large, and the others each with its name. */
+function MarkCard({
+  table,
+  row,
+  display,
+}: {
+  readonly table: SheetTable;
+  readonly row: SheetRow;
+  readonly display: BenchProps['job']['display'];
+}) {
+  const cells = table.columns.map((column, index) => ({ column, cell: row.cells[index] ?? '' }));
+  const said = cells.filter(({ column }) => !column.figure);
+  const bold = cells.filter(({ column }) => column.bold);
+  const others = cells.filter(({ column, cell }) => column.figure && !column.bold && cell !== '–');
+  return (
+    <div className="border-2 border-graphite bg-sheet p-3">
+      <div className="flex items-baseline justify-between gap-3">
+        <span>
+          <b className={`heading ${row.lettered ? 'text-2xl text-layout' : 'text-lg'}`}>
+            {row.lettered ? dotted(row.mark) : row.mark}
+          </b>{' '}
+          <span className="text-[0.95rem]">
+            {said
+              .map(({ column, cell }) => `${column.title ? `${column.title.toLowerCase()} ` : ''}${String(cell)}`)
+              .join(', ')}
+          </span>
+        </span>
+        <span className="shrink-0 text-right">
+          {bold.map(({ column, cell }) => (
+            <span key={column.title} className="block">
+              <span className="block text-xs text-pencil">{column.title}</span>
+              <span className="heading block text-4xl">
+                <SheetFigure cell={cell} display={display} />
               </span>
-              <b className="text-lg">{length(check.distance)}</b>
-            </li>
+            </span>
           ))}
-        </ul>
-      </section>
-      <p className="text-sm text-pencil">Marks left and right must agree before any cut. Not an approval.</p>
+        </span>
+      </div>
+      {others.length > 0 && (
+        <dl className="mt-1 flex flex-wrap gap-x-4 text-sm text-pencil">
+          {others.map(({ column, cell }) => (
+            <div key={column.title} className="flex gap-1">
+              <dt>{column.title}</dt>
+              <dd className="font-semibold text-graphite">
+                <SheetFigure cell={cell} display={display} />
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
     </div>
   );
 }

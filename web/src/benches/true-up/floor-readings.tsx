@@ -1,12 +1,13 @@
 import {
   type ControlPrediction,
+  finer,
   judgeReading,
   latestReadings,
   lengthText,
   parseLength,
   type Reading,
-  STAGE_NAMES,
   type Stage,
+  STAGE_NAMES,
   stageCount,
   STAGES,
   targetOf,
@@ -17,7 +18,6 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
-import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { Verdict } from '../../ui/verdict.tsx';

@@ -1,13 +1,14 @@
 import {
   type ControlPrediction,
+  finer,
+  formatLength,
   judgeReading,
   latestReadings,
-  formatLength,
   parseLength,
-  readReadings,
   type Reading,
-  STAGE_NAMES,
+  readReadings,
   type Stage,
+  STAGE_NAMES,
   stageCount,
   STAGES,
   targetOf,
@@ -19,7 +20,6 @@ import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { CsvFile } from '../../ui/csv-file.tsx';
-import { finer } from '../../ui/finer.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { cautionStepOf, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';

@@ -1,28 +1,7 @@
-import { cautionsOf, evaluatePlan, type KerfSide, type MarkSheet, markSheet, operationName, SIDES } from '@splay/core';
+import { cautionsOf, dotted, evaluatePlan, MARKS_RULES, markSheet, markTables } from '@splay/core';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
-import { type Cell, type Paper, Sheet } from './sheet.ts';
-
-const BLADE: Readonly<Record<KerfSide, string>> = {
-  ahead: 'ahead of line',
-  behind: 'behind line',
-  line: 'on the line',
-};
-const letters = (text: string) => text.replace(' ', '·');
-
-function lineRows(sheet: MarkSheet, side: 'left' | 'right'): Cell[][] {
-  return sheet.lines
-    .filter((line) => line.side === side)
-    .map((line) => [
-      letters(line.letters),
-      operationName(line.operation).toLowerCase(),
-      BLADE[line.kerf],
-      { mm: line.from.top },
-      { mm: line.from.web },
-      { mm: line.from.bottom },
-      { mm: line.from.level },
-    ]);
-}
+import { type Paper, Sheet } from './sheet.ts';
 
 /** The marks sheet of a job's saved revision as a PDF. */
 export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<ArrayBuffer>> {
@@ -31,6 +10,7 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
   const marks = markSheet(job, result);
   const sheet = await Sheet.make(paper, job.display, {
     title: 'Marks for cutting',
+    warning: marks.stops.length > 0 ? `NOT RELEASED: ${marks.stops[0]}` : null,
     facts: [
       job.name,
       `Plan “${job.plan.name}”, revision ${head.revision}`,
@@ -40,75 +20,33 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
       job.display.unit === 'in' ? 'Inches' : 'Millimetres',
     ],
   });
-  const columns = [
-    { title: 'mark', share: 1 },
-    { title: '', share: 2 },
-    { title: 'blade', share: 2 },
-    { title: 'top edge', share: 1.6, right: true },
-    { title: 'web', share: 1.6, right: true },
-    { title: 'bottom edge', share: 1.6, right: true },
-    { title: 'level', share: 1.6, right: true },
-  ];
-  if (marks.lines.length === 0) sheet.note('The plan cuts nothing yet.');
-  for (const side of SIDES) {
-    const rows = lineRows(marks, side);
-    if (rows.length === 0) continue;
-    sheet.heading(side === 'left' ? 'Left rail' : 'Right rail');
-    sheet.table(columns, rows, [0, 3]);
-  }
-  if (marks.punches.length > 0) {
-    sheet.heading('Holes to punch and drill');
+  for (const stop of marks.stops.slice(1)) sheet.note(`Stops the plan too: ${stop}`);
+  for (const line of marks.accepted) sheet.note(line);
+  const tables = markTables(marks);
+  if (tables.length === 0) sheet.note('The plan cuts nothing yet.');
+  for (const { id, caption, measured, columns, rows } of tables) {
+    sheet.heading(caption);
+    sheet.note(`${measured}.`);
+    // Checks are ticked off against one's own tape.
+    const yours = id === 'checks' ? [{ title: 'yours', share: 1.8, right: true }] : [];
     sheet.table(
       [
-        { title: '', share: 3 },
-        { title: 'rail', share: 1 },
-        { title: 'along the web', share: 2, right: true },
-        { title: 'below the top', share: 2, right: true },
-        { title: 'drill', share: 1.5, right: true },
+        { title: '', share: id === 'checks' ? 4 : 1.3 },
+        ...columns.map(({ title, figure, share }) => ({ title: title.toLowerCase(), share, right: figure })),
+        ...yours,
       ],
-      marks.punches.map((punch) => [
-        punch.name,
-        punch.side,
-        { mm: punch.from.web },
-        { mm: punch.down },
-        { mm: punch.diameter },
-      ]),
-      [2],
-    );
-  }
-  if (marks.newPieces.length > 0) {
-    sheet.heading('New rail to cut');
-    sheet.table(
+      rows.map(({ mark, lettered, cells }) => [lettered ? dotted(mark) : mark, ...cells, ...yours.map(() => '')]),
       [
-        { title: 'between', share: 1.5 },
-        { title: 'rail', share: 1.5 },
-        { title: 'as planned', share: 2, right: true },
-        { title: 'kerf to make good', share: 2, right: true },
-        { title: 'cut to', share: 2, right: true },
+        ...(rows.some(({ lettered }) => lettered) ? [0] : []),
+        ...columns.flatMap(({ bold }, at) => (bold ? [at + 1] : [])),
       ],
-      marks.newPieces.map((piece) => [
-        letters(piece.letters),
-        piece.side,
-        { mm: piece.length },
-        { mm: piece.kerf },
-        { mm: piece.length + piece.kerf },
-      ]),
-      [0, 4],
     );
   }
-  if (marks.checks.length > 0) {
-    sheet.heading('Check the marks before cutting');
-    sheet.table(
-      [
-        { title: '', share: 1.6 },
-        { title: '', share: 4 },
-        { title: 'tape reads', share: 2, right: true },
-        { title: 'yours', share: 2, right: true },
-      ],
-      marks.checks.map((check) => [check.kind, check.name, { mm: check.distance }, '']),
-      [2],
-    );
+  if (marks.notes.length > 0) {
+    sheet.heading('Notes');
+    for (const { letters, text } of marks.notes) sheet.note(`${dotted(letters)}: ${text}`);
   }
+  if (tables.length > 0) sheet.note(MARKS_RULES);
   sheet.heading('Before the saw');
   for (const { title, here } of cautionsOf(job, result, 'cutting')) sheet.tickOff(`${title}. ${here}`.trim());
   return sheet.bytes(SHEET_FOOT);

@@ -19,8 +19,20 @@ export interface SheetColumn {
 
 const INK = rgb(0.21, 0.2, 0.17);
 const SOFT = rgb(0.42, 0.38, 0.32);
+const OXIDE = rgb(0.61, 0.23, 0.15);
 const MARGIN = 40;
 const FOOT = 54;
+/** Between two columns of a table, and from one line of a cell to the next. */
+const GUTTER = 5;
+const LINE = 11.5;
+
+/** What stands at the head of every page. */
+export interface SheetStrip {
+  readonly title: string;
+  readonly facts: readonly string[];
+  /** Said in oxide under the title, on every page; null where nothing stands against the sheet. */
+  readonly warning: string | null;
+}
 
 interface Fonts {
   readonly text: PDFFont;
@@ -60,16 +72,12 @@ export class Sheet {
     private readonly fonts: Fonts,
     private readonly size: readonly [number, number],
     private readonly format: LengthFormat,
-    private readonly strip: { readonly title: string; readonly facts: readonly string[] },
+    private readonly strip: SheetStrip,
   ) {
     this.newPage();
   }
 
-  static async make(
-    paper: Paper,
-    format: LengthFormat,
-    strip: { readonly title: string; readonly facts: readonly string[] },
-  ): Promise<Sheet> {
+  static async make(paper: Paper, format: LengthFormat, strip: SheetStrip): Promise<Sheet> {
     const document = await PDFDocument.create();
     document.setTitle(`${strip.title}, ${strip.facts[0] ?? ''}`);
     document.setCreator('Splay');
@@ -103,6 +111,16 @@ export class Sheet {
       });
     });
     this.y = top - 41 - Math.ceil(this.strip.facts.length / 2) * 13 - 10;
+    for (const line of this.strip.warning ? wrap(this.strip.warning, this.fonts.bold, 12, this.width - 16) : []) {
+      this.page.drawText(line, { x: MARGIN + 8, y: this.y - 6, size: 12, font: this.fonts.bold, color: OXIDE });
+      this.page.drawLine({
+        start: { x: MARGIN, y: this.y - 10 },
+        end: { x: MARGIN, y: this.y + 6 },
+        thickness: 3,
+        color: OXIDE,
+      });
+      this.y -= 16;
+    }
   }
 
   private room(height: number): void {
@@ -143,24 +161,42 @@ export class Sheet {
     });
   }
 
+  /** A table; words that are too long for their column go on in the next line of their row. */
   table(columns: readonly SheetColumn[], rows: readonly (readonly Cell[])[], strong: readonly number[] = []): void {
     const total = columns.reduce((sum, column) => sum + column.share, 0);
-    const widths = columns.map((column) => (column.share / total) * this.width);
-    const lefts = widths.map((_, index) => MARGIN + widths.slice(0, index).reduce((sum, width) => sum + width, 0));
-    const put = (cell: Cell, index: number, bold: boolean, size: number, color = INK) => {
-      const right = columns[index]?.right ?? false;
-      const [left, width] = [lefts[index] ?? 0, widths[index] ?? 0];
-      const drawn = this.measure(cell, bold, size);
-      this.drawCell(cell, right ? left + width - drawn : left, bold, size, color);
+    const widths = columns.map((column) => (column.share / total) * this.width - GUTTER);
+    const lefts = columns.map(
+      (_, index) => MARGIN + columns.slice(0, index).reduce((sum, { share }) => sum + (share / total) * this.width, 0),
+    );
+    const linesOf = (cell: Cell, index: number, bold: boolean, size: number): Cell[] =>
+      typeof cell === 'string'
+        ? wrap(cell, bold ? this.fonts.bold : this.fonts.text, size, widths[index] ?? 0)
+        : [cell];
+    /** Draws one row, its lines from `first` down, and gives how many there were. */
+    const put = (cells: readonly Cell[], look: (index: number) => { bold: boolean; size: number }, color = INK) => {
+      const lines = cells.map((cell, index) => linesOf(cell, index, look(index).bold, look(index).size));
+      const count = Math.max(1, ...lines.map(({ length }) => length));
+      this.room(4 + count * LINE);
+      lines.forEach((stack, index) => {
+        const { bold, size } = look(index);
+        stack.forEach((line, at) => {
+          const drawn = this.measure(line, bold, size);
+          const left = lefts[index] ?? 0;
+          const x = columns[index]?.right ? left + (widths[index] ?? 0) + GUTTER - drawn : left;
+          this.drawCell(line, x, this.y - 15.5 - at * LINE, bold, size, color);
+        });
+      });
+      this.y -= 15.5 + (count - 1) * LINE;
     };
-    this.room(40);
-    this.y -= 13;
-    columns.forEach((column, index) => put(column.title, index, false, 8.5, SOFT));
+    this.room(44);
+    put(
+      columns.map(({ title }) => title),
+      () => ({ bold: false, size: 8.5 }),
+      SOFT,
+    );
     this.rule(1);
     for (const row of rows) {
-      this.room(20);
-      this.y -= 15.5;
-      row.forEach((cell, index) => put(cell, index, strong.includes(index), strong.includes(index) ? 11.5 : 10));
+      put(row, (index) => (strong.includes(index) ? { bold: true, size: 11.5 } : { bold: false, size: 10 }));
       this.rule(0.4);
     }
   }
@@ -192,16 +228,15 @@ export class Sheet {
     );
   }
 
-  private drawCell(cell: Cell, x: number, bold: boolean, size: number, color = INK): void {
+  private drawCell(cell: Cell, x: number, y: number, bold: boolean, size: number, color = INK): void {
     const { whole, fraction, nuance } = this.parts(cell);
     const font = bold ? this.fonts.bold : this.fonts.text;
     let at = x;
-    if (whole) this.page.drawText(whole, { x: at, y: this.y, size, font, color });
+    if (whole) this.page.drawText(whole, { x: at, y, size, font, color });
     at += font.widthOfTextAtSize(whole, size) + (whole && fraction ? size * 0.14 : 0);
-    if (fraction) this.page.drawText(fraction, { x: at, y: this.y, size, font, color });
+    if (fraction) this.page.drawText(fraction, { x: at, y, size, font, color });
     at += fraction ? font.widthOfTextAtSize(fraction, size) : 0;
-    if (nuance)
-      this.page.drawText(` ${nuance}`, { x: at, y: this.y, size: size * 0.7, font: this.fonts.text, color: SOFT });
+    if (nuance) this.page.drawText(` ${nuance}`, { x: at, y, size: size * 0.7, font: this.fonts.text, color: SOFT });
   }
 
   /** The finished file, with the foot and page numbers on every page. */

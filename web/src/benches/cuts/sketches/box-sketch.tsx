@@ -1,23 +1,26 @@
-import { builtUpSection, railAt, railOf, sectionLookup, sectionProperties, torsionConstant } from '@splay/core';
-import { finer } from '../../../ui/finer.ts';
-import { Length } from '../../../ui/length.tsx';
-import { fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+import { fresh, lengthsOf, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+
+const times = (factor: number): string => `${factor >= 10 ? Math.round(factor) : factor.toFixed(1)} ×`;
 
 /** A boxing plate seen from inside: its tapers, and how much stiffer the rail gets where it is. */
-export function BoxSketch({ operation, job }: SketchOf<'box'>) {
-  const section = sectionLookup(job.donor)(railAt(railOf(job.donor.rails, 'left'), operation.from.x).section);
-  if (section.kind !== 'channel' || !(operation.plate > 0)) return null;
-  const boxed = builtUpSection(section, [{ kind: 'boxing', thickness: operation.plate }]);
-  const long = operation.to.x - operation.from.x;
+export function BoxSketch({ operation, figures, job }: SketchOf<'box'>) {
+  const { one } = lengthsOf(job);
+  const long = figures.runs.reduce((sum, run) => sum + run, 0);
   const taper = long > 0 ? Math.min(0.5, operation.taper / long) * 180 : 0;
-  const times = (factor: number) => `${factor >= 10 ? Math.round(factor) : factor.toFixed(1)} ×`;
   return (
     <SketchFigure
       name="Boxing plate seen from inside the frame"
       figures={[
-        ['plate, end to end', <Length mm={long} format={finer(job.display)} unit />],
-        ['bending stiffness there', times(boxed.properties.iy / sectionProperties(section).iy)],
-        ['torsion stiffness there', times(boxed.j / torsionConstant(section).j)],
+        ...(figures.runs.length === 0 ? ([['plate', 'on steel that is taken out']] as const) : []),
+        ...figures.runs.map(
+          (run, index) =>
+            [
+              figures.runs.length > 1 ? `plate ${index + 1}, as built` : 'plate, end to end, as built',
+              one(run),
+            ] as const,
+        ),
+        ['bending stiffness there', times(figures.bending)],
+        ['torsion stiffness there', times(figures.torsion)],
       ]}
     >
       <rect x={12} y={22} width={W - 24} height={54} {...steel} />

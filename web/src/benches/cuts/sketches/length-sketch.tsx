@@ -1,53 +1,38 @@
-import {
-  type Material,
-  type Operation,
-  type PlanResult,
-  ruleValue,
-  railAt,
-  railOf,
-  type Section,
-  sectionLookup,
-  sectionProperties,
-  SIDES,
-  straightLength,
-} from '@splay/core';
+import type { Operation } from '@splay/core';
 import type { ReactNode } from 'react';
-import { finer } from '../../../ui/finer.ts';
-import { Length } from '../../../ui/length.tsx';
 import { Quantity } from '../../../ui/quantity.tsx';
-import { cut, degrees, fresh, H, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+import { cut, degrees, fresh, H, lengthsOf, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
 const [TOP, HEIGHT] = [24, 44];
-
-/** What a stretch of both rails weighs, kg. */
-const massOf = (section: Section, length: number, { density }: Material): number =>
-  2 * sectionProperties(section).area * length * density;
 
 type LengthKind = Extract<Operation, { kind: 'shorten' | 'lengthen' | 'extend' }>['kind'];
 
 /** Rail taken out or put in: the piece itself, and why its ends meet or not. */
-export function LengthSketch({ operation, job, result }: SketchOf<LengthKind>) {
-  const rail = railOf(job.donor.rails, 'left');
-  const sectionOf = sectionLookup(job.donor);
-  const exact = finer(job.display);
-  const length = (mm: number) => <Length mm={mm} format={exact} unit />;
+export function LengthSketch({ operation, figures, job }: SketchOf<LengthKind>) {
+  const { one, each } = lengthsOf(job);
   const mass = (kg: number) => <Quantity of="mass" value={kg} unit={job.display.unit} />;
-  const halfWidth = (x: number) => railAt(rail, x).halfWidth;
-  if (operation.kind === 'shorten') {
-    const [from, to] = [operation.from.x, operation.to.x];
-    if (!(to > from)) return null;
-    const kerf = ruleValue(job.rules, 'cut/kerf');
-    const cutAway = to - from + operation.transition;
-    const figures: [string, ReactNode][] = [
-      ['comes out of each rail', length(cutAway)],
-      ['the piece, after both saw cuts', length(cutAway - 2 * kerf)],
-      ['weighs, both rails', mass(massOf(sectionOf(railAt(rail, from).section), cutAway, job.donor.material))],
-      ...(operation.from.on === 'donor' ? [ends(halfWidth(from), halfWidth(from + cutAway), length)] : []),
+  if (figures.kind === 'shorten') {
+    const { out, scrap, halfWidths, transition } = figures;
+    const shown: [string, ReactNode][] = [
+      ['comes out of each rail, along its top', each(out)],
+      ['the piece, after both saw cuts', each(scrap)],
+      ['weighs, both rails', mass(figures.mass)],
+      [
+        'half-width ahead, and behind',
+        <>
+          {one(halfWidths.ahead)}, {one(halfWidths.behind)}
+        </>,
+      ],
+      ...(transition
+        ? ([
+            ['the new piece', each(transition.length)],
+            ['turns the rail by', degrees(transition.turn)],
+          ] satisfies [string, ReactNode][])
+        : []),
     ];
-    if (operation.transition > 0)
-      return <TransitionSketch figures={[...figures, ...joining(operation.id, result, length)]} />;
+    if (transition) return <TransitionSketch figures={shown} />;
     return (
-      <SketchFigure name="Rail taken out, seen from the side" figures={figures}>
+      <SketchFigure name="Rail taken out, seen from the side" figures={shown}>
         <rect x={12} y={TOP} width={78} height={HEIGHT} {...steel} />
         <rect x={90} y={TOP} width={84} height={HEIGHT} {...cut} />
         <rect x={174} y={TOP} width={W - 186} height={HEIGHT} {...steel} />
@@ -63,23 +48,24 @@ export function LengthSketch({ operation, job, result }: SketchOf<LengthKind>) {
       </SketchFigure>
     );
   }
-  const end = operation.kind === 'extend' ? operation.end : 'rear';
-  const at = operation.kind === 'extend' ? ((end === 'rear' ? rail.at(-1)?.x : rail[0]?.x) ?? 0) : operation.at.x;
-  const section = sectionOf(operation.section ?? railAt(rail, at).section);
-  if (!(operation.length > 0)) return null;
-  const figures: [string, ReactNode][] = [
-    ['new piece, each rail', length(operation.length)],
-    ['weighs, both', mass(massOf(section, operation.length, job.donor.material))],
+  const shown: [string, ReactNode][] = [
+    ['new rail, along its top', each(figures.each)],
+    ['weighs, both', mass(figures.mass)],
+    ...(figures.off > 0 ? ([['comes off the old end', one(figures.off)]] satisfies [string, ReactNode][]) : []),
   ];
   if (operation.kind === 'extend')
     return (
-      <SketchFigure name="New end of the frame, seen from the side" mirrored={end === 'front'} figures={figures}>
+      <SketchFigure
+        name="New end of the frame, seen from the side"
+        mirrored={operation.end === 'front'}
+        figures={shown}
+      >
         <rect x={12} y={TOP} width={150} height={HEIGHT} {...steel} />
         <rect x={162} y={TOP} width={W - 174} height={HEIGHT} {...fresh} />
       </SketchFigure>
     );
   return (
-    <SketchFigure name="Rail put in, seen from the side" figures={figures}>
+    <SketchFigure name="Rail put in, seen from the side" figures={shown}>
       <rect x={12} y={TOP} width={78} height={HEIGHT} {...steel} />
       <rect x={90} y={TOP} width={84} height={HEIGHT} {...fresh} />
       <rect x={174} y={TOP} width={W - 186} height={HEIGHT} {...steel} />
@@ -94,20 +80,6 @@ export function LengthSketch({ operation, job, result }: SketchOf<LengthKind>) {
       </text>
     </SketchFigure>
   );
-}
-
-/** The new piece that an operation puts between two ends, and how much each joint turns. */
-function joining(operation: string, { pieces, joints }: PlanResult, length: (mm: number) => ReactNode) {
-  const rail = pieces.find(({ source }) => source === operation)?.rails.left;
-  const made = joints.filter((joint) => joint.operation === operation);
-  if (!rail || made.length === 0) return [];
-  const turns = made.map(({ sides }) =>
-    Math.max(...SIDES.map((side) => Math.hypot(sides[side].yaw, sides[side].pitch))),
-  );
-  return [
-    ['the new piece', length(straightLength(rail))],
-    ['turns the rail by', degrees(Math.max(...turns))],
-  ] satisfies [string, ReactNode][];
 }
 
 /** Two ends that do not meet, seen from above, and the oblique new piece that joins them. */
@@ -131,11 +103,3 @@ function TransitionSketch({ figures }: { readonly figures: readonly [string, Rea
     </SketchFigure>
   );
 }
-
-/** Half-widths at the two cuts: what brings the ends out of line. */
-const ends = (ahead: number, behind: number, length: (mm: number) => ReactNode): [string, ReactNode] => [
-  'half-width ahead, and behind',
-  <>
-    {length(ahead)}, {length(behind)}
-  </>,
-];

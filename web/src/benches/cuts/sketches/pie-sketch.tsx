@@ -1,13 +1,13 @@
-import { pieAngle } from '@splay/core';
-import { finer } from '../../../ui/finer.ts';
-import { Length } from '../../../ui/length.tsx';
-import { cut, degrees, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+import { cut, degrees, lengthsOf, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+
+/** A point that moves less than this along the frame stays where it is, mm. */
+const STAYS = 0.05;
 
 /** A pie cut: the pivot edge, the wedge and how wide it is, by the definition that was chosen. */
-export function PieSketch({ operation, depth, job }: SketchOf<'pie-cut'>) {
-  const { amount, mode, pivot, wedge } = operation;
-  const angle = pieAngle(amount);
-  if (!(angle > 0 && angle < Math.PI / 3)) return null;
+export function PieSketch({ operation, figures, job }: SketchOf<'pie-cut'>) {
+  const { mode, pivot, wedge, turned } = operation;
+  const { angle, nearer } = figures;
+  const { one } = lengthsOf(job);
   const [top, bottom, middle] = [26, 76, W / 2];
   const half = Math.max(7, Math.min(24, 50 * Math.tan(angle / 2)));
   const [tip, mouth] = pivot === 'top' ? [top, bottom] : [bottom, top];
@@ -17,13 +17,7 @@ export function PieSketch({ operation, depth, job }: SketchOf<'pie-cut'>) {
       : wedge === 'symmetric'
         ? `M${middle} ${tip}L${middle - half} ${mouth}H${middle + half}Z`
         : `M${middle} ${tip}V${mouth}H${middle + 2 * half}Z`;
-  const width =
-    mode === 'open'
-      ? 2 * depth * Math.sin(angle / 2)
-      : wedge === 'symmetric'
-        ? 2 * depth * Math.tan(angle / 2)
-        : depth * Math.tan(angle);
-  const length = (mm: number) => <Length mm={mm} format={finer(job.display)} unit />;
+  const [toward, away] = turned === 'rear' ? ['forward', 'back'] : ['back', 'forward'];
   return (
     <SketchFigure
       name={`Pie cut, pivot at the ${pivot} edge`}
@@ -33,11 +27,15 @@ export function PieSketch({ operation, depth, job }: SketchOf<'pie-cut'>) {
           mode === 'open'
             ? 'slit opens to'
             : `wedge at the ${pivot === 'top' ? 'bottom' : 'top'}, ${wedge === 'symmetric' ? 'both faces sloped' : 'front face square'}`,
-          length(width),
+          one(figures.wedge),
         ],
-        ...(amount.by === 'drop'
-          ? [['the point comes forward by', length(amount.distance * (1 - Math.cos(angle)))] as const]
-          : []),
+        ...(nearer === null
+          ? []
+          : [
+              Math.abs(nearer) < STAYS
+                ? (['the point', 'keeps its station'] as const)
+                : ([`the point goes ${nearer > 0 ? toward : away} by`, one(Math.abs(nearer))] as const),
+            ]),
       ]}
     >
       <rect x={12} y={top} width={W - 24} height={50} {...steel} />

@@ -1,13 +1,31 @@
-import { angleText, type Job, type Operation, type PlanResult } from '@splay/core';
+import { angleText, finer, type Job, type OfSides, type Operation, type OperationFigures } from '@splay/core';
 import type { ReactNode } from 'react';
+import { Length } from '../../../ui/length.tsx';
 
-/** What a sketch of one kind of operation gets. */
-export interface SketchOf<K extends Operation['kind']> {
-  readonly operation: Extract<Operation, { kind: K }>;
-  readonly job: Job;
-  readonly result: PlanResult;
-  /** Depth of the rail there, mm. */
-  readonly depth: number;
+/** What a sketch of one kind of operation gets: what it draws, and every figure that it says. */
+export type SketchOf<K extends Operation['kind']> = K extends unknown
+  ? {
+      readonly operation: Extract<Operation, { kind: K }>;
+      readonly figures: Extract<OperationFigures, { kind: K }>;
+      readonly job: Job;
+    }
+  : never;
+
+/** Lengths that are told apart on a tape, mm. */
+const APART = 0.4;
+
+/** Writes lengths of a sketch: one, or left and right where the rails differ. */
+export function lengthsOf({ display }: Job) {
+  const one = (mm: number) => <Length mm={mm} format={finer(display)} unit />;
+  const each = ({ left, right }: OfSides) =>
+    Math.abs(left - right) < APART ? (
+      one(left)
+    ) : (
+      <>
+        left {one(left)}, right {one(right)}
+      </>
+    );
+  return { one, each };
 }
 
 export const [W, H] = [264, 96] as const;

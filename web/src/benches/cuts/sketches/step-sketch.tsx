@@ -1,43 +1,30 @@
-import { faceTop, type Piece, spine } from '@splay/core';
-import { finer } from '../../../ui/finer.ts';
-import { Length } from '../../../ui/length.tsx';
-import { cut, degrees, fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+import { cut, degrees, fresh, lengthsOf, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+
+/** Lengths below this are none, mm. */
+const NONE = 0.05;
 
 /** A step: the part between turned or replaced, its slope, and what it does to the length of the frame. */
-export function StepSketch({ operation, result, depth, job }: SketchOf<'step'>) {
-  const joint = result.joints.find((candidate) => candidate.operation === operation.id);
-  const middle = joint && result.pieces[joint.piece + 1];
-  if (!middle) return null;
-  const [front, rear] = ends(middle);
-  const slope = Math.atan2(rear.z - front.z, rear.x - front.x);
+export function StepSketch({ operation, figures, job }: SketchOf<'step'>) {
+  const { one } = lengthsOf(job);
+  const { slope, length, shorter, wedge, opening } = figures;
   const turned = operation.method === 'turn-middle';
-  const wedge = result.removed.find((piece) => piece.operation === operation.id);
-  const length = (mm: number) => <Length mm={mm} format={finer(job.display)} unit />;
   const up = operation.rise > 0;
-  const [low, high] = [50, 18];
-  const [a, b] = up ? [low, high] : [high, low];
-  const between = turned ? steel : fresh;
+  const [a, b] = up ? [50, 18] : [18, 50];
   return (
     <SketchFigure
       name={`Step ${up ? 'up' : 'down'}, the part between ${turned ? 'turned' : 'replaced'}`}
       figures={[
-        ['slope of the part between', degrees(slope)],
-        ['its length along the slope', length(Math.hypot(rear.x - front.x, rear.z - front.z))],
-        turned
-          ? ['frame gets shorter by', length(flatRun(middle) - (rear.x - front.x))]
-          : ['frame keeps its length', length(0)],
-        ...(turned && wedge
-          ? [
-              [
-                `wedge out at the ${up ? 'rear' : 'front'} cut`,
-                length((wedge.front.lean - wedge.rear.lean) * depth),
-              ] as const,
-            ]
-          : []),
+        [slope < 0 ? 'the part between falls at' : 'the part between rises at', degrees(slope)],
+        ['its length along the slope', one(length)],
+        Math.abs(shorter) < NONE
+          ? ['the frame', 'keeps its length']
+          : [`the frame gets ${shorter > 0 ? 'shorter' : 'longer'} by`, one(Math.abs(shorter))],
+        ...(wedge > NONE ? [[`wedge out at the ${up ? 'rear' : 'front'} cut`, one(wedge)] as const] : []),
+        ...(opening > NONE ? [['opens at the bottom of the other cut', one(opening)] as const] : []),
       ]}
     >
       <path d={`M12 ${a}H90V${a + 32}H12Z`} {...steel} />
-      <path d={`M90 ${a}L174 ${b}V${b + 32}L90 ${a + 32}Z`} {...between} />
+      <path d={`M90 ${a}L174 ${b}V${b + 32}L90 ${a + 32}Z`} {...(turned ? steel : fresh)} />
       <path d={`M174 ${b}H${W - 12}V${b + 32}H174Z`} {...steel} />
       {turned && <path d={up ? `M174 ${b}L168 ${b + 33}H180Z` : `M90 ${a}L84 ${a + 33}H96Z`} {...cut} />}
       <text x={W / 2} y={93} textAnchor="middle" {...note}>
@@ -46,14 +33,3 @@ export function StepSketch({ operation, result, depth, job }: SketchOf<'step'>) 
     </SketchFigure>
   );
 }
-
-/** The ends of a piece on its mean top edge, present. */
-function ends(piece: Piece) {
-  return [
-    spine(piece, faceTop(piece, piece.front, 'rear'), 'rear'),
-    spine(piece, faceTop(piece, piece.rear, 'front'), 'front'),
-  ] as const;
-}
-
-/** How far a piece runs along the frame before it was turned. */
-const flatRun = (piece: Piece): number => faceTop(piece, piece.rear, 'front') - faceTop(piece, piece.front, 'rear');

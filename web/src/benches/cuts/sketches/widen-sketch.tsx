@@ -1,16 +1,13 @@
-import { finer } from '../../../ui/finer.ts';
-import { Length } from '../../../ui/length.tsx';
-import { degrees, fresh, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
+import type { ReactNode } from 'react';
+import { degrees, fresh, lengthsOf, note, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
 /** A widening seen from above: how far each rail goes out, and the oblique pieces that bring it there. */
-export function WidenSketch({ operation, job }: SketchOf<'widen'>) {
-  const each = operation.amount / 2;
-  const { transition } = operation;
+export function WidenSketch({ operation, figures, job }: SketchOf<'widen'>) {
+  const { one, each } = lengthsOf(job);
+  const wider = figures.out > 0;
   const [rises, falls] = [operation.from !== null, operation.to !== null];
-  if (each === 0) return null;
-  const out = each > 0 ? -1 : 1;
+  const out = wider ? -1 : 1;
   const [near, far] = [34 - 7 * out * -1, 34 + 9 * out];
-  const length = (mm: number) => <Length mm={Math.abs(mm)} format={finer(job.display)} unit />;
   const rail = (points: readonly (readonly [number, number])[], mirrored: boolean) =>
     `M${points.map(([x, y]) => `${x} ${mirrored ? 96 - y : y}`).join('L')}Z`;
   const strip = (x1: number, y1: number, x2: number, y2: number) =>
@@ -22,17 +19,23 @@ export function WidenSketch({ operation, job }: SketchOf<'widen'>) {
     ] as const;
   const [a, b, c, d] = [12, rises ? 78 : 12, rises ? 110 : 12, falls ? 170 : W - 12];
   const e = falls ? 202 : W - 12;
+  const several = figures.leads.length > 1;
+  const slope = ({ left, right }: { readonly left: number; readonly right: number }): ReactNode =>
+    Math.abs(Math.abs(left) - Math.abs(right)) < 1e-3
+      ? degrees(left)
+      : `left ${degrees(left)}, right ${degrees(right)}`;
   return (
     <SketchFigure
-      name={`${each > 0 ? 'Widening' : 'Narrowing'} seen from above`}
+      name={`${wider ? 'Widening' : 'Narrowing'} seen from above`}
       figures={[
-        [`each rail goes ${each > 0 ? 'out' : 'in'} by`, length(each)],
-        ...(transition > 0 && (rises || falls)
-          ? [
-              ['slope of a transition piece', degrees(Math.atan2(each, transition))] as const,
-              ['its length', length(Math.hypot(each, transition))] as const,
-            ]
-          : []),
+        [`each rail goes ${wider ? 'out' : 'in'} by`, one(Math.abs(figures.out))],
+        ...figures.leads.flatMap(({ end, length, slope: turn }): (readonly [string, ReactNode])[] => {
+          const which = several ? `${end} transition piece` : 'transition piece';
+          return [
+            [`${which}, slope in plan`, slope(turn)],
+            [`${which}, length`, each(length)],
+          ];
+        }),
       ]}
     >
       {[false, true].map((mirrored) => (

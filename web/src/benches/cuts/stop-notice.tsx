@@ -1,0 +1,44 @@
+import type { Conflict } from '@splay/core';
+import { OctagonX } from 'lucide-react';
+import { type ConflictActions, WaysOut } from './conflict-list.tsx';
+
+interface StopNoticeProps {
+  /** What stops the plan, the one at hand first. */
+  readonly stops: readonly Conflict[];
+  readonly onPick: (conflict: Conflict) => void;
+  readonly actions?: ConflictActions | undefined;
+}
+
+/** A stop, over everything else of the panel: nothing good is said beside it. */
+export function StopNotice({ stops, onPick, actions }: StopNoticeProps) {
+  if (stops.length === 0) return null;
+  return (
+    <section
+      role="alert"
+      aria-label={`${stops.length} ${stops.length === 1 ? 'thing stops' : 'things stop'} this plan`}
+      className="mb-3 border-2 border-oxide bg-oxide-wash px-3 py-2"
+    >
+      <h2 className="heading flex items-center gap-2 text-lg text-oxide">
+        <OctagonX size={18} strokeWidth={2.4} aria-hidden="true" />
+        {stops.length === 1 ? '1 thing stops this plan' : `${stops.length} things stop this plan`}
+      </h2>
+      <ul className="mt-1 space-y-1.5 text-[0.92rem]">
+        {stops.map((stop, index) => (
+          <li key={`${stop.key}${index}`}>
+            <details open={index < OPENED}>
+              <summary className="cursor-pointer list-none font-semibold hover:underline" onClick={() => onPick(stop)}>
+                {stop.message}
+              </summary>
+              <div className="mt-1">
+                <WaysOut conflict={stop} actions={actions} />
+              </div>
+            </details>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** As many begin with their ways out in sight: more would push the fields out of it. */
+const OPENED = 1;
