@@ -87,6 +87,8 @@ const doors = (): [method: string, path: string, body?: string][] => {
   return [
     ['GET', `/api/jobs/${jobId}`],
     ['PUT', `/api/jobs/${jobId}`, JSON.stringify({ basedOn: 1, label: 'x', version: JOB_VERSION, job })],
+    ['PATCH', `/api/jobs/${jobId}`, JSON.stringify({ place: 'listed' })],
+    ['POST', `/api/jobs/${jobId}/copy`],
     ['GET', `/api/jobs/${jobId}/revisions`],
     ['GET', `/api/jobs/${jobId}/revisions/1`],
     ['POST', `/api/jobs/${jobId}/revisions/1`, JSON.stringify({ basedOn: 1 })],
@@ -131,7 +133,7 @@ describe('who may come in', () => {
   it('and the shop’s own people get in', async () => {
     for (const [method, path, body] of doors()) {
       const { status } = await call(method, path, mine, body);
-      expect([200, 302, 409], path).toContain(status);
+      expect([200, 201, 302, 409], path).toContain(status);
     }
   });
 
@@ -145,6 +147,15 @@ describe('who may come in', () => {
   it('a reviewer cannot write', async () => {
     for (const [method, path, body] of doors().filter(([verb]) => verb !== 'GET'))
       expect([path, (await call(method, path, looking, body)).status]).toEqual([path, 403]);
+  });
+
+  it('and is told so before anything that was sent is looked at, as for a job that is not there', async () => {
+    const heavy = JSON.stringify({ job: Array.from({ length: 200_000 }, () => ({})) });
+    const nowhere = '/api/jobs/00000000-0000-4000-8000-000000000000';
+    const started = performance.now();
+    expect((await call('PUT', `/api/jobs/${jobId}`, looking, heavy)).status).toBe(403);
+    expect((await call('PUT', nowhere, mine, heavy)).status).toBe(404);
+    expect(performance.now() - started).toBeLessThan(1000);
   });
 
   it('refuses a wrong password without saying which half is wrong', async () => {
@@ -215,7 +226,10 @@ describe('what may come in', () => {
     const told = (await answer.json()) as { problems: { path: string }[] };
     expect(told.problems.map(({ path }) => path).sort()).toEqual(['basedOn', 'job', 'version']);
     const reading = await call('POST', `/api/jobs/${jobId}/readings`, mine, JSON.stringify([{ id: 'x' }]));
-    expect(reading.status).toBe(422);
+    expect(reading.status).toBe(200);
+    expect(await reading.json()).toMatchObject({
+      refused: [{ id: 'x', message: expect.stringContaining('is missing') }],
+    });
     expect((await call('PUT', `/api/jobs/${jobId}`, mine, 'not json')).status).toBe(422);
   });
 

@@ -12,16 +12,19 @@ import { type Member, WALLED_ROLE, withShop } from '../src/server/db/shop.ts';
 import { Forbidden, NotFound } from '../src/server/services/errors.ts';
 import {
   addReadings,
+  copyJob,
   exportJob,
   importJob,
   listJobs,
   listReadings,
   listRevisions,
+  placeJob,
   readJob,
   restoreRevision,
   saveJob,
   StaleSave,
 } from '../src/server/services/jobs.ts';
+import { cardOf } from '../src/server/services/job-card.ts';
 import { flagshipText, newShop } from './shops.ts';
 
 let owner: Member;
@@ -144,6 +147,26 @@ describe('readings', () => {
     expect(after.find((one) => one.id === 'b')).toEqual(reading('b'));
   });
 
+  it('are each taken for themselves, by who is signed in, and no tape at 0 or below', async () => {
+    const { id } = await importJob(owner, flagshipText);
+    const { readings: kept, refused } = await addReadings(owner, id, [
+      { ...reading('mine'), by: 'somebody else' },
+      { ...reading('zero'), value: 0 },
+      { ...reading('low'), measurement: 'p1-height-left', value: -3 },
+      { id: 'half' },
+      'nonsense',
+      { ...reading('deleted'), measurement: 'taken-off-the-list' },
+    ]);
+    expect(kept.find((one) => one.id === 'mine')).toMatchObject({ by: owner.name });
+    expect(kept.map((one) => one.id)).toEqual(expect.arrayContaining(['mine', 'low', 'deleted']));
+    expect(refused.map((one) => one.id)).toEqual(['zero', 'half', '']);
+    expect(refused[0]?.message).toBe('A tape reads more than 0.');
+    const again = await addReadings(owner, id, [{ ...reading('mine'), value: 12 }]);
+    expect(again.refused).toMatchObject([{ id: 'mine', message: expect.stringContaining('has this id already') }]);
+    expect((await exportJob(owner, id)).text).toContain('taken-off-the-list');
+    await importJob(owner, (await exportJob(owner, id)).text);
+  });
+
   it('and revisions can be neither changed nor taken back, even by the database’s own hand', async () => {
     const { id } = await importJob(owner, flagshipText);
     const refused = (statement: string) =>
@@ -216,4 +239,55 @@ describe('the walls between shops', () => {
 it('a demo file that users import is the same document the server stores', async () => {
   const { job } = await importJob(owner, flagshipText);
   expect(job).toEqual(parseJobFile(flagshipText).job);
+});
+
+describe('the list of jobs', () => {
+  it('keeps a job that was put away or deleted, and brings it back with all it had', async () => {
+    const { owner: me } = await newShop();
+    const { id } = await importJob(me, flagshipText);
+    const places = async () => (await listJobs(me)).map(({ place }) => place);
+    expect(await places()).toEqual(['listed']);
+    const before = (await exportJob(me, id)).text;
+    for (const place of ['archived', 'deleted', 'listed'] as const) {
+      await placeJob(me, id, place);
+      expect(await places()).toEqual([place]);
+    }
+    expect((await exportJob(me, id)).text).toBe(before);
+    await withShop(me.shopId, (tx) =>
+      tx.execute(sql.raw(`update jobs set deleted_at = now() - interval '31 days' where id = '${id}'`)),
+    );
+    expect(await places()).toEqual([]);
+  });
+
+  it('copies a job without the readings that were taken for the other', async () => {
+    const { owner: me } = await newShop();
+    const { id, job } = await importJob(me, flagshipText);
+    const copy = await copyJob(me, id);
+    expect(copy.job).toMatchObject({ name: `${job.name}, copy`, donor: job.donor, plan: job.plan, done: [] });
+    expect(await listReadings(me, copy.id)).toEqual([]);
+    expect(await listJobs(me)).toHaveLength(2);
+  });
+
+  it('each stands alone: one that cannot be read takes no other along, and its file can still be had', async () => {
+    const { owner: me } = await newShop();
+    await importJob(me, flagshipText);
+    const { id } = await importJob(me, flagshipText);
+    await withShop(me.shopId, (tx) =>
+      tx.insert(jobRevisions).values({
+        shopId: me.shopId,
+        jobId: id,
+        number: 2,
+        label: 'From the future',
+        document: { what: 'is this' },
+        version: 99,
+        savedBy: 'x',
+      }),
+    );
+    await withShop(me.shopId, (tx) => tx.execute(sql.raw(`update jobs set head = 2 where id = '${id}'`)));
+    const listed = await listJobs(me);
+    expect(listed.map(({ job }) => job === null).sort()).toEqual([false, true]);
+    const cards = await Promise.all(listed.map((each) => cardOf(me, each)));
+    expect(cards.filter((card) => card === null)).toHaveLength(1);
+    expect((await exportJob(me, id)).text).toContain('is this');
+  });
 });

@@ -20,7 +20,13 @@ export function openBench(
 ) {
   const store = openStore(job, readings, canWrite);
   if (selected) store.setState({ selected });
-  const asked = { onShowMeasurement: vi.fn(), onLook: vi.fn(), onPickConflict: vi.fn(), onReading: vi.fn() };
+  const asked = {
+    onShowMeasurement: vi.fn(),
+    onLook: vi.fn(),
+    onPickConflict: vi.fn(),
+    onReading: vi.fn(),
+    onDropReading: vi.fn(),
+  };
   function Workbench() {
     const state = useJobState(store, (whole) => ({
       job: whole.job,

@@ -59,6 +59,7 @@ export function schemaProblems(schema: yup.ISchema<unknown>, value: unknown): In
     const shape = chosen as unknown as Shape;
     if (shape.type === 'object') return walkRecord(shape, given, path);
     if (shape.type === 'array') return walkList(shape, given, path);
+    if (given === undefined && !shape.spec.optional) return void add('required', path, 'is missing');
     try {
       (chosen as yup.Schema).validateSync(given, { abortEarly: true, strict: true, disableStackTrace: true });
     } catch (error) {

@@ -79,7 +79,7 @@ export function measuringGuide(job: Job): Ask[] {
     presence('tank', 'Tank straps', of('tank-strap'), at, 'which cuts come near fuel'),
     {
       id: 'lines',
-      what: 'Lines, harness, cables, pipes: from, to, to spare',
+      what: 'Lines, harness, cables, pipes: from, to, slack',
       where: donor.lines.length > 0 ? `${donor.lines.length} entered` : 'follow each along the rail, clip by clip',
       answers: 'which get too short or too long',
       state: donor.lines.length > 0 ? 'there' : 'missing',
@@ -127,11 +127,13 @@ function datumAsk(donor: Frame): Ask {
   return {
     id: 'datum',
     what: 'Level the frame on stands and pick a datum hole',
-    where: datum
-      ? `${datum.name}, on ${datum.side === 'both' ? 'both rails' : `the ${datum.side} rail`}`
-      : 'a hole that stays, the same on both rails',
+    where: !datum
+      ? 'a hole that stays, the same on both rails'
+      : datum.origin === 'assumed'
+        ? 'its place is only assumed: measure it, or pick another hole'
+        : `${datum.name}, on ${datum.side === 'both' ? 'both rails' : `the ${datum.side} rail`}`,
     answers: 'every mark is given from it',
-    state: datum?.kind === 'hole' ? 'there' : 'missing',
+    state: datum?.kind === 'hole' && datum.origin !== 'assumed' ? 'there' : 'missing',
     part: 'frame',
   };
 }
@@ -163,15 +165,18 @@ function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: number)
 
 function axlesAsk(donor: Frame): Ask {
   const unrated = donor.axles.filter(({ rating }) => rating === undefined);
+  const assumed = donor.axles.filter(({ origin }) => origin === 'assumed');
   return {
     id: 'axles',
     what: 'Axles: station, height, tyre, rating',
     where:
-      unrated.length > 0
-        ? `no rating yet: ${unrated.map(({ name }) => name).join(', ')}`
-        : `${donor.axles.length} entered`,
+      assumed.length > 0
+        ? `heights are only assumed: ${assumed.map(({ name }) => name).join(', ')}`
+        : unrated.length > 0
+          ? `no rating yet: ${unrated.map(({ name }) => name).join(', ')}`
+          : `${donor.axles.length} entered`,
     answers: 'wheelbase, clearance, angles, axle loads',
-    state: unrated.length > 0 ? 'partly' : 'there',
+    state: assumed.length > 0 ? 'missing' : unrated.length > 0 ? 'partly' : 'there',
     part: 'frame',
   };
 }

@@ -1,4 +1,4 @@
-import type { Frame } from '../frame/index.ts';
+import type { Axle, Frame } from '../frame/index.ts';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { emptyPlan, newHole } from '../plan/index.ts';
 import type { Section } from '../sections/index.ts';
@@ -28,7 +28,7 @@ const DATUM_SHARE = 0.2;
 /** A straight, level frame of the first measures, both rails alike: what the survey begins from. */
 function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, section }: FirstMeasures): Frame {
   const station = (x: number) => ({ x, halfWidth: outsideWidth / 2, top: 0, section: 'rail' });
-  const axle = (id: 'front' | 'rear', x: number) => ({
+  const axle = (id: 'front' | 'rear', x: number): Axle => ({
     id,
     name: `${id === 'front' ? 'Front' : 'Rear'} axle`,
     role: id,
@@ -36,6 +36,7 @@ function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, s
     z: -section.depth - AXLE_BELOW,
     tyreRadius,
     track: outsideWidth + 2 * tyreRadius,
+    origin: 'assumed',
   });
   return {
     name: donor,
@@ -49,6 +50,7 @@ function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, s
         id: 'datum',
         name: 'Datum hole',
         down: section.depth / 2,
+        origin: 'assumed',
       },
     ],
     datum: 'datum',

@@ -3,6 +3,12 @@ import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 
 export type { RevisionNote, SavedJob };
 
+/** What became of readings that were sent: all that the job has now, and those that were refused. */
+export interface AddedReadings {
+  readonly readings: readonly Reading[];
+  readonly refused: readonly { readonly id: string; readonly message: string }[];
+}
+
 export type Refused = {
   readonly ok: false;
   /** `offline`: the request never got an answer, or the server could not do it just now; worth trying again. */
@@ -54,5 +60,8 @@ export const api = {
   restore: (id: string, number: number, basedOn: number) =>
     call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
   sendReadings: (id: string, readings: readonly Reading[]) =>
-    call<Reading[]>('POST', `/api/jobs/${id}/readings`, readings),
+    call<AddedReadings>('POST', `/api/jobs/${id}/readings`, readings),
+  copyJob: (id: string) => call<SavedJob>('POST', `/api/jobs/${id}/copy`),
+  placeJob: (id: string, place: 'listed' | 'archived' | 'deleted') =>
+    call<unknown>('PATCH', `/api/jobs/${id}`, { place }),
 };

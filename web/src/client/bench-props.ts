@@ -19,4 +19,6 @@ export interface BenchProps {
   readonly onLook: (builtX: number) => void;
   readonly onPickConflict: (conflict: Conflict) => void;
   readonly onReading: (reading: Reading) => void;
+  /** Forgets a reading that the server refused. */
+  readonly onDropReading: (reading: string) => void;
 }

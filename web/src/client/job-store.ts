@@ -25,6 +25,8 @@ export interface JobState {
   readonly readings: readonly Reading[];
   /** Ids of readings that are not yet on the server. */
   readonly unsent: readonly string[];
+  /** Readings that the server will not take, each with its reason; kept on this device until somebody drops them. */
+  readonly refusedReadings: readonly RefusedReading[];
   readonly bench: BenchId;
   /** Id of the selected operation, feature, conflict place … on the bench at hand. */
   readonly selected: string | null;
@@ -37,6 +39,12 @@ export interface JobState {
   readonly centre: number | null;
   readonly canWrite: boolean;
   readonly memberName: string;
+}
+
+/** A reading that the server refused, and why. */
+export interface RefusedReading {
+  readonly reading: Reading;
+  readonly message: string;
 }
 
 /** A measurement as it is drawn: a control measurement, or a tape between any two things. mm; null where it has none. */
@@ -79,6 +87,7 @@ export function createJobStore({ saved, readings, bench, canWrite, memberName }:
         theirs: null,
         readings,
         unsent: [],
+        refusedReadings: [],
         bench,
         selected: null,
         showBefore: false,

@@ -32,7 +32,7 @@ function keeping(reach: () => boolean = () => true) {
   const asked = fakeServer((_, __, body) => {
     if (!reach()) return 'no connection';
     for (const sent of body as Reading[]) if (!kept.some(({ id }) => id === sent.id)) kept.push(sent);
-    return { status: 200, body: [...kept] };
+    return { status: 200, body: { readings: [...kept], refused: [] } };
   });
   return { kept, asked };
 }
@@ -98,7 +98,7 @@ describe('readings', () => {
     const kept: Reading[] = [];
     fakeServer((_, __, body) => {
       for (const sent of body as Reading[]) if (!kept.some(({ id }) => id === sent.id)) kept.push(sent);
-      if (!lose) return { status: 200, body: [...kept] };
+      if (!lose) return { status: 200, body: { readings: [...kept], refused: [] } };
       lose = false;
       return 'no connection';
     });
@@ -121,7 +121,32 @@ describe('readings', () => {
     for (const { body } of asked) expect((body as Reading[]).length).toBeLessThanOrEqual(200);
   });
 
-  it('one that is refused stays on the device and the reason is said', async () => {
+  it('one that is refused steps aside with its reason, holds up no other, and outlives the page', async () => {
+    const kept: Reading[] = [];
+    fakeServer((_, __, body) => {
+      const sent = body as Reading[];
+      kept.push(...sent.filter(({ value }) => value > 0));
+      const refused = sent.filter(({ value }) => value <= 0).map(({ id }) => ({ id, message: 'A tape reads more.' }));
+      return { status: 200, body: { readings: kept, refused } };
+    });
+    const store = newStore();
+    const queue = startReadingQueue(store);
+    queue.add(reading('bad', -5));
+    queue.add(reading('good'));
+    await vi.advanceTimersByTimeAsync(60);
+    expect(kept.map(({ id }) => id)).toEqual(['good']);
+    expect(queued()).toEqual([]);
+    const aside = [{ reading: reading('bad', -5), message: 'A tape reads more.' }];
+    expect(store.getState()).toMatchObject({ unsent: [], refusedReadings: aside });
+    const next = newStore();
+    const again = startReadingQueue(next);
+    expect(next.getState().refusedReadings).toEqual(aside);
+    again.drop('bad');
+    expect(next.getState().refusedReadings).toEqual([]);
+    expect(browser.stored.get('splay/readings-refused/job')).toBeUndefined();
+  });
+
+  it('a request that is refused whole stays on the device and the reason is said', async () => {
     const problems = [{ code: 'reading', path: '[0].value', message: 'is above 50 000 mm' }];
     const asked = fakeServer(() => ({ status: 422, body: { detail: 'no', problems } }));
     const store = newStore();

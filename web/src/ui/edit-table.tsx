@@ -67,8 +67,10 @@ export function EditTable<Row>({
       if (read.ok) next[row] = read.row;
       else wrong.set(key, read.message);
     }
-    if (wrong.size === 0)
-      for (const problem of onChange(next)) wrong.set(cell(problem.row, problem.column), problem.message);
+    // What is wrong with something that has no column of its own is said at the first cell of its row.
+    const place = ({ row, column }: CellProblem) =>
+      cell(row, columns.some(({ key }) => key === column) ? column : (columns[0]?.key ?? ''));
+    if (wrong.size === 0) for (const problem of onChange(next)) wrong.set(place(problem), problem.message);
     setProblems(wrong);
     setDrafts(wrong.size === 0 ? new Map() : all);
   };

@@ -50,8 +50,8 @@ function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
   ]);
 }
 
-/** Saving, and sending readings, for as long as the page is open. Gives what takes a reading. */
-function useServer(store: JobStore): (reading: Reading) => void {
+/** Saving, and sending readings, for as long as the page is open. Gives what takes a reading and what drops one. */
+function useServer(store: JobStore): Pick<BenchProps, 'onReading' | 'onDropReading'> {
   const queue = useRef<ReturnType<typeof startReadingQueue> | null>(null);
   useEffect(() => {
     const stopSaving = startSaving(store);
@@ -61,7 +61,13 @@ function useServer(store: JobStore): (reading: Reading) => void {
       queue.current?.stop();
     };
   }, [store]);
-  return useCallback((reading) => queue.current?.add(reading), []);
+  return useMemo(
+    () => ({
+      onReading: (reading: Reading) => queue.current?.add(reading),
+      onDropReading: (reading: string) => queue.current?.drop(reading),
+    }),
+    [],
+  );
 }
 
 /** The bench in the address, also when somebody goes back to it. */
@@ -80,7 +86,7 @@ function useAddress(store: JobStore): void {
 export default function Workbench(start: JobStart) {
   const [store] = useState<JobStore>(() => createJobStore(start));
   const actions = useMemo(() => workbenchActions(store), [store]);
-  const onReading = useServer(store);
+  const server = useServer(store);
   useAddress(store);
   const state = useJobState(store, ({ job, preview, readings, bench, selected, ...rest }) => ({
     job: preview ?? job,
@@ -138,7 +144,7 @@ export default function Workbench(start: JobStart) {
     onShowMeasurement: actions.onShowMeasurement,
     onLook: actions.onLook,
     onPickConflict: actions.onPickConflict,
-    onReading,
+    ...server,
   };
   const panel = <Panel bench={state.bench} {...bench} />;
   if (narrow)

@@ -15,8 +15,49 @@ const apart = (of: Job) =>
     .filter(({ differs }) => differs(candidatesOf(of)))
     .map(({ name }) => name);
 
-it('tells the sprayer’s plans apart by what they cost, not by kilograms that no scale tells', () => {
-  expect(apart(job)).toEqual(['Joints', 'To decide', 'Goes', 'Drilled or welded anew', 'Operations']);
+it('tells the sprayer’s plans apart by what they cost, by where they cut, and by what they weigh', () => {
+  expect(apart(job)).toEqual([
+    'Joints',
+    'To decide',
+    'Cuts, level from the datum',
+    'Goes',
+    'Drilled or welded anew',
+    'Operations',
+    'Mass of the frame',
+    'Front axle, laden',
+    'Rear axle, laden',
+  ]);
+});
+
+it('tells apart two plans that only cut elsewhere, or whose masses are a little apart', () => {
+  const moved = job.plan.operations.map((operation) =>
+    operation.kind === 'shorten'
+      ? {
+          ...operation,
+          from: { ...operation.from, x: operation.from.x + 20 },
+          to: { ...operation.to, x: operation.to.x + 20 },
+        }
+      : operation,
+  );
+  const other = { ...job.plan, name: 'A little behind', operations: moved };
+  expect(apart({ ...job, variants: [other] })).toContain('Cuts, level from the datum');
+  const [member] = job.donor.crossmembers;
+  const lighter = {
+    ...job.plan,
+    name: 'One out',
+    operations: [
+      ...job.plan.operations,
+      {
+        id: 'out',
+        note: '',
+        off: false,
+        kind: 'crossmember' as const,
+        change: { what: 'remove' as const, crossmember: member!.id },
+      },
+    ],
+  };
+  expect(member!.mass).toBeLessThan(10);
+  expect(apart({ ...job, variants: [lighter] })).toContain('Mass of the frame');
 });
 
 it('finds nothing between a plan and its copy, and the lengths between a plan and none', () => {

@@ -1,4 +1,13 @@
-import { angleText, type Conflict, type Job, type Plan, type PlanResult, type PlanSummary } from '@splay/core';
+import {
+  acceptedText,
+  angleText,
+  type Conflict,
+  type Job,
+  type LengthFormat,
+  type Plan,
+  type PlanResult,
+  type PlanSummary,
+} from '@splay/core';
 import type { ReactNode } from 'react';
 import { Length } from '../../ui/length.tsx';
 import { MassOf } from '../../ui/quantity.tsx';
@@ -22,8 +31,8 @@ export interface ComparisonLine {
 type Figure = (of: Candidate) => number | null | undefined;
 type Words = (of: Candidate) => string;
 
-/** Masses are entered no better than this, kg. */
-const SAME_MASS = 10;
+/** Masses that are shown alike are the same, kg: to a tenth. */
+const SAME_MASS = 0.05;
 /** No tape tells this, mm. */
 const SAME_LENGTH = 0.1;
 
@@ -102,6 +111,23 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
       show: ({ summary }) => <Reasons kind="warn" reasons={reasons(summary.decisions)} />,
       differs: wordsDiffer(({ summary }) => reasons(summary.decisions).join(' ')),
     },
+    {
+      name: 'Cuts, level from the datum',
+      show: ({ result }) => <CutPlaces result={result} display={display} />,
+      differs: (candidates) => {
+        const [first, ...rest] = candidates.map(({ result }) => cutsOf(result));
+        return rest.some(
+          (cuts) =>
+            cuts.length !== first?.length ||
+            cuts.some(({ x, letter }, at) => letter !== first[at]?.letter || Math.abs(x - first[at].x) > SAME_LENGTH),
+        );
+      },
+    },
+    {
+      name: 'Accepted',
+      show: ({ result }) => <Reasons kind="note" reasons={acceptedIn(result)} />,
+      differs: wordsDiffer(({ result }) => acceptedIn(result).join(' ')),
+    },
     words('Goes', ({ summary }) => listed(summary.gone)),
     words('Drilled or welded anew', ({ summary }) => listed(summary.remade)),
     length('Rail cut away', ({ summary }) => summary.cutAway),
@@ -121,7 +147,33 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
   ];
 }
 
-function Reasons({ kind, reasons }: { readonly kind: 'stop' | 'warn'; readonly reasons: readonly string[] }) {
+const acceptedIn = ({ conflicts }: PlanResult): string[] =>
+  conflicts.flatMap(({ message, accepted }) => (accepted ? [`${message} ${acceptedText(accepted)}`] : []));
+
+/** Where a plan cuts the donor, level from the datum hole, front to rear; where it cuts new steel, on the built frame. */
+const cutsOf = ({ joints, cutEnds, datum }: PlanResult): { readonly letter: string; readonly x: number }[] =>
+  [...joints, ...cutEnds]
+    .map(({ letter, donorX, builtX }) => ({
+      letter,
+      x: donorX === null ? builtX - datum.built : donorX - datum.donor,
+    }))
+    .sort((a, b) => a.x - b.x);
+
+function CutPlaces({ result, display }: { readonly result: PlanResult; readonly display: LengthFormat }) {
+  const cuts = cutsOf(result);
+  if (cuts.length === 0) return 'none';
+  return (
+    <span className="flex flex-wrap gap-x-3">
+      {cuts.map(({ letter, x }) => (
+        <span key={letter} className="whitespace-nowrap">
+          <b className="heading text-layout">{letter}</b> <Length mm={x} format={display} />
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function Reasons({ kind, reasons }: { readonly kind: 'stop' | 'warn' | 'note'; readonly reasons: readonly string[] }) {
   if (reasons.length === 0) return 'nothing';
   return (
     <ul className="space-y-1">

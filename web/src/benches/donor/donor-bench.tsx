@@ -1,4 +1,4 @@
-import type { Frame } from '@splay/core';
+import { type Frame, withoutDeadAcceptances } from '@splay/core';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
@@ -49,10 +49,11 @@ export function DonorBench({ store, job, result, canWrite, selected, onSelect }:
   const [problem, setProblem] = useState('');
   const setRows: SetRows = (label, table, next) => {
     const donor = next(job.donor);
-    const wrong = editProblems({ ...job, donor }, `donor.${table}`);
+    const edited = withoutDeadAcceptances({ ...job, donor });
+    const wrong = editProblems(edited, `donor.${table}`);
     setProblem(wrong?.elsewhere ? `${wrong.elsewhere} Nothing was changed.` : '');
     if (wrong) return wrong.cells.length > 0 ? wrong.cells : [{ row: 0, column: '', message: wrong.elsewhere }];
-    change(store, label, (old) => ({ ...old, donor }));
+    change(store, label, (old) => withoutDeadAcceptances({ ...old, donor }));
     return [];
   };
   const set: SetDonor = (label, next) => void setRows(label, '', next);

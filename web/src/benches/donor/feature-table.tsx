@@ -5,6 +5,7 @@ import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../.
 import type { PartProps } from './donor-bench.tsx';
 import { FeatureDetail } from './feature-detail.tsx';
 import { freshId } from '../../client/fresh-id.ts';
+import { measuredAnew } from './measured-anew.ts';
 import { TableFile } from './table-file.tsx';
 
 /** Everything on the rails, and the groups that must stay together. */
@@ -15,7 +16,7 @@ export function FeatureTable(part: PartProps) {
     textColumn('name', 'Name', '35%'),
     choiceColumn('kind', 'Kind', '25%', words(FEATURE_KINDS)),
     choiceColumn('side', 'Side', '12%', words(['both', 'left', 'right'])),
-    lengthColumn('x', 'From datum', '15%', datumStation(job.donor)),
+    lengthColumn('x', 'Middle, from datum', '15%', datumStation(job.donor)),
     lengthColumn('down', 'Down', '13%'),
   ];
   const index = features.findIndex((feature) => feature.id === selected);
@@ -37,7 +38,12 @@ export function FeatureTable(part: PartProps) {
           id: freshId('feature'),
           name: `Feature ${count + 1}`,
         })}
-        onChange={(rows) => setRows('Edited features', 'features', (frame) => ({ ...frame, features: rows }))}
+        onChange={(rows) =>
+          setRows('Edited features', 'features', (frame) => ({
+            ...frame,
+            features: measuredAnew(rows, frame.features, ['x', 'down', 'side', 'diameter']),
+          }))
+        }
       />
       <TableFile table="features" job={job} store={store} disabled={disabled} />
 

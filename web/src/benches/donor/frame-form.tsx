@@ -6,7 +6,9 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, lengthColumn, massColumn, textColumn, words } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
+import { carrierChoices } from './carrier-choices.ts';
 import type { PartProps } from './donor-bench.tsx';
+import { measuredAnew } from './measured-anew.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { MaterialChoice, MaterialFigures } from './material-form.tsx';
 import { SectionForms } from './section-forms.tsx';
@@ -31,14 +33,15 @@ export function FrameForm(part: PartProps) {
   const shown = (next: LengthFormat) =>
     change(store, 'Changed how lengths are shown', (old) => ({ ...old, display: next }));
   const axleColumns: Column<Axle>[] = [
-    textColumn('name', 'Axle', '17%'),
+    textColumn('name', 'Axle', '16%'),
     choiceColumn('role', 'Which', '11%', words(['front', 'rear'])),
     lengthColumn('x', 'Station', '9%'),
     lengthColumn('z', 'Height', '8%'),
-    lengthColumn('tyreRadius', 'Tyre radius', '9%'),
-    lengthColumn('track', 'Track', '7%'),
-    massColumn('rating', 'May carry', '9%', display, { optional: true }),
-    choiceColumn('group', 'Group', '27%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
+    lengthColumn('tyreRadius', 'Tyre radius', '8%'),
+    lengthColumn('track', 'Track', '8%'),
+    massColumn('rating', 'Rating', '9%', display, { optional: true }),
+    choiceColumn('group', 'Group', '15%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
+    choiceColumn('carrier', 'Rides on', '16%', [['', 'the rail'], ...carrierChoices(donor)]),
   ];
   return (
     <div className="space-y-3">
@@ -118,7 +121,12 @@ export function FrameForm(part: PartProps) {
           tyreRadius: after?.tyreRadius ?? 380,
           track: after?.track ?? 1650,
         })}
-        onChange={(rows) => setRows('Edited axles', 'axles', (frame) => ({ ...frame, axles: rows }))}
+        onChange={(rows) =>
+          setRows('Edited axles', 'axles', (frame) => ({
+            ...frame,
+            axles: measuredAnew(rows, frame.axles, ['x', 'z', 'tyreRadius', 'track']),
+          }))
+        }
       />
 
       <PanelHeading>The body that goes on</PanelHeading>

@@ -10,6 +10,7 @@ import {
   textColumn,
   words,
 } from '../../ui/table-columns.ts';
+import { carrierChoices } from './carrier-choices.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 
@@ -28,14 +29,19 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
     lengthColumn('slack', 'Slack', '14%'),
   ];
   const pointColumns: Column<FramePoint>[] = [
-    textColumn('name', 'Name', '26%'),
-    choiceColumn('kind', 'Kind', '22%', words(POINT_KINDS)),
-    lengthColumn('x', 'From datum', '11%', datum),
-    lengthColumn('y', 'To the right', '9%'),
-    lengthColumn('z', 'Height', '9%'),
-    numberColumn('pitch', 'Rise', '7%', DEGREES),
-    numberColumn('yaw', 'Turn', '7%', DEGREES),
-    massColumn('mass', 'Mass', '9%', job.display),
+    textColumn('name', 'Name', '20%'),
+    choiceColumn('kind', 'Kind', '17%', words(POINT_KINDS)),
+    lengthColumn('x', 'From datum', '10%', datum),
+    lengthColumn('y', 'To the right', '8%'),
+    lengthColumn('z', 'Height', '8%'),
+    numberColumn('pitch', 'Rise', '6%', DEGREES),
+    numberColumn('yaw', 'Turn', '6%', DEGREES),
+    massColumn('mass', 'Mass', '8%', job.display),
+    choiceColumn('carrier', 'Rides on', '17%', [
+      ['', 'as usual'],
+      ...carrierChoices(job.donor),
+      ...job.donor.axles.map(({ id, name }) => [id, name] as const),
+    ]),
   ];
   return (
     <>
@@ -66,7 +72,9 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
       <PanelHeading>Drive line, cab back, weights</PanelHeading>
       <p className="mb-2 text-sm text-pencil">
         Heights from the datum plane. At a flange or pinion say in degrees where the shaft points: rising to the rear,
-        turning to the right. Weights give the balance and the axle loads.
+        turning to the right. Weights give the balance and the axle loads. As usual, the cab’s back rides on its
+        foremost mount, a flange on its mount or crossmember, a pinion on its axle, and the rest on the rail at its
+        station.
       </p>
       <EditTable<FramePoint>
         caption="Drive line, cab back and weights"

@@ -21,7 +21,8 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { cautionStepOf, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+import { RefusedReadings } from './reading-notices.tsx';
+import { cautionStepOf, LOOKS, newReading, readingProblemOf, stageNow } from './taking.ts';
 
 /**
  * Index of the measurement to take next, from `from` on and going round: one without a reading, else one whose reading
@@ -67,7 +68,7 @@ export function FloorReadings(props: BenchProps) {
   };
   const take = () => {
     const read = parseLength(text, job.display.unit);
-    const wrong = read.ok ? readingProblem(control, read.value) : read.problem.message;
+    const wrong = read.ok ? readingProblemOf(control, read.value) : read.problem.message;
     setProblem(wrong);
     if (!read.ok || wrong) return;
     const reading = newReading(control, stage, read.value, memberName);
@@ -92,6 +93,7 @@ export function FloorReadings(props: BenchProps) {
   const step = 'flex h-13 w-13 shrink-0 items-center justify-center border border-graphite bg-sheet';
   return (
     <div className="flex min-h-full flex-col gap-3 p-3">
+      <RefusedReadings {...props} />
       <div className="flex items-center gap-2">
         <select
           className="field h-13 text-base"

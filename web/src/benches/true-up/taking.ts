@@ -2,6 +2,7 @@ import {
   type CautionStep,
   type ControlPrediction,
   type Reading,
+  readingProblem,
   type ReadingVerdict,
   type Stage,
   stageCount,
@@ -40,6 +41,6 @@ export const newReading = (control: ControlPrediction, stage: Stage, value: numb
   by,
 });
 
-/** What is wrong with a reading that can be read as a length, or nothing: a tape reads above 0, a height may not. */
-export const readingProblem = (control: ControlPrediction, mm: number): string =>
-  control.kind !== 'height' && mm <= 0 ? 'A tape reads more than 0.' : '';
+/** What is wrong with a reading that can be read as a length, or nothing. */
+export const readingProblemOf = ({ measurement }: ControlPrediction, mm: number): string =>
+  readingProblem(measurement.kind, mm) ?? '';

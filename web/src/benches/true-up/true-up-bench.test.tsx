@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
-import { evaluatePlan, type Reading, STAGES, type Stage, targetOf } from '@splay/core';
+import { evaluatePlan, inches, type Reading, STAGES, type Stage, targetOf } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
-import { fireEvent, screen, within } from '../../../test/page.ts';
-import { newReading, readingProblem, stageNow } from './taking.ts';
+import { act, fireEvent, screen, within } from '../../../test/page.ts';
+import { newReading, readingProblemOf, stageNow } from './taking.ts';
 import { TrueUpBench } from './true-up-bench.tsx';
 
 const { job, readings } = demoJob('parcel-van');
@@ -105,7 +105,32 @@ describe('the stage a shop is at', () => {
 });
 
 it('a tape reads above 0, a height may be below', () => {
-  const [tape, height] = [result.controls.find(({ kind }) => kind !== 'height'), { kind: 'height' }];
-  expect(readingProblem(tape!, 0)).not.toBe('');
-  expect(readingProblem(height as typeof tape & object, -10)).toBe('');
+  const [tape, height] = [false, true].map((of) => result.controls.find(({ kind }) => (kind === 'height') === of));
+  expect(readingProblemOf(tape!, 0)).not.toBe('');
+  expect(readingProblemOf(height!, -10)).toBe('');
+});
+
+it('a verdict and the figure beside it say the same length', () => {
+  const control = result.controls.find(({ kind }) => kind === 'width')!;
+  const off = inches(3 / 32) + 0.2;
+  open([{ ...newReading(control, 'tacked', control.predicted! + off, 'owner') }]);
+  const cells = within(row(new RegExp(`^${control.name}`))).getAllByRole('cell');
+  // 3/32 and a bit: full in both, to the same division.
+  expect(cells[3]!.textContent).toBe('+3⁄32 full');
+  expect(cells[4]!.textContent).toBe('Stop: 3/32 in full wide, allowed 1/16 in');
+});
+
+it('keeps readings of a measurement that is not on the list any more, and says so', () => {
+  const gone = { ...readings[0]!, id: 'gone', measurement: 'taken-off', value: inches(10) };
+  open([...readings, gone]);
+  expect(screen.getByText(/1 reading of measurements that are not on the list any more/)).toBeTruthy();
+  expect(screen.getByText(/taken-off: 10 in/)).toBeTruthy();
+});
+
+it('shows readings that the server refused, with the reason, until they are dropped', () => {
+  const { store, asked } = open();
+  act(() => store.setState({ refusedReadings: [{ reading: readings[0]!, message: 'A tape reads more than 0.' }] }));
+  expect(screen.getByRole('alert').textContent).toMatch(/1 reading was not stored.*A tape reads more than 0/);
+  fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
+  expect(asked.onDropReading).toHaveBeenCalledExactlyOnceWith(readings[0]!.id);
 });

@@ -22,7 +22,8 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { CsvFile } from '../../ui/csv-file.tsx';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { cautionStepOf, LOOKS, newReading, readingProblem, stageNow } from './taking.ts';
+import { RefusedReadings, StrayReadings } from './reading-notices.tsx';
+import { cautionStepOf, LOOKS, newReading, readingProblemOf, stageNow } from './taking.ts';
 
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {
@@ -49,6 +50,7 @@ export function TrueUpBench(props: BenchProps) {
     );
   return (
     <>
+      <RefusedReadings {...props} />
       <div className="mb-2 flex items-center justify-between gap-3">
         <div role="group" aria-label="Stage of the job" className="flex border border-graphite">
           {STAGES.map((candidate) => (
@@ -160,6 +162,7 @@ export function TrueUpBench(props: BenchProps) {
           return fresh.length === 0 ? 'All of them are here already.' : `${fresh.length} readings were added.`;
         }}
       />
+      <StrayReadings job={job} readings={readings} />
       <p className="mt-2 text-sm text-pencil">
         Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added. Heights
         are over the datum plane, by level or laser.
@@ -202,7 +205,7 @@ function ReadingCell({ control, reading, waiting, format, disabled, first, onTak
       return false;
     }
     const read = parseLength(draft, format.unit);
-    const message = read.ok ? readingProblem(control, read.value) : read.problem.message;
+    const message = read.ok ? readingProblemOf(control, read.value) : read.problem.message;
     setProblem(message);
     if (!read.ok || message) return false;
     taken.current = draft;

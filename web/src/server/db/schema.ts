@@ -114,6 +114,10 @@ export const jobs = pgTable(
     head: integer('head').notNull(),
     createdAt: moment('created_at'),
     updatedAt: moment('updated_at'),
+    /** Put away: on the list only when it is asked for. */
+    archivedAt: timestamp('archived_at', { withTimezone: true }),
+    /** Deleted: it can be brought back for a while, and nothing of it is touched until then. */
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
   },
   (table) => [
     unique('jobs_shop_and_id').on(table.shopId, table.id),

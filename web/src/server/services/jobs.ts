@@ -1,11 +1,15 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, gt, isNull, or } from 'drizzle-orm';
 import {
+  checkReading,
+  InputError,
   type Job,
+  JOB_FORMAT,
   JOB_VERSION,
   type JobFile,
   jobFileOf,
   parseJobFile,
   type Reading,
+  readingProblem,
   upgradeJob,
   writeJobFile,
 } from '@splay/core';
@@ -26,23 +30,81 @@ export class StaleSave extends Error {
   }
 }
 
-/** Every job of the shop with its newest document, the latest worked on first. */
-export function listJobs(member: Member): Promise<JobHead[]> {
+/** Where a job is kept: on the list, put away, or deleted and still to be brought back. */
+export const JOB_PLACES = ['listed', 'archived', 'deleted'] as const;
+export type JobPlace = (typeof JOB_PLACES)[number];
+
+/** How long a deleted job can be brought back, days. */
+export const DAYS_TO_BRING_BACK = 30;
+
+/** A job on the list: its document, or null where the stored one cannot be read by this program. */
+export interface ListedJob extends Omit<JobHead, 'job'> {
+  readonly name: string;
+  readonly job: Job | null;
+  readonly place: JobPlace;
+}
+
+const placeOf = ({ archivedAt, deletedAt }: { readonly archivedAt: Date | null; readonly deletedAt: Date | null }) =>
+  deletedAt ? 'deleted' : archivedAt ? 'archived' : 'listed';
+
+/** Every job of the shop with its newest document, the latest worked on first. One that cannot be read keeps its name. */
+export function listJobs(member: Member): Promise<ListedJob[]> {
   return withShop(member.shopId, async (tx) => {
     const rows = await tx
       .select({
         id: jobs.id,
+        name: jobs.name,
         revision: jobs.head,
         document: jobRevisions.document,
         version: jobRevisions.version,
         savedBy: jobRevisions.savedBy,
         savedAt: jobRevisions.savedAt,
+        archivedAt: jobs.archivedAt,
+        deletedAt: jobs.deletedAt,
       })
       .from(jobs)
       .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
+      .where(or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))))
       .orderBy(desc(jobs.updatedAt), jobs.name);
-    return rows.map(present);
+    return rows.map(({ document, version, savedAt, archivedAt, deletedAt, ...row }) => ({
+      ...row,
+      savedAt: savedAt.toISOString(),
+      place: placeOf({ archivedAt, deletedAt }),
+      job: readable(document, version),
+    }));
   });
+}
+
+/** A stored document as it is today, or null where it cannot be read. */
+function readable(document: unknown, version: number): Job | null {
+  try {
+    return upgradeJob(document, version) as Job;
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}
+
+/** Puts a job on the list, away, or among the deleted. @throws NotFound, Forbidden */
+export function placeJob(member: Member, id: string, place: JobPlace): Promise<void> {
+  mustWrite(member);
+  return withShop(member.shopId, async (tx) => {
+    const now = new Date();
+    const found = await tx
+      .update(jobs)
+      .set({ archivedAt: place === 'archived' ? now : null, deletedAt: place === 'deleted' ? now : null })
+      .where(eq(jobs.id, id))
+      .returning({ id: jobs.id });
+    if (found.length === 0) throw new NotFound();
+  });
+}
+
+/** A new job with the donor, the body and the plans of another; readings stay with the job they were taken for. */
+export async function copyJob(member: Member, id: string): Promise<JobHead> {
+  mustWrite(member);
+  const { job } = await readJob(member, id);
+  const name = `${job.name.slice(0, 110)}, copy`;
+  return newJob(member, { ...job, name, done: [], cautionsRead: [] }, `Copied from “${job.name}”`, []);
 }
 
 /** A stored revision with its document as it is today, whatever version of the format it was saved in. */
@@ -153,19 +215,21 @@ export function listRevisions(member: Member, id: string): Promise<RevisionNote[
 export function importJob(member: Member, text: string): Promise<JobHead> {
   mustWrite(member);
   const file: JobFile = parseJobFile(text);
+  return newJob(member, file.job, 'Imported', file.readings);
+}
+
+function newJob(member: Member, job: Job, label: string, taken: readonly Reading[]): Promise<JobHead> {
   return withShop(member.shopId, async (tx) => {
     const [row] = await tx
       .insert(jobs)
-      .values({ shopId: member.shopId, name: file.job.name, head: 1 })
+      .values({ shopId: member.shopId, name: job.name, head: 1 })
       .returning({ id: jobs.id });
     if (!row) throw new Error('the job was not stored');
-    const head = await addRevision(tx, member, row.id, 1, 'Imported', file.job);
-    if (file.readings.length > 0)
+    const head = await addRevision(tx, member, row.id, 1, label, job);
+    if (taken.length > 0)
       await tx
         .insert(readings)
-        .values(
-          file.readings.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: row.id })),
-        );
+        .values(taken.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: row.id })));
     return head;
   });
 }
@@ -189,24 +253,94 @@ async function readingsOf(tx: Transaction, id: string): Promise<Reading[]> {
   }));
 }
 
-/** Adds readings; those that are there already are left alone. @throws NotFound */
-export function addReadings(member: Member, id: string, taken: readonly Reading[]): Promise<Reading[]> {
+/** A reading that was not stored, and why. */
+export interface RefusedReading {
+  readonly id: string;
+  readonly message: string;
+}
+
+/** What became of readings that were sent: all that the job has now, and those that were refused. */
+export interface AddedReadings {
+  readonly readings: Reading[];
+  readonly refused: RefusedReading[];
+}
+
+const idIn = (sent: unknown): string =>
+  typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id.slice(0, 120) : '';
+
+/** A reading as it may be stored, by whoever is signed in, or why it may not. */
+function checked(
+  sent: unknown,
+  member: Member,
+  kinds: ReadonlyMap<string, 'tape' | 'height'>,
+): Reading | RefusedReading {
+  try {
+    const reading = { ...checkReading(sent), by: member.name };
+    const message = readingProblem(kinds.get(reading.measurement), reading.value);
+    return message === null ? reading : { id: reading.id, message };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const [first] = error.problems;
+    return { id: idIn(sent), message: first ? `${first.path} ${first.message}` : error.message };
+  }
+}
+
+/**
+ * Adds readings, each for itself: one that is refused holds up no other. Those that are there already are left alone,
+ * and one that has another's id is refused. @throws NotFound, Forbidden
+ */
+export function addReadings(member: Member, id: string, sent: readonly unknown[]): Promise<AddedReadings> {
   mustWrite(member);
   return withShop(member.shopId, async (tx) => {
-    await readingsOf(tx, id);
-    if (taken.length > 0)
+    const { job } = await headOf(tx, id);
+    const kinds = new Map(job.donor.controlMeasurements.map((measurement) => [measurement.id, measurement.kind]));
+    const all = sent.map((reading) => checked(reading, member, kinds));
+    const good = all.filter((reading) => 'value' in reading);
+    if (good.length > 0)
       await tx
         .insert(readings)
-        .values(taken.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: id })))
+        .values(good.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: id })))
         .onConflictDoNothing();
-    return readingsOf(tx, id);
+    const stored = await readingsOf(tx, id);
+    const byId = new Map(stored.map((reading) => [reading.id, reading]));
+    const taken = good.flatMap((reading): RefusedReading[] =>
+      byId.get(reading.id)?.value === reading.value && byId.get(reading.id)?.measurement === reading.measurement
+        ? []
+        : [{ id: reading.id, message: 'Another reading has this id already: take it again.' }],
+    );
+    return { readings: stored, refused: [...all.filter((reading) => 'message' in reading), ...taken] };
   });
 }
 
-/** The job file of a job's newest revision. @throws NotFound */
+/** That the shop has a job and the member may change it: asked before anything that was sent is looked at. */
+export async function mustWriteJob(member: Member, id: string): Promise<void> {
+  mustWrite(member);
+  await withShop(member.shopId, async (tx) => {
+    const [row] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
+    if (!row) throw new NotFound();
+  });
+}
+
+/**
+ * The job file of a job's newest revision; one that this program cannot read is given as it is stored.
+ * @throws NotFound
+ */
 export async function exportJob(member: Member, id: string): Promise<{ readonly name: string; readonly text: string }> {
   return withShop(member.shopId, async (tx) => {
-    const { job } = await headOf(tx, id);
-    return { name: job.name, text: writeJobFile(jobFileOf(job, await readingsOf(tx, id))) };
+    const taken = await readingsOf(tx, id);
+    try {
+      const { job } = await headOf(tx, id);
+      return { name: job.name, text: writeJobFile(jobFileOf(job, taken)) };
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      const [row] = await tx
+        .select({ name: jobs.name, document: jobRevisions.document, version: jobRevisions.version })
+        .from(jobs)
+        .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
+        .where(eq(jobs.id, id));
+      if (!row) throw new NotFound();
+      const file = { format: JOB_FORMAT, version: row.version, job: row.document, readings: taken };
+      return { name: row.name, text: `${JSON.stringify(file, null, 2)}\n` };
+    }
   });
 }

@@ -1,11 +1,13 @@
 import { endpoint } from '../../../server/http/endpoint.ts';
 import { JOB_LIMIT, readText } from '../../../server/http/body.ts';
 import { json } from '../../../server/http/problem.ts';
+import { mustWrite } from '../../../server/services/errors.ts';
 import { importJob, listJobs } from '../../../server/services/jobs.ts';
 
 export const GET = endpoint(async ({ member }) => json(await listJobs(member)));
 
 /** Takes a job file as it is and makes a new job of it. */
-export const POST = endpoint(async ({ member, request }) =>
-  json(await importJob(member, await readText(request, JOB_LIMIT)), 201),
-);
+export const POST = endpoint(async ({ member, request }) => {
+  mustWrite(member);
+  return json(await importJob(member, await readText(request, JOB_LIMIT)), 201);
+});

@@ -1,16 +1,18 @@
 import * as yup from 'yup';
-import { checkReading } from '@splay/core';
 import { readJson, SMALL_LIMIT } from '../../../../server/http/body.ts';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { json } from '../../../../server/http/problem.ts';
-import { addReadings, listReadings } from '../../../../server/services/jobs.ts';
+import { addReadings, listReadings, mustWriteJob } from '../../../../server/services/jobs.ts';
 
-const sentReadings = yup.array(yup.mixed().required()).strict().min(1).max(200).required();
+const sentReadings = yup.array(yup.mixed().required()).strict().required().meta({ most: 200 });
 
 export const GET = endpoint(async ({ member, job }) => json(await listReadings(member, job)));
 
-/** Adds readings, each with an id of its device's making: sending again after a lost answer stores nothing twice. */
+/**
+ * Adds readings, each with an id of its device's making: sending again after a lost answer stores nothing twice. Who
+ * took them is whoever is signed in. Each stands for itself: the answer names those that were refused, and why.
+ */
 export const POST = endpoint(async ({ member, job, request }) => {
-  const sent = await readJson(request, sentReadings, SMALL_LIMIT);
-  return json(await addReadings(member, job, sent.map(checkReading)));
+  await mustWriteJob(member, job);
+  return json(await addReadings(member, job, await readJson(request, sentReadings, SMALL_LIMIT)));
 });

@@ -1,0 +1,50 @@
+import { finer, lengthText, STAGE_NAMES, strayReadings } from '@splay/core';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { useJobState } from '../../client/job-store.ts';
+
+/** Readings that the server will not take, with the reason: nothing is lost in silence. */
+export function RefusedReadings({ store, job, onDropReading }: Pick<BenchProps, 'store' | 'job' | 'onDropReading'>) {
+  const refused = useJobState(store, (state) => state.refusedReadings);
+  if (refused.length === 0) return null;
+  return (
+    <section role="alert" className="mb-2 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+      <h3 className="font-semibold">
+        {refused.length === 1 ? '1 reading was not stored' : `${refused.length} readings were not stored`}
+      </h3>
+      <ul className="text-sm">
+        {refused.map(({ reading, message }) => (
+          <li key={reading.id} className="flex flex-wrap items-center justify-between gap-x-3">
+            <span>
+              {reading.measurement}, {lengthText(reading.value, finer(job.display), true)}: {message}
+            </span>
+            <button type="button" className="button" onClick={() => onDropReading(reading.id)}>
+              Drop it
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Readings of measurements that were taken off the list: kept, and shown as such. */
+export function StrayReadings({ job, readings }: Pick<BenchProps, 'job' | 'readings'>) {
+  const stray = strayReadings(readings, job.donor.controlMeasurements);
+  if (stray.length === 0) return null;
+  return (
+    <details className="mt-3 text-sm">
+      <summary className="cursor-pointer text-layout underline underline-offset-2">
+        {stray.length === 1 ? '1 reading' : `${stray.length} readings`} of measurements that are not on the list any
+        more
+      </summary>
+      <ul className="mt-1">
+        {stray.map(({ id, measurement, stage, value, by, taken }) => (
+          <li key={id}>
+            {measurement}: {lengthText(value, finer(job.display), true)}, {STAGE_NAMES[stage].toLowerCase()}, by {by},{' '}
+            {taken.slice(0, 10)}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
