@@ -53,8 +53,8 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
     .click();
   const card = page.getByRole('region', { name: 'Crossmember 5, carrier' });
   // 14 3/4 in farther back than it was, 70 in from the datum hole.
-  await expect(card).toContainText('ends up 843/4 from the datum hole');
-  await card.getByRole('combobox', { name: 'Comes out' }).selectOption('no');
+  await expect(card).toContainText('ends up 84 3⁄4 from the datum hole');
+  await card.getByRole('combobox', { name: 'Removable' }).selectOption('no');
   await card.getByRole('textbox', { name: 'Mass, lb' }).fill('heavy');
   await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
   await expect(card.getByRole('alert')).toContainText('“heavy” cannot be read here');
@@ -65,7 +65,7 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
   await page.reload();
   await page.getByRole('tab', { name: 'Crossmembers' }).click();
   await page.getByRole('textbox', { name: 'Name, row 5' }).click();
-  await expect(card.getByRole('combobox', { name: 'Comes out' })).toHaveValue('no');
+  await expect(card.getByRole('combobox', { name: 'Removable' })).toHaveValue('no');
   await expect(card.getByRole('textbox', { name: 'Mass, lb' })).toHaveValue('11.5');
 });
 

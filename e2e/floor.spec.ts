@@ -12,7 +12,7 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   // It begins with the reading that is not right: the diagonal that was misread by an inch.
   const card = page.getByRole('region', { name: 'Cab back left to Kick-up right' });
   await expect(card).toContainText('should read');
-  await expect(card).toContainText('693/8');
+  await expect(card).toContainText('69 3⁄8');
   await expect(card).toContainText('an inch long');
   for (const key of await page.getByRole('main').getByRole('button').all()) {
     const box = await key.boundingBox();
@@ -59,7 +59,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
   for (const key of ['1', '5', '1/8']) await page.getByRole('button', { name: key, exact: true }).tap();
   await page.getByRole('button', { name: 'Take it', exact: true }).tap();
   await expect(card.getByRole('button', { name: /^Top height/ })).toHaveAttribute('aria-pressed', 'true');
-  await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('151/8');
+  await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('15 1⁄8');
   await page.getByRole('button', { name: 'One more behind' }).tap();
   await expect(page.getByRole('region', { name: 'Station 2', exact: true })).toContainText('2 of 10');
   await context.setOffline(false);
@@ -67,7 +67,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
 
   // It is on the server, as every other change is.
   await page.reload();
-  await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('151/8');
+  await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('15 1⁄8');
   await expect(card).toContainText('1 of 10');
 });
 
@@ -83,5 +83,5 @@ test('the marks at the frame are one card a line, and nothing runs off the side'
   }
   await page.getByRole('button', { name: 'Marks' }).tap();
   await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
-  await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('1643/4');
+  await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');
 });

@@ -18,12 +18,12 @@ test('a new job begins with the first measures of a donor, is measured on, plann
   // The survey goes on from there: the guide says what is next, and the figures stand below.
   await page.waitForURL(/\/donor$/);
   await expect(page.getByRole('button', { name: /^Measure next/ })).toBeVisible();
-  await expect(ledger(page, 'Wheelbase')).toHaveText('1331/2');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('133 1⁄2');
   await expect(ledger(page, 'Axle to end')).toHaveText('44');
 
   await page.getByRole('link', { name: 'Cuts' }).click();
   await page.getByRole('combobox', { name: 'New operation' }).selectOption('lengthen');
-  await expect(ledger(page, 'Wheelbase')).toHaveText('1391/2');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('139 1⁄2');
 
   await page.getByRole('link', { name: 'Donor' }).click();
   await page.getByRole('tab', { name: 'Frame' }).click();

@@ -1,7 +1,7 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { newFlagship, openBench, openDemoShop, saved } from './steps.ts';
 
-const place = (page: Page) => page.getByRole('textbox', { name: 'Where, from the datum hole' });
+const place = (page: Page) => page.getByRole('textbox', { name: 'Where, level from the datum hole' });
 
 /** Types a length into a field and takes it. */
 async function type(field: Locator, text: string) {
@@ -24,10 +24,10 @@ test('a cut in the wrong place is marked on the drawing; pressing the mark goes 
   await expect(page.getByRole('button', { name: 'Show the whole frame' })).toBeEnabled();
   const listed = page.locator('aside summary', { hasText: 'Rear suspension is split' });
   await listed.click();
-  await page.getByRole('textbox', { name: 'Why the split is accepted' }).fill('new links are being made');
+  await page.getByRole('textbox', { name: 'Why this is accepted' }).fill('new links are being made');
   await page.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Stop: Rear suspension/ })).toHaveCount(0);
-  await expect(page.locator('aside').getByText(/Accepted: new links are being made/)).toBeVisible();
+  await expect(page.locator('aside').getByText(/Accepted by owner because new links are being made/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^Stop: Rear suspension/ })).toBeVisible();
 });
@@ -46,8 +46,8 @@ test('operations are added, drawn, put in another order, switched off, noted and
   await expect(sketch).toContainText('6.04°');
   // 2 · 7 3/8 · tan(θ/2) = 0.778 in, and 38 · (1 − cos θ) = 0.211 in.
   await expect(sketch).toContainText('wedge at the bottom, both faces sloped');
-  await expect(sketch).toContainText('25/32 in');
-  await expect(sketch).toContainText('7/32 in');
+  await expect(sketch).toContainText('25⁄32 in');
+  await expect(sketch).toContainText('7⁄32 in');
   await page.getByRole('button', { name: 'Remove Pie cut' }).click();
 
   await add('notch');
@@ -99,7 +99,7 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
   await type(panel.getByRole('textbox', { name: 'Depth' }), '6');
   await type(panel.getByRole('textbox', { name: 'Below the rail top' }), '2 1/2');
   // 2 1/2 + 6 − 7 3/8 of rail.
-  await expect(sketch).toContainText('hangs under the rail by11/8 in');
+  await expect(sketch).toContainText('hangs under the rail by1 1⁄8 in');
   await expect(list).toContainText('Crossmember 11, splice');
   await what.selectOption('lower');
   await panel.getByRole('combobox', { name: 'Which' }).selectOption({ label: 'Crossmember 5, carrier' });
@@ -109,7 +109,7 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
   await what.selectOption('drill');
   await panel.getByRole('combobox', { name: 'How many' }).selectOption('4');
   // Four 1/2 in holes 2 in apart.
-  await expect(sketch).toContainText('steel between two holes11/2 in');
+  await expect(sketch).toContainText('steel between two holes1 1⁄2 in');
   await expect(sketch).toContainText('first hole to last6 in');
   await what.selectOption('add');
   await panel.getByRole('combobox', { name: 'Kind' }).selectOption('tank-strap');
@@ -128,10 +128,10 @@ test('the drawing says the same in tables, and a station can be gone to by its l
   await page.getByRole('button', { name: 'Table' }).click();
   const row = (name: string) => page.getByRole('row', { name });
   await expect(row('Wheelbase').first()).toContainText('141');
-  await expect(row('Wheelbase').first()).toContainText('1553/4');
-  await expect(row('Usable cab to axle')).toContainText('961/4');
-  await expect(row('B, lengthen')).toContainText('703/4');
-  await expect(page.getByRole('row', { name: /^Rear axle/ })).toContainText('1333/4');
+  await expect(row('Wheelbase').first()).toContainText('155 3⁄4');
+  await expect(row('Usable cab to axle')).toContainText('96 1⁄4');
+  await expect(row('B, lengthen')).toContainText('70 3⁄4');
+  await expect(page.getByRole('row', { name: /^Rear axle/ })).toContainText('133 3⁄4');
   await expect(page.getByRole('table', { name: /^Widths and heights/ })).toContainText('new');
   await page.getByRole('button', { name: 'Drawing' }).click();
 
@@ -142,7 +142,7 @@ test('the drawing says the same in tables, and a station can be gone to by its l
   await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Rear axle' });
   await expect(tape.getByRole('row', { name: /^along the frame/ }).getByRole('cell')).toHaveText([
     '119 in',
-    '1333/4 in',
+    '133 3⁄4 in',
   ]);
   await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Datum hole, right' });
   await expect(tape.getByRole('row', { name: /^along the frame/ }).getByRole('cell')).toHaveText(['0 in', '0 in']);

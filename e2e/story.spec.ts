@@ -14,51 +14,51 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
 
   const id = await newFlagship(page, 'Story van');
   await openBench(page, id, 'cuts');
-  await expect(ledger(page, 'Wheelbase')).toHaveText('1553/4');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('155 3⁄4');
 
   // A shorter stretch: wheelbase and every control measurement follow, and the body still asks for the rest.
   const length = page.getByRole('textbox', { name: 'How much' });
   await length.fill('10');
   await length.press('Enter');
   await expect(ledger(page, 'Wheelbase')).toHaveText('151');
-  await expect(page.getByText('Still 43/4 short.')).toBeVisible();
+  await expect(page.getByText('Still 4 3⁄4 short.')).toBeVisible();
   await page.getByRole('link', { name: 'True-up' }).click();
   const diagonal = page.locator('[data-measurement="p3-left-p4-right"] td');
-  await expect(diagonal.nth(1)).toHaveText('651/4');
+  await expect(diagonal.nth(1)).toHaveText('65 1⁄4');
   await page.getByRole('link', { name: 'Cuts' }).click();
 
   // One press gives the body what it asks for.
   await page.getByRole('button', { name: 'Make it meet' }).click();
-  await expect(ledger(page, 'Wheelbase')).toHaveText('1553/4');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('155 3⁄4');
   await expect(page.getByText('You are there.')).toBeVisible();
 
   // A length that cannot be read stays, with the reason.
   await length.fill('14 3/0');
   await length.press('Enter');
   await expect(page.getByRole('alert')).toHaveText('The fraction is divided by zero: write it like 3/8.');
-  await expect(ledger(page, 'Wheelbase')).toHaveText('1553/4');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('155 3⁄4');
   await length.press('Escape');
 
   // Undo and redo.
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(ledger(page, 'Wheelbase')).toHaveText('151');
   await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(ledger(page, 'Wheelbase')).toHaveText('1553/4');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('155 3⁄4');
 
   // A diagonal's prediction is not simply +14 3/4: 56 7/8 full + 14 3/4 would be 71 5/8.
   await page.getByRole('link', { name: 'True-up' }).click();
-  await expect(diagonal.nth(0)).toHaveText('567/8full');
-  await expect(diagonal.nth(1)).toHaveText('693/8');
-  await expect(page.locator('[data-measurement="p3-p4-left"] td').nth(1)).toHaveText('603/4');
+  await expect(diagonal.nth(0)).toHaveText('56 7⁄8 full');
+  await expect(diagonal.nth(1)).toHaveText('69 3⁄8');
+  await expect(page.locator('[data-measurement="p3-p4-left"] td').nth(1)).toHaveText('60 3⁄4');
 
   // The marks for both rails, and the new rail with its kerf.
   await page.getByRole('link', { name: 'Marks' }).click();
   for (const side of ['left', 'right']) {
     const cut = page.locator(`[data-mark="${side} A B"] td`);
     await expect(cut.nth(1)).toHaveText('56');
-    await expect(page.locator(`[data-mark="${side} C"] td`).nth(1)).toHaveText('1643/4');
+    await expect(page.locator(`[data-mark="lines-${side} C"] td`).nth(2)).toHaveText('164 3⁄4');
   }
-  await expect(page.getByRole('row', { name: /^A·B left/ })).toContainText('1413/16');
+  await expect(page.getByRole('row', { name: /^A·B left/ })).toContainText('14 13⁄16');
   await saved(page);
 
   // On paper: the page and the PDF, both sizes.
@@ -108,7 +108,7 @@ test('a cut is moved by dragging its tag, by arrow keys, and put back by undo', 
   await openDemoShop(page);
   const id = await newFlagship(page, 'Dragged van');
   await openBench(page, id, 'cuts');
-  const where = page.getByRole('textbox', { name: 'Where, from the datum hole' });
+  const where = page.getByRole('textbox', { name: 'Where, level from the datum hole' });
   await expect(where).toHaveValue('56');
   const tag = page.getByRole('button', { name: /^A: Lengthen/ });
   await tag.focus();

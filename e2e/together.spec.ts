@@ -31,7 +31,7 @@ test('two windows on one job: the later save is refused and both versions are sh
   const history = other.getByRole('dialog', { name: 'History' });
   await expect(history.getByRole('listitem')).toHaveCount(3);
   await history.getByRole('listitem').last().getByRole('button', { name: 'Restore' }).click();
-  await expect(ledger(other, 'Wheelbase')).toHaveText('1553/4');
+  await expect(ledger(other, 'Wheelbase')).toHaveText('155 3⁄4');
 });
 
 test('the connection drops while readings are typed: queued, sent later, nothing lost', async ({ page, context }) => {
@@ -103,7 +103,7 @@ test('a reviewer sees everything and can change nothing', async ({ page }) => {
   await page.getByRole('button', { name: 'reviewer' }).click();
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
   await openBench(page, id, 'cuts');
-  await expect(page.getByText('you are looking only')).toBeVisible();
+  await expect(page.getByText('view only')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'How much' })).toBeDisabled();
 });
 

@@ -28,7 +28,7 @@ test('variants are compared, taken up, undone, copied, renamed and dropped', asy
   // Taken up: board, ledger and list follow; undo gives the other back.
   await dialog
     .getByRole('columnheader', { name: /Behind the cab/ })
-    .getByRole('button', { name: 'Take it up' })
+    .getByRole('button', { name: 'Use this plan' })
     .click();
   await page.keyboard.press('Escape');
   await expect(planInHand(page)).toHaveValue('Behind the cab');
@@ -48,7 +48,7 @@ test('variants are compared, taken up, undone, copied, renamed and dropped', asy
   await dialog.getByRole('button', { name: 'Begin with a copy' }).click();
   await expect(dialog.getByRole('columnheader')).toHaveCount(4);
   await dialog
-    .getByRole('textbox', { name: 'For and against Straight, tank turned round' })
+    .getByRole('textbox', { name: 'Pros and cons Straight, tank turned round' })
     .fill('If the tank goes to the right.');
   await dialog
     .getByRole('columnheader', { name: /Close to the links/ })
@@ -65,7 +65,7 @@ test('variants are compared, taken up, undone, copied, renamed and dropped', asy
   await saved(page);
   await page.reload();
   await page.getByRole('button', { name: 'Compare with 2 others' }).click();
-  await expect(dialog.getByRole('textbox', { name: 'For and against Straight, tank turned round' })).toHaveValue(
+  await expect(dialog.getByRole('textbox', { name: 'Pros and cons Straight, tank turned round' })).toHaveValue(
     'If the tank goes to the right.',
   );
   expect(errors).toEqual([]);

@@ -45,7 +45,7 @@ export function writeTable(columns: readonly TableColumn[], rows: readonly Table
     }),
   );
   const fields = columns.map((column) => headerOf(column, unit));
-  return `${Papa.unparse({ fields, data }, { newline: '\n' })}\n`;
+  return `${Papa.unparse({ fields, data }, { newline: '\n' }).trimEnd()}\n`;
 }
 
 interface Header {

@@ -17,7 +17,10 @@ import { type Across, acrossPx } from './steel.tsx';
 import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
 import { useDrag } from './use-drag.ts';
 import { ZoomButtons } from './zoom-buttons.tsx';
-import { type Reach, reachOf, toPx, useView } from './view.ts';
+import { type Reach, reachOf, tallOf, toPx, useView } from './view.ts';
+
+/** Room that the side view keeps over the frame and under its wheels, px. */
+const WHEEL_ROOM = 16;
 
 export interface BoardProps {
   readonly job: Job;
@@ -64,8 +67,14 @@ export const Board = memo(function Board({
     Math.floor(Math.min(donorReach[0], builtReach[0]) / foot) * foot,
     Math.ceil(Math.max(donorReach[1], builtReach[1]) / foot) * foot,
   ];
-  const { box, view, zoom, pan, centre, fit, zoomed } = useView(reach);
   const [height, setHeight] = useState(0);
+  const sideHeight = Math.max(150, Math.round((height - TAPE_HEIGHT) * 0.52));
+  const most = useMemo(() => {
+    const { over, under } = tallOf(donor);
+    const ground = sideZero(0, sideHeight);
+    return Math.min((sideHeight - ground - WHEEL_ROOM) / under, (ground - WHEEL_ROOM) / Math.max(1, over));
+  }, [donor, sideHeight]);
+  const { box, view, zoom, pan, centre, fit, zoomed } = useView(reach, most);
   const [legend, setLegend] = useState(false);
   const [table, setTable] = useState(false);
   const startDrag = useDrag();
@@ -112,7 +121,6 @@ export const Board = memo(function Board({
   const shown = showBefore ? donor : result;
   const datum = showBefore ? result.datum.donor : result.datum.built;
 
-  const sideHeight = Math.max(150, Math.round((height - TAPE_HEIGHT) * 0.52));
   const tapeY = sideHeight;
   const planTop = tapeY + TAPE_HEIGHT;
   const planHeight = Math.max(100, height - planTop);

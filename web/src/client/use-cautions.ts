@@ -6,7 +6,7 @@ import { change, useJobState } from './job-store.ts';
 export function useCautions({ store, job, result, canWrite }: BenchProps, step: CautionStep) {
   const by = useJobState(store, (state) => state.memberName);
   const onRead = (caution: string) =>
-    change(store, 'Read a caution', (old) => ({
+    change(store, 'Marked a caution as read', (old) => ({
       ...old,
       cautionsRead: [...old.cautionsRead, { step, caution, by, at: new Date().toISOString() }],
     }));

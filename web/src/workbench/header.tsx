@@ -33,7 +33,7 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
         role="status"
       >
         {!bad && `plan “${state.job.plan.name}” · `}
-        {state.canWrite ? SAVE_WORDS[state.saveState] : 'you are looking only'}
+        {state.canWrite ? SAVE_WORDS[state.saveState] : 'view only'}
         {state.saveState === 'refused' && `: ${state.saveDetail}`}
         {state.saveState === 'saved' && ` as revision ${state.revision}`}
         {state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`}
@@ -84,8 +84,8 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
         type="button"
         className="button px-2"
         onClick={() => onDialog('rules')}
-        aria-label="What this job is judged by"
-        title="What this job is judged by"
+        aria-label="Rulebook of this job"
+        title="Rulebook of this job"
       >
         <Scale size={16} />
       </button>

@@ -48,7 +48,7 @@ it('does not take a measure that cannot be', () => {
   type('Job', 'Bakery van');
   type('Donor', 'Old chassis');
   begin();
-  expect(screen.getAllByRole('alert').at(-1)?.textContent).toBe('Put right what is marked first.');
+  expect(screen.getAllByRole('alert').at(-1)?.textContent).toBe('Fix the marked fields first.');
   expect(importJob).not.toHaveBeenCalled();
 });
 

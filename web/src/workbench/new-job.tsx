@@ -54,7 +54,7 @@ function NewJobForm() {
   const display = { unit, division: 16 } as const;
   const begin = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
-    if (event.currentTarget.querySelector('[aria-invalid=true]')) return setProblem('Put right what is marked first.');
+    if (event.currentTarget.querySelector('[aria-invalid=true]')) return setProblem('Fix the marked fields first.');
     const stock = STOCK_SECTIONS[section];
     if (name.trim() === '' || donor.trim() === '' || !stock)
       return setProblem('Name the job and the donor, so that you find them again.');

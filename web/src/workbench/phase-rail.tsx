@@ -17,7 +17,7 @@ export const PhaseRail = still(function PhaseRail({ jobId, bench, done, cuts, ga
   return (
     <nav
       aria-label="Order of work"
-      className="pane flex w-44 shrink-0 flex-col overflow-y-auto border-r border-graphite bg-bench"
+      className="pane flex w-44 shrink-0 [scrollbar-width:none] flex-col overflow-y-auto border-r border-graphite bg-bench"
     >
       <a href="/" className="flex h-12 shrink-0 items-center gap-2.5 px-4 no-underline" aria-label="Splay: all jobs">
         <Mark />

@@ -41,14 +41,14 @@ export function RulebookDialog({ store, onClose }: { readonly store: JobStore; r
   const { rules, display } = job;
   const put = (label: string, next: Rulebook) => change(store, label, (old) => ({ ...old, rules: next }));
   return (
-    <Dialog title="What this job is judged by" wide onClose={onClose}>
+    <Dialog title="Rulebook of this job" wide onClose={onClose}>
       <div className="max-w-md">
         <Choice
-          label="The school it starts from"
+          label="Starting rule set"
           value={rules.profile}
           disabled={!canWrite}
           choices={PROFILE_CHOICES}
-          onChange={(profile) => put('Changed the rulebook’s school', { ...rules, profile })}
+          onChange={(profile) => put('Changed the starting rule set', { ...rules, profile })}
         />
       </div>
       <ul className="mt-4 grid gap-x-8 md:grid-cols-2">
@@ -70,7 +70,7 @@ export function RulebookDialog({ store, onClose }: { readonly store: JobStore; r
                 {source !== SHOP_PRACTICE && <p className="mt-0.5 text-sm text-pencil">Source: {source}.</p>}
                 {changed && (
                   <p className="mt-1 text-sm">
-                    Changed here; the school says {valueText(id, usual, display)}.{' '}
+                    Changed here; the rule set says {valueText(id, usual, display)}.{' '}
                     {canWrite && (
                       <button
                         type="button"

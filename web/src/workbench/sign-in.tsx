@@ -33,7 +33,7 @@ export function SignIn({ demo, first, to }: SignInProps) {
         answer.reason === 'offline'
           ? answer.detail
           : answer.reason === 'signed-out'
-            ? 'E-mail or password is not right.'
+            ? 'Wrong e-mail or password.'
             : answer.detail,
       );
     }

@@ -24,7 +24,9 @@ export function AnotherWay({ store, job }: { readonly store: JobStore; readonly 
   return (
     <section className="mt-4 border-t border-graphite pt-2">
       <h3 className="label">Another way</h3>
-      <p className="mt-1 text-[0.94rem]">“{job.plan.name}” is kept as it is, and the new plan comes in hand.</p>
+      <p className="mt-1 text-[0.94rem]">
+        “{job.plan.name}” is kept as it is, and the new plan becomes the current one.
+      </p>
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <label className="flex flex-col text-sm text-pencil">
           Name of the new plan

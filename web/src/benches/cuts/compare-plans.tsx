@@ -49,7 +49,7 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
   const measured = readings.some(({ stage }) => stage !== 'before-cut');
   const first = candidates[0] as Candidate;
   return (
-    <Dialog title="Plans side by side" wide onClose={onClose}>
+    <Dialog title="Compare plans" wide onClose={onClose}>
       <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 90 + candidates.length * 250 }}>
         <colgroup>
           <col className="w-[84px] sm:w-[130px]" />
@@ -75,16 +75,16 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
                 <PlanStrip result={result} section={section} reach={reach} width={STRIP_WIDTH} />
                 <div className="mt-1 flex h-8 items-center gap-2">
                   {index === 0 ? (
-                    <span className="label">In hand</span>
+                    <span className="label">Current</span>
                   ) : (
                     canWrite && (
                       <>
                         <button
                           type="button"
                           className="button"
-                          onClick={() => change(store, `Took up “${plan.name}”`, (old) => takeUp(old, plan.name))}
+                          onClick={() => change(store, `Switched to “${plan.name}”`, (old) => takeUp(old, plan.name))}
                         >
-                          Take it up
+                          Use this plan
                         </button>
                         <button
                           type="button"
@@ -106,13 +106,13 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
         <tbody>
           <tr className="border-t border-rule align-top">
             <th scope="row" className="py-1.5 pr-2 text-left font-normal text-pencil">
-              For and against
+              Pros and cons
             </th>
             {candidates.map(({ plan }, index) => (
               <td key={plan.name} className={`px-3 py-1.5 ${index === 0 ? 'bg-layout-wash' : ''}`}>
                 <textarea
                   key={plan.note}
-                  aria-label={`For and against ${plan.name}`}
+                  aria-label={`Pros and cons ${plan.name}`}
                   className="field w-full py-1 text-[0.94rem]"
                   rows={3}
                   maxLength={2000}
@@ -120,9 +120,7 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
                   disabled={!canWrite}
                   onBlur={({ target }) =>
                     target.value !== plan.note &&
-                    change(store, 'Noted for and against a plan', (old) =>
-                      withPlanNamed(old, plan.name, { note: target.value }),
-                    )
+                    change(store, 'Noted pros and cons', (old) => withPlanNamed(old, plan.name, { note: target.value }))
                   }
                 />
               </td>
@@ -144,7 +142,7 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
         </tbody>
       </table>
       <section className="mt-3 border-t border-graphite pt-2">
-        <h3 className="label">{candidates.length > 1 ? 'The same in all' : 'At a glance'}</h3>
+        <h3 className="label">{candidates.length > 1 ? 'The same in all' : 'Summary'}</h3>
         <dl className="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-[0.94rem]">
           {(candidates.length > 1 ? alike : lines).map(({ name, show }) => (
             <div key={name} className="flex gap-1.5">
@@ -156,14 +154,14 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
       </section>
       {measured && candidates.length > 1 && canWrite && (
         <p className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">
-          Readings after the cut are there already. They keep their figures, but another plan in hand judges them
+          Readings after the cut are there already. They keep their figures, but another current plan judges them
           against its own targets.
         </p>
       )}
       {canWrite && <AnotherWay store={store} job={job} />}
       <p className="mt-3 text-sm text-pencil">
-        Loads are levers on entered masses, the front wheel opening on the front axle. Planning figures, not an
-        approval.
+        Axle loads are computed from the masses entered, with the body’s front wheel opening on the front axle. Planning
+        figures, not an approval.
       </p>
     </Dialog>
   );

@@ -21,7 +21,7 @@ it('tells the sprayer’s plans apart by what they cost, by where they cut, and 
     'To decide',
     'Cuts, level from the datum',
     'Goes',
-    'Drilled or welded anew',
+    'Re-drilled or re-welded',
     'Operations',
     'Mass of the frame',
     'Front axle, laden',

@@ -2,6 +2,9 @@ import type { LengthFormat, PlanResult } from '@splay/core';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Length } from '../../ui/length.tsx';
 
+const counted = (count: number, name: string, tail = ''): string[] =>
+  count > 0 ? [`${count} ${name}${count === 1 ? '' : 's'}${tail}`] : [];
+
 /** What goes along with the steel behind the operation's last joint, in few words. */
 export function MovesWithIt({
   result,
@@ -22,9 +25,9 @@ export function MovesWithIt({
   const shift = features[0]?.shift;
   if (features.length === 0 && members.length === 0) return null;
   const parts = [
-    ...(mounts.length > 0 ? [`${mounts.length} mounts a side`] : []),
-    ...(members.length > 0 ? [`${members.length} crossmembers`] : []),
-    ...(features.length > mounts.length ? [`${features.length - mounts.length} other features`] : []),
+    ...counted(mounts.length, 'mount', ' a side'),
+    ...counted(members.length, 'crossmember'),
+    ...counted(features.length - mounts.length, 'other feature'),
   ];
   return (
     <>

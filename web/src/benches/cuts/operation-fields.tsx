@@ -85,7 +85,7 @@ export function OperationFields({ operation, job, result, disabled, onChange }: 
           />
           <LengthField
             {...common}
-            label="Rear comes up by (− down)"
+            label="Raise the rear by (− drops it)"
             mm={operation.rise}
             onChange={(rise) => onChange({ ...operation, rise })}
           />

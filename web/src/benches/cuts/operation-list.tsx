@@ -27,7 +27,7 @@ function figureOf(operation: Operation, display: LengthFormat): string {
   const show = (mm: number) => formatLength(mm, display).text;
   switch (operation.kind) {
     case 'shorten':
-      return `−${show(operation.to.x - operation.from.x)}`;
+      return show(operation.from.x - operation.to.x);
     case 'lengthen':
     case 'extend':
       return `+${show(operation.length)}`;

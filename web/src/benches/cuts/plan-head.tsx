@@ -15,12 +15,12 @@ export function PlanHead({ store, job, canWrite, onCompare }: PlanHeadProps) {
   return (
     <div className="mb-2">
       <div className="flex items-baseline justify-between gap-2">
-        <h2 className="label">Plan in hand</h2>
+        <h2 className="label">Current plan</h2>
         <button type="button" className="text-sm text-layout underline underline-offset-2" onClick={onCompare}>
           {others === 0
             ? canWrite
               ? 'Try another way'
-              : 'All of it at a glance'
+              : 'Summary'
             : `Compare with ${others} other${others > 1 ? 's' : ''}`}
         </button>
       </div>

@@ -10,7 +10,7 @@ import type { PartProps } from './donor-bench.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 
 const columnsOf = (format: LengthFormat): readonly Column<BodyMass>[] => [
-  textColumn('name', 'What it brings', '38%'),
+  textColumn('name', 'Weight', '38%'),
   massColumn('mass', 'Mass', '15%', format),
   lengthColumn('x', 'Behind its front opening', '19%'),
   lengthColumn('y', 'To the right', '13%'),

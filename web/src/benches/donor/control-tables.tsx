@@ -57,7 +57,7 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
     lengthColumn('down', 'Below rail top', '20%'),
   ];
   const remove = (id: string) =>
-    set('Took out a measurement', (frame) => ({
+    set('Removed a measurement', (frame) => ({
       ...frame,
       controlMeasurements: frame.controlMeasurements.filter((measurement) => measurement.id !== id),
     }));

@@ -97,7 +97,7 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
         <div className="flex items-start gap-2">
           <div className="min-w-0 flex-1">
             <p className="label">{stop ? `${index + 1} of ${stops.length}` : 'none yet'}</p>
-            <h2 className="heading text-2xl">{stop?.name ?? 'Nothing of the kind yet'}</h2>
+            <h2 className="heading text-2xl">{stop?.name ?? 'None yet'}</h2>
           </div>
           <button type="button" className={square} aria-label="The one ahead" onClick={() => go(index - 1)}>
             <ChevronLeft />
@@ -145,7 +145,7 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
             type="button"
             className="button min-h-13 flex-1"
             disabled={!stop}
-            onClick={() => stop && put('Taken out at the frame', stop.without()) && go(index - 1)}
+            onClick={() => stop && put('Removed at the frame', stop.without()) && go(index - 1)}
           >
             <Trash2 size={18} /> Take it out
           </button>
@@ -177,7 +177,7 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
       )}
       {next && (
         <p className="border-l-4 border-layout bg-layout-wash px-3 py-2 text-sm">
-          <b>Still to measure:</b> {next.what}. {next.where}. Waiting for it: {next.answers}.
+          <b>Still to measure:</b> {next.what}. {next.where}. Needed for: {next.answers}.
         </p>
       )}
     </div>

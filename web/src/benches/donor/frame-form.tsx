@@ -64,7 +64,7 @@ export function FrameForm(part: PartProps) {
         />
         <Choice
           list
-          label="Shown to"
+          label="Round to"
           value={String(display.division)}
           disabled={disabled || display.unit === 'mm'}
           choices={display.unit === 'mm' ? [[String(display.division), '0.1 mm']] : DIVISIONS}

@@ -33,7 +33,7 @@ export function Guide({ store, job, canWrite, onTab }: GuideProps) {
           <span className="label block">Measure next</span>
           <span className="heading block text-lg">{next.what}</span>
           <span className="block">{next.where}</span>
-          <span className="block text-sm text-pencil">Waiting for it: {next.answers}.</span>
+          <span className="block text-sm text-pencil">Needed for: {next.answers}.</span>
         </button>
       ) : (
         <p className="mb-3 border-l-4 border-passed bg-passed-wash px-3 py-2">
@@ -73,13 +73,13 @@ export function Guide({ store, job, canWrite, onTab }: GuideProps) {
         className={`button mt-4 ${done ? '' : 'button-dark'}`}
         disabled={!canWrite}
         onClick={() =>
-          change(store, done ? 'Donor opened again' : 'Donor measured', (old) => ({
+          change(store, done ? 'Reopened the donor' : 'Donor measured', (old) => ({
             ...old,
             done: done ? old.done.filter((bench) => bench !== 'donor') : [...old.done, 'donor'],
           }))
         }
       >
-        {done ? 'Open the donor again' : 'The donor is measured'}
+        {done ? 'Reopen the donor' : 'The donor is measured'}
       </button>
       <PanelHeading>On paper, and in files</PanelHeading>
       <p className="flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">

@@ -9,7 +9,7 @@ const STOCK: readonly Material[] = STOCK_MATERIAL_IDS.map((id) => STOCK_MATERIAL
 const FIGURES = [
   ['yieldStress', 'Yield', 'stress'],
   ['tensile', 'Tensile', 'stress'],
-  ['heatAffected', 'Left beside a weld', 'share'],
+  ['heatAffected', 'Yield left in the HAZ', 'share'],
   ['density', 'Density', 'density'],
 ] as const;
 const YES_NO = [

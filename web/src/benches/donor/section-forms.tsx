@@ -100,7 +100,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
                     type="button"
                     className="text-sm font-normal tracking-normal normal-case underline"
                     onClick={() =>
-                      set('Took out a section', (frame) => ({
+                      set('Removed a section', (frame) => ({
                         ...frame,
                         sections: frame.sections.filter((named) => named.id !== id),
                       }))
