@@ -2,9 +2,9 @@ import { type Axle, type FramePoint, type Rail, railAt, type Side, SIDES, type V
 import { ruleValue } from '../rules/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
 import type { Context } from './context.ts';
-import { sideOutline } from './outline.ts';
 import { type Piece, stationsOf } from './piece.ts';
 import { type Lump, steelLumps } from './solid.ts';
+import { lowestOf, rampsOf, undersides, wheelsUnder } from './underside.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
@@ -44,13 +44,6 @@ export interface Standing {
   readonly points: readonly RiderOutcome<FramePoint>[];
 }
 
-interface Underside {
-  readonly x: number;
-  readonly z: number;
-  readonly what: string;
-  readonly ofRail: boolean;
-}
-
 /** One rail of one piece between its faces. */
 interface Run {
   readonly piece: Piece;
@@ -60,34 +53,6 @@ interface Run {
 
 const runsOf = (pieces: readonly Piece[]): Run[] =>
   pieces.flatMap((piece) => SIDES.map((side) => ({ piece, side, stations: stationsOf(piece, side) })));
-
-/** Corners of the rails in side view, and the lower corners of crossmembers. */
-function undersides(
-  pieces: readonly Piece[],
-  crossmembers: readonly CrossmemberOutcome[],
-  context: Context,
-): Underside[] {
-  const points = pieces.flatMap((piece) =>
-    SIDES.flatMap((side) =>
-      sideOutline(piece, side, context.section).map(([x, z]): Underside => ({
-        x,
-        z,
-        what: `${side} rail`,
-        ofRail: true,
-      })),
-    ),
-  );
-  for (const { built, crossmember } of crossmembers)
-    if (built)
-      for (const end of [-1, 1])
-        points.push({
-          x: built.x + (end * crossmember.length) / 2,
-          z: built.z - crossmember.depth,
-          what: crossmember.name,
-          ofRail: false,
-        });
-  return points;
-}
 
 /** Outside widths at every station of either rail. */
 function outsideWidths(runs: readonly Run[]): number[] {
@@ -102,60 +67,6 @@ function outsideWidths(runs: readonly Run[]): number[] {
   return widths;
 }
 
-/** Wheel circles seen from the side: front-most axle and rear-most axle, with the ground line under them. */
-function wheels(axles: Standing['axles']) {
-  const there = axles.flatMap((axle) =>
-    axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : [],
-  );
-  const front = there.filter((axle) => axle.role === 'front').sort((a, b) => a.x - b.x)[0];
-  const rear = there.filter((axle) => axle.role === 'rear').sort((a, b) => b.x - a.x)[0];
-  if (!front || !rear || rear.x <= front.x) return null;
-  const slope = (rear.z - rear.radius - (front.z - front.radius)) / (rear.x - front.x);
-  return { front, rear, ground: (x: number) => front.z - front.radius + slope * (x - front.x) };
-}
-
-/** The point nearest the ground; of equal ones the first. */
-function lowestOf(points: readonly Underside[], axles: Standing['axles']): Measures['lowest'] {
-  const ground = wheels(axles)?.ground;
-  if (!ground) return null;
-  let lowest = { clearance: Infinity, what: '' };
-  for (const { x, z, what } of points) {
-    const clearance = z - ground(x);
-    if (clearance < lowest.clearance - 1e-9) lowest = { clearance, what };
-  }
-  return lowest;
-}
-
-/** Steepest ramp (radians from level) that clears a point outside a tyre: the line tangent under the tyre to the point. */
-function rampAngle(
-  wheel: { readonly x: number; readonly z: number; readonly radius: number },
-  away: number,
-  height: number,
-): number {
-  const reach = Math.sqrt(away ** 2 + height ** 2);
-  return Math.atan2(height, away) + Math.asin(Math.min(1, wheel.radius / reach));
-}
-
-function ramps(standing: Standing, points: readonly Underside[]) {
-  const standingOn = wheels(standing.axles);
-  if (!standingOn) return { approach: null, departure: null, breakover: null };
-  const { front, rear } = standingOn;
-  const least = (angles: readonly number[]): number | null => (angles.length > 0 ? Math.min(...angles) : null);
-  const ahead = points.filter((point) => point.x < front.x - front.radius);
-  const behind = points.filter((point) => point.x > rear.x + rear.radius);
-  const between = points.filter((point) => point.x > front.x + front.radius && point.x < rear.x - rear.radius);
-  return {
-    approach: least(ahead.map((point) => rampAngle(front, front.x - point.x, point.z - front.z))),
-    departure: least(behind.map((point) => rampAngle(rear, point.x - rear.x, point.z - rear.z))),
-    breakover: least(
-      between.map(
-        (point) =>
-          rampAngle(front, point.x - front.x, point.z - front.z) + rampAngle(rear, rear.x - point.x, point.z - rear.z),
-      ),
-    ),
-  };
-}
-
 export function measuresOf(standing: Standing, context: Context, density: number): Measures {
   const { pieces } = standing.state;
   const axles = axleXs(standing.axles, 'built');
@@ -167,9 +78,9 @@ export function measuresOf(standing: Standing, context: Context, density: number
   const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
   const widths = outsideWidths(runsOf(pieces));
   const low = undersides(pieces, standing.crossmembers, context);
-  const ofRails = low.filter(({ ofRail }) => ofRail).map(({ x }) => x);
+  const ofRails = low.filter(({ ofRail }) => ofRail).flatMap(({ from, to }) => [from.x, to.x]);
   const [frontX, rearX] = [Math.min(...ofRails), Math.max(...ofRails)];
-  const lowest = lowestOf(low, standing.axles);
+  const wheels = wheelsUnder(standing.axles);
   const lumps: Lump[] = [
     ...steelLumps(pieces, context.section, density),
     ...standing.crossmembers.flatMap(({ built, crossmember }) =>
@@ -193,8 +104,8 @@ export function measuresOf(standing: Standing, context: Context, density: number
     overallLength: rearX - frontX,
     widest: Math.max(...widths),
     narrowest: Math.min(...widths),
-    lowest,
-    ...ramps(standing, low),
+    lowest: lowestOf(low, wheels),
+    ...rampsOf(low, wheels),
     ...weight,
     axleLoads: axleLoadsOf(weight, axles),
   };

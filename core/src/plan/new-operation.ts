@@ -64,11 +64,13 @@ export function justBehind(frame: Frame, id: string | null, rules: Rulebook): nu
   return member ? member.x + member.length / 2 + clear : null;
 }
 
-/** How far apart the two places of a new operation lie, mm; 0 for one with a single place. */
-const SPANS: Readonly<Partial<Record<OperationKind, number>>> = {
-  shorten: inches(6),
-  step: inches(16),
-  box: inches(24),
+/** Rail that a new operation needs ahead of its place and behind it, mm; where it has two, they lie `behind` apart. */
+const ROOM: Readonly<Partial<Record<OperationKind, { readonly ahead: number; readonly behind: number }>>> = {
+  shorten: { ahead: 0, behind: inches(6) },
+  step: { ahead: 0, behind: inches(16) },
+  box: { ahead: 0, behind: inches(24) },
+  widen: { ahead: inches(12), behind: 0 },
+  notch: { ahead: inches(5), behind: inches(5) },
 };
 
 /** Where a new operation begins, and where it ends if it has two places. */
@@ -89,12 +91,12 @@ export function placesToBegin(
   about: string | null,
   centre: number | null,
 ): StartPlaces {
-  const span = SPANS[kind] ?? 0;
+  const { ahead, behind: span } = ROOM[kind] ?? { ahead: 0, behind: 0 };
   const behind = justBehind(donor, about, rules);
   const wanted = (behind === null ? null : builtOf(tape, behind)) ?? centre ?? datum.built + inches(12);
   const [first, last] = [tape.spans[0]?.builtFrom ?? 0, tape.spans.at(-1)?.builtTo ?? 0];
   const margin = Math.min(inches(1), (last - first) / 20);
-  const start = Math.max(first + margin, Math.min(wanted, last - margin - span));
+  const start = Math.max(first + margin + ahead, Math.min(wanted, last - margin - span));
   const step = nudgeOf(display);
   const snapped = (x: number, zero: number) => zero + Math.round((x - zero) / step) * step;
   const [from, to] = [donorOf(tape, start), donorOf(tape, start + span)];

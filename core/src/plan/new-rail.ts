@@ -31,5 +31,5 @@ export function endAngle(piece: Piece, side: Side, end: 'front' | 'rear'): RailE
   const [a, b] = [piece.rails[side][0], piece.rails[side].at(-1)] as [Station, Station];
   const run = b.x - a.x;
   const leans = Math.atan(piece[end].lean) + Math.atan((b.top - a.top) / run);
-  return { side: end === 'rear' ? leans : -leans, plan: Math.atan((b.halfWidth - a.halfWidth) / run) };
+  return { side: end === 'rear' ? leans : 0 - leans, plan: Math.atan((b.halfWidth - a.halfWidth) / run) };
 }

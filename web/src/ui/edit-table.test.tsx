@@ -125,7 +125,12 @@ describe('a table to type in', () => {
     // The new row starts where the last one is, which is not behind it.
     fireEvent.click(screen.getByRole('button', { name: 'Add one' }));
     expect(onChange).not.toHaveBeenCalled();
+    // It stands there with the reason, to be typed over or dropped.
+    expect(screen.getAllByRole('row')).toHaveLength(4);
+    expect(screen.getAllByRole('alert')).toHaveLength(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Remove row 3' }));
     expect(screen.getAllByRole('row')).toHaveLength(3);
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 
   it('is left and walked through by the keys', async () => {

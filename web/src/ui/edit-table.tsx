@@ -54,6 +54,10 @@ export function EditTable<Row>({
     table.current?.querySelector(`[data-row="${selectedRow}"]`)?.scrollIntoView({ block: 'nearest' });
   }, [selectedRow]);
 
+  /** The cell of a problem: what has no column of its own is said at the first cell of its row. */
+  const place = ({ row, column }: CellProblem): string =>
+    cell(row, columns.some(({ key }) => key === column) ? column : (columns[0]?.key ?? ''));
+
   /** Tries to make rows of what stands in all drafts; keeps every draft when any of them is not right. */
   const settle = (all: Drafts) => {
     const next = [...rows];
@@ -67,9 +71,6 @@ export function EditTable<Row>({
       if (read.ok) next[row] = read.row;
       else wrong.set(key, read.message);
     }
-    // What is wrong with something that has no column of its own is said at the first cell of its row.
-    const place = ({ row, column }: CellProblem) =>
-      cell(row, columns.some(({ key }) => key === column) ? column : (columns[0]?.key ?? ''));
     if (wrong.size === 0) for (const problem of onChange(next)) wrong.set(place(problem), problem.message);
     setProblems(wrong);
     setDrafts(wrong.size === 0 ? new Map() : all);
@@ -102,8 +103,21 @@ export function EditTable<Row>({
     if (event.key === 'Enter') (event.target as HTMLElement).blur();
   };
 
+  /** Adds a row; one that cannot be as it begins stands there with the reason, to be typed over. */
+  const add = () => {
+    const row = newRow(rows.at(-1), rows.length);
+    const wrong = onChange([...rows, row]);
+    if (wrong.length === 0) return;
+    const next = new Map(drafts);
+    for (const column of columns) next.set(cell(rows.length, column.key), cellText(column, row, format));
+    setDrafts(next);
+    setProblems(new Map(wrong.map((problem) => [place(problem), problem.message])));
+  };
+
   const rowCount = Math.max(rows.length, ...[...drafts.keys()].map((key) => Number(key.split('/')[0]) + 1));
   const forget = (index: number) => {
+    // A row that only stands here, and was never taken, is simply dropped.
+    if (index >= rows.length) return settle(new Map([...drafts].filter(([key]) => !key.startsWith(`${index}/`))));
     setDrafts(new Map());
     setProblems(new Map());
     for (const problem of onChange(rows.filter((_, other) => other !== index)))
@@ -161,7 +175,7 @@ export function EditTable<Row>({
                       {column.kind === 'choice' ? (
                         <select
                           {...common}
-                          value={problem ? '' : stored}
+                          value={problem ? '' : (drafts.get(key) ?? stored)}
                           onChange={(event) => settle(new Map(drafts).set(key, event.target.value))}
                         >
                           {problem && <option value="">{drafts.get(key)}</option>}
@@ -191,7 +205,7 @@ export function EditTable<Row>({
                   );
                 })}
                 <td className="border-b border-rule/60 p-0 text-center align-top">
-                  {!disabled && row !== undefined && (
+                  {!disabled && (
                     <button
                       type="button"
                       className="p-1 text-rule hover:text-oxide"
@@ -208,11 +222,7 @@ export function EditTable<Row>({
         </tbody>
       </table>
       {!disabled && (
-        <button
-          type="button"
-          className="button mt-2"
-          onClick={() => onChange([...rows, newRow(rows.at(-1), rows.length)])}
-        >
+        <button type="button" className="button mt-2" onClick={add}>
           {addLabel}
         </button>
       )}

@@ -104,13 +104,13 @@ describe('the job', () => {
   it('is renamed, and shows its lengths and weights as the shop works', async () => {
     const { now } = await open(van, 'Frame');
     type('Job', 'Bakery van');
-    fireEvent.change(screen.getByRole('combobox', { name: 'Shown to' }), { target: { value: '32' } });
+    fireEvent.change(screen.getByRole('combobox', { name: 'Round to' }), { target: { value: '32' } });
     expect(now()).toMatchObject({ name: 'Bakery van', display: { unit: 'in', division: 32 } });
     fireEvent.change(screen.getByRole('combobox', { name: 'Lengths in' }), { target: { value: 'mm' } });
     expect(now().display.unit).toBe('mm');
     expect(screen.getByLabelText<HTMLInputElement>('Depth').value).toBe('187.3');
     expect(screen.getByLabelText<HTMLInputElement>('Yield, MPa').value).toBe('345');
-    expect(screen.getByRole('combobox', { name: 'Shown to' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('combobox', { name: 'Round to' })).toHaveProperty('disabled', true);
   });
 });
 
@@ -150,7 +150,7 @@ describe('the guide', () => {
     const bare = { ...pickup, body: null };
     await open(bare, 'What next');
     const next = screen.getByRole('button', { name: /^Measure next/ });
-    expect(next.textContent).toMatch(/Waiting for it/);
+    expect(next.textContent).toMatch(/Needed for: /);
     await userEvent
       .setup()
       .click(screen.getByRole('button', { name: 'The body: distance between its wheel openings' }));

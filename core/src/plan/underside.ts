@@ -1,0 +1,137 @@
+import { type Axle, SIDES } from '../frame/index.ts';
+import type { Context } from './context.ts';
+import type { CrossmemberOutcome } from './crossmember-outcome.ts';
+import { sideOutline } from './outline.ts';
+import type { Piece } from './piece.ts';
+import type { RiderOutcome } from './rider-outcome.ts';
+
+interface Spot {
+  readonly x: number;
+  readonly z: number;
+}
+
+/** A straight stretch of what could touch the ground, in side view, mm. */
+export interface UndersideLine {
+  readonly from: Spot;
+  readonly to: Spot;
+  readonly what: string;
+  readonly ofRail: boolean;
+}
+
+/** The outlines of the rails in side view, leaning ends and all, and the lower edges of crossmembers. */
+export function undersides(
+  pieces: readonly Piece[],
+  crossmembers: readonly CrossmemberOutcome[],
+  context: Context,
+): UndersideLine[] {
+  const lines: UndersideLine[] = [];
+  for (const piece of pieces)
+    for (const side of SIDES) {
+      const outline = sideOutline(piece, side, context.section).map(([x, z]) => ({ x, z }));
+      outline.forEach((to, index) => {
+        const from = outline[index === 0 ? outline.length - 1 : index - 1] as Spot;
+        lines.push({ from, to, what: `${side} rail`, ofRail: true });
+      });
+    }
+  for (const { built, crossmember } of crossmembers)
+    if (built) {
+      const z = built.z - crossmember.depth;
+      const end = (sign: 1 | -1) => ({ x: built.x + (sign * crossmember.length) / 2, z });
+      lines.push({ from: end(-1), to: end(1), what: crossmember.name, ofRail: false });
+    }
+  return lines;
+}
+
+interface Wheel extends Spot {
+  readonly radius: number;
+}
+
+/** Wheel circles seen from the side: the front-most axle and the rear-most axle. */
+export interface Wheels {
+  readonly front: Wheel;
+  readonly rear: Wheel;
+}
+
+export function wheelsUnder(axles: readonly RiderOutcome<Axle>[]): Wheels | null {
+  const there = axles.flatMap((axle) =>
+    axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : [],
+  );
+  const front = there.filter((axle) => axle.role === 'front').sort((a, b) => a.x - b.x)[0];
+  const rear = there.filter((axle) => axle.role === 'rear').sort((a, b) => b.x - a.x)[0];
+  return front && rear && rear.x > front.x ? { front, rear } : null;
+}
+
+/** What is nearest the ground, and by how much it clears it, mm; of equal ones the first. Null without both axles. */
+export function lowestOf(
+  lines: readonly UndersideLine[],
+  wheels: Wheels | null,
+): { readonly clearance: number; readonly what: string } | null {
+  if (!wheels) return null;
+  const { front, rear } = wheels;
+  const slope = (rear.z - rear.radius - (front.z - front.radius)) / (rear.x - front.x);
+  let lowest = { clearance: Infinity, what: '' };
+  for (const { from, to, what } of lines)
+    for (const { x, z } of [from, to]) {
+      const clearance = z - (front.z - front.radius + slope * (x - front.x));
+      if (clearance < lowest.clearance - 1e-9) lowest = { clearance, what };
+    }
+  return lowest;
+}
+
+/**
+ * Steepest ramp (radians from level) that clears a spot outside a tyre: the line tangent under the tyre to the spot.
+ * `sign` 1 for a spot behind the wheel, −1 for one ahead of it.
+ */
+function rampAngle(wheel: Wheel, spot: Spot, sign: 1 | -1): number {
+  const [away, height] = [sign * (spot.x - wheel.x), spot.z - wheel.z];
+  return Math.atan2(height, away) + Math.asin(Math.min(1, wheel.radius / Math.sqrt(away ** 2 + height ** 2)));
+}
+
+/** The part of a line between two stations, or null where it has none there. */
+function within({ from, to }: UndersideLine, low: number, high: number): readonly [Spot, Spot] | null {
+  const [a, b] = from.x <= to.x ? [from, to] : [to, from];
+  if (!(b.x > low && a.x < high)) return null;
+  const at = (x: number): Spot => ({ x, z: b.x === a.x ? a.z : a.z + ((x - a.x) / (b.x - a.x)) * (b.z - a.z) });
+  return [a.x < low ? at(low) : a, b.x > high ? at(high) : b];
+}
+
+/** Halvings that find the least of a curve to well under what a protractor reads. */
+const HALVINGS = 40;
+
+/** The least of a figure along a straight line, to where the figure changes no more: it falls, then rises. */
+function leastAlong([a, b]: readonly [Spot, Spot], figure: (spot: Spot) => number): number {
+  const at = (share: number): Spot => ({ x: a.x + share * (b.x - a.x), z: a.z + share * (b.z - a.z) });
+  let [low, high] = [0, 1];
+  for (let step = 0; step < HALVINGS; step += 1) {
+    const [left, right] = [low + (high - low) / 3, high - (high - low) / 3];
+    if (figure(at(left)) < figure(at(right))) high = right;
+    else low = left;
+  }
+  return Math.min(figure(a), figure(b), figure(at((low + high) / 2)));
+}
+
+/** Approach, departure and breakover angles, radians; null where nothing lies there, or without both axles. */
+export function rampsOf(lines: readonly UndersideLine[], wheels: Wheels | null) {
+  if (!wheels) return { approach: null, departure: null, breakover: null };
+  const { front, rear } = wheels;
+  const parts = (low: number, high: number) =>
+    lines.map((line) => within(line, low, high)).filter((part) => part !== null);
+  const spots = (low: number, high: number) => parts(low, high).flat();
+  const least = (angles: readonly number[]): number | null => (angles.length > 0 ? Math.min(...angles) : null);
+  const over = (spot: Spot) => rampAngle(front, spot, 1) + rampAngle(rear, spot, -1);
+  const between = parts(front.x + front.radius, rear.x - rear.radius);
+  // The line whose ends and middle are worst holds the worst spot, but for what a slope between them hides: two more.
+  const worst = between
+    .map((part) => {
+      const [a, b] = part;
+      const middle = { x: (a.x + b.x) / 2, z: (a.z + b.z) / 2 };
+      return { part, figure: Math.min(over(a), over(b), over(middle)) };
+    })
+    .sort((a, b) => a.figure - b.figure)
+    .slice(0, 3);
+  return {
+    approach: least(spots(-Infinity, front.x - front.radius).map((spot) => rampAngle(front, spot, -1))),
+    departure: least(spots(rear.x + rear.radius, Infinity).map((spot) => rampAngle(rear, spot, 1))),
+    breakover: least(worst.map(({ part }) => leastAlong(part, over))),
+  };
+}

@@ -1,0 +1,152 @@
+// @vitest-environment jsdom
+import { type Job } from '@splay/core';
+import { expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
+import { openBench } from '../../../test/open-bench.tsx';
+import { fireEvent, screen, userEvent, within } from '../../../test/page.ts';
+import { undo } from '../../client/job-store.ts';
+import { DonorBench } from './donor-bench.tsx';
+
+const { job } = demoJob('parcel-van');
+
+type Block = readonly (readonly string[])[];
+
+/** Every table of the bench: its part, its caption, three rows as a spreadsheet has them, and what the job then holds. */
+const TABLES: readonly (readonly [
+  caption: string,
+  tab: string,
+  block: Block,
+  list: (of: Job) => readonly object[],
+  last: object,
+])[] = [
+  [
+    'Stations of both rails',
+    'Stations',
+    [
+      ['190', '16 3/4', '0'],
+      ['194', '16 3/4', '0'],
+      ['198', '16 3/4', '1/2'],
+    ],
+    ({ donor }) => (donor.rails.kind === 'mirrored' ? donor.rails.stations : donor.rails.left),
+    { top: 12.7 },
+  ],
+  [
+    'Features',
+    'Features',
+    [
+      ['Hole x', 'hole', 'both', '10', '3'],
+      ['Bed mount x', 'bed mount', 'left', '20 1/2', '2'],
+      ['Clip x', 'line-clip', 'right', '30', '1'],
+    ],
+    ({ donor }) => donor.features,
+    { name: 'Clip x', kind: 'line-clip', side: 'right' },
+  ],
+  ['Groups', 'Features', [['Links x'], ['Springs x'], ['Shocks x']], ({ donor }) => donor.groups, { name: 'Shocks x' }],
+  [
+    'Crossmembers',
+    'Crossmembers',
+    [
+      ['Member x', '20', '3', '4', '1', 'bolted'],
+      ['Member y', '40', '3', '4', '1', 'riveted'],
+      ['Member z', '60', '3 1/2', '4', '1', 'welded'],
+    ],
+    ({ donor }) => donor.crossmembers,
+    { name: 'Member z', length: expect.closeTo(88.9, 6) as number, fixing: 'welded' },
+  ],
+  [
+    'Lines',
+    'Lines, weights',
+    [
+      ['Line x', 'brake', 'left', '0', '50', '1'],
+      ['Line y', 'fuel', 'right', '0', '60', '2'],
+      ['Line z', 'harness', 'left', '10', '70', '3'],
+    ],
+    ({ donor }) => donor.lines,
+    { name: 'Line z', kind: 'harness', slack: expect.closeTo(76.2, 6) as number },
+  ],
+  [
+    'Drive line, cab back and weights',
+    'Lines, weights',
+    [
+      ['Weight x', 'mass', '10', '0', '20', '', '', '100 lb'],
+      ['Weight y', 'mass', '20', '0', '20', '', '', '200 lb'],
+      ['Flange x', 'output flange', '30', '0', '-4', '3', '', '0', 'as usual'],
+    ],
+    ({ donor }) => donor.points,
+    { name: 'Flange x', kind: 'output-flange' },
+  ],
+  [
+    'Control points',
+    'Control',
+    [
+      ['Point x', '12', '0', '0'],
+      ['Point y', '24', '0', '0'],
+      ['Point z', '36', '1/2', '0'],
+    ],
+    ({ donor }) => donor.controlPoints,
+    { name: 'Point z', inboard: 12.7 },
+  ],
+  [
+    'Axles',
+    'Frame',
+    [
+      ['Tag x', 'rear', '150', '-12', '15', '65', '3000 lb'],
+      ['Tag y', 'rear', '160', '-12', '15', '65', '3000 lb'],
+      ['Tag z', 'rear', '170', '-12', '15', '65', ''],
+    ],
+    ({ donor }) => donor.axles,
+    { name: 'Tag z', role: 'rear', x: 4318 },
+  ],
+  [
+    'Weights of the body',
+    'Frame',
+    [
+      ['Tank x', '100 lb', '10', '0', '30'],
+      ['Rack x', '200 lb', '20', '0', '30'],
+      ['Load x', '300 lb', '30', '1', '30'],
+    ],
+    ({ body }) => body?.masses ?? [],
+    { name: 'Load x', y: 25.4 },
+  ],
+];
+
+it.each(TABLES)(
+  'three rows pasted past the end of “%s” are all taken, and stay',
+  async (caption, tab, block, list, last) => {
+    const bench = openBench(DonorBench, job);
+    await userEvent.setup().click(screen.getByRole('tab', { name: tab }));
+    const table = screen.getByRole('table', { name: caption });
+    const add = within(table.parentElement!).getByRole('button', { name: /^Add/ });
+    const before = list(bench.now()).length;
+    // A row to paste into is asked for first, as one does; the block runs two rows past it.
+    fireEvent.click(add);
+    const cells = within(table).getAllByRole('row').at(-1)!.querySelectorAll('input, select');
+    fireEvent.paste(cells[0]!, {
+      clipboardData: { getData: () => `${block.map((row) => row.join('\t')).join('\r\n')}\r\n` },
+    });
+    expect(within(table).queryAllByRole('alert')).toEqual([]);
+    const now = list(bench.now());
+    expect(now).toHaveLength(before + 3);
+    expect(now.at(-1)).toMatchObject(last);
+    const ids = now.map((row) => ('id' in row ? row.id : JSON.stringify(row)));
+    expect(new Set(ids).size).toBe(ids.length);
+    while (bench.store.temporal.getState().pastStates.length > 0) undo(bench.store);
+    expect(list(bench.now())).toHaveLength(before);
+  },
+);
+
+it('a block with a cell that cannot be read is kept as it was pasted, with the reason, and nothing else changes', async () => {
+  const bench = openBench(DonorBench, job);
+  await userEvent.setup().click(screen.getByRole('tab', { name: 'Crossmembers' }));
+  const table = screen.getByRole('table', { name: 'Crossmembers' });
+  const cell = within(table).getByRole('textbox', { name: `Name, row ${job.donor.crossmembers.length}` });
+  fireEvent.paste(cell, {
+    clipboardData: { getData: () => 'Member x\t20\t3\t4\t1\tbolted\nMember y\tforty\t3\t4\t1\tglued\n' },
+  });
+  const alerts = within(table).getAllByRole('alert');
+  expect(alerts.map(({ textContent }) => textContent)).toEqual([
+    expect.stringMatching(/“forty” is not part of a length/),
+    expect.stringMatching(/“glued” is none of/),
+  ]);
+  expect(bench.now()).toBe(job);
+});
