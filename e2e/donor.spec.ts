@@ -19,7 +19,7 @@ test('the guide says what to measure next, where, and for which answer', async (
   const right = page.getByRole('table', { name: 'Stations of the right rail' });
   await right.getByRole('textbox', { name: 'Top height, row 6' }).fill('4 1/2');
   await right.getByRole('textbox', { name: 'Top height, row 6' }).press('Tab');
-  await expect(page.getByText(/right rail\s*1\/4\s*higher at/)).toBeVisible();
+  await expect(page.getByText(/right rail\s*1⁄4\s*higher at/)).toBeVisible();
 });
 
 test('a feature is picked on the drawing, edited beside it, and its group is kept', async ({ page }) => {

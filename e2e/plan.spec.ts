@@ -55,7 +55,7 @@ test('operations are added, drawn, put in another order, switched off, noted and
   await page.getByRole('button', { name: 'Remove Notch' }).click();
 
   await add('step');
-  await expect(sketch).toContainText('slope of the part between');
+  await expect(sketch).toContainText('the part between rises at');
   await page
     .getByRole('button', { name: 'is replaced' })
     .or(page.getByRole('combobox', { name: 'The part between' }))

@@ -54,8 +54,8 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   // The marks for both rails, and the new rail with its kerf.
   await page.getByRole('link', { name: 'Marks' }).click();
   for (const side of ['left', 'right']) {
-    const cut = page.locator(`[data-mark="${side} A B"] td`);
-    await expect(cut.nth(1)).toHaveText('56');
+    const cut = page.locator(`[data-mark="lines-${side} A B"] td`);
+    await expect(cut.nth(2)).toHaveText('56');
     await expect(page.locator(`[data-mark="lines-${side} C"] td`).nth(2)).toHaveText('164 3⁄4');
   }
   await expect(page.getByRole('row', { name: /^A·B left/ })).toContainText('14 13⁄16');

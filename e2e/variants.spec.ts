@@ -10,14 +10,14 @@ test('variants are compared, taken up, undone, copied, renamed and dropped', asy
   await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer three ways'), 'cuts');
   await expect(planInHand(page)).toHaveValue('Out of the straight, ahead of the links');
   await page.getByRole('button', { name: 'Compare with 2 others' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Plans side by side' });
+  const dialog = page.getByRole('dialog', { name: 'Compare plans' });
   const row = (name: string) =>
     dialog.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) });
 
   // What tells them apart, and what does not.
   await expect(row('Joints').getByRole('cell')).toHaveText([/A meets/, /A needs a transition piece/, /A meets/]);
-  await expect(row('To decide').getByRole('cell').nth(1)).toContainText('1 3/8 in full apart sideways');
-  await expect(row('Goes').getByRole('cell')).toHaveText([
+  await expect(row('To decide').getByRole('cell').nth(1)).toContainText('1 7/16 in full apart sideways');
+  await expect(row('Removed or lost').getByRole('cell')).toHaveText([
     'Bed mount 2, Tank strap 1, Tank strap 2',
     'Bed mount 1, Hole 4',
     'Tank strap 1, Tank strap 2',

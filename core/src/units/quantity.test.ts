@@ -76,3 +76,9 @@ describe('parseQuantity', () => {
     );
   });
 });
+
+it('a mass given in the other unit is not shown to a thousandth that nobody weighed', () => {
+  expect(quantityFigure('mass', 8, 'in')).toBe('17.6');
+  expect(quantityFigure('mass', 8, 'mm')).toBe('8');
+  expect(quantityFigure('mass', 0.453592371, 'in')).toBe('1');
+});

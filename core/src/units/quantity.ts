@@ -77,13 +77,17 @@ export const otherQuantityText = (kind: QuantityKind, value: number, unit: Lengt
   quantityText(kind, value, unit === 'in' ? 'mm' : 'in');
 
 /** Decimals that are typed of what is known to fewer than a thousandth. */
-const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { mass: 1, stress: 1, share: 1, density: 4 };
+const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { stress: 1, share: 1, density: 4 };
 
-/** A quantity as it is typed, without its unit: a mass, a stress and a share to a tenth, a mass below 1 to a thousandth. */
+/**
+ * A quantity as it is typed, without its unit: a mass to a thousandth, a stress and a share to a tenth. What is a round
+ * figure in the unit that the shop does not use was given in that, and is shown to a tenth: 8 kg is 17.6 lb.
+ */
 export function quantityFigure(kind: QuantityKind, value: number, unit: LengthUnit): string {
   const shown = value / UNITS[kind][unit].size;
-  const decimals = kind === 'mass' && Math.abs(shown) < 1 ? 3 : (DECIMALS[kind] ?? 3);
-  return String(Number(shown.toFixed(decimals)));
+  const tenths = (value / UNITS[kind][unit === 'in' ? 'mm' : 'in'].size) * 10;
+  const foreign = kind === 'mass' && Math.abs(shown) >= 1 && Math.abs(tenths - Math.round(tenths)) < 1e-9;
+  return String(Number(shown.toFixed(foreign ? 1 : (DECIMALS[kind] ?? 3))));
 }
 
 const NUMBER_AND_UNIT = /^([+\-−]?(?:\d+\.?\d*|\.\d+))\s*(.*)$/;

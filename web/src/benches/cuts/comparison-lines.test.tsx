@@ -20,7 +20,7 @@ it('tells the sprayer’s plans apart by what they cost, by where they cut, and 
     'Joints',
     'To decide',
     'Cuts, level from the datum',
-    'Goes',
+    'Removed or lost',
     'Re-drilled or re-welded',
     'Operations',
     'Mass of the frame',
