@@ -41,7 +41,7 @@ export const HELP = `splay: a job file without the web
   splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
   splay export job.json --as marks            the marks sheet as JSON
 
-  --plan NAME  with a variant in hand, not with the plan that is
+  --plan NAME  evaluate a variant as if it were the current plan
   --out FILE   write there and not to the screen
   exit codes   0 good · 1 the plan has something that must stop · 2 the file is not right · 64 the call is not right
 `;
@@ -53,7 +53,7 @@ const choose = <T extends string>(value: string | undefined, choices: readonly T
   return found;
 };
 
-/** The job with the plan in hand that was asked for. */
+/** The job with the current plan that was asked for. */
 function withPlan(file: JobFile, name: string | undefined): JobFile {
   if (name === undefined || name === file.job.plan.name) return file;
   const job = takeUp(file.job, name);

@@ -81,11 +81,14 @@ export function gatesOf(job: Job, result: PlanResult, readings: readonly Reading
           bench: 'cuts',
         },
         {
-          name: 'Everything decided',
+          name:
+            warnings.length === 0
+              ? 'Everything decided'
+              : `${warnings.length} ${warnings.length === 1 ? 'thing' : 'things'} to decide`,
           passed: warnings.length === 0,
           detail:
             warnings.length > 0
-              ? `${warnings.length} to decide: ${warnings[0]?.message ?? ''}`
+              ? (warnings[0]?.message ?? '')
               : accepted.length > 0
                 ? accepted.map((conflict) => acceptedText(conflict)).join('; ')
                 : 'nothing to decide',

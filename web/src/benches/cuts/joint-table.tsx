@@ -31,7 +31,7 @@ export const JointTable = still(function JointTable({
   );
   return (
     <>
-      <PanelHeading>Ends meet</PanelHeading>
+      <PanelHeading>How the ends meet</PanelHeading>
       <table className="w-full text-sm">
         <thead className="text-pencil">
           <tr>

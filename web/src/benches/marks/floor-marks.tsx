@@ -79,7 +79,7 @@ function MarkCard({
         </span>
       </div>
       {others.length > 0 && (
-        <dl className="mt-1 flex flex-wrap gap-x-4 text-sm text-pencil">
+        <dl className="mt-1 flex flex-wrap gap-x-4 text-base text-pencil">
           {others.map(({ column, cell }) => (
             <div key={column.title} className="flex gap-1">
               <dt>{column.title}</dt>

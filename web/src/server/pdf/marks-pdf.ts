@@ -31,7 +31,7 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
     const yours = id === 'checks' ? [{ title: 'yours', share: 1.8, right: true }] : [];
     sheet.table(
       [
-        { title: '', share: id === 'checks' ? 4 : 1.3 },
+        { title: '', share: id === 'checks' ? 4 : rows.some(({ lettered }) => lettered) ? 1 : 2.4 },
         ...columns.map(({ title, figure, share }) => ({ title: title.toLowerCase(), share, right: figure })),
         ...yours,
       ],
