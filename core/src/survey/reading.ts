@@ -69,7 +69,7 @@ export function judgeReading(
   const show = (mm: number) => lengthText(Math.abs(mm), finer(format), true);
   const way = WAYS[control.kind][off > 0 ? 0 : 1];
   if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: 'right' };
-  if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch'))
+  if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch') + 1e-9)
     return { verdict: 'misread', off, tolerance, message: `an inch ${way}: read from the 1 in mark? Take it again` };
   return { verdict: 'off', off, tolerance, message: `${show(off)} ${way}, allowed ${show(tolerance)}` };
 }

@@ -14,3 +14,10 @@ it.each([
 ])('an angle is shown as %s', (shown, expected) => {
   expect(shown).toBe(expected);
 });
+
+it('has its minus below 0 only, and its places only where they are asked for', () => {
+  expect(angleText(-0.1, 2)).toBe('−5.73°');
+  expect(angleText(0, 2)).toBe('0°');
+  expect(angleText(Math.PI / 4, 2, false)).toBe('45°');
+  expect(angleText(Math.PI / 4, 2)).toBe('45.00°');
+});

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { unwrap } from '../input-error.ts';
-import { formatLength, inches, lengthText, nudgeOf, otherUnitText, parseLength, type InchDivision } from './index.ts';
+import {
+  finer,
+  formatLength,
+  inches,
+  lengthText,
+  nudgeOf,
+  otherUnitText,
+  parseLength,
+  type InchDivision,
+} from './index.ts';
 
 const read = (text: string, unit: 'in' | 'mm' = 'in') => unwrap(parseLength(text, unit));
 const refusal = (text: string) => {
@@ -156,5 +165,62 @@ describe('nudgeOf', () => {
   it('is the shown division', () => {
     expect(nudgeOf({ unit: 'in', division: 16 })).toBe(1.5875);
     expect(nudgeOf({ unit: 'mm', division: 16 })).toBe(1);
+  });
+});
+
+describe('finer', () => {
+  it('is 1/32 at least, and leaves what is finer already or decimal', () => {
+    const of = (division: InchDivision) => finer({ unit: 'in', division }).division;
+    expect(([8, 16, 32, 64, 'decimal'] as const).map(of)).toEqual([32, 32, 32, 64, 'decimal']);
+    expect(finer({ unit: 'mm', division: 16 }).unit).toBe('mm');
+  });
+});
+
+describe('nuances, signs and zeros', () => {
+  it('a decimal below 0 has its minus, and zeros at its end are dropped only there', () => {
+    expect(lengthText(-314.3, { unit: 'mm', division: 16 })).toBe('−314.3');
+    expect(lengthText(100, { unit: 'mm', division: 16 })).toBe('100');
+    expect(lengthText(100.04, { unit: 'mm', division: 16 })).toBe('100');
+    expect(lengthText(inches(10.05), { unit: 'in', division: 'decimal' })).toBe('10.05');
+    expect(lengthText(inches(-10.5), { unit: 'in', division: 'decimal' })).toBe('−10.5');
+    expect(lengthText(0, { unit: 'mm', division: 16 })).toBe('0');
+  });
+
+  it('is neither scant nor full up to a quarter of a division, both ways', () => {
+    expect(shown(inches(5 + 0.25 / 16))).toBe('5');
+    expect(shown(inches(5 - 0.25 / 16))).toBe('5');
+    expect(shown(inches(5 + 0.26 / 16))).toBe('5 full');
+    expect(shown(inches(5 - 0.26 / 16))).toBe('5 scant');
+  });
+
+  it('gives the other unit of either', () => {
+    expect(otherUnitText(254, { unit: 'in', division: 16 })).toBe('254 mm');
+    expect(otherUnitText(254, { unit: 'mm', division: 16 })).toBe('10 in');
+  });
+
+  it('nudges decimal inches by a hundredth', () => {
+    expect(nudgeOf({ unit: 'in', division: 'decimal' })).toBeNear(0.254, 1e-12);
+  });
+});
+
+describe('at the edges of what is read', () => {
+  it.each([
+    ['50 m', 50_000],
+    ['-50 m', -50_000],
+    ['+3', 76.2],
+    ['.75 in', 19.05],
+    ['-0', 0],
+  ])('reads %s', (text, mm) => {
+    expect(read(text)).toBeNear(mm, 1e-9);
+    expect(Object.is(read('-0'), 0)).toBe(true);
+  });
+
+  it('trims what it quotes', () => {
+    const told = (text: string) => {
+      const outcome = parseLength(text, 'in');
+      return outcome.ok ? '' : outcome.problem.message;
+    };
+    expect(told('  60 m ')).toMatch(/^“60 m” is longer/);
+    expect(told('  12,5 ')).toMatch(/^“12,5” has a comma/);
   });
 });
