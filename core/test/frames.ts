@@ -57,7 +57,7 @@ const USUAL = {
   lengthen: { section: null, align: IN_LINE },
   extend: { section: null, align: IN_LINE, cut: null },
 } as const;
-type Usual = 'transition' | 'rise' | 'align' | 'cut';
+type Usual = 'transition' | 'rise' | 'section' | 'align' | 'cut';
 
 type WithUsual<T> = T extends { kind: keyof typeof USUAL }
   ? Omit<T, Usual> & Partial<Pick<T, Extract<keyof T, Usual>>>

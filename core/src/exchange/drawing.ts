@@ -1,5 +1,4 @@
 import { sectionLookup } from '../frame/index.ts';
-import type { Job } from '../job/index.ts';
 import {
   type DrawnPoint,
   emptyPlan,
@@ -7,6 +6,7 @@ import {
   insideEdge,
   type Piece,
   planOutline,
+  type PlanInput,
   type PlanResult,
   sideOutline,
 } from '../plan/index.ts';
@@ -46,7 +46,7 @@ const MARK_RADIUS = 6;
 const turned = (points: readonly DrawnPoint[]): DrawnPoint[] => points.map(([x, y]) => [x, -y]);
 
 /** A view of a job in real size: the donor before, the frame as built, what is new and what is cut away. */
-export function drawingOf(job: Job, view: DrawingView, result: PlanResult = evaluatePlan(job)): Shape[] {
+export function drawingOf(job: PlanInput, view: DrawingView, result: PlanResult = evaluatePlan(job)): Shape[] {
   const section = sectionLookup(job.donor);
   const donor = evaluatePlan({ ...job, plan: emptyPlan(job.plan.name) });
   const outlines = (piece: Piece): DrawnPoint[][] =>

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { donor, inputOf, plainFrame } from '../../test/frames.ts';
 import type { Rail, Station } from '../frame/index.ts';
+import { ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
-import { evaluatePlan, letterOf } from './index.ts';
+import { carryOutEdit, evaluatePlan, letterOf } from './index.ts';
 
 /** A rail whose rear half stands `out` farther out and `up` higher, joined by a short ramp that the cut takes away. */
 const stepped = (out: number, up: number, yaw = 0, pitch = 0): Rail => {
@@ -53,6 +54,44 @@ describe('how two ends meet', () => {
     expect(verdict(stepped(0, 0, 0, degrees(angle)))).toBe(expected);
   });
 
+  describe('where a rail is cut through and opened by an angle', () => {
+    // Nothing comes out: the far edge of a rail 150 deep opens by 150 · sin of the angle, along the rail ahead.
+    const opened = (angle: number, pivot: 'top' | 'bottom' = 'top') =>
+      evaluatePlan(
+        inputOf(plainFrame(), {
+          kind: 'pie-cut',
+          at: donor(3000),
+          pivot,
+          mode: 'open',
+          turned: 'rear',
+          amount: { by: 'angle', angle },
+          wedge: 'square',
+        }),
+      );
+
+    it('gapes at the edge away from the pivot, and touches at the other', () => {
+      const [top, bottom] = (['top', 'bottom'] as const).map((pivot) => opened(0.1, pivot).joints[0]!.sides.left);
+      expect(top).toMatchObject({ verdict: 'needs-a-transition-piece' });
+      expect([top!.gapTop, bottom!.gapBottom].map((gap) => Math.abs(gap) < 1e-9)).toEqual([true, true]);
+      expect(top!.gapBottom).toBeNear(150 * Math.sin(0.1), 1e-9);
+      expect(bottom!.gapTop).toBeNear(150 * Math.sin(0.1), 1e-9);
+    });
+
+    it('meets no longer once it gapes by more than the rulebook fills', () => {
+      const { rules } = inputOf(plainFrame());
+      const limit = Math.asin(ruleValue(rules, 'joint/gap') / 150);
+      expect(opened(limit * 0.999).joints[0]!.verdict).toBe('dress');
+      expect(opened(limit * 1.001).joints[0]!.verdict).toBe('needs-a-transition-piece');
+    });
+
+    it('says by how much and where, and that a wedge fills it', () => {
+      const conflict = opened(0.1).conflicts.find(({ code }) => code.startsWith('joint-'))!;
+      // 150 · sin 0.1 = 14.975 mm, 0.5896 in.
+      expect(conflict.message).toMatch(/^Joint A: ends do not meet, open 9\/16 in full at the bottom\.$/);
+      expect(conflict.waysOut.at(-1)!.say).toMatch(/Fill the opening with a wedge/);
+    });
+  });
+
   it('the shop can change where each verdict begins', () => {
     const input = inputOf(plainFrame({}, stepped(4, 0)), {
       kind: 'shorten',
@@ -79,6 +118,24 @@ describe('how two ends meet', () => {
     expect(joint!.sides.left.verdict).toBe('meets');
     expect(joint!.sides.right).toMatchObject({ verdict: 'needs-a-transition-piece', dy: 5 });
     expect(joint!.verdict).toBe('needs-a-transition-piece');
+  });
+
+  it('a transition piece is offered where the frame has room for it, and only there', () => {
+    const offered = (end: number) => {
+      const rail = stepped(0, 40).map((station) => (station.x === 6000 ? { ...station, x: end } : station));
+      const input = inputOf(plainFrame({ axles: [] }, rail), {
+        kind: 'shorten',
+        from: donor(3000),
+        to: donor(3200),
+      });
+      const [conflict] = evaluatePlan(input).conflicts.filter(({ code }) => code === 'joint-needs-a-transition-piece');
+      return { input, edit: conflict!.waysOut.find(({ say }) => say.startsWith('Put a transition piece'))?.edit };
+    };
+    const { input, edit } = offered(6000);
+    const bridged = evaluatePlan(carryOutEdit(input, edit!, 'x'));
+    expect(bridged.conflicts.map(({ code }) => code)).not.toContain('joint-needs-a-transition-piece');
+    expect(bridged.operations.map(({ status }) => status)).toEqual(['done']);
+    expect(offered(3300).edit).toBeUndefined();
   });
 
   it('letters run A to Z and on', () => {

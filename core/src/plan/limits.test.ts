@@ -1,0 +1,163 @@
+import { describe, expect, it } from 'vitest';
+import { built, donor, inputOf, plainFrame } from '../../test/frames.ts';
+import type { Crossmember, Feature, Frame } from '../frame/index.ts';
+import { type RuleId, ruleValue } from '../rules/index.ts';
+import { type Conflict, evaluatePlan, type PlanInput } from './index.ts';
+
+/** Every limit is tried on both sides: what is a hair within it, and what is a hair beyond. */
+const HAIR = 0.01;
+
+const feature = (id: string, x: number, changes: Partial<Feature> = {}): Feature => ({
+  ...plainFrame().features[0]!,
+  id,
+  name: id,
+  x,
+  diameter: 0,
+  movable: 're-drill',
+  ...changes,
+});
+const withFeatures = (...features: Feature[]): Frame =>
+  plainFrame({ features: [...plainFrame().features, ...features] });
+const lengthen = (at: number, length: number) => ({ kind: 'lengthen', at: donor(at), length }) as const;
+const found = (input: PlanInput, code: string): readonly Conflict[] =>
+  evaluatePlan(input).conflicts.filter((conflict) => conflict.code === code);
+const rule = (id: RuleId) => ruleValue({ profile: 'weld-and-reinforce', changes: {} }, id);
+
+describe('a hole near a joint', () => {
+  const limit = rule('joint/hole-distance');
+  const near = (x: number, changes: Partial<Feature> = {}) =>
+    found(inputOf(withFeatures(feature('h', x, changes)), lengthen(2000, 300)), 'near-joint').map(({ message }) =>
+      message.replace(/^.*from joint /, ''),
+    );
+
+  it('is told of when it is nearer than the rulebook says, ahead of the joint and behind it', () => {
+    expect(near(2000 - limit + HAIR)).toEqual(['A.']);
+    expect(near(2000 - limit - HAIR)).toEqual([]);
+    expect(near(2000 + limit - HAIR)).toEqual(['B.']);
+    expect(near(2000 + limit + HAIR)).toEqual([]);
+  });
+
+  it('is measured from the nearer edge of its fastening or hole, not from its middle', () => {
+    expect(near(2000 - limit - 39, { behind: 40 })).toEqual(['A.']);
+    expect(near(2000 - limit - 41, { behind: 40 })).toEqual([]);
+    expect(near(2000 + limit + 39, { ahead: 40 })).toEqual(['B.']);
+    expect(near(2000 + limit + 41, { ahead: 40 })).toEqual([]);
+    expect(near(2000 - limit - 5, { diameter: 12 })).toEqual(['A.']);
+    expect(near(2000 - limit - 7, { diameter: 12 })).toEqual([]);
+  });
+
+  it('says how far it is', () => {
+    const [conflict] = found(inputOf(withFeatures(feature('h', 2000 - 25.4)), lengthen(2000, 300)), 'near-joint');
+    expect(conflict!.message).toBe('h is 1 in from joint A.');
+  });
+});
+
+describe('a joint ahead of the rearmost hanger', () => {
+  const rules = { profile: 'bolt-ahead-weld-behind', changes: {} } as const;
+  const welded = (at: number, kind: Feature['kind'] = 'spring-hanger', other: Feature[] = []) =>
+    found(
+      { ...inputOf(withFeatures(feature('hanger', 4000, { kind }), ...other), lengthen(at, 100)), rules },
+      'ahead-of-hanger',
+    ).map(({ message }) => message.slice(0, 7));
+
+  it('stops the plan ahead of it, and not behind', () => {
+    // Ahead of the hanger both joints of the new piece are ahead of it: it moves back with the rail.
+    expect(welded(4000 - HAIR)).toEqual(['Joint A', 'Joint B']);
+    expect(welded(4000 + HAIR)).toEqual([]);
+  });
+
+  it('goes by the rearmost of several, and by hangers and links only', () => {
+    expect(welded(4200, 'spring-hanger', [feature('last', 4500, { kind: 'link-bracket' })])).toEqual([
+      'Joint A',
+      'Joint B',
+    ]);
+    expect(welded(3000, 'tank-strap')).toEqual([]);
+  });
+});
+
+describe('a line along the rail', () => {
+  const framed = (slack: number) =>
+    plainFrame({ lines: [{ id: 'b', name: 'Brake line', kind: 'brake', side: 'left', from: 800, to: 4200, slack }] });
+  const said = (change: number, slack = 50) =>
+    found(
+      inputOf(
+        framed(slack),
+        change > 0 ? lengthen(2000, change) : { kind: 'shorten', from: donor(2000), to: donor(2000 - change) },
+      ),
+      'line-length',
+    ).map(({ message, waysOut }) => [message, waysOut[0]!.say]);
+
+  it('is left alone while it changes by less than half a millimetre', () => {
+    expect(said(0.49)).toEqual([]);
+    expect(said(-0.49)).toEqual([]);
+    expect(said(0.51)).toHaveLength(1);
+    expect(said(-0.51)).toHaveLength(1);
+  });
+
+  it('takes up what its slack gives, and not more', () => {
+    expect(said(50)[0]).toEqual([expect.stringMatching(/must reach 1 15\/16 in full farther/), 'Use the slack.']);
+    expect(said(50 + HAIR)[0]![1]).toBe('Join a piece in, or replace it.');
+    expect(said(12.7, 0)[0]![1]).toBe('Join a piece in, or replace it.');
+  });
+
+  it('is too long where rail comes out of it', () => {
+    expect(said(-101.6)).toEqual([['Brake line is 4 in too long.', 'Shorten it, or lay what is over in a loop.']]);
+  });
+
+  it('is routed anew where its end goes with the steel', () => {
+    const input = inputOf(framed(50), { kind: 'shorten', from: donor(4100), to: donor(4300) });
+    expect(found(input, 'line-length')[0]!.message).toMatch(/ends on steel that is taken out: route it anew/);
+  });
+});
+
+describe('a group', () => {
+  const group = 'rear-suspension';
+  const frame: Frame = {
+    ...withFeatures(feature('link', 3400, { group })),
+    groups: [{ id: group, name: 'Rear suspension' }],
+    axles: plainFrame().axles.map((axle) => (axle.role === 'rear' ? { ...axle, group } : axle)),
+  };
+  const limit = rule('group/moved');
+
+  it('is split beyond what the rulebook lets it move, longer or shorter', () => {
+    // The link stands beside the axle: what the rail grows by, less than that the distance does.
+    expect(found(inputOf(frame, lengthen(3900, limit)), 'group-split')).toEqual([]);
+    expect(found(inputOf(frame, lengthen(3900, limit * 2)), 'group-split')).toHaveLength(1);
+    const out = { kind: 'shorten', from: donor(3900), to: donor(3900 + limit * 2) } as const;
+    expect(found(inputOf(frame, out), 'group-split')[0]!.message).toMatch(/shrinks by/);
+  });
+
+  it('is not split by a cut beside it', () => {
+    expect(found(inputOf(frame, lengthen(4600, 300), lengthen(2000, 300)), 'group-split')).toEqual([]);
+  });
+});
+
+describe('a piece without a crossmember', () => {
+  const member = (x: number): Crossmember => ({
+    id: `c${x}`,
+    name: `Crossmember ${x}`,
+    x,
+    length: 60,
+    depth: 80,
+    below: 30,
+    fixing: 'bolted',
+    removable: true,
+    mass: 4,
+  });
+  const said = (...crossmembers: Crossmember[]) =>
+    found(inputOf(plainFrame({ crossmembers }), lengthen(2000, 300), lengthen(3000, 300)), 'no-crossmember').map(
+      ({ message }) => message.split(' has ')[0],
+    );
+
+  it('is named by the joints that bound it, and one added to it is its way out', () => {
+    expect(said()).toEqual(['The piece ahead of A', 'The piece between B and C', 'The piece behind D']);
+    expect(said(member(1000), member(5000))).toEqual(['The piece between B and C']);
+    expect(said(member(1000), member(2500), member(5000))).toEqual([]);
+    const [conflict] = found(
+      inputOf(plainFrame({ crossmembers: [member(1000), member(5000)] }), lengthen(2000, 300), lengthen(3000, 300)),
+      'no-crossmember',
+    );
+    // The middle of 2000 … 3000, which stands 300 farther back.
+    expect(conflict!.waysOut[0]!.edit).toEqual({ do: 'add-crossmember', at: built(2800) });
+  });
+});
