@@ -65,6 +65,13 @@ describe('tables', () => {
     ]);
   });
 
+  it('without a row are their header and nothing after it', () => {
+    const bare = { ...job, donor: { ...job.donor, controlPoints: [], controlMeasurements: [] } };
+    const text = writeJobTable('control-points', bare, [], 'in');
+    expect(text.split('\n')).toEqual([expect.stringMatching(/^id,name,/), '']);
+    expect(readJobTable('control-points', text, bare).donor.controlPoints).toEqual([]);
+  });
+
   it('take what can be typed as a length, and either unit', () => {
     const csv = "side,x [in],halfWidth [mm],top [in],section\nboth,-32,380,0,rail\nboth,16' 1,400,1/2,rail\n";
     const { donor } = readJobTable('stations', csv, job);

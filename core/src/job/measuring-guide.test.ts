@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import type { Frame } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
-import { type Job, measuringGuide, parseJobFile } from './index.ts';
+import { type Job, measuringGuide, newJob, parseJobFile } from './index.ts';
 
 const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
 const asked = (changes: Partial<Frame>, id: string, other: Partial<Job> = {}) =>
@@ -56,4 +56,35 @@ it('names suspension brackets that are in no group', () => {
   expect(asked({}, 'body', { body: { ...job.body!, wheelbase: 0 } }).state).toBe('missing');
   expect(asked({}, 'body-weights', { body: { ...job.body!, masses: [] } }).state).toBe('missing');
   expect(asked({}, 'body-weights').where).toBe('6920\u00a0lb in all');
+});
+
+it('does not take for measured what is only assumed', () => {
+  const assumed = (...kinds: readonly string[]) => ({
+    features: job.donor.features.map((feature) =>
+      kinds.includes(feature.kind) ? { ...feature, origin: 'assumed' as const } : feature,
+    ),
+  });
+  expect(asked(assumed('identity-stamp'), 'stamp')).toMatchObject({
+    state: 'partly',
+    where: expect.stringMatching(/^only assumed so far: /),
+  });
+  expect(asked(assumed('spring-hanger'), 'suspension').state).toBe('partly');
+  expect(asked(assumed('hole'), 'datum').state).toBe('missing');
+  const axles = job.donor.axles.map((axle) => ({ ...axle, origin: 'assumed' as const }));
+  expect(asked({ axles }, 'axles').state).toBe('missing');
+});
+
+it('begins a new job with what was typed, and nothing else counts as measured', () => {
+  const fresh = newJob({
+    name: 'New',
+    donor: 'Donor',
+    display: { unit: 'in', division: 16 },
+    wheelbase: 3300,
+    ahead: 600,
+    behind: 1100,
+    outsideWidth: 820,
+    tyreRadius: 360,
+    section: { kind: 'channel', depth: 160, flange: 65, thickness: 6 },
+  });
+  expect(measuringGuide(fresh).flatMap(({ id, state }) => (state === 'there' ? [id] : []))).toEqual(['sections']);
 });

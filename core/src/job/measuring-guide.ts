@@ -165,13 +165,13 @@ function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: number)
 
 function axlesAsk(donor: Frame): Ask {
   const unrated = donor.axles.filter(({ rating }) => rating === undefined);
-  const assumed = donor.axles.filter(({ origin }) => origin === 'assumed');
+  const assumed = assumedOf(donor.axles);
   return {
     id: 'axles',
     what: 'Axles: station, height, tyre, rating',
     where:
       assumed.length > 0
-        ? `heights are only assumed: ${assumed.map(({ name }) => name).join(', ')}`
+        ? onlyAssumed(assumed)
         : unrated.length > 0
           ? `no rating yet: ${unrated.map(({ name }) => name).join(', ')}`
           : `${donor.axles.length} entered`,
@@ -181,8 +181,15 @@ function axlesAsk(donor: Frame): Ask {
   };
 }
 
+/** Names of what has only been assumed to be where it stands. */
+const assumedOf = (things: readonly Pick<Feature, 'name' | 'origin'>[]): readonly string[] =>
+  things.flatMap(({ name, origin }) => (origin === 'assumed' ? [name] : []));
+
+const onlyAssumed = (names: readonly string[]): string => `only assumed so far: ${names.slice(0, 3).join(', ')}`;
+
 function suspensionAsk(brackets: readonly Feature[], at: (x: number) => string): Ask {
   const loose = brackets.filter(({ group }) => group === undefined);
+  const assumed = assumedOf(brackets);
   return {
     id: 'suspension',
     what: 'Spring, link and shock brackets, each in its group',
@@ -194,9 +201,11 @@ function suspensionAsk(brackets: readonly Feature[], at: (x: number) => string):
               .map(({ name, x }) => `${name} at ${at(x)}`)
               .slice(0, 3)
               .join(', ')}`
-          : `${brackets.length} brackets, all in groups`,
+          : assumed.length > 0
+            ? onlyAssumed(assumed)
+            : `${brackets.length} brackets, all in groups`,
     answers: 'whether a cut would pull a suspension apart',
-    state: brackets.length === 0 ? 'missing' : loose.length > 0 ? 'partly' : 'there',
+    state: brackets.length === 0 ? 'missing' : loose.length > 0 || assumed.length > 0 ? 'partly' : 'there',
     part: 'features',
   };
 }
@@ -209,12 +218,14 @@ function presence(
   answers: string,
 ): Ask {
   const [first] = found;
+  const assumed = assumedOf(found);
+  const entered = first && found.length === 1 ? `at ${at(first.x)}` : `${found.length} entered`;
   return {
     id,
     what,
-    where: first ? (found.length === 1 ? `at ${at(first.x)}` : `${found.length} entered`) : 'not entered yet',
+    where: !first ? 'not entered yet' : assumed.length > 0 ? onlyAssumed(assumed) : entered,
     answers,
-    state: first ? 'there' : 'missing',
+    state: !first ? 'missing' : assumed.length > 0 ? 'partly' : 'there',
     part: 'features',
   };
 }

@@ -1,0 +1,54 @@
+import { expect, type Page, test } from '@playwright/test';
+import { ledger, newFlagship, openBench, openDemoShop } from './steps.ts';
+
+const job = (page: Page, name: string) => page.getByRole('listitem').filter({ hasText: name });
+
+test('a job is copied, archived and put back, deleted and brought back', async ({ page }) => {
+  await openDemoShop(page);
+  await newFlagship(page, 'Van to keep');
+  await page.reload();
+
+  await page.getByRole('button', { name: 'Copy: Van to keep' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]+/);
+  await expect(page.getByRole('banner')).toContainText('Van to keep, copy');
+  await expect(ledger(page, 'Wheelbase')).toHaveText('155 3⁄4');
+
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Archive: Van to keep, copy' }).click();
+  const archived = page.locator('details', { hasText: /^Archived/ });
+  await archived.locator('summary').click();
+  await expect(archived.getByRole('listitem').filter({ hasText: 'Van to keep, copy' })).toBeVisible();
+  await archived.getByRole('button', { name: 'Put back on the list: Van to keep, copy' }).click();
+  await expect(page.getByRole('heading', { name: 'Van to keep, copy' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Delete: Van to keep, copy' }).click();
+  await expect(page.getByRole('heading', { name: 'Van to keep, copy' })).toHaveCount(0);
+  const deleted = page.locator('details', { hasText: /^Deleted/ });
+  await deleted.locator('summary').click();
+  await expect(deleted).toContainText('can be brought back for 30 days');
+  await deleted.getByRole('button', { name: 'Bring back: Van to keep, copy' }).click();
+  await expect(page.getByRole('heading', { name: 'Van to keep, copy' })).toBeVisible();
+  await expect(job(page, 'Van to keep, copy').getByRole('link').first()).toBeVisible();
+});
+
+test('a stop stands over the fields and on the sheets, and a way out takes it away in one step', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Stopped van');
+  await openBench(page, id, 'cuts');
+  const place = page.getByRole('textbox', { name: 'Where, level from the datum hole' });
+  await place.fill('112');
+  await place.press('Enter');
+  const notice = page.getByRole('complementary', { name: 'Cuts' }).getByRole('alert');
+  await expect(notice).toContainText('stop this plan');
+  await page.getByRole('link', { name: 'Marks' }).click();
+  await expect(page.getByText(/not released/i).first()).toBeVisible();
+
+  await page.getByRole('link', { name: 'Cuts' }).click();
+  await notice
+    .getByRole('button', { name: /^Move the cut/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: /^Stop: / })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(place).toHaveValue('112');
+});
