@@ -49,10 +49,9 @@ test('nor have plans side by side', async ({ page }) => {
   expect(await faults(page)).toEqual([]);
 });
 
-test('nor has the night shop, nor the drawing as tables, nor the parts of the donor', async ({ page }) => {
+test('nor have the drawing as tables and the fields of every operation in the night shop', async ({ page }) => {
   await openDemoShop(page);
-  const id = await newFlagship(page, 'Van by night');
-  await openBench(page, id, 'cuts');
+  await openBench(page, await newFlagship(page, 'Van by night'), 'cuts');
   await page.getByRole('button', { name: 'Table' }).click();
   expect(await faults(page)).toEqual([]);
   await page.getByRole('button', { name: 'Drawing' }).click();
@@ -61,7 +60,12 @@ test('nor has the night shop, nor the drawing as tables, nor the parts of the do
     await page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
     expect([kind, await faults(page)]).toEqual([kind, []]);
   }
-  await openBench(page, id, 'donor');
+});
+
+test('nor have the parts of the donor in the night shop', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Donor by night'), 'donor');
+  await page.getByRole('button', { name: 'Night shop: dark' }).click();
   for (const part of ['What next', 'Stations', 'Features', 'Crossmembers', 'Lines, weights', 'Control', 'Frame']) {
     await page.getByRole('tab', { name: part }).click();
     expect([part, await faults(page)]).toEqual([part, []]);

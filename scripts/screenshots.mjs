@@ -62,6 +62,14 @@ try {
   await shot('cuts-shorten');
   await page.getByRole('button', { name: /^Compare with/ }).click();
   await shot('plans-side-by-side');
+  // A cut through the rear suspension, and back again.
+  await page.goto(`${base}${van}/cuts`);
+  const place = page.getByRole('textbox', { name: 'Where, level from the datum hole' });
+  await place.fill('112');
+  await place.press('Enter');
+  await shot('cuts-stopped');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByText('saved as revision').waitFor();
   await page.goto(`${base}${pickup}/donor`);
   await shot('donor-what-next');
   await page.goto(`${base}/print/${van.split('/').pop()}/marks`);

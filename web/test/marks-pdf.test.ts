@@ -55,7 +55,7 @@ describe('the marks sheet as a PDF, read back', () => {
     for (const [index] of operationsFor(first!).entries()) {
       const animal = ZOO[index % ZOO.length]!;
       const [name, operation] = operationsFor(animal)[index]!;
-      const job = { ...van, body: null, ...planned(animal, operation) };
+      const job = { ...van, ...planned(animal, operation) };
       const text = await textOf(job);
       for (const line of markSheet(job, evaluatePlan(job)).lines)
         expect(text, `${animal.name}, ${name}`).toMatch(pattern(line.from.top, job.display));

@@ -1,6 +1,7 @@
 import { Archive, ArchiveRestore, Copy, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../client/api.ts';
+import { useAwake } from '../client/use-awake.ts';
 
 interface JobToolsProps {
   readonly id: string;
@@ -12,6 +13,7 @@ type Place = JobToolsProps['place'];
 
 /** What can be done with a job as a whole: copied, put away, deleted, and brought back. */
 export function JobTools({ id, name, place }: JobToolsProps) {
+  const awake = useAwake();
   const [problem, setProblem] = useState('');
   const go = async (
     asked: Promise<{ readonly ok: boolean; readonly detail?: string }>,
@@ -29,6 +31,7 @@ export function JobTools({ id, name, place }: JobToolsProps) {
       className={words ? 'button' : 'p-2 text-pencil hover:text-graphite'}
       aria-label={`${label}: ${name}`}
       title={label}
+      disabled={!awake}
       onClick={onClick}
     >
       <Icon size={16} aria-hidden="true" />

@@ -2,6 +2,7 @@ import { inches, jobFileOf, type LengthUnit, newJob, STOCK_SECTIONS, writeJobFil
 import { Plus } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { api } from '../client/api.ts';
+import { useAwake } from '../client/use-awake.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { LengthField } from '../ui/length-field.tsx';
@@ -27,10 +28,11 @@ const ABOUT: Readonly<Record<Measure, number>> = {
 
 /** Begins a job with the first measures of a donor. */
 export function NewJob() {
+  const awake = useAwake();
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" className="button button-dark" onClick={() => setOpen(true)}>
+      <button type="button" className="button button-dark" disabled={!awake} onClick={() => setOpen(true)}>
         <Plus size={15} aria-hidden="true" />
         New job
       </button>

@@ -2,10 +2,12 @@ import { type InputProblem } from '@splay/core';
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { api } from '../client/api.ts';
+import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
 
 /** Takes a job file from this device and opens it as a new job, or says what is wrong with it. */
 export function ImportJob() {
+  const awake = useAwake();
   const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly InputProblem[]>([]);
   const take = async (file: File | undefined) => {
@@ -20,7 +22,7 @@ export function ImportJob() {
   };
   return (
     <>
-      <button type="button" className="button" onClick={() => input.current?.click()}>
+      <button type="button" className="button" disabled={!awake} onClick={() => input.current?.click()}>
         <Upload size={15} aria-hidden="true" />
         Import a job file
       </button>
@@ -51,8 +53,14 @@ export function ImportJob() {
 }
 
 export function SignOut() {
+  const awake = useAwake();
   return (
-    <button type="button" className="button" onClick={() => void api.signOut().then(() => location.assign('/sign-in'))}>
+    <button
+      type="button"
+      className="button"
+      disabled={!awake}
+      onClick={() => void api.signOut().then(() => location.assign('/sign-in'))}
+    >
       Sign out
     </button>
   );

@@ -1,5 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { api } from '../client/api.ts';
+import { useAwake } from '../client/use-awake.ts';
 
 interface SignInProps {
   readonly demo: {
@@ -21,14 +22,15 @@ const FIELDS = {
 /** Sign-in, the demo shop with one press, or the first set-up. */
 export function SignIn({ demo, first, to }: SignInProps) {
   const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
+  const [asking, setAsking] = useState(false);
+  const busy = !useAwake() || asking;
   const enter = async (email: string, password: string) => {
-    setBusy(true);
+    setAsking(true);
     setProblem('');
     const answer = await api.signIn(email, password);
     if (answer.ok) location.assign(to);
     else {
-      setBusy(false);
+      setAsking(false);
       setProblem(
         answer.reason === 'offline'
           ? answer.detail
@@ -42,9 +44,9 @@ export function SignIn({ demo, first, to }: SignInProps) {
     event.preventDefault();
     const form = Object.fromEntries([...new FormData(event.currentTarget)].map(([key, value]) => [key, String(value)]));
     if (first) {
-      setBusy(true);
+      setAsking(true);
       const answer = await api.setUp(form);
-      setBusy(false);
+      setAsking(false);
       if (!answer.ok) return setProblem(answer.problems[0]?.message ?? answer.detail);
     }
     await enter(form.email ?? '', form.password ?? '');
