@@ -8,12 +8,15 @@ import {
   type SheetColumn,
   type SheetTable,
 } from '@splay/core';
+import type { ReactNode } from 'react';
 import { Length } from './length.tsx';
 import { ReleaseNotice } from './release-notice.tsx';
 
 interface MarksTablesProps {
   readonly sheet: MarkSheet;
   readonly display: LengthFormat;
+  /** What stands between the notice that the sheet is not released and the marks. */
+  readonly children?: ReactNode;
 }
 
 export function SheetFigure({ cell, display }: { readonly cell: SheetCell; readonly display: LengthFormat }) {
@@ -21,11 +24,12 @@ export function SheetFigure({ cell, display }: { readonly cell: SheetCell; reado
 }
 
 /** The marks of both rails, the checks that prove them, and the new steel: the same on screen and on paper. */
-export function MarksTables({ sheet, display }: MarksTablesProps) {
+export function MarksTables({ sheet, display, children }: MarksTablesProps) {
   const tables = markTables(sheet);
   return (
     <div className="space-y-4">
       <ReleaseNotice sheet={sheet} />
+      {children}
       {tables.length === 0 && (
         <p className="text-pencil">Nothing to mark yet: the plan cuts nothing. Add an operation on the Cuts bench.</p>
       )}

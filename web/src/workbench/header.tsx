@@ -27,7 +27,9 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
   const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
   return (
     <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4">
-      <h1 className="heading text-xl whitespace-nowrap">{state.job.name}</h1>
+      <h1 className="heading min-w-0 shrink truncate text-xl" title={state.job.name}>
+        {state.job.name}
+      </h1>
       <p
         className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
         role="status"
@@ -46,7 +48,7 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
         title="Undo (Ctrl Z)"
       >
         <Undo2 size={15} aria-hidden="true" />
-        Undo
+        <span className="max-lg:sr-only">Undo</span>
       </button>
       <button
         type="button"
@@ -56,11 +58,11 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
         title="Redo (Ctrl Shift Z)"
       >
         <Redo2 size={15} aria-hidden="true" />
-        Redo
+        <span className="max-lg:sr-only">Redo</span>
       </button>
       <button
         type="button"
-        className={`button ${state.showBefore ? 'button-dark' : ''}`}
+        className={`button whitespace-nowrap ${state.showBefore ? 'button-dark' : ''}`}
         aria-pressed={state.showBefore}
         onPointerDown={() => onHold(true)}
         onPointerUp={() => onHold(false)}
@@ -68,7 +70,9 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
         onKeyDown={(event) => event.key === ' ' && onHold(true)}
         onKeyUp={(event) => event.key === ' ' && onHold(false)}
       >
-        Hold for before
+        <span>
+          <span className="max-lg:sr-only">Hold for </span>before
+        </span>
         <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
       </button>
       <button

@@ -58,7 +58,10 @@ export const Ledger = memo(function Ledger({ job, result, readings, gates, onBen
   const gate = gates.find((candidate) => !isPassed(candidate));
   const missing = gate?.checks.find((check) => !check.passed);
   return (
-    <ul aria-label="The figures that matter" className="pane flex h-[4.75rem] shrink-0 bg-night text-on-night">
+    <ul
+      aria-label="The figures that matter"
+      className="pane grid shrink-0 auto-rows-[4.75rem] grid-cols-5 bg-night text-on-night lg:flex lg:h-[4.75rem]"
+    >
       <Figure
         name="Wheelbase"
         value={length(after.wheelbase)}
@@ -126,7 +129,9 @@ interface FigureProps {
 
 function Figure({ name, value, note, tone = '', wide = false, onClick }: FigureProps) {
   return (
-    <li className={`min-w-0 border-r border-on-night/15 last:border-r-0 ${wide ? 'flex-[1.45]' : 'flex-1'} ${tone}`}>
+    <li
+      className={`min-w-0 border-r border-on-night/15 last:border-r-0 max-lg:border-b max-lg:last:col-span-2 ${wide ? 'flex-[1.45]' : 'flex-1'} ${tone}`}
+    >
       <button
         type="button"
         className="hover:bg-white/10 flex h-full w-full flex-col px-2.5 py-1.5 text-left"

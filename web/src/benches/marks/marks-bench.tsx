@@ -31,10 +31,9 @@ export function MarksBench(props: BenchProps) {
           The last change is not saved yet: print and PDF show the saved plan.
         </p>
       )}
-      <div className="mb-3">
+      <MarksTables sheet={sheet} display={job.display}>
         <CautionList {...cautions} />
-      </div>
-      <MarksTables sheet={sheet} display={job.display} />
+      </MarksTables>
     </>
   );
 }
