@@ -70,6 +70,39 @@ describe('markSheet', () => {
     expect(line.kerf).toBe('behind');
   });
 
+  it('says what is written beside the work that is carried out, and beside no other', () => {
+    const input = inputOf(
+      plainFrame(),
+      { kind: 'lengthen', at: donor(2000), length: 300 },
+      { kind: 'bracket', change: { what: 'remove', feature: 'datum' } },
+      { kind: 'lengthen', at: donor(9000), length: 300 },
+      { kind: 'extend', end: 'rear', length: 200 },
+    );
+    const notes = ['  Harness first. ', 'Keep the rivets.', 'Never done.', '  '];
+    const operations = input.plan.operations.map((operation, index) => ({ ...operation, note: notes[index]! }));
+    expect(sheetOf({ ...input, plan: { ...input.plan, operations } }).notes).toEqual([
+      { letters: 'A B', text: 'Harness first.' },
+      { letters: 'Remove bracket', text: 'Keep the rivets.' },
+    ]);
+    const off = operations.map((operation) => ({ ...operation, off: true }));
+    expect(sheetOf({ ...input, plan: { ...input.plan, operations: off } }).notes).toEqual([]);
+  });
+
+  it('says what stops the plan and what was accepted, and names what it is measured from', () => {
+    const strap = { ...plainFrame().features[0]!, id: 'strap', name: 'Strap', kind: 'tank-strap' as const, x: 2100 };
+    const frame = plainFrame({ features: [...plainFrame().features, { ...strap, movable: 're-drill' as const }] });
+    const input = inputOf(frame, { kind: 'shorten', from: donor(2000), to: donor(2600) });
+    const open = sheetOf(input);
+    expect([open.datum, open.stops, open.accepted]).toEqual(['Datum hole', [], []]);
+    const accepted = [{ conflict: 'feature-lost/op1/strap', reason: 'the tank goes', by: 'owner' }];
+    expect(sheetOf({ ...input, plan: { ...input.plan, accepted } }).accepted).toEqual([
+      expect.stringMatching(/^Strap is .*\. Accepted by owner because the tank goes$/),
+    ]);
+    const cut = inputOf(frame, { kind: 'lengthen', at: donor(2100), length: 100 });
+    expect(sheetOf(cut).stops).toEqual(['A cut runs through Strap.']);
+    expect(sheetOf({ ...input, donor: { ...frame, datum: 'nothing' } }).datum).toBe('front axle');
+  });
+
   it('lists holes to punch on donor steel', () => {
     const bolted = { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 3000, movable: 're-drill' as const };
     const frame = plainFrame({ features: [...plainFrame().features, bolted] });
