@@ -106,7 +106,9 @@ interface Trail {
 interface Prepared {
   readonly state: PlanState;
   readonly view: DonorView;
-  readonly measures: Measures;
+  readonly standing: Standing;
+  /** The donor's measures, by the rules they were taken under. */
+  measured: { readonly rules: Rulebook; readonly measures: Measures } | null;
   /** Control points on the donor: the same for every plan. */
   readonly onDonor: FindPoint;
   /** Ids of what carries points that name no carrier. */
@@ -166,11 +168,19 @@ function prepare(frame: Frame, context: Context): Prepared {
     carriers,
     view,
     onDonor: pointFinder(state),
+    standing,
+    measured: null,
     trail: null,
-    measures: measuresOf(standing, context, frame.material.density),
   };
   preparedFrames.set(frame, prepared);
   return prepared;
+}
+
+/** The measures of the donor as it stands. */
+function donorMeasures(before: Prepared, frame: Frame, rules: Rulebook, context: Context): Measures {
+  if (before.measured?.rules !== rules)
+    before.measured = { rules, measures: measuresOf(before.standing, context, frame.material.density) };
+  return before.measured.measures;
 }
 
 /** Carries out the operations in order, from the first that differs from the plan evaluated last on this frame. */
@@ -245,7 +255,7 @@ export function evaluatePlan(input: PlanInput): PlanResult {
       : [],
   );
   const measures = {
-    before: before.measures,
+    before: donorMeasures(before, frame, input.rules, context),
     after: measuresOf(standing, context, frame.material.density),
   };
   const datum = datumStation(frame);
