@@ -1,4 +1,4 @@
-import type { Frame, FramePoint, Rail } from '../src/frame/index.ts';
+import type { Crossmember, Feature, Frame, FramePoint, Rail } from '../src/frame/index.ts';
 import { STOCK_MATERIALS } from '../src/materials/index.ts';
 import { IN_LINE, type Operation, type Place, type Plan } from '../src/plan/index.ts';
 import type { PlanInput } from '../src/plan/index.ts';
@@ -101,4 +101,29 @@ export const pointAt = (id: string, x: number, y: number, z: number): FramePoint
   y,
   z,
   mass: 0,
+});
+
+/** A crossmember that can come out: 60 long, 80 deep, its top 30 under the rail's. */
+export const memberAt = (id: string, x: number, changes: Partial<Crossmember> = {}): Crossmember => ({
+  id,
+  name: id,
+  x,
+  length: 60,
+  depth: 80,
+  below: 30,
+  fixing: 'bolted',
+  removable: true,
+  mass: 4,
+  ...changes,
+});
+
+/** Something fastened at a point of both webs, which can be drilled elsewhere. */
+export const featureAt = (id: string, x: number, changes: Partial<Feature> = {}): Feature => ({
+  ...(plainFrame().features[0] as Feature),
+  id,
+  name: id,
+  x,
+  diameter: 0,
+  movable: 're-drill',
+  ...changes,
 });

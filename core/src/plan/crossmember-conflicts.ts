@@ -2,6 +2,7 @@ import { advise, type Finding } from './conflict.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { Context } from './context.ts';
 import type { Finder, Findings } from './findings.ts';
+import { lateWork } from './late-work.ts';
 import { nearestSteel, waysToClear } from './moving-cuts.ts';
 import { builtOf } from './tape.ts';
 
@@ -16,25 +17,7 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
     operation === null
       ? []
       : [{ say: 'Take the crossmember out first', edit: { do: 'take-off', thing, before: operation } as const }];
-  if (cutBefore !== null)
-    return [
-      {
-        ...at,
-        operation: cutBefore,
-        code: 'cut-before-taken-off',
-        severity: 'stop',
-        message: `A cut runs through ${name} while it is still in: it is ${fate === 'removed' ? 'taken out' : 'moved'} only after the cut.`,
-        waysOut:
-          operation === null
-            ? []
-            : [
-                {
-                  say: fate === 'removed' ? 'Take it out before the cut' : 'Move it before the cut',
-                  edit: { do: 'order', operation, before: cutBefore },
-                },
-              ],
-      },
-    ];
+  if (cutBefore !== null) return [lateWork(at, { name, fate, operation, cutBefore }, 'in')];
   if (fate === 'cut-through')
     return [
       {

@@ -3,6 +3,7 @@ import { advise, type Finding, type WayOut } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { Context } from './context.ts';
+import { lateWork } from './late-work.ts';
 import { nearestSteel, waysToClear } from './moving-cuts.ts';
 import { builtOf } from './tape.ts';
 
@@ -63,25 +64,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
             : [...clear(operation), ...advise('Move the cut well clear of the stamp.')],
       },
     ];
-  if (cutBefore !== null)
-    return [
-      {
-        ...at,
-        operation: cutBefore,
-        code: 'cut-before-taken-off',
-        severity: 'stop',
-        message: `A cut runs through ${feature.name} while it is still on: it is ${fate === 'removed' ? 'taken off' : 'moved'} only after the cut.`,
-        waysOut:
-          operation === null
-            ? []
-            : [
-                {
-                  say: fate === 'removed' ? 'Take it off before the cut' : 'Move it before the cut',
-                  edit: { do: 'order', operation, before: cutBefore },
-                },
-              ],
-      },
-    ];
+  if (cutBefore !== null) return [lateWork(at, { name: feature.name, fate, operation, cutBefore }, 'on')];
   if (fate === 'cut-through')
     return [
       {

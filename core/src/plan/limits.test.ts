@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { built, donor, inputOf, plainFrame } from '../../test/frames.ts';
+import { built, donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import type { Crossmember, Feature, Frame } from '../frame/index.ts';
 import { type RuleId, ruleValue } from '../rules/index.ts';
 import { type Conflict, evaluatePlan, type PlanInput } from './index.ts';
@@ -7,15 +7,6 @@ import { type Conflict, evaluatePlan, type PlanInput } from './index.ts';
 /** Every limit is tried on both sides: what is a hair within it, and what is a hair beyond. */
 const HAIR = 0.01;
 
-const feature = (id: string, x: number, changes: Partial<Feature> = {}): Feature => ({
-  ...plainFrame().features[0]!,
-  id,
-  name: id,
-  x,
-  diameter: 0,
-  movable: 're-drill',
-  ...changes,
-});
 const withFeatures = (...features: Feature[]): Frame =>
   plainFrame({ features: [...plainFrame().features, ...features] });
 const lengthen = (at: number, length: number) => ({ kind: 'lengthen', at: donor(at), length }) as const;
@@ -26,7 +17,7 @@ const rule = (id: RuleId) => ruleValue({ profile: 'weld-and-reinforce', changes:
 describe('a hole near a joint', () => {
   const limit = rule('joint/hole-distance');
   const near = (x: number, changes: Partial<Feature> = {}) =>
-    found(inputOf(withFeatures(feature('h', x, changes)), lengthen(2000, 300)), 'near-joint').map(({ message }) =>
+    found(inputOf(withFeatures(featureAt('h', x, changes)), lengthen(2000, 300)), 'near-joint').map(({ message }) =>
       message.replace(/^.*from joint /, ''),
     );
 
@@ -47,7 +38,7 @@ describe('a hole near a joint', () => {
   });
 
   it('says how far it is', () => {
-    const [conflict] = found(inputOf(withFeatures(feature('h', 2000 - 25.4)), lengthen(2000, 300)), 'near-joint');
+    const [conflict] = found(inputOf(withFeatures(featureAt('h', 2000 - 25.4)), lengthen(2000, 300)), 'near-joint');
     expect(conflict!.message).toBe('h is 1 in from joint A.');
   });
 });
@@ -56,7 +47,7 @@ describe('a joint ahead of the rearmost hanger', () => {
   const rules = { profile: 'bolt-ahead-weld-behind', changes: {} } as const;
   const welded = (at: number, kind: Feature['kind'] = 'spring-hanger', other: Feature[] = []) =>
     found(
-      { ...inputOf(withFeatures(feature('hanger', 4000, { kind }), ...other), lengthen(at, 100)), rules },
+      { ...inputOf(withFeatures(featureAt('hanger', 4000, { kind }), ...other), lengthen(at, 100)), rules },
       'ahead-of-hanger',
     ).map(({ message }) => message.slice(0, 7));
 
@@ -67,7 +58,7 @@ describe('a joint ahead of the rearmost hanger', () => {
   });
 
   it('goes by the rearmost of several, and by hangers and links only', () => {
-    expect(welded(4200, 'spring-hanger', [feature('last', 4500, { kind: 'link-bracket' })])).toEqual([
+    expect(welded(4200, 'spring-hanger', [featureAt('last', 4500, { kind: 'link-bracket' })])).toEqual([
       'Joint A',
       'Joint B',
     ]);
@@ -113,7 +104,7 @@ describe('a line along the rail', () => {
 describe('a group', () => {
   const group = 'rear-suspension';
   const frame: Frame = {
-    ...withFeatures(feature('link', 3400, { group })),
+    ...withFeatures(featureAt('link', 3400, { group })),
     groups: [{ id: group, name: 'Rear suspension' }],
     axles: plainFrame().axles.map((axle) => (axle.role === 'rear' ? { ...axle, group } : axle)),
   };
@@ -133,17 +124,7 @@ describe('a group', () => {
 });
 
 describe('a piece without a crossmember', () => {
-  const member = (x: number): Crossmember => ({
-    id: `c${x}`,
-    name: `Crossmember ${x}`,
-    x,
-    length: 60,
-    depth: 80,
-    below: 30,
-    fixing: 'bolted',
-    removable: true,
-    mass: 4,
-  });
+  const member = (x: number) => memberAt(`c${x}`, x);
   const said = (...crossmembers: Crossmember[]) =>
     found(inputOf(plainFrame({ crossmembers }), lengthen(2000, 300), lengthen(3000, 300)), 'no-crossmember').map(
       ({ message }) => message.split(' has ')[0],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { donor, inputOf, plainFrame } from '../../test/frames.ts';
-import type { Crossmember, Feature, Frame, FramePoint } from '../frame/index.ts';
+import { donor, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
+import type { Feature, Frame, FramePoint } from '../frame/index.ts';
 import { carryOutEdit, evaluatePlan, type PlanInput } from './index.ts';
 
 const bare = plainFrame().features[0]!;
@@ -23,17 +23,6 @@ const point = (id: string, kind: FramePoint['kind'], x: number, changes: Partial
   z: 200,
   mass: 0,
   ...changes,
-});
-const member = (id: string, x: number): Crossmember => ({
-  id,
-  name: id,
-  x,
-  length: 60,
-  depth: 80,
-  below: 30,
-  fixing: 'bolted',
-  removable: true,
-  mass: 4,
 });
 const framed = (changes: Partial<Frame>) => plainFrame({ ...changes, features: [bare, ...(changes.features ?? [])] });
 const codes = (input: PlanInput) => evaluatePlan(input).conflicts.map(({ code, about }) => `${code} ${about}`);
@@ -81,7 +70,7 @@ describe('the back of a cab', () => {
 describe('a gearbox flange, a carrier bearing and a pinion', () => {
   const frame = framed({
     features: [mount('gearbox', 1450, 'gearbox-mount')],
-    crossmembers: [member('middle', 2500)],
+    crossmembers: [memberAt('middle', 2500)],
     points: [
       point('flange', 'output-flange', 1700),
       point('bearing', 'carrier-bearing', 2560),
@@ -154,7 +143,7 @@ describe('an axle', () => {
 
   it('goes along with the crossmember that carries its suspension', () => {
     const frame = framed({
-      crossmembers: [member('front-suspension', 700)],
+      crossmembers: [memberAt('front-suspension', 700)],
       axles: plainFrame().axles.map((axle) =>
         axle.role === 'front' ? { ...axle, carrier: 'front-suspension' } : axle,
       ),
@@ -168,7 +157,7 @@ describe('an axle', () => {
 describe('work that comes too late', () => {
   const frame = framed({
     features: [mount('strap', 2100, 'tank-strap', { ahead: 40, behind: 60 })],
-    crossmembers: [member('between', 3000)],
+    crossmembers: [memberAt('between', 3000)],
   });
   const off = { kind: 'bracket', change: { what: 'remove', feature: 'strap' } } as const;
   const outOf = { kind: 'crossmember', change: { what: 'remove', crossmember: 'between' } } as const;

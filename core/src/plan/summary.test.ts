@@ -1,40 +1,19 @@
 import { expect, it } from 'vitest';
-import { donor, inputOf, plainFrame } from '../../test/frames.ts';
-import type { Feature } from '../frame/index.ts';
+import { donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import { evaluatePlan, summaryOf } from './index.ts';
 
 const bare = plainFrame().features[0]!;
-const feature = (id: string, x: number, changes: Partial<Feature> = {}): Feature => ({
-  ...bare,
-  id,
-  name: id,
-  x,
-  movable: 're-drill',
-  ...changes,
-});
 
 it('says what a plan costs: joints, steel, what goes, what is made anew, what stops it and asks for a decision', () => {
   const frame = plainFrame({
     features: [
       bare,
-      feature('gone', 2100, { kind: 'tank-strap' }),
-      feature('off', 3500),
-      feature('drilled', 4000),
-      feature('welded', 4500, { attachment: 'weld', movable: 're-weld' }),
+      featureAt('gone', 2100, { kind: 'tank-strap' }),
+      featureAt('off', 3500),
+      featureAt('drilled', 4000),
+      featureAt('welded', 4500, { attachment: 'weld', movable: 're-weld' }),
     ],
-    crossmembers: [
-      {
-        id: 'c',
-        name: 'Crossmember',
-        x: 2300,
-        length: 60,
-        depth: 80,
-        below: 30,
-        fixing: 'bolted',
-        removable: true,
-        mass: 4,
-      },
-    ],
+    crossmembers: [memberAt('c', 2300, { name: 'Crossmember' })],
   });
   const summary = summaryOf(
     evaluatePlan(

@@ -1,33 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Bare, donor, inputOf, plainFrame } from '../../test/frames.ts';
+import { type Bare, donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import type { Crossmember, Feature, Frame } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { acceptedText, carryOutEdit, type Conflict, evaluatePlan, type PlanInput } from './index.ts';
 
 const datum = plainFrame().features[0]!;
-const feature = (id: string, x: number, changes: Partial<Feature> = {}): Feature => ({
-  ...datum,
-  id,
-  name: id,
-  x,
-  diameter: 0,
-  kind: 'tank-strap',
-  movable: 're-drill',
-  ...changes,
-});
-const member = (id: string, x: number, changes: Partial<Crossmember> = {}): Crossmember => ({
-  id,
-  name: id,
-  x,
-  length: 60,
-  depth: 80,
-  below: 30,
-  fixing: 'bolted',
-  removable: true,
-  mass: 4,
-  ...changes,
-});
+const feature = (id: string, x: number, changes: Partial<Feature> = {}): Feature =>
+  featureAt(id, x, { kind: 'tank-strap', ...changes });
 const framed = (...features: Feature[]): Frame => plainFrame({ features: [datum, ...features] });
 const lengthen = (at: number, length = 300) => ({ kind: 'lengthen', at: donor(at), length }) as const;
 const out = (from: number, to: number) => ({ kind: 'shorten', from: donor(from), to: donor(to) }) as const;
@@ -131,7 +111,7 @@ describe('what loses its steel', () => {
   });
 
   it('and is a crossmember is moved, taken off, or a new one is advised', () => {
-    const frame = plainFrame({ crossmembers: [member('c1', 1000), member('c2', 2100), member('c3', 5000)] });
+    const frame = plainFrame({ crossmembers: [memberAt('c1', 1000), memberAt('c2', 2100), memberAt('c3', 5000)] });
     const input = inputOf(frame, out(2000, 2600));
     const conflict = find(input, 'crossmember-lost');
     expect(conflict).toMatchObject({ severity: 'warn', about: 'c2', donorX: 2100 });
@@ -147,7 +127,7 @@ describe('what loses its steel', () => {
 
 describe('a crossmember in the way', () => {
   const framedBy = (changes: Partial<Crossmember> = {}) =>
-    plainFrame({ crossmembers: [member('c1', 1000), member('c2', 2000, changes), member('c3', 5000)] });
+    plainFrame({ crossmembers: [memberAt('c1', 1000), memberAt('c2', 2000, changes), memberAt('c3', 5000)] });
 
   it('that a cut runs through is cleared by moving the cut, or by taking it out where it comes out', () => {
     const input = inputOf(framedBy(), lengthen(2010));
