@@ -52,6 +52,20 @@ describe('a new operation begins', () => {
     expect(codeOf(result, 1)).toBe('done');
   });
 
+  it('clear of a joint, where it must not run over one', () => {
+    const open = plainFrame({
+      sections: [{ id: 'rail', section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 } }],
+    });
+    const input = inputOf(open, { kind: 'lengthen', at: donor(2000), length: 300 });
+    // 24 in do not fit on the new 300: behind it, an inch from the joint at 2300, and not ahead, which is farther.
+    const { places, result } = withFirst(input, 'box', null, 2250);
+    expect(codeOf(result, 1)).toBe('done');
+    expect(places).toMatchObject({ at: { on: 'donor' }, to: { on: 'donor' } });
+    expect(places.at.x).toBeNear(2000 + inches(1), inches(1 / 16));
+    for (const centre of [1900, 2010, 2290, 2305])
+      expect(codeOf(withFirst(input, 'notch', null, centre).result, 1)).toBe('done');
+  });
+
   it('at the end, for a trim, by what comes off', () => {
     expect(withFirst(inputOf(frame), 'trim', null, 900).operation).toMatchObject({ at: { on: 'end' }, end: 'rear' });
   });

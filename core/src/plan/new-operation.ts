@@ -73,6 +73,9 @@ const ROOM: Readonly<Partial<Record<OperationKind, { readonly ahead: number; rea
   notch: { ahead: inches(5), behind: inches(5) },
 };
 
+/** Work on a rail that must not run over a joint. */
+const ON_ONE_PIECE: readonly OperationKind[] = ['box', 'notch'];
+
 /** Where a new operation begins, and where it ends if it has two places. */
 export interface StartPlaces {
   readonly at: Place;
@@ -82,7 +85,7 @@ export interface StartPlaces {
 /**
  * Where a new operation of a kind begins on the frame as planned so far: behind what is picked, else at the station
  * `centre` (built, mm) that is looked at, else behind the datum. It is moved along so that all of it lies on steel that
- * is there, and given on the donor where both its places are donor steel, else on the built frame.
+ * is there, and of one piece where it must be, and given on the donor where both its places are donor steel, else on the built frame.
  */
 export function placesToBegin(
   kind: OperationKind,
@@ -94,9 +97,16 @@ export function placesToBegin(
   const { ahead, behind: span } = ROOM[kind] ?? { ahead: 0, behind: 0 };
   const behind = justBehind(donor, about, rules);
   const wanted = (behind === null ? null : builtOf(tape, behind)) ?? centre ?? datum.built + inches(12);
-  const [first, last] = [tape.spans[0]?.builtFrom ?? 0, tape.spans.at(-1)?.builtTo ?? 0];
-  const margin = Math.min(inches(1), (last - first) / 20);
-  const start = Math.max(first + margin + ahead, Math.min(wanted, last - margin - span));
+  const whole = { builtFrom: tape.spans[0]?.builtFrom ?? 0, builtTo: tape.spans.at(-1)?.builtTo ?? 0 };
+  const margin = Math.min(inches(1), (whole.builtTo - whole.builtFrom) / 20);
+  const within = ({ builtFrom, builtTo }: typeof whole) =>
+    Math.max(builtFrom + margin + ahead, Math.min(wanted, builtTo - margin - span));
+  const roomy = ON_ONE_PIECE.includes(kind)
+    ? tape.spans.filter(({ builtFrom, builtTo }) => builtTo - builtFrom >= ahead + span + 2 * margin)
+    : [];
+  const start = (roomy.length > 0 ? roomy : [whole])
+    .map(within)
+    .reduce((best, x) => (Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best));
   const step = nudgeOf(display);
   const snapped = (x: number, zero: number) => zero + Math.round((x - zero) / step) * step;
   const [from, to] = [donorOf(tape, start), donorOf(tape, start + span)];
