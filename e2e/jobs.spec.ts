@@ -15,7 +15,7 @@ test('a job is copied, archived and put back, deleted and brought back', async (
 
   await page.goto('/');
   await page.getByRole('button', { name: 'Archive: Van to keep, copy' }).click();
-  const archived = page.locator('details', { hasText: /^Archived/ });
+  const archived = page.locator('details', { hasText: 'Archived (' });
   await archived.locator('summary').click();
   await expect(archived.getByRole('listitem').filter({ hasText: 'Van to keep, copy' })).toBeVisible();
   await archived.getByRole('button', { name: 'Put back on the list: Van to keep, copy' }).click();
@@ -23,7 +23,7 @@ test('a job is copied, archived and put back, deleted and brought back', async (
 
   await page.getByRole('button', { name: 'Delete: Van to keep, copy' }).click();
   await expect(page.getByRole('heading', { name: 'Van to keep, copy' })).toHaveCount(0);
-  const deleted = page.locator('details', { hasText: /^Deleted/ });
+  const deleted = page.locator('details', { hasText: 'Deleted (' });
   await deleted.locator('summary').click();
   await expect(deleted).toContainText('can be brought back for 30 days');
   await deleted.getByRole('button', { name: 'Bring back: Van to keep, copy' }).click();
@@ -39,7 +39,7 @@ test('a stop stands over the fields and on the sheets, and a way out takes it aw
   await place.fill('112');
   await place.press('Enter');
   const notice = page.getByRole('complementary', { name: 'Cuts' }).getByRole('alert');
-  await expect(notice).toContainText('stop this plan');
+  await expect(notice).toContainText('2 things stop this plan');
   await page.getByRole('link', { name: 'Marks' }).click();
   await expect(page.getByText(/not released/i).first()).toBeVisible();
 
@@ -48,7 +48,10 @@ test('a stop stands over the fields and on the sheets, and a way out takes it aw
     .getByRole('button', { name: /^Move the cut/ })
     .first()
     .click();
-  await expect(page.getByRole('button', { name: /^Stop: / })).toHaveCount(0);
+  // Clear of the bracket, but still inside the suspension: the other stop stays.
+  await expect(notice).toContainText('1 thing stops this plan');
+  await expect(page.getByRole('button', { name: /^Stop: A cut runs through/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Stop: Rear suspension is split/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(place).toHaveValue('112');
 });
