@@ -61,11 +61,11 @@ test('operations are added, drawn, put in another order, switched off, noted and
     .or(page.getByRole('combobox', { name: 'The part between' }))
     .first()
     .selectOption('new-middle');
-  await expect(sketch).toContainText('frame keeps its length');
+  await expect(sketch).toContainText('the framekeeps its length');
   await page.getByRole('button', { name: /^Remove Step/ }).click();
 
   await add('widen');
-  await expect(sketch).toContainText('slope of a transition piece');
+  await expect(sketch).toContainText('transition piece, slope in plan');
   await page.getByRole('button', { name: /^Remove W/ }).click();
   await add('box');
   await expect(sketch).toContainText('torsion stiffness there');
