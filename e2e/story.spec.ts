@@ -185,6 +185,7 @@ test('the donor table takes typed lengths and a pasted column, and says at the c
 
 test('a job file that is not right is refused with every problem, and a right one opens', async ({ page }) => {
   await openDemoShop(page);
+  await expect(page.getByRole('button', { name: 'Import a job file' })).toBeEnabled();
   const file = (text: string) => ({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await page
     .getByLabel('Job file')
