@@ -67,7 +67,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
     page.getByRole('link', { name: 'Print page' }).click(),
   ]);
   await expect(print.getByRole('heading', { name: 'Marks for cutting' })).toBeVisible();
-  await expect(print.locator('[data-mark="left A B"]')).toContainText('56');
+  await expect(print.locator('[data-mark="lines-left A B"]')).toContainText('56');
   await expect(print.getByText('not an approval')).toBeVisible();
   for (const paper of ['a4', 'letter']) {
     const pdf = await page.request.get(`/api/jobs/${id}/marks.pdf?paper=${paper}`);
