@@ -1,0 +1,87 @@
+import { expect, type Page, test } from '@playwright/test';
+import { jobFileOf, newJob, writeJobFile } from '../core/src/job/index.ts';
+import { type Animal, operationsFor, planned, ZOO } from '../core/test/zoo.ts';
+import { openBench, openDemoShop, saved } from './steps.ts';
+
+/** What a figure that is none looks like on a page, and in a file. */
+const UNREAL = /NaN|Infinity|undefined|−−|\[object/;
+
+const base = newJob({
+  name: 'Zoo',
+  donor: 'Zoo',
+  display: { unit: 'in', division: 16 },
+  wheelbase: 3000,
+  ahead: 500,
+  behind: 500,
+  outsideWidth: 800,
+  tyreRadius: 300,
+  section: { kind: 'round', depth: 80, thickness: 4 },
+});
+
+/** The job file of an animal with all its operations in one plan: some are refused, and none may upset a page. */
+function fileOf(animal: Animal): string {
+  const operations = operationsFor(animal).map(([, operation]) => operation);
+  return writeJobFile(jobFileOf({ ...base, ...planned(animal, ...operations), name: `Zoo, ${animal.name}` }, []));
+}
+
+async function take(page: Page, text: string): Promise<string> {
+  const answer = await page.request.post('/api/jobs', {
+    data: text,
+    headers: { 'content-type': 'application/json', origin: new URL(page.url()).origin },
+  });
+  expect(await answer.text()).toContain('"id"');
+  return ((await answer.json()) as { id: string }).id;
+}
+
+for (const animal of ZOO)
+  test(`every bench, sheet and file holds on a frame that is ${animal.name}`, async ({ page }) => {
+    const upset: string[] = [];
+    page.on('pageerror', ({ message }) => upset.push(message));
+    await openDemoShop(page);
+    const text = fileOf(animal);
+    const id = await take(page, text);
+    const real = async () => {
+      const said = await page.locator('body').innerText();
+      expect(said).not.toMatch(UNREAL);
+      const drawn = await page.locator('svg').evaluateAll((all) => all.map(({ outerHTML }) => outerHTML).join(''));
+      expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
+    };
+
+    for (const bench of ['donor', 'cuts', 'marks', 'true-up']) {
+      await openBench(page, id, bench);
+      await real();
+    }
+    await openBench(page, id, 'cuts');
+    const list = page.getByRole('list', { name: 'Operations in order' }).getByRole('listitem');
+    const count = await list.count();
+    for (let index = 0; index < count; index += 1) {
+      await list.nth(index).getByRole('button').first().click();
+      await real();
+    }
+    await page.getByRole('button', { name: 'Table' }).click();
+    await real();
+    await page.goto(`/print/${id}/marks`);
+    await real();
+
+    // What is deleted comes back by undo, and what goes out comes in again as it was.
+    await openBench(page, id, 'cuts');
+    await page
+      .getByRole('button', { name: /^Remove / })
+      .first()
+      .click();
+    await expect(list).toHaveCount(count - 1);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(list).toHaveCount(count);
+    await saved(page);
+    const exported = await (await page.request.get(`/api/jobs/${id}/export`)).text();
+    expect(exported).toBe(text);
+    const again = await take(page, exported);
+    expect(await (await page.request.get(`/api/jobs/${again}/export`)).text()).toBe(text);
+
+    for (const path of ['drawing?what=side&as=dxf', 'drawing?what=plan&as=svg', 'table?what=features&unit=mm']) {
+      const file = await page.request.get(`/api/jobs/${id}/${path}`);
+      expect([path, file.status()]).toEqual([path, 200]);
+      expect(await file.text()).not.toMatch(/NaN|undefined|Infinity/);
+    }
+    expect(upset).toEqual([]);
+  });
