@@ -1,27 +1,12 @@
 import { expect, type Page, test } from '@playwright/test';
-import { jobFileOf, newJob, writeJobFile } from '../core/src/job/index.ts';
-import { type Animal, operationsFor, planned, ZOO } from '../core/test/zoo.ts';
+import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
+import { type Animal, jobOf, operationsFor, UNREAL, ZOO } from '../core/test/zoo.ts';
 import { openBench, openDemoShop, saved } from './steps.ts';
-
-/** What a figure that is none looks like on a page, and in a file. */
-const UNREAL = /NaN|Infinity|undefined|−−|\[object/;
-
-const base = newJob({
-  name: 'Zoo',
-  donor: 'Zoo',
-  display: { unit: 'in', division: 16 },
-  wheelbase: 3000,
-  ahead: 500,
-  behind: 500,
-  outsideWidth: 800,
-  tyreRadius: 300,
-  section: { kind: 'round', depth: 80, thickness: 4 },
-});
 
 /** The job file of an animal with all its operations in one plan: some are refused, and none may upset a page. */
 function fileOf(animal: Animal): string {
   const operations = operationsFor(animal).map(([, operation]) => operation);
-  return writeJobFile(jobFileOf({ ...base, ...planned(animal, ...operations), name: `Zoo, ${animal.name}` }, []));
+  return writeJobFile(jobFileOf(jobOf(animal, ...operations), []));
 }
 
 async function take(page: Page, text: string): Promise<string> {

@@ -1,4 +1,5 @@
 import type { Feature, Frame, Rail } from '../src/frame/index.ts';
+import { type Job, newJob } from '../src/job/index.ts';
 import { IN_LINE, type PlanInput } from '../src/plan/index.ts';
 import type { Section } from '../src/sections/index.ts';
 import type { LengthFormat } from '../src/units/index.ts';
@@ -240,3 +241,22 @@ export const planned = ({ frame, display }: Animal, ...operations: readonly Bare
   ...inputOf(frame, ...operations),
   display,
 });
+
+/** A job on an animal, with these operations in its plan. */
+export const jobOf = (animal: Animal, ...operations: readonly Bare[]): Job => ({
+  ...newJob({
+    name: `Zoo, ${animal.name}`,
+    donor: animal.name,
+    display: animal.display,
+    wheelbase: 3000,
+    ahead: 500,
+    behind: 500,
+    outsideWidth: 800,
+    tyreRadius: 300,
+    section: channel,
+  }),
+  ...planned(animal, ...operations),
+});
+
+/** What a figure that is none looks like on a page. */
+export const UNREAL = /NaN|Infinity|undefined|−−|\bnull\b|\[object/;

@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { type Animal, operationsFor, planned, ZOO } from '../../test/zoo.ts';
 import { drawingOf } from '../exchange/index.ts';
 import { type Frame, frameProblems, sectionLookup } from '../frame/index.ts';
-import { newJob } from '../job/index.ts';
 import { markSheet, markTables } from '../markout/index.ts';
-import { evaluatePlan, operationFigures, type PlanInput, type PlanResult } from './index.ts';
+import { evaluatePlan, operationFigures, type PlanResult } from './index.ts';
 import { massOf, steelLumps } from './solid.ts';
 
 /** Paths of numbers that are not finite. */
@@ -16,21 +15,6 @@ function unreal(value: unknown, path = ''): string[] {
 
 const massIn = (pieces: PlanResult['pieces'], frame: Frame) =>
   massOf(steelLumps(pieces, sectionLookup(frame), frame.material.density));
-
-const jobOf = (input: PlanInput) => ({
-  ...newJob({
-    name: 'zoo',
-    donor: 'zoo',
-    display: input.display,
-    wheelbase: 3000,
-    ahead: 500,
-    behind: 500,
-    outsideWidth: 800,
-    tyreRadius: 300,
-    section: { kind: 'round', depth: 80, thickness: 4 },
-  }),
-  ...input,
-});
 
 describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that is %s', (_, animal: Animal) => {
   const { frame } = animal;
@@ -92,8 +76,8 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that
     expect(unreal(markTables(sheet))).toEqual([]);
     expect(unreal(operationFigures(input, result, 'op1'))).toEqual([]);
     expect(operationFigures(input, result, 'op1')).not.toBeNull();
-    expect(unreal(drawingOf(jobOf(input), 'side', result))).toEqual([]);
-    expect(unreal(drawingOf(jobOf(input), 'plan', result))).toEqual([]);
+    expect(unreal(drawingOf(input, 'side', result))).toEqual([]);
+    expect(unreal(drawingOf(input, 'plan', result))).toEqual([]);
   });
 
   it('mirrored, gives the mirrored answer', () => {

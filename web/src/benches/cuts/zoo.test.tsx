@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
-import { type Job, newJob } from '@splay/core';
+import type { Job } from '@splay/core';
 import { describe, expect, it } from 'vitest';
-import { operationsFor, planned, ZOO } from '../../../../core/test/zoo.ts';
+import { jobOf, operationsFor, UNREAL, ZOO } from '../../../../core/test/zoo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { cleanup, screen } from '../../../test/page.ts';
 import { MarksBench } from '../marks/marks-bench.tsx';
@@ -10,26 +10,8 @@ import { TrueUpBench } from '../true-up/true-up-bench.tsx';
 import { DonorBench } from '../donor/donor-bench.tsx';
 import { CutsBench } from './cuts-bench.tsx';
 
-const base = newJob({
-  name: 'Zoo',
-  donor: 'Zoo',
-  display: { unit: 'in', division: 16 },
-  wheelbase: 3000,
-  ahead: 500,
-  behind: 500,
-  outsideWidth: 800,
-  tyreRadius: 300,
-  section: { kind: 'round', depth: 80, thickness: 4 },
-});
-
-/** What a figure that is none looks like on a page. */
-const UNREAL = /NaN|Infinity|undefined|−−|\bnull\b|\[object/;
-
 describe.each(ZOO.map((animal) => [animal.name, animal] as const))('on a frame that is %s', (_, animal) => {
-  const jobs = operationsFor(animal).map(([name, operation]): [string, Job] => [
-    name,
-    { ...base, ...planned(animal, operation) },
-  ]);
+  const jobs = operationsFor(animal).map(([name, operation]): [string, Job] => [name, jobOf(animal, operation)]);
 
   it.each(jobs)('%s: its sketch, its sheet and its cards say only figures', (_name, job) => {
     for (const Bench of [CutsBench, MarksBench, FloorMarks]) {
@@ -57,7 +39,7 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('on a frame t
 it('a card says where a thing ends up from where the datum hole then is', () => {
   const animal = ZOO.find(({ name }) => name === 'datum at the tail')!;
   const [, stretch] = operationsFor(animal)[0]!;
-  const job = { ...base, ...planned(animal, stretch) };
+  const job = jobOf(animal, stretch);
   // The datum lies behind the stretch: what lies ahead of it comes 280 farther from it, what lies with it does not.
   openBench(DonorBench, job, { selected: 'mount-3' });
   const card = screen.getByRole('region', { name: 'mount-3' });
