@@ -7,7 +7,8 @@ import { root } from '../../scripts/lib/run.mjs';
 import { sql } from 'drizzle-orm';
 import { closeDatabase, database } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
-import { importJob, listJobs, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
+import { importJob } from '../src/server/services/job-files.ts';
+import { listJobs, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
 import { flagshipText, newShop } from './shops.ts';
 
 const folder = mkdtempSync(join(root, '.splay-test-crash-'));

@@ -6,7 +6,7 @@ import { JOB_VERSION } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { serve } from '../../scripts/lib/app.mjs';
 import { closeDatabase } from '../src/server/db/database.ts';
-import { importJob } from '../src/server/services/jobs.ts';
+import { importJob } from '../src/server/services/job-files.ts';
 import { flagshipText, newShop } from './shops.ts';
 
 let server: ChildProcess;

@@ -10,13 +10,10 @@ import { migrateDatabase } from '../src/server/db/migrate.ts';
 import { jobRevisions, jobs, readings as readingRows } from '../src/server/db/schema.ts';
 import { type Member, WALLED_ROLE, withShop } from '../src/server/db/shop.ts';
 import { Forbidden, NotFound } from '../src/server/services/errors.ts';
+import { exportJob, importJob } from '../src/server/services/job-files.ts';
 import {
-  addReadings,
   copyJob,
-  exportJob,
-  importJob,
   listJobs,
-  listReadings,
   listRevisions,
   placeJob,
   readJob,
@@ -24,6 +21,7 @@ import {
   saveJob,
   StaleSave,
 } from '../src/server/services/jobs.ts';
+import { addReadings, listReadings } from '../src/server/services/readings.ts';
 import { cardOf } from '../src/server/services/job-card.ts';
 import { flagshipText, newShop } from './shops.ts';
 

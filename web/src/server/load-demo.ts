@@ -2,7 +2,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { DEMO_PEOPLE, DEMO_SHOP } from '../shared/demo.ts';
 import { closeDatabase } from './db/database.ts';
-import { importJob } from './services/jobs.ts';
+import { importJob } from './services/job-files.ts';
 import { createShop, noShopYet } from './services/shops.ts';
 
 /** Fills an empty database with the demo shop, through the import that users have. Gives the number of jobs loaded. */

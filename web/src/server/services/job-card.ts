@@ -1,7 +1,8 @@
 import { evaluatePlan, gatesOf, isPassed, type Job, nextStep, type PlanResult } from '@splay/core';
 import type { Member } from '../db/shop.ts';
 import { logError } from '../log.ts';
-import { type ListedJob, listReadings } from './jobs.ts';
+import type { ListedJob } from './jobs.ts';
+import { listReadings } from './readings.ts';
 
 /** What the list says of a job. */
 export interface JobCard {

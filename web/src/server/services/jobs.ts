@@ -1,18 +1,5 @@
 import { and, desc, eq, gt, isNull, or } from 'drizzle-orm';
-import {
-  checkReading,
-  InputError,
-  type Job,
-  JOB_FORMAT,
-  JOB_VERSION,
-  type JobFile,
-  jobFileOf,
-  parseJobFile,
-  type Reading,
-  readingProblem,
-  upgradeJob,
-  writeJobFile,
-} from '@splay/core';
+import { InputError, type Job, JOB_VERSION, jobFileOf, type Reading, upgradeJob, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, readings } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
@@ -121,7 +108,8 @@ function present<Row extends { readonly document: unknown; readonly version: num
 export const readJob = (member: Member, id: string, revision?: number): Promise<JobHead> =>
   withShop(member.shopId, (tx) => headOf(tx, id, revision));
 
-async function headOf(tx: Transaction, id: string, revision?: number): Promise<JobHead> {
+/** A revision of a job, the newest one if not said. @throws NotFound */
+export async function headOf(tx: Transaction, id: string, revision?: number): Promise<JobHead> {
   const [row] = await tx
     .select({
       id: jobs.id,
@@ -211,14 +199,8 @@ export function listRevisions(member: Member, id: string): Promise<RevisionNote[
   });
 }
 
-/** Stores a job file as a new job. @throws InputError for a file that is not right. */
-export function importJob(member: Member, text: string): Promise<JobHead> {
-  mustWrite(member);
-  const file: JobFile = parseJobFile(text);
-  return newJob(member, file.job, 'Imported', file.readings);
-}
-
-function newJob(member: Member, job: Job, label: string, taken: readonly Reading[]): Promise<JobHead> {
+/** Stores a job with the readings that came with it. */
+export function newJob(member: Member, job: Job, label: string, taken: readonly Reading[]): Promise<JobHead> {
   return withShop(member.shopId, async (tx) => {
     const [row] = await tx
       .insert(jobs)
@@ -234,113 +216,11 @@ function newJob(member: Member, job: Job, label: string, taken: readonly Reading
   });
 }
 
-/** The readings of a job in order of time. @throws NotFound */
-export function listReadings(member: Member, id: string): Promise<Reading[]> {
-  return withShop(member.shopId, (tx) => readingsOf(tx, id));
-}
-
-async function readingsOf(tx: Transaction, id: string): Promise<Reading[]> {
-  const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
-  if (!job) throw new NotFound();
-  const rows = await tx.select().from(readings).where(eq(readings.jobId, id)).orderBy(readings.taken, readings.id);
-  return rows.map(({ id: readingId, measurement, stage, value, taken, takenBy }) => ({
-    id: readingId,
-    measurement,
-    stage: stage as Reading['stage'],
-    value,
-    taken,
-    by: takenBy,
-  }));
-}
-
-/** A reading that was not stored, and why. */
-export interface RefusedReading {
-  readonly id: string;
-  readonly message: string;
-}
-
-/** What became of readings that were sent: all that the job has now, and those that were refused. */
-export interface AddedReadings {
-  readonly readings: Reading[];
-  readonly refused: RefusedReading[];
-}
-
-const idIn = (sent: unknown): string =>
-  typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id.slice(0, 120) : '';
-
-/** A reading as it may be stored, by whoever is signed in, or why it may not. */
-function checked(
-  sent: unknown,
-  member: Member,
-  kinds: ReadonlyMap<string, 'tape' | 'height'>,
-): Reading | RefusedReading {
-  try {
-    const reading = { ...checkReading(sent), by: member.name };
-    const message = readingProblem(kinds.get(reading.measurement), reading.value);
-    return message === null ? reading : { id: reading.id, message };
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    const [first] = error.problems;
-    return { id: idIn(sent), message: first ? `${first.path} ${first.message}` : error.message };
-  }
-}
-
-/**
- * Adds readings, each for itself: one that is refused holds up no other. Those that are there already are left alone,
- * and one that has another's id is refused. @throws NotFound, Forbidden
- */
-export function addReadings(member: Member, id: string, sent: readonly unknown[]): Promise<AddedReadings> {
-  mustWrite(member);
-  return withShop(member.shopId, async (tx) => {
-    const { job } = await headOf(tx, id);
-    const kinds = new Map(job.donor.controlMeasurements.map((measurement) => [measurement.id, measurement.kind]));
-    const all = sent.map((reading) => checked(reading, member, kinds));
-    const good = all.filter((reading) => 'value' in reading);
-    if (good.length > 0)
-      await tx
-        .insert(readings)
-        .values(good.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: id })))
-        .onConflictDoNothing();
-    const stored = await readingsOf(tx, id);
-    const byId = new Map(stored.map((reading) => [reading.id, reading]));
-    const taken = good.flatMap((reading): RefusedReading[] =>
-      byId.get(reading.id)?.value === reading.value && byId.get(reading.id)?.measurement === reading.measurement
-        ? []
-        : [{ id: reading.id, message: 'Another reading has this id already: take it again.' }],
-    );
-    return { readings: stored, refused: [...all.filter((reading) => 'message' in reading), ...taken] };
-  });
-}
-
 /** That the shop has a job and the member may change it: asked before anything that was sent is looked at. */
 export async function mustWriteJob(member: Member, id: string): Promise<void> {
   mustWrite(member);
   await withShop(member.shopId, async (tx) => {
     const [row] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
     if (!row) throw new NotFound();
-  });
-}
-
-/**
- * The job file of a job's newest revision; one that this program cannot read is given as it is stored.
- * @throws NotFound
- */
-export async function exportJob(member: Member, id: string): Promise<{ readonly name: string; readonly text: string }> {
-  return withShop(member.shopId, async (tx) => {
-    const taken = await readingsOf(tx, id);
-    try {
-      const { job } = await headOf(tx, id);
-      return { name: job.name, text: writeJobFile(jobFileOf(job, taken)) };
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      const [row] = await tx
-        .select({ name: jobs.name, document: jobRevisions.document, version: jobRevisions.version })
-        .from(jobs)
-        .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
-        .where(eq(jobs.id, id));
-      if (!row) throw new NotFound();
-      const file = { format: JOB_FORMAT, version: row.version, job: row.document, readings: taken };
-      return { name: row.name, text: `${JSON.stringify(file, null, 2)}\n` };
-    }
   });
 }

@@ -2,7 +2,8 @@ import { endpoint } from '../../../server/http/endpoint.ts';
 import { JOB_LIMIT, readText } from '../../../server/http/body.ts';
 import { json } from '../../../server/http/problem.ts';
 import { mustWrite } from '../../../server/services/errors.ts';
-import { importJob, listJobs } from '../../../server/services/jobs.ts';
+import { importJob } from '../../../server/services/job-files.ts';
+import { listJobs } from '../../../server/services/jobs.ts';
 
 export const GET = endpoint(async ({ member }) => json(await listJobs(member)));
 

@@ -1,6 +1,6 @@
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { download } from '../../../../server/http/problem.ts';
-import { exportJob } from '../../../../server/services/jobs.ts';
+import { exportJob } from '../../../../server/services/job-files.ts';
 
 /** The job as a job file: the same bytes that an unchanged import came with. */
 export const GET = endpoint(async ({ member, job }) => {

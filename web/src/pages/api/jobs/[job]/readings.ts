@@ -2,7 +2,8 @@ import * as yup from 'yup';
 import { readJson, SMALL_LIMIT } from '../../../../server/http/body.ts';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { json } from '../../../../server/http/problem.ts';
-import { addReadings, listReadings, mustWriteJob } from '../../../../server/services/jobs.ts';
+import { mustWriteJob } from '../../../../server/services/jobs.ts';
+import { addReadings, listReadings } from '../../../../server/services/readings.ts';
 
 const sentReadings = yup.array(yup.mixed().required()).strict().required().meta({ most: 200 });
 

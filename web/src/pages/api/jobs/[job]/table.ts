@@ -1,7 +1,8 @@
 import { InputError, JOB_TABLES, type JobTable, writeJobTable } from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { download } from '../../../../server/http/problem.ts';
-import { listReadings, readJob } from '../../../../server/services/jobs.ts';
+import { readJob } from '../../../../server/services/jobs.ts';
+import { listReadings } from '../../../../server/services/readings.ts';
 
 /** One table of a job as CSV: `?what=stations&unit=mm`. */
 export const GET = endpoint(async ({ member, job: id, url }) => {

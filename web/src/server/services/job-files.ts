@@ -1,0 +1,38 @@
+import { InputError, JOB_FORMAT, type JobFile, jobFileOf, parseJobFile, writeJobFile } from '@splay/core';
+import { and, eq } from 'drizzle-orm';
+import { jobRevisions, jobs } from '../db/schema.ts';
+import { type Member, withShop } from '../db/shop.ts';
+import { mustWrite, NotFound } from './errors.ts';
+import { headOf, type JobHead, newJob } from './jobs.ts';
+import { readingsOf } from './readings.ts';
+
+/** Stores a job file as a new job. @throws InputError for a file that is not right. */
+export function importJob(member: Member, text: string): Promise<JobHead> {
+  mustWrite(member);
+  const file: JobFile = parseJobFile(text);
+  return newJob(member, file.job, 'Imported', file.readings);
+}
+
+/**
+ * The job file of a job's newest revision; one that this program cannot read is given as it is stored.
+ * @throws NotFound
+ */
+export async function exportJob(member: Member, id: string): Promise<{ readonly name: string; readonly text: string }> {
+  return withShop(member.shopId, async (tx) => {
+    const taken = await readingsOf(tx, id);
+    try {
+      const { job } = await headOf(tx, id);
+      return { name: job.name, text: writeJobFile(jobFileOf(job, taken)) };
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      const [row] = await tx
+        .select({ name: jobs.name, document: jobRevisions.document, version: jobRevisions.version })
+        .from(jobs)
+        .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
+        .where(eq(jobs.id, id));
+      if (!row) throw new NotFound();
+      const file = { format: JOB_FORMAT, version: row.version, job: row.document, readings: taken };
+      return { name: row.name, text: `${JSON.stringify(file, null, 2)}\n` };
+    }
+  });
+}
