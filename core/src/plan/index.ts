@@ -12,14 +12,9 @@ export {
   type StartPlaces,
 } from './new-operation.ts';
 export { type CutEnd } from './cut-ends.ts';
-export {
-  contextOf,
-  evaluatePlan,
-  type OperationOutcome,
-  type PlanInput,
-  type PlanResult,
-  type PlanStep,
-} from './evaluate-plan.ts';
+export { contextOf } from './context.ts';
+export { evaluatePlan } from './evaluate-plan.ts';
+export { type OperationOutcome, type PlanInput, type PlanResult, type PlanStep } from './plan-result.ts';
 export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
 export { type Joint, type JointSide, type JointVerdict, letterOf, worseSide } from './joint.ts';
 export { type Measures } from './measures.ts';

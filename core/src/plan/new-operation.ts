@@ -1,7 +1,7 @@
 import { type Crossmember, extentOf, type Feature, type Frame } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { inches, type LengthFormat, nudgeOf } from '../units/index.ts';
-import type { PlanResult } from './evaluate-plan.ts';
+import type { PlanResult } from './plan-result.ts';
 import { IN_LINE, type Operation, type OperationKind, type Place } from './operation.ts';
 import { builtOf, donorOf } from './tape.ts';
 

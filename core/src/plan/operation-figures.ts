@@ -1,8 +1,8 @@
 import { railAt, type Side, SIDES } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { builtUpSection, type Section, sectionProperties, torsionConstant, widthOf } from '../sections/index.ts';
-import type { Context } from './context.ts';
-import { contextOf, type PlanInput, type PlanResult } from './evaluate-plan.ts';
+import { type Context, contextOf } from './context.ts';
+import type { PlanInput, PlanResult } from './plan-result.ts';
 import { topLength } from './new-rail.ts';
 import type { Box, Notch, Operation, PieCut } from './operation.ts';
 import { pieTurn } from './pie-turn.ts';

@@ -1,5 +1,5 @@
 import type { Conflict } from './conflict.ts';
-import type { PlanResult } from './evaluate-plan.ts';
+import type { PlanResult } from './plan-result.ts';
 import type { Fate } from './fate.ts';
 import { type Joint, JOINT_VERDICTS } from './joint.ts';
 import { frontTop, type Piece, rearTop } from './piece.ts';

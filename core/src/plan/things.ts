@@ -1,5 +1,5 @@
 import { SIDES, type Vec3 } from '../frame/index.ts';
-import type { PlanResult } from './evaluate-plan.ts';
+import type { PlanResult } from './plan-result.ts';
 import { distance } from './pose.ts';
 
 /** Something on the frame that a tape can be put to: where it is on the donor and as built; null where it is not. */
