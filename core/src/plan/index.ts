@@ -20,7 +20,8 @@ export { type Joint, type JointSide, type JointVerdict, letterOf, worseSide } fr
 export { type Measures } from './measures.ts';
 export * from './operation.ts';
 export { bottomLength, endAngle, type RailEndAngle, topLength } from './new-rail.ts';
-export { type OfSides, operationFigures, type OperationFigures } from './operation-figures.ts';
+export { type OfSides, type OperationFigures } from './figures/figures.ts';
+export { operationFigures } from './figures/operation-figures.ts';
 export { OPERATION_NAMES, operationName } from './operation-names.ts';
 export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { type Bare, built, donor, inputOf, plainFrame } from '../../test/frames.ts';
-import type { Crossmember, Feature, Frame } from '../frame/index.ts';
-import { ruleValue } from '../rules/index.ts';
-import { evaluatePlan, type OperationFigures, operationFigures } from './index.ts';
+import { type Bare, built, donor, inputOf, plainFrame } from '../../../test/frames.ts';
+import type { Crossmember, Feature, Frame } from '../../frame/index.ts';
+import { ruleValue } from '../../rules/index.ts';
+import { evaluatePlan, type OperationFigures, operationFigures } from '../index.ts';
 
 /** Of two rails: tube 60 × 150, wall 5, so 2000 mm² each. */
 const massOf = (length: number) => 2 * 2000 * 7.85e-6 * length;

@@ -1,0 +1,133 @@
+import { railAt, type Side, SIDES } from '../../frame/index.ts';
+import { ruleValue } from '../../rules/index.ts';
+import { topLength } from '../new-rail.ts';
+import type { PieCut } from '../operation.ts';
+import { pieTurn } from '../pie-turn.ts';
+import { faceTop, type Piece, rearTop, spine } from '../piece.ts';
+import { massOf, steelLumps } from '../solid.ts';
+import { findEndSpot, findSpot, pieceAt, type PlanState } from '../state.ts';
+import { type Around, type Lead, type Of, type OfSides, type OperationFigures, sectionOn } from './figures.ts';
+
+const both = (of: (side: Side) => number): OfSides => ({ left: of('left'), right: of('right') });
+const summed = (pieces: readonly Piece[]) =>
+  both((side) => pieces.reduce((sum, piece) => sum + topLength(piece, side), 0));
+
+const slopeOf = (piece: Piece, side: Side): number => {
+  const [a, b] = [piece.rails[side][0], piece.rails[side].at(-1)];
+  return a && b ? Math.atan2(b.halfWidth - a.halfWidth, b.x - a.x) : 0;
+};
+
+export function shortenFigures(operation: Of<'shorten'>, { before, after, context, input }: Around): OperationFigures {
+  const own = after.removed.filter((piece) => piece.operation === operation.id);
+  const out = summed(own);
+  const kerf = ruleValue(context.rules, 'cut/kerf');
+  const [from, to] = [findSpot(before, operation.from), findSpot(before, operation.to)];
+  const [ahead, behind] = [pieceAt(before, from), pieceAt(before, to)];
+  const bridge = after.pieces.find(({ source }) => source === operation.id);
+  const turn = (piece: Piece) =>
+    Math.max(
+      ...SIDES.map((side) =>
+        Math.abs(slopeOf(piece, side) - Math.atan(railAt(ahead.rails[side], from.x, 'front').widthSlope)),
+      ),
+    );
+  const rear = own.at(-1);
+  return {
+    kind: 'shorten',
+    out,
+    scrap: both((side) => Math.max(0, out[side] - 2 * kerf)),
+    mass: massOf(steelLumps(own, context.section, input.donor.material.density)),
+    halfWidths: {
+      ahead: railAt(ahead.rails.left, from.x, 'front').halfWidth + ahead.spread,
+      behind:
+        railAt(behind.rails.left, rear?.source === behind.source ? rear.rear.x : to.x, 'rear').halfWidth +
+        behind.spread,
+    },
+    transition: bridge ? { length: both((side) => topLength(bridge, side)), turn: turn(bridge) } : null,
+  };
+}
+
+export function widenFigures(operation: Of<'widen'>, { after }: Around): OperationFigures {
+  const index = after.pieces.findIndex(({ source }) => source === operation.id);
+  const leads = after.pieces.flatMap((piece, at): Lead[] =>
+    piece.source === operation.id
+      ? [
+          {
+            end: operation.from !== null && at === index ? 'front' : 'rear',
+            length: both((side) => topLength(piece, side)),
+            slope: both((side) => slopeOf(piece, side)),
+          },
+        ]
+      : [],
+  );
+  return { kind: 'widen', out: operation.amount / 2, leads };
+}
+
+export function pieFigures(operation: PieCut, { before, context }: Around): OperationFigures {
+  const at = findSpot(before, operation.at);
+  const { angle, nearer } = pieTurn(before, at, operation, context);
+  const { depth } = sectionOn(pieceAt(before, at), at.x, context);
+  const wedge =
+    operation.mode === 'open'
+      ? 2 * depth * Math.sin(angle / 2)
+      : operation.wedge === 'symmetric'
+        ? 2 * depth * Math.tan(angle / 2)
+        : depth * Math.tan(angle);
+  return { kind: 'pie-cut', angle, wedge, nearer };
+}
+
+export function stepFigures(
+  operation: Of<'step'>,
+  { before, after, context, result }: Around,
+): OperationFigures | null {
+  const from = findSpot(before, operation.from);
+  const { depth } = sectionOn(pieceAt(before, from), from.x, context);
+  const joints = result.joints.filter((joint) => joint.operation === operation.id);
+  const first = after.pieces.findIndex(({ front }) => front.operation === operation.id);
+  const middle = after.pieces[first];
+  if (!middle) return null;
+  const [front, rear] = [
+    spine(middle, faceTop(middle, middle.front, 'rear'), 'rear'),
+    spine(middle, faceTop(middle, middle.rear, 'front'), 'front'),
+  ];
+  const end = (state: PlanState) => {
+    const last = state.pieces.at(-1) as Piece;
+    return spine(last, rearTop(last), 'front').x;
+  };
+  const wedge = after.removed.find((piece) => piece.operation === operation.id && piece.front.lean !== piece.rear.lean);
+  return {
+    kind: 'step',
+    slope: Math.atan2(rear.z - front.z, rear.x - front.x),
+    length: Math.hypot(rear.x - front.x, rear.z - front.z),
+    shorter: end(before) - end(after),
+    wedge: operation.method === 'turn-middle' && wedge ? (wedge.front.lean - wedge.rear.lean) * depth : 0,
+    opening: Math.max(0, ...joints.flatMap(({ sides }) => SIDES.map((side) => sides[side].gapBottom))),
+  };
+}
+
+/** How much comes off the frame where an end is cut, along the top edge. */
+const cutOff = (operation: string, { after }: Around): number =>
+  summed(after.removed.filter((piece) => piece.operation === operation)).left;
+
+export function trimFigures(operation: Of<'trim'>, around: Around): OperationFigures {
+  const { before, context } = around;
+  const at = findEndSpot(before, operation.at, operation.end);
+  const { depth } = sectionOn(pieceAt(before, at), at.x, context);
+  return {
+    kind: 'trim',
+    off: cutOff(operation.id, around),
+    lean: depth * Math.tan(operation.angle),
+    face: depth / Math.cos(operation.angle),
+  };
+}
+
+export function addedFigures(operation: Of<'lengthen' | 'extend'>, around: Around): OperationFigures | null {
+  const { after, context, input } = around;
+  const added = after.pieces.filter(({ source }) => source === operation.id);
+  if (added.length === 0) return null;
+  return {
+    kind: operation.kind,
+    each: both((side) => added.reduce((sum, piece) => sum + topLength(piece, side), 0)),
+    mass: massOf(steelLumps(added, context.section, input.donor.material.density)),
+    off: operation.kind === 'extend' ? cutOff(operation.id, around) : 0,
+  };
+}
