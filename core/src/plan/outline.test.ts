@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { type Bare, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
+import { type Bare, donor, inputOf, memberAt, plainFrame, pointAt } from '../../test/frames.ts';
 import { drawingOf } from '../exchange/index.ts';
-import { type Crossmember, type Frame, type Rail, sectionLookup } from '../frame/index.ts';
+import { type Frame, type Rail, sectionLookup } from '../frame/index.ts';
 import { markSheet } from '../markout/index.ts';
 import { evaluatePlan, insideEdge, planOutline, sideOutline } from './index.ts';
 
@@ -88,17 +88,7 @@ it('what rides beside the middle goes out with its rail where the frame is widen
 });
 
 it('a crossmember is drawn the right way up: its top as far below the rail as it was measured', () => {
-  const crossmember: Crossmember = {
-    id: 'c',
-    name: 'Crossmember',
-    x: 3000,
-    length: 80,
-    depth: 60,
-    below: 40,
-    fixing: 'riveted',
-    removable: true,
-    mass: 9,
-  };
+  const crossmember = memberAt('c', 3000, { length: 80, depth: 60, below: 40 });
   const input = inputOf(plainFrame({ crossmembers: [crossmember] }));
   const outline = (view: 'side' | 'plan') =>
     drawingOf(input, view).flatMap((shape) =>
