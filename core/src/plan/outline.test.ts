@@ -3,7 +3,7 @@ import { type Bare, donor, inputOf, memberAt, plainFrame, pointAt } from '../../
 import { drawingOf } from '../exchange/index.ts';
 import { type Frame, type Rail, sectionLookup } from '../frame/index.ts';
 import { markSheet } from '../markout/index.ts';
-import { evaluatePlan, insideEdge, planOutline, sideOutline } from './index.ts';
+import { evaluatePlan, frameProfile, insideEdge, planOutline, sideOutline, worstDifferences } from './index.ts';
 
 /** Unlike rails: the right one is deeper and wider, and stands farther out. */
 const straight = (halfWidth: number, section: string): Rail => [
@@ -103,4 +103,24 @@ it('a crossmember is drawn the right way up: its top as far below the rail as it
     ],
   ]);
   expect(outline('plan')[0]!.map(([, y]) => Math.abs(y))).toEqual([370, 370, 370, 370]);
+});
+
+it('tells where two rails differ most, right minus left, in height and in width', () => {
+  const left: Rail = [
+    { x: 0, halfWidth: 430, top: 0, section: 'rail' },
+    { x: 3000, halfWidth: 430, top: 10, section: 'rail' },
+    { x: 6000, halfWidth: 430, top: 0, section: 'rail' },
+  ];
+  const right: Rail = [
+    { x: 0, halfWidth: 433, top: 2, section: 'rail' },
+    { x: 3000, halfWidth: 425, top: 4, section: 'rail' },
+    { x: 6000, halfWidth: 434, top: 0, section: 'rail' },
+  ];
+  const frame = plainFrame({ rails: { kind: 'measured', left, right } });
+  const rows = frameProfile(evaluatePlan(inputOf(frame)).pieces, sectionLookup(frame));
+  expect(worstDifferences(rows)).toMatchObject({
+    height: { mm: -6, row: { builtX: 3000 } },
+    width: { mm: -5, row: { builtX: 3000 } },
+  });
+  expect(worstDifferences([])).toEqual({ height: null, width: null });
 });

@@ -66,3 +66,25 @@ function rowAt(piece: Piece, index: number, x: number, last: boolean, section: (
     insideWidth: inside('left') + inside('right'),
   };
 }
+
+/** By how much the right rail differs from the left at a station, right minus left, mm. */
+export interface RailDifference {
+  readonly row: ProfileRow;
+  readonly mm: number;
+}
+
+/** Where the right rail stands most over or under the left, and most farther out or in; null without a station. */
+export function worstDifferences(rows: readonly ProfileRow[]): {
+  readonly height: RailDifference | null;
+  readonly width: RailDifference | null;
+} {
+  const worst = (of: (row: ProfileRow) => number) =>
+    rows.reduce<RailDifference | null>((most, row) => {
+      const mm = of(row);
+      return most && Math.abs(most.mm) >= Math.abs(mm) ? most : { row, mm };
+    }, null);
+  return {
+    height: worst(({ left, right }) => right.top - left.top),
+    width: worst(({ left, right }) => right.halfWidth - left.halfWidth),
+  };
+}

@@ -1,4 +1,4 @@
-import { frameProfile, type LengthFormat, type Piece, type ProfileRow, type Section, sideOutline } from '@splay/core';
+import { frameProfile, type LengthFormat, type Piece, type Section, sideOutline, worstDifferences } from '@splay/core';
 import { useMemo } from 'react';
 import { SvgLength } from './svg-length.tsx';
 import { type Across, acrossPx, pathOf } from './steel.tsx';
@@ -18,23 +18,18 @@ interface RailDifferenceProps {
 /** Smaller differences than this are lost in the line, mm. */
 const SEEN = 0.4;
 
-const worst = (rows: readonly ProfileRow[], of: (row: ProfileRow) => number): ProfileRow | undefined =>
-  rows.reduce<ProfileRow | undefined>((a, b) => (a && Math.abs(of(a)) >= Math.abs(of(b)) ? a : b), undefined);
+/** About how long a note is, px: nearer than this to the right edge it stands on the other side of its line. */
+const NOTE = 230;
 
 /** The right rail behind the left one where both were measured, and where they differ most. */
 export function RailDifference({ pieces, view, across, section, datum, y, format }: RailDifferenceProps) {
-  const rows = useMemo(() => frameProfile(pieces, section), [pieces, section]);
-  const height = (row: ProfileRow) => row.right.top - row.left.top;
-  const width = (row: ProfileRow) => row.right.halfWidth - row.left.halfWidth;
-  const [higher, wider] = [worst(rows, height), worst(rows, width)];
+  const { height, width } = useMemo(() => worstDifferences(frameProfile(pieces, section)), [pieces, section]);
   const notes = [
-    ...(higher && Math.abs(height(higher)) > SEEN
-      ? [{ row: higher, mm: height(higher), words: height(higher) > 0 ? 'higher' : 'lower' }]
-      : []),
-    ...(wider && Math.abs(width(wider)) > SEEN
-      ? [{ row: wider, mm: width(wider), words: width(wider) > 0 ? 'farther out' : 'farther in' }]
-      : []),
-  ];
+    { difference: height, words: ['higher', 'lower'] as const },
+    { difference: width, words: ['farther out', 'farther in'] as const },
+  ].flatMap(({ difference, words: [more, less] }) =>
+    difference && Math.abs(difference.mm) > SEEN ? [{ ...difference, words: difference.mm > 0 ? more : less }] : [],
+  );
   return (
     <g>
       {pieces.map((piece, index) => (
@@ -50,6 +45,7 @@ export function RailDifference({ pieces, view, across, section, datum, y, format
       {notes.map(({ row, mm, words }, index) => {
         const x = toPx(view, row.builtX);
         const labelY = y + index * 17;
+        const flipped = x + NOTE > view.width;
         return (
           <g key={words} className="font-label" fill="var(--color-pencil)">
             <path
@@ -58,8 +54,9 @@ export function RailDifference({ pieces, view, across, section, datum, y, format
               strokeWidth={0.9}
             />
             <text
-              x={x + 5}
+              x={flipped ? x - 5 : x + 5}
               y={labelY + 4}
+              textAnchor={flipped ? 'end' : 'start'}
               fontSize={13}
               fontWeight={500}
               stroke="var(--color-paper)"

@@ -1,4 +1,5 @@
 import { type Job, type PlanResult, sectionLookup, sideOutline } from '@splay/core';
+import { tallOf } from '../board/view.ts';
 
 /** A job's frame in small, from the side, new steel in blue. */
 export function FrameThumb({ job, result }: { readonly job: Job; readonly result: PlanResult }) {
@@ -9,9 +10,11 @@ export function FrameThumb({ job, result }: { readonly job: Job; readonly result
   ];
   const scale = 230 / (rear - front);
   const x = (mm: number) => 5 + (mm - front) * scale;
-  const z = (mm: number) => 24 - mm * scale;
+  const { over, under } = tallOf(result);
+  const zero = Math.max(24, 4 + over * scale);
+  const z = (mm: number) => zero - mm * scale;
   return (
-    <svg viewBox="0 0 240 64" className="w-full max-w-60" aria-hidden="true">
+    <svg viewBox={`0 0 240 ${Math.max(64, zero + under * scale + 4)}`} className="w-full max-w-60" aria-hidden="true">
       {result.axles.map(
         ({ item, built }) =>
           built && (
