@@ -7,6 +7,7 @@ import tseslint from 'typescript-eslint';
 /** core/src folders in the order they may depend on each other: each imports only those before it. */
 const CORE_ORDER = [
   'units',
+  'fields',
   'sections',
   'materials',
   'rules',
@@ -15,6 +16,7 @@ const CORE_ORDER = [
   'plan',
   'markout',
   'survey',
+  'records',
   'job',
   'exchange',
 ];

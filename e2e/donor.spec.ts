@@ -22,7 +22,7 @@ test('the guide says what to measure next, where, and for which answer', async (
   await expect(page.getByText(/right rail\s*1⁄4\s*higher at/)).toBeVisible();
 });
 
-test('a feature is picked on the drawing, edited beside it, and its group is kept', async ({ page }) => {
+test('a feature is picked on the drawing, edited beside it, and its unit is kept', async ({ page }) => {
   await openDemoShop(page);
   await openBench(page, await newFlagship(page, 'Picked van'), 'donor');
   await page
@@ -34,14 +34,14 @@ test('a feature is picked on the drawing, edited beside it, and its group is kep
   await expect(card).toContainText('in the plan: not moved');
   await card.getByRole('textbox', { name: 'Hole (0: none)' }).fill('9/16');
   await card.getByRole('textbox', { name: 'Hole (0: none)' }).press('Enter');
-  await card.getByRole('combobox', { name: 'Group' }).selectOption('Front suspension');
+  await card.getByRole('combobox', { name: 'Carries' }).selectOption('Front suspension');
   await saved(page);
   await card.getByRole('textbox', { name: 'Hole (0: none)' }).press('Escape');
   await page.locator('body').press(']');
   await expect(card).toBeHidden();
   await page.locator('body').press('[');
   await expect(card.getByRole('textbox', { name: 'Hole (0: none)' })).toHaveValue('9/16');
-  await expect(card.getByRole('combobox', { name: 'Group' })).toHaveValue('front-suspension');
+  await expect(card.getByRole('combobox', { name: 'Carries' })).toHaveValue('front-suspension');
 });
 
 test('a crossmember is picked on the drawing and edited beside it', async ({ page }) => {
@@ -55,18 +55,18 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
   // 14 3/4 in farther back than it was, 70 in from the datum hole.
   await expect(card).toContainText('ends up 84 3⁄4 from the datum hole');
   await card.getByRole('combobox', { name: 'Removable' }).selectOption('no');
-  await card.getByRole('textbox', { name: 'Mass, lb' }).fill('heavy');
-  await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
+  await card.getByRole('textbox', { name: 'Mass, as weighed, lb' }).fill('heavy');
+  await card.getByRole('textbox', { name: 'Mass, as weighed, lb' }).press('Tab');
   await expect(card.getByRole('alert')).toContainText('“heavy” cannot be read here');
-  await card.getByRole('textbox', { name: 'Mass, lb' }).fill('11.5');
-  await card.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
+  await card.getByRole('textbox', { name: 'Mass, as weighed, lb' }).fill('11.5');
+  await card.getByRole('textbox', { name: 'Mass, as weighed, lb' }).press('Tab');
   await expect(card.getByRole('alert')).toHaveCount(0);
   await saved(page);
   await page.reload();
   await page.getByRole('tab', { name: 'Crossmembers' }).click();
   await page.getByRole('textbox', { name: 'Name, row 5' }).click();
   await expect(card.getByRole('combobox', { name: 'Removable' })).toHaveValue('no');
-  await expect(card.getByRole('textbox', { name: 'Mass, lb' })).toHaveValue('11.5');
+  await expect(card.getByRole('textbox', { name: 'Mass, as weighed, lb' })).toHaveValue('11.5');
 });
 
 test('tables go out as CSV and come in again; a bad one changes nothing', async ({ page }) => {

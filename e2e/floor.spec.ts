@@ -25,13 +25,15 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   await expect(page.getByLabel('Typed so far')).toHaveText('69 3/8');
   await page.getByRole('button', { name: 'Take it' }).tap();
   await expect(page.getByText('Cab back left to Kick-up right: 69 3/8')).toBeVisible();
-  await expect(page.getByRole('banner')).toContainText('1 reading waiting to be sent');
+  await expect(page.getByRole('banner')).toContainText('1 record waiting to be sent');
   await context.setOffline(false);
   await expect(page.getByRole('banner')).toContainText('saved');
 
-  const stored = await (await page.request.get(`/api/jobs/${id}/readings`)).json();
-  const mine = (stored as { measurement: string; value: number }[]).filter((r) => r.measurement === 'p3-left-p4-right');
-  expect(mine.at(-1)?.value).toBeCloseTo(69.375 * 25.4, 6);
+  const stored = await (await page.request.get(`/api/jobs/${id}/records`)).json();
+  const mine = (stored as { body: { measurement?: string; value?: number } }[]).filter(
+    ({ body }) => body.measurement === 'p3-left-p4-right',
+  );
+  expect(mine.at(-1)?.body.value).toBeCloseTo(69.375 * 25.4, 6);
 
   // What cannot be a tape reading is refused with the reason.
   await page.getByRole('button', { name: '0', exact: true }).tap();

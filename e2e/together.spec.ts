@@ -49,18 +49,17 @@ test('the connection drops while readings are typed: queued, sent later, nothing
     await cell(measurement).fill(text);
     await cell(measurement).press('Enter');
   }
-  await expect(page.getByText('3 readings waiting to be sent')).toBeVisible();
+  await expect(page.getByText('3 records waiting to be sent')).toBeVisible();
   await expect(page.locator('[data-measurement="p1-width"]')).toContainText('right');
   await context.setOffline(false);
   await expect(page.getByText('waiting to be sent')).toBeHidden({ timeout: 15_000 });
-  const stored = (await (await page.request.get(`/api/jobs/${id}/readings`)).json()) as {
-    measurement: string;
-    stage: string;
+  const stored = (await (await page.request.get(`/api/jobs/${id}/records`)).json()) as {
+    body: { measurement: string; stage: string };
   }[];
   expect(
     stored
-      .filter(({ stage }) => stage === 'welded')
-      .map(({ measurement }) => measurement)
+      .filter(({ body }) => body.stage === 'welded')
+      .map(({ body }) => body.measurement)
       .sort(),
   ).toEqual(['p1-width', 'p2-width', 'p3-width']);
 });
@@ -89,8 +88,8 @@ test('readings and changes made offline outlive a closed window', async ({ page,
   await expect
     .poll(
       async () =>
-        ((await (await again.request.get(`/api/jobs/${id}/readings`)).json()) as { stage: string }[]).filter(
-          ({ stage }) => stage === 'welded',
+        ((await (await again.request.get(`/api/jobs/${id}/records`)).json()) as { body: { stage?: string } }[]).filter(
+          ({ body }) => body.stage === 'welded',
         ).length,
     )
     .toBe(1);

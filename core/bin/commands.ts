@@ -11,6 +11,7 @@ import {
   markSheet,
   parseJobFile,
   plansOf,
+  readingsIn,
   sectionLookup,
   takeUp,
   writeDxf,
@@ -95,10 +96,12 @@ function evaluated({ job }: JobFile): Result {
 
 function exported(file: JobFile, options: Options): Result {
   const good = (output: string): Result => ({ code: 0, output });
-  const { job, readings } = file;
+  const { job, records } = file;
   if (options.table !== undefined) {
     const table: JobTable = choose(options.table, JOB_TABLES, 'table', 'stations');
-    return good(writeJobTable(table, job, readings, choose(options.unit, ['mm', 'in'], 'unit', job.display.unit)));
+    return good(
+      writeJobTable(table, job, readingsIn(records), choose(options.unit, ['mm', 'in'], 'unit', job.display.unit)),
+    );
   }
   const view = choose(options.view, ['side', 'plan'], 'view', 'side');
   switch (choose(options.as, ['json', 'dxf', 'svg', 'marks'], 'as', 'json')) {

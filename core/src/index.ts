@@ -1,11 +1,13 @@
 export * from './body/index.ts';
 export * from './exchange/index.ts';
+export { schemaProblems } from './fields/index.ts';
 export * from './frame/index.ts';
 export { InputError, type InputProblem, type Outcome, unwrap } from './input-error.ts';
 export * from './job/index.ts';
 export * from './markout/index.ts';
 export * from './materials/index.ts';
 export * from './plan/index.ts';
+export * from './records/index.ts';
 export * from './rules/index.ts';
 export * from './sections/index.ts';
 export * from './survey/index.ts';

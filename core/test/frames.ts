@@ -16,6 +16,8 @@ export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame
         { x: 6000, halfWidth: 430, top: 0, section: 'rail' },
       ],
     },
+    members: [],
+    braces: [],
     crossmembers: [],
     features: [
       {
@@ -35,7 +37,7 @@ export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame
       },
     ],
     datum: 'datum',
-    groups: [],
+    units: [],
     axles: [
       { id: 'front', name: 'Front axle', role: 'front', x: 700, z: -180, tyreRadius: 380, track: 1600 },
       { id: 'rear', name: 'Rear axle', role: 'rear', x: 4300, z: -150, tyreRadius: 380, track: 1600 },
@@ -70,6 +72,7 @@ export function planOf(...operations: readonly Bare[]): Plan {
     name: 'Test plan',
     note: '',
     accepted: [],
+    stays: [],
     operations: operations.map(
       (operation, index) =>
         ({

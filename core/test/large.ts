@@ -4,7 +4,7 @@ import { donor, plainFrame } from './frames.ts';
 
 type Bare = Parameters<typeof inputOf>[1];
 
-/** A 12 m frame with its rails measured apart, a slow wave in width and height, features all along, groups and controls. */
+/** A 12 m frame with its rails measured apart, a slow wave in width and height, features all along, units and controls. */
 export function largeFrame(stations: number, features: number): Frame {
   const rail = (phase: number): Rail =>
     Array.from({ length: stations }, (_, index) => ({
@@ -19,7 +19,6 @@ export function largeFrame(stations: number, features: number): Frame {
     name: `Feature ${index}`,
     x: 100 + (index * 11_700) / features,
     movable: 're-drill',
-    ...(index % 12 === 5 ? { group: `group-${index % 3}` } : {}),
   });
   const points = Array.from({ length: 8 }, (_, index) => ({
     id: `p${index}`,
@@ -28,10 +27,19 @@ export function largeFrame(stations: number, features: number): Frame {
     inboard: 0,
     down: 0,
   }));
+  const all = Array.from({ length: features }, (_, index) => feature(index));
+  const numbered = all.map(({ id }, index) => ({ id, index }));
   return plainFrame({
     rails: { kind: 'measured', left: rail(0), right: rail(0.05) },
-    features: Array.from({ length: features }, (_, index) => feature(index)),
-    groups: [0, 1, 2].map((index) => ({ id: `group-${index}`, name: `Group ${index}` })),
+    features: all,
+    units: [0, 1, 2].map((unit) => ({
+      id: `unit-${unit}`,
+      name: `Unit ${unit}`,
+      kind: 'rear-suspension' as const,
+      mounts: numbered
+        .filter(({ index }) => index % 12 === 5 && index % 3 === unit)
+        .map(({ id }) => ({ kind: 'feature' as const, id })),
+    })),
     crossmembers: Array.from({ length: 14 }, (_, index) => ({
       id: `c${index}`,
       name: `Crossmember ${index}`,

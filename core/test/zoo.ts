@@ -150,6 +150,69 @@ export const ZOO: readonly Animal[] = [
     },
   ),
   animal('one crossmember', straight, { crossmembers: [crossmember('only', 2600)] }),
+  animal('x of legs', straight, {
+    sections: [
+      { id: 'rail', section: channel },
+      { id: 'leg', section: { kind: 'tube', depth: 70, width: 50, thickness: 3, inner: 3 } },
+    ],
+    members: [
+      {
+        id: 'x-leg',
+        name: 'X leg',
+        copies: 'pair',
+        section: 'leg',
+        path: [
+          { x: 900, outward: 400, z: -70 },
+          { x: 3300, outward: -400, z: -70 },
+        ],
+        front: { on: 'own-rail', fixing: 'welded' },
+        rear: { on: 'other-rail', fixing: 'welded' },
+      },
+    ],
+    units: [
+      {
+        id: 'cab-unit',
+        name: 'Cab',
+        kind: 'cab',
+        mounts: [
+          { kind: 'feature', id: 'mount-1' },
+          { kind: 'feature', id: 'mount-2' },
+        ],
+      },
+    ],
+  }),
+  animal('four tubes', kicked, {
+    sections: [
+      { id: 'rail', section: channel },
+      { id: 'upper-tube', section: { kind: 'round', depth: 48, thickness: 3 } },
+    ],
+    members: [
+      {
+        id: 'upper',
+        name: 'Upper tube',
+        copies: 'pair',
+        section: 'upper-tube',
+        path: [
+          { x: -500, outward: 330, z: 280 },
+          { x: 1500, outward: 350, z: 300 },
+          { x: 3700, outward: 340, z: 340 },
+        ],
+        front: { on: 'free', fixing: 'welded' },
+        rear: { on: 'free', fixing: 'welded' },
+      },
+    ],
+    braces: [
+      {
+        id: 'diagonal',
+        name: 'Diagonal',
+        from: { rail: 'left', x: 1000, down: 20 },
+        to: { rail: 'upper/left', x: 2200, down: 24 },
+        section: 'upper-tube',
+        fixing: 'welded',
+        removable: true,
+      },
+    ],
+  }),
   animal('nothing on it', straight, {
     crossmembers: [],
     features: [feature('datum', 480)],
@@ -233,6 +296,12 @@ export function operationsFor({ frame }: Animal): readonly (readonly [name: stri
         change: { what: 'drill', at: at(0.57), feature: feature('drilled', 0), count: 3, pitch: long * 0.01 },
       },
     ],
+    ...frame.members.map(
+      ({ id }) => [`re-fit ${id}`, { kind: 'member', change: { what: 'refit', member: id } }] as const,
+    ),
+    ...frame.braces.map(
+      ({ id }) => [`make ${id} anew`, { kind: 'member', change: { what: 'remake-brace', brace: id } }] as const,
+    ),
   ];
 }
 

@@ -9,3 +9,4 @@ export interface Cluster {
 }
 export function startPostgres(folder: string): Promise<Cluster>;
 export function ownDatabase(cluster: Cluster, name: string): Promise<string>;
+export function freePort(): Promise<number>;

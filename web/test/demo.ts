@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Job, type JobFile, parseJobFile, type Reading } from '@splay/core';
+import { type Job, type JobFile, parseJobFile, type ShopRecord } from '@splay/core';
 import { createJobStore } from '../src/client/job-store.ts';
 
-/** A job of the demo shop, with its readings. */
-export const demoJob = (name: 'parcel-van' | 'orchard-sprayer' | 'beach-rescue'): JobFile =>
+/** A job of the demo shop, with its records. */
+export const demoJob = (name: 'parcel-van' | 'orchard-sprayer' | 'beach-rescue' | 'tour-carrier'): JobFile =>
   parseJobFile(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8'));
 
 /** A job as it is open on a page, on the Cuts bench. */
-export const openStore = (job: Job, readings: readonly Reading[] = [], canWrite = true) =>
+export const openStore = (job: Job, records: readonly ShopRecord[] = [], canWrite = true) =>
   createJobStore({
     saved: { id: 'job', revision: 1, job, savedBy: 'owner', savedAt: '' },
-    readings,
+    records,
     bench: 'cuts',
     canWrite,
     memberName: 'owner',

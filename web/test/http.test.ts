@@ -1,13 +1,14 @@
 import { type ChildProcess } from 'node:child_process';
 import { readdirSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
-import { JOB_VERSION } from '@splay/core';
+import { JOB_VERSION, newRecord } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { serve } from '../../scripts/lib/app.mjs';
+import { freePort } from '../../scripts/lib/postgres.mjs';
 import { closeDatabase } from '../src/server/db/database.ts';
 import { importJob } from '../src/server/services/job-files.ts';
 import { flagshipText, newShop } from './shops.ts';
+import { signInAt } from './sign-in.ts';
 
 let server: ChildProcess;
 let base = '';
@@ -16,26 +17,7 @@ let mine = '';
 let theirs = '';
 let looking = '';
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-
-async function signIn(email: string, password: string): Promise<string> {
-  const answer = await fetch(`${base}/api/auth/sign-in/email`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', origin: base },
-    body: JSON.stringify({ email, password }),
-  });
-  expect(answer.status).toBe(200);
-  return answer.headers
-    .getSetCookie()
-    .map((cookie) => cookie.split(';')[0])
-    .join('; ');
-}
+const signIn = (email: string, password: string) => signInAt(base, email, password);
 
 const call = (method: string, path: string, cookie: string, body?: string, headers: Record<string, string> = {}) =>
   fetch(base + path, {
@@ -76,14 +58,11 @@ afterAll(async () => {
 /** Every endpoint and page of a job, with a body that is right. */
 const doors = (): [method: string, path: string, body?: string][] => {
   const { job } = JSON.parse(flagshipText) as { job: unknown };
-  const reading = {
-    id: 'r1',
-    measurement: 'p1-width',
-    stage: 'fit-up',
-    value: 755,
-    taken: '2026-05-02T10:00:00Z',
-    by: 'x',
-  };
+  const reading = newRecord(
+    'reading',
+    { measurement: 'p1-width', stage: 'fit-up', value: 755 },
+    { id: 'r1', taken: '2026-05-02T10:00:00Z', by: 'x' },
+  );
   return [
     ['GET', `/api/jobs/${jobId}`],
     ['PUT', `/api/jobs/${jobId}`, JSON.stringify({ basedOn: 1, label: 'x', version: JOB_VERSION, job })],
@@ -92,8 +71,9 @@ const doors = (): [method: string, path: string, body?: string][] => {
     ['GET', `/api/jobs/${jobId}/revisions`],
     ['GET', `/api/jobs/${jobId}/revisions/1`],
     ['POST', `/api/jobs/${jobId}/revisions/1`, JSON.stringify({ basedOn: 1 })],
-    ['GET', `/api/jobs/${jobId}/readings`],
-    ['POST', `/api/jobs/${jobId}/readings`, JSON.stringify([reading])],
+    ['GET', `/api/jobs/${jobId}/records`],
+    ['POST', `/api/jobs/${jobId}/records`, JSON.stringify([reading])],
+    ['GET', `/api/jobs/${jobId}/live`],
     ['GET', `/api/jobs/${jobId}/export`],
     ['GET', `/api/jobs/${jobId}/marks.pdf`],
     ['GET', `/api/jobs/${jobId}/table?what=stations`],
@@ -202,7 +182,7 @@ describe('what may come in', () => {
   });
 
   it('nothing too large, also when its length is not told', async () => {
-    const large = 'x'.repeat(5 * 1024 * 1024);
+    const large = 'x'.repeat(17 * 1024 * 1024);
     expect((await call('POST', '/api/jobs', mine, large)).status).toBe(413);
     const stream = new ReadableStream({
       start: (controller) => {
@@ -225,7 +205,7 @@ describe('what may come in', () => {
     expect(answer.headers.get('content-type')).toBe('application/problem+json');
     const told = (await answer.json()) as { problems: { path: string }[] };
     expect(told.problems.map(({ path }) => path).sort()).toEqual(['basedOn', 'job', 'version']);
-    const reading = await call('POST', `/api/jobs/${jobId}/readings`, mine, JSON.stringify([{ id: 'x' }]));
+    const reading = await call('POST', `/api/jobs/${jobId}/records`, mine, JSON.stringify([{ id: 'x' }]));
     expect(reading.status).toBe(200);
     expect(await reading.json()).toMatchObject({
       refused: [{ id: 'x', message: expect.stringContaining('is missing') }],

@@ -3,11 +3,11 @@ import { join } from 'node:path';
 import { eq, sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
-import { InputError, JOB_VERSION, jobFileOf, parseJobFile, type Reading } from '@splay/core';
+import { InputError, JOB_VERSION, jobFileOf, parseJobFile, newRecord } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDatabase, database } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
-import { jobRevisions, jobs, readings as readingRows } from '../src/server/db/schema.ts';
+import { jobRevisions, jobs, attachments, records } from '../src/server/db/schema.ts';
 import { type Member, WALLED_ROLE, withShop } from '../src/server/db/shop.ts';
 import { Forbidden, NotFound } from '../src/server/services/errors.ts';
 import { exportJob, importJob } from '../src/server/services/job-files.ts';
@@ -21,9 +21,16 @@ import {
   saveJob,
   StaleSave,
 } from '../src/server/services/jobs.ts';
-import { addReadings, listReadings } from '../src/server/services/readings.ts';
+import { addRecords, listRecords } from '../src/server/services/records.ts';
+import { addAttachment, readAttachment } from '../src/server/services/attachments.ts';
 import { cardOf } from '../src/server/services/job-card.ts';
 import { flagshipText, newShop } from './shops.ts';
+
+/** The smallest PNG there is: one pixel. */
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 
 let owner: Member;
 let reviewer: Member;
@@ -91,7 +98,7 @@ describe('saving', () => {
     const { id, job } = await importJob(owner, flagshipText);
     expect((await readJob(reviewer, id)).job.name).toBe(job.name);
     expect(() => saveJob(reviewer, id, { basedOn: 1, label: '', job })).toThrow(Forbidden);
-    expect(() => addReadings(reviewer, id, [])).toThrow(Forbidden);
+    expect(() => addRecords(reviewer, id, [])).toThrow(Forbidden);
     expect(() => importJob(reviewer, flagshipText)).toThrow(Forbidden);
   });
 });
@@ -123,43 +130,41 @@ describe('a job stored in version 1 of the format', () => {
   });
 });
 
-describe('readings', () => {
-  const reading = (id: string): Reading => ({
-    id,
-    measurement: 'p1-width',
-    stage: 'fit-up',
-    value: 755.65,
-    taken: '2026-05-02T10:00:00Z',
-    by: 'owner',
-  });
+describe('records', () => {
+  const reading = (id: string, changes: object = {}) =>
+    newRecord(
+      'reading',
+      { measurement: 'p1-width', stage: 'fit-up', value: 755.65, ...changes },
+      { id, taken: '2026-05-02T10:00:00Z', by: 'owner' },
+    );
 
   it('are added once each, from two people at a time', async () => {
     const { id } = await importJob(owner, flagshipText);
-    const before = (await listReadings(owner, id)).length;
+    const before = (await listRecords(owner, id)).length;
     await Promise.all([
-      addReadings(owner, id, [reading('a'), reading('b')]),
-      addReadings(owner, id, [reading('b'), reading('c')]),
+      addRecords(owner, id, [reading('a'), reading('b')]),
+      addRecords(owner, id, [reading('b'), reading('c')]),
     ]);
-    const after = await listReadings(owner, id);
+    const after = await listRecords(owner, id);
     expect(after).toHaveLength(before + 3);
     expect(after.find((one) => one.id === 'b')).toEqual(reading('b'));
   });
 
   it('are each taken for themselves, by who is signed in, and no tape at 0 or below', async () => {
     const { id } = await importJob(owner, flagshipText);
-    const { readings: kept, refused } = await addReadings(owner, id, [
+    const { records: kept, refused } = await addRecords(owner, id, [
       { ...reading('mine'), by: 'somebody else' },
-      { ...reading('zero'), value: 0 },
-      { ...reading('low'), measurement: 'p1-height-left', value: -3 },
+      reading('zero', { value: 0 }),
+      reading('low', { measurement: 'p1-height-left', value: -3 }),
       { id: 'half' },
       'nonsense',
-      { ...reading('deleted'), measurement: 'taken-off-the-list' },
+      reading('deleted', { measurement: 'taken-off-the-list' }),
     ]);
     expect(kept.find((one) => one.id === 'mine')).toMatchObject({ by: owner.name });
     expect(kept.map((one) => one.id)).toEqual(expect.arrayContaining(['mine', 'low', 'deleted']));
     expect(refused.map((one) => one.id)).toEqual(['zero', 'half', '']);
     expect(refused[0]?.message).toBe('A tape reads more than 0.');
-    const again = await addReadings(owner, id, [{ ...reading('mine'), value: 12 }]);
+    const again = await addRecords(owner, id, [reading('mine', { value: 12 })]);
     expect(again.refused).toMatchObject([{ id: 'mine', message: expect.stringContaining('has this id already') }]);
     expect((await exportJob(owner, id)).text).toContain('taken-off-the-list');
     await importJob(owner, (await exportJob(owner, id)).text);
@@ -171,8 +176,8 @@ describe('readings', () => {
       expect(
         withShop(owner.shopId, (tx) => tx.execute(sql.raw(`${statement} where job_id = '${id}'`))),
       ).rejects.toThrow();
-    await refused('update readings set value = 1');
-    await refused('delete from readings');
+    await refused('update records set version = 7');
+    await refused('delete from records');
     await refused(`update job_revisions set label = 'x'`);
     await refused('delete from job_revisions');
   });
@@ -186,12 +191,12 @@ describe('the walls between shops', () => {
       () => readJob(stranger, id),
       () => readJob(stranger, id, 1),
       () => listRevisions(stranger, id),
-      () => listReadings(stranger, id),
+      () => listRecords(stranger, id),
       () => exportJob(stranger, id),
       () => saveJob(stranger, id, { basedOn: 1, label: 'x', job }),
       () => restoreRevision(stranger, id, 1, 1),
       () =>
-        addReadings(stranger, id, [
+        addRecords(stranger, id, [
           { id: 'x', measurement: 'p1-width', stage: 'tacked', value: 1, taken: '2026-05-02T10:00:00Z', by: 'x' },
         ]),
     ])
@@ -201,7 +206,8 @@ describe('the walls between shops', () => {
 
   it('stand in the database: a query that forgets the shop finds nothing', async () => {
     await importJob(owner, flagshipText);
-    for (const table of [jobs, jobRevisions, readingRows]) {
+    await addAttachment(owner, 'image/png', PIXEL);
+    for (const table of [jobs, jobRevisions, records, attachments]) {
       expect(await database().select().from(table)).toEqual([]);
       const mine = await withShop(owner.shopId, (tx) => tx.select().from(table));
       expect(mine.length).toBeGreaterThan(0);
@@ -257,12 +263,12 @@ describe('the list of jobs', () => {
     expect(await places()).toEqual([]);
   });
 
-  it('copies a job without the readings that were taken for the other', async () => {
+  it('copies a job without the records that were taken for the other', async () => {
     const { owner: me } = await newShop();
     const { id, job } = await importJob(me, flagshipText);
     const copy = await copyJob(me, id);
     expect(copy.job).toMatchObject({ name: `${job.name}, copy`, donor: job.donor, plan: job.plan, done: [] });
-    expect(await listReadings(me, copy.id)).toEqual([]);
+    expect(await listRecords(me, copy.id)).toEqual([]);
     expect(await listJobs(me)).toHaveLength(2);
   });
 
@@ -287,5 +293,43 @@ describe('the list of jobs', () => {
     const cards = await Promise.all(listed.map((each) => cardOf(me, each)));
     expect(cards.filter((card) => card === null)).toHaveLength(1);
     expect((await exportJob(me, id)).text).toContain('is this');
+  });
+});
+
+describe('pictures', () => {
+  const photo = (hash: string) =>
+    newRecord(
+      'photo',
+      { of: { kind: 'feature', id: 'datum' }, note: 'The datum hole', attachment: hash, width: 1, height: 1 },
+      { id: 'photo-1', taken: '2026-05-02T10:00:00Z', by: 'owner' },
+    );
+
+  it('are kept once by their hash, and travel in the job file', async () => {
+    const { owner: me } = await newShop();
+    const { id } = await importJob(me, flagshipText);
+    const hash = await addAttachment(me, 'image/png', PIXEL);
+    expect(await addAttachment(me, 'image/png', PIXEL)).toBe(hash);
+    await addRecords(me, id, [photo(hash)]);
+    const { text } = await exportJob(me, id);
+    expect(parseJobFile(text).attachments).toEqual([{ hash, type: 'image/png', data: PIXEL.toString('base64') }]);
+    // In another shop they are there again, from the file.
+    const { owner: other } = await newShop();
+    await expect(readAttachment(other, hash)).rejects.toThrow(NotFound);
+    const { id: there } = await importJob(other, text);
+    expect(Buffer.from((await readAttachment(other, hash)).bytes)).toEqual(PIXEL);
+    expect((await exportJob(other, there)).text).toBe(text);
+  });
+
+  it('that are none, or not what their hash says, are refused, and nothing of the file is stored', async () => {
+    const { owner: me, reviewer: looks } = await newShop();
+    expect(() => addAttachment(me, 'image/jpeg', PIXEL)).toThrow(InputError);
+    expect(() => addAttachment(me, 'image/png', Buffer.concat([PIXEL, Buffer.alloc(600_000)]))).toThrow(
+      /InputError|512 KB/,
+    );
+    expect(() => addAttachment(looks, 'image/png', PIXEL)).toThrow(Forbidden);
+    const file = JSON.parse(flagshipText) as object;
+    const forged = { hash: 'a'.repeat(64), type: 'image/png', data: PIXEL.toString('base64') };
+    await expect(importJob(me, JSON.stringify({ ...file, attachments: [forged] }))).rejects.toThrow(InputError);
+    expect(await listJobs(me)).toEqual([]);
   });
 });

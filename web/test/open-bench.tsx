@@ -1,4 +1,4 @@
-import { evaluatePlan, emptyPlan, type Job, type Reading } from '@splay/core';
+import { emptyPlan, evaluateJob, evaluatePlan, type Job, type ShopRecord } from '@splay/core';
 import type { ComponentType } from 'react';
 import { vi } from 'vitest';
 import type { BenchProps } from '../src/client/bench-props.ts';
@@ -7,7 +7,7 @@ import { openStore } from './demo.ts';
 import { render } from './page.ts';
 
 interface Opening {
-  readonly readings?: readonly Reading[];
+  readonly records?: readonly ShopRecord[];
   readonly selected?: string;
   readonly canWrite?: boolean;
 }
@@ -16,28 +16,31 @@ interface Opening {
 export function openBench(
   Bench: ComponentType<BenchProps>,
   job: Job,
-  { readings = [], selected = '', canWrite = true }: Opening = {},
+  { records = [], selected = '', canWrite = true }: Opening = {},
 ) {
-  const store = openStore(job, readings, canWrite);
+  const store = openStore(job, records, canWrite);
   if (selected) store.setState({ selected });
   const asked = {
     onShowMeasurement: vi.fn(),
     onLook: vi.fn(),
     onPickConflict: vi.fn(),
-    onReading: vi.fn(),
-    onDropReading: vi.fn(),
+    onRecord: vi.fn(),
+    onDropRecord: vi.fn(),
   };
   function Workbench() {
     const state = useJobState(store, (whole) => ({
       job: whole.job,
-      readings: whole.readings,
+      records: whole.records,
       selected: whole.selected,
       canWrite: whole.canWrite,
     }));
+    const whole = evaluateJob(state.job, state.records);
     return (
       <Bench
         {...{ ...state, ...asked, store }}
-        result={evaluatePlan(state.job)}
+        whole={whole}
+        result={whole.plan}
+        readings={whole.readings}
         donor={evaluatePlan({ ...state.job, plan: emptyPlan('Donor') })}
         onSelect={(id) => store.setState({ selected: id })}
       />

@@ -17,8 +17,10 @@ import {
   writeSvg,
   writeTable,
 } from './index.ts';
+import { readingsIn } from '../records/index.ts';
 
-const { job, readings } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const { job, records } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
+const readings = readingsIn(records);
 const problems = (attempt: () => unknown) => {
   try {
     attempt();

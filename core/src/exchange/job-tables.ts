@@ -1,6 +1,7 @@
 import { InputError, type InputProblem } from '../input-error.ts';
-import { checkJob, checkReading, type Job } from '../job/index.ts';
-import { type Rail, type Rails, type Side, SIDES } from '../frame/index.ts';
+import { checkJob, type Job } from '../job/index.ts';
+import { checkRecord, newRecord, readingOf, type ShopRecord } from '../records/index.ts';
+import { type Frame, type Rail, type Rails, type Side, SIDES, unitOf } from '../frame/index.ts';
 import { type Reading, readingProblem } from '../survey/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
@@ -28,7 +29,7 @@ export const TABLE_COLUMNS: Readonly<Record<JobTable, readonly TableColumn[]>> =
     text('attachment'),
     text('movable'),
     { key: 'mass', kind: 'mass' },
-    text('group', true),
+    text('unit', true),
     text('origin', true),
   ],
   'control-points': [text('id'), text('name'), length('x'), length('inboard'), length('down')],
@@ -44,7 +45,7 @@ function stationRows(rails: Rails): TableRow[] {
 export function writeJobTable(table: JobTable, job: Job, readings: readonly Reading[], unit: LengthUnit): string {
   const rows: Readonly<Record<JobTable, () => readonly object[]>> = {
     stations: () => stationRows(job.donor.rails),
-    features: () => job.donor.features,
+    features: () => job.donor.features.map((feature) => ({ ...feature, unit: unitOf(job.donor, feature.id)?.id })),
     'control-points': () => job.donor.controlPoints,
     readings: () => readings,
   };
@@ -78,6 +79,30 @@ function railsOf(rows: readonly TableRow[]): Rails {
     : { kind: 'measured', left: of('left' satisfies Side), right: of('right') };
 }
 
+/** The donor with features from a table, each under the unit that its row names. */
+function withFeatures(donor: Frame, rows: readonly TableRow[]): object {
+  const unknown = rows.findIndex(({ unit }) => unit !== undefined && donor.units.every(({ id }) => id !== unit));
+  if (unknown >= 0)
+    throw new InputError([
+      {
+        code: 'table/unit',
+        path: `line ${unknown + 2}, unit`,
+        message: `There is no unit “${String(rows[unknown]?.unit)}”: add it on the Donor bench first, or leave this empty.`,
+      },
+    ]);
+  return {
+    ...donor,
+    features: rows.map(({ unit: _, ...feature }) => feature),
+    units: donor.units.map((unit) => ({
+      ...unit,
+      mounts: [
+        ...unit.mounts.filter(({ kind }) => kind !== 'feature'),
+        ...rows.filter((row) => row.unit === unit.id).map(({ id }) => ({ kind: 'feature', id })),
+      ],
+    })),
+  };
+}
+
 /**
  * The job with a table of its donor replaced by one from CSV.
  * @throws InputError with every problem, of the table or of the job it would make.
@@ -88,7 +113,7 @@ export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, 
     table === 'stations'
       ? { ...job.donor, rails: railsOf(rows) }
       : table === 'features'
-        ? { ...job.donor, features: rows }
+        ? withFeatures(job.donor, rows)
         : { ...job.donor, controlPoints: rows };
   return checkJob({ ...job, donor });
 }
@@ -98,7 +123,9 @@ export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, 
  * @throws InputError with every problem, also for a measurement that the job does not have.
  */
 export function readReadings(csv: string, job: Job, known: readonly Reading[]): Reading[] {
-  const rows = readTable(TABLE_COLUMNS.readings, csv).map(checkReading);
+  const rows = readTable(TABLE_COLUMNS.readings, csv).map(({ id, taken, by, ...body }) =>
+    readingOf(checkRecord(newRecord('reading', body as never, { id, taken, by } as never)) as ShopRecord<'reading'>),
+  );
   const measurements = new Map(job.donor.controlMeasurements.map(({ id, kind }) => [id, kind]));
   const problems = rows.flatMap(({ measurement, value }, index): InputProblem[] => {
     const kind = measurements.get(measurement);

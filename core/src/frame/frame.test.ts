@@ -68,7 +68,7 @@ describe('frameProblems', () => {
     [
       'frame/unknown-carrier',
       'donor.axles[0].carrier',
-      { axles: plainFrame().axles.map((axle) => ({ ...axle, carrier: 'nothing' })) },
+      { axles: plainFrame().axles.map((axle) => ({ ...axle, carrier: { kind: 'feature' as const, id: 'nothing' } })) },
       undefined,
     ],
     [
@@ -104,9 +104,9 @@ describe('frameProblems', () => {
       undefined,
     ],
     [
-      'frame/unknown-group',
-      'donor.features[0].group',
-      { features: [{ ...plainFrame().features[0]!, group: 'x' }] },
+      'frame/unknown-mount',
+      'donor.units[0].mounts[0]',
+      { units: [{ id: 'cab', name: 'Cab', kind: 'cab', mounts: [{ kind: 'feature', id: 'x' }] }] },
       undefined,
     ],
     [

@@ -1,5 +1,9 @@
 import type { Material } from '../materials/index.ts';
 import type { Section } from '../sections/index.ts';
+import type { FeatureKind } from './feature-kinds.ts';
+import type { Brace, Member } from './members.ts';
+import type { Ref } from './ref.ts';
+import type { Unit } from './units.ts';
 
 export type Side = 'left' | 'right';
 export const SIDES: readonly Side[] = ['left', 'right'];
@@ -21,6 +25,7 @@ export interface Station {
   /** Height of the top of the rail over the datum plane. */
   readonly top: number;
   readonly section: string;
+  readonly origin?: Origin;
 }
 
 export type Rail = readonly Station[];
@@ -48,34 +53,10 @@ export interface Crossmember {
   readonly section?: string;
   readonly fixing: 'riveted' | 'bolted' | 'welded';
   readonly removable: boolean;
-  readonly mass: number;
+  /** As weighed, kg; without it, that of its section from rail to rail, or none where it has no section either. */
+  readonly mass?: number;
+  readonly origin?: Origin;
 }
-
-export const FEATURE_KINDS = [
-  'body-mount',
-  'cab-mount',
-  'bed-mount',
-  'spring-hanger',
-  'link-bracket',
-  'track-bar-bracket',
-  'shock-bracket',
-  'coil-seat',
-  'bump-stop',
-  'steering-box',
-  'engine-mount',
-  'gearbox-mount',
-  'carrier-bearing',
-  'tank-strap',
-  'exhaust-hanger',
-  'line-clip',
-  'hitch',
-  'hole',
-  'rivet',
-  'weld-seam',
-  'crack',
-  'identity-stamp',
-] as const;
-export type FeatureKind = (typeof FEATURE_KINDS)[number];
 
 export type Face = 'top' | 'web-outside' | 'web-inside' | 'bottom';
 
@@ -107,13 +88,6 @@ export interface Feature {
   /** Of one of it, kg: a feature on both rails weighs twice that. */
   readonly mass: number;
   readonly origin?: Origin;
-  /** The group whose members keep their distances, if it belongs to one. */
-  readonly group?: string;
-}
-
-export interface Group {
-  readonly id: string;
-  readonly name: string;
 }
 
 export interface Axle {
@@ -126,9 +100,8 @@ export interface Axle {
   readonly track: number;
   /** What the axle may carry, kg, as its plate says. */
   readonly rating?: number;
-  readonly group?: string;
-  /** Id of the feature or crossmember it rides on; without one it rides on the rail at its own station. */
-  readonly carrier?: string;
+  /** What it rides on: a unit, a feature or a crossmember; without one, the rail at its own station. */
+  readonly carrier?: Ref;
   readonly origin?: Origin;
 }
 
@@ -154,8 +127,9 @@ export interface FramePoint extends Vec3 {
   /** Direction of the shaft at a flange or pinion, radians: pitch rises to the rear, yaw turns to the right. */
   readonly pitch?: number;
   readonly yaw?: number;
-  /** Id of the feature, crossmember or axle it rides on; without one, what usually carries its kind: `usualCarrier`. */
-  readonly carrier?: string;
+  /** What it rides on: a unit, feature, crossmember or axle; without one, what usually carries its kind. */
+  readonly carrier?: Ref;
+  readonly origin?: Origin;
 }
 
 /** A line, hose, harness, cable or pipe that runs along the frame between two stations. */
@@ -168,6 +142,7 @@ export interface FrameLine {
   readonly to: number;
   /** Spare length it can give before it pulls, mm. */
   readonly slack: number;
+  readonly origin?: Origin;
 }
 
 /** A left/right pair of places that are measured from: punch marks on the rail top's outside edge by default. */
@@ -204,11 +179,15 @@ export interface Frame {
   readonly material: Material;
   readonly sections: readonly NamedSection[];
   readonly rails: Rails;
+  /** Further longitudinal members beside the two rails, and braces from anywhere to anywhere. */
+  readonly members: readonly Member[];
+  readonly braces: readonly Brace[];
   readonly crossmembers: readonly Crossmember[];
   readonly features: readonly Feature[];
   /** The feature all shop measurements are given from. */
   readonly datum: string;
-  readonly groups: readonly Group[];
+  /** What is rigid and rides on its mounts. */
+  readonly units: readonly Unit[];
   readonly axles: readonly Axle[];
   readonly points: readonly FramePoint[];
   readonly lines: readonly FrameLine[];

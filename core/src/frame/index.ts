@@ -1,3 +1,8 @@
+export * from './feature-kinds.ts';
 export * from './frame.ts';
+export * from './members.ts';
 export { cutRail, railAt, railEnds, type RailHere, sectionLookup, straightLength } from './rail.ts';
+export * from './ref.ts';
+export { axleFields, crossmemberFields, featureFields, frameSchema, pointFields } from './schema.ts';
+export * from './units.ts';
 export { frameProblems, sectionProblem } from './validate-frame.ts';

@@ -4,6 +4,7 @@ import { type Section, widthOf } from '../sections/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
 import { type ControlEnd, endsOf, type Frame, type Rail, railOf, SIDES } from './frame.ts';
 import { railEnds } from './rail.ts';
+import { carrierProblems, memberProblems, unitProblems } from './validate-riders.ts';
 
 /** The most stations, features and so on that a frame may hold. */
 const MOST = 2000;
@@ -19,14 +20,15 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     problems.push({ code: `frame/${code}`, path: `${path}.${place}`, message });
 
   const sectionIds = new Set(frame.sections.map((named) => named.id));
-  const groupIds = new Set(frame.groups.map((group) => group.id));
   problems.push(...materialProblems(frame.material, `${path}.material`));
 
   for (const [list, entries] of Object.entries({
     sections: frame.sections,
     crossmembers: frame.crossmembers,
     features: frame.features,
-    groups: frame.groups,
+    units: frame.units,
+    members: frame.members,
+    braces: frame.braces,
     axles: frame.axles,
     points: frame.points,
     lines: frame.lines,
@@ -82,12 +84,6 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     const negative = (['ahead', 'behind', 'diameter', 'mass'] as const).find((key) => feature[key] < 0);
     if (negative) add('negative', `${at}.${negative}`, `${feature.name}: this must be 0 or more.`);
     else if (ends.some(off)) add('off-the-rail', `${at}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
-    if (feature.group !== undefined && !groupIds.has(feature.group))
-      add(
-        'unknown-group',
-        `${at}.group`,
-        `${feature.name} belongs to group “${feature.group}”, which is not in the list of groups.`,
-      );
   });
   frame.crossmembers.forEach((crossmember, index) => {
     if (off(crossmember.x))
@@ -108,7 +104,7 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     if (line.to <= line.from) add('line-order', `lines[${index}].to`, `${line.name} must end behind where it begins.`);
   });
 
-  problems.push(...carrierProblems(frame, path));
+  problems.push(...carrierProblems(frame, path), ...unitProblems(frame, path), ...memberProblems(frame, path, show));
 
   const datum = frame.features.find((feature) => feature.id === frame.datum);
   if (!datum)
@@ -127,25 +123,6 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
       add('same-point', `controlMeasurements[${index}].to`, 'A tape needs two different ends.');
   });
   return problems;
-}
-
-/** What rides on something must ride on something of the donor: an axle on brackets or a crossmember, a point on these or an axle. */
-function carrierProblems({ features, crossmembers, axles, points }: Frame, path: string): InputProblem[] {
-  const hung = new Set([...features, ...crossmembers].map(({ id }) => id));
-  const all = new Set([...hung, ...axles.map(({ id }) => id)]);
-  const wrong = (list: string, items: typeof axles | typeof points, known: ReadonlySet<string>) =>
-    items.flatMap(({ name, carrier }, index): InputProblem[] =>
-      carrier === undefined || known.has(carrier)
-        ? []
-        : [
-            {
-              code: 'frame/unknown-carrier',
-              path: `${path}.${list}[${index}].carrier`,
-              message: `${name} rides on “${carrier}”, which is not on the donor: pick what carries it.`,
-            },
-          ],
-    );
-  return [...wrong('axles', axles, hung), ...wrong('points', points, all)];
 }
 
 const sameEnd = (a: ControlEnd, b: ControlEnd): boolean => a.point === b.point && a.side === b.side;

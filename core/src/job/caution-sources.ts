@@ -1,7 +1,8 @@
 import { extentOf, type Feature, railOf, SIDES } from '../frame/index.ts';
 import type { Fate, PlanResult } from '../plan/index.ts';
 import { lengthText } from '../units/index.ts';
-import type { Caution, CautionStep } from './cautions.ts';
+import type { CautionStep } from '../records/index.ts';
+import type { Caution } from './cautions.ts';
 import type { Job } from './job.ts';
 
 type Told = (job: Job, result: PlanResult) => string | null;

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { evaluatePlan } from '../plan/index.ts';
-import { CAUTION_STEPS, cautionsOf, type CautionStep, checkJob, type Job, lastRead, parseJobFile } from './index.ts';
+import { CAUTION_STEPS, type CautionStep, newRecord } from '../records/index.ts';
+import { cautionsOf, type Job, lastRead, parseJobFile } from './index.ts';
 
 const demo = (name: string) =>
   parseJobFile(readFileSync(new URL(`../../../demo/${name}.json`, import.meta.url), 'utf8')).job;
@@ -81,20 +82,11 @@ describe('the cautions', () => {
   });
 });
 
-describe('what was read', () => {
-  const read = { step: 'cutting', caution: 'fuel', by: 'fabricator', at: '2026-03-14T09:30:00Z' } as const;
-
-  it('is told by the last who read it, for its step alone', () => {
-    const again = { ...read, by: 'owner', at: '2026-03-15T09:30:00Z' };
-    const job = { ...van, cautionsRead: [read, again] };
-    expect(lastRead(job, 'cutting', 'fuel')).toBe(again);
-    expect(lastRead(job, 'welding', 'fuel')).toBeUndefined();
-    expect(lastRead(job, 'cutting', 'halves')).toBeUndefined();
-  });
-
-  it('stands in the job file, with its moment', () => {
-    expect(checkJob({ ...van, cautionsRead: [read] }).cautionsRead).toEqual([read]);
-    expect(() => checkJob({ ...van, cautionsRead: [{ ...read, at: 'yesterday' }] })).toThrow(/moment in UTC/);
-    expect(() => checkJob({ ...van, cautionsRead: [{ ...read, step: 'lunch' }] })).toThrow(/must be one of/);
-  });
+it('what was read is told by the last who read it, for its step alone', () => {
+  const read = (by: string, day: number) =>
+    newRecord('caution-read', { step: 'cutting', caution: 'fuel' }, { id: by, by, taken: `2026-03-${day}T09:30:00Z` });
+  const records = [read('fabricator', 14), read('owner', 15)];
+  expect(lastRead(records, 'cutting', 'fuel')).toBe(records[1]);
+  expect(lastRead(records, 'welding', 'fuel')).toBeUndefined();
+  expect(lastRead(records, 'cutting', 'halves')).toBeUndefined();
 });

@@ -1,10 +1,7 @@
 import type { PlanResult } from '../plan/index.ts';
+import { type CautionStep, type ShopRecord, standing } from '../records/index.ts';
 import { CAUTION_SOURCES } from './caution-sources.ts';
 import type { Job } from './job.ts';
-
-/** The step of the work that a caution concerns. */
-export const CAUTION_STEPS = ['cutting', 'welding'] as const;
-export type CautionStep = (typeof CAUTION_STEPS)[number];
 
 /** What may hurt somebody at a step, said short. It defers to codes, engineers and welders; it cannot be switched off. */
 export interface Caution {
@@ -16,15 +13,6 @@ export interface Caution {
   readonly here: string;
 }
 
-/** Somebody read a caution; only ever added. */
-export interface CautionRead {
-  readonly step: CautionStep;
-  readonly caution: string;
-  readonly by: string;
-  /** Moment, UTC. */
-  readonly at: string;
-}
-
 /** The cautions that apply to a job at a step, the most grave first, each with what it is about here. */
 export const cautionsOf = (job: Job, result: PlanResult, step: CautionStep): Caution[] =>
   CAUTION_SOURCES[step].flatMap(({ told, ...caution }) => {
@@ -32,6 +20,10 @@ export const cautionsOf = (job: Job, result: PlanResult, step: CautionStep): Cau
     return here === null ? [] : [{ ...caution, here }];
   });
 
-/** Who read a caution last; undefined while nobody has. */
-export const lastRead = ({ cautionsRead }: Job, step: CautionStep, caution: string): CautionRead | undefined =>
-  cautionsRead.findLast((read) => read.step === step && read.caution === caution);
+/** Who read a caution last, and when; undefined while nobody has. */
+export const lastRead = (
+  records: readonly ShopRecord[],
+  step: CautionStep,
+  caution: string,
+): ShopRecord<'caution-read'> | undefined =>
+  standing(records, 'caution-read').findLast(({ body }) => body.step === step && body.caution === caution);

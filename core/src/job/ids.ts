@@ -1,5 +1,5 @@
 import type { InputProblem } from '../input-error.ts';
-import { type Operation, operationName, type Plan } from '../plan/index.ts';
+import { aboutOf, operationName, type Plan } from '../plan/index.ts';
 import type { Job } from './job.ts';
 
 /** Something with an id, and its place in the document. */
@@ -11,24 +11,14 @@ interface Named {
 const listed = (path: string, list: readonly { readonly id: string }[]): Named[] =>
   list.map(({ id }, index) => ({ path: `${path}[${index}].id`, id }));
 
-/** What an operation brings to the frame: a feature or a crossmember with an id of its own. */
-function broughtBy({ kind, change }: Extract<Operation, { kind: 'bracket' | 'crossmember' }>) {
-  const key = kind === 'bracket' ? 'feature' : 'crossmember';
-  const thing: unknown = key in change ? (change as unknown as Record<string, unknown>)[key] : null;
-  return typeof thing === 'string'
-    ? { key, named: thing, id: null }
-    : { key, named: null, id: (thing as { id: string }).id };
-}
-
-const aboutThings = (operation: Operation) =>
-  operation.kind === 'bracket' || operation.kind === 'crossmember' ? broughtBy(operation) : null;
-
 /** Everything of the job that is not part of a plan. */
 function namedOutsidePlans({ donor, body }: Job, path: string): Named[] {
   const lists = [
     'features',
     'crossmembers',
-    'groups',
+    'units',
+    'members',
+    'braces',
     'axles',
     'points',
     'lines',
@@ -44,8 +34,8 @@ function namedOutsidePlans({ donor, body }: Job, path: string): Named[] {
 const namedInPlan = ({ operations }: Plan, path: string): Named[] => [
   ...listed(`${path}.operations`, operations),
   ...operations.flatMap((operation, index): Named[] => {
-    const about = aboutThings(operation);
-    return about?.id ? [{ path: `${path}.operations[${index}].change.${about.key}.id`, id: about.id }] : [];
+    const { brings } = aboutOf(operation);
+    return brings ? [{ path: `${path}.operations[${index}].change.${brings.kind}.id`, id: brings.id }] : [];
   }),
 ];
 
@@ -80,13 +70,13 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
   return plansIn(job, path).flatMap(([plan, at]) => {
     const known = new Set([...outside, ...namedInPlan(plan, at).map(({ id }) => id)]);
     const operations = plan.operations.flatMap((operation, index): InputProblem[] => {
-      const about = aboutThings(operation);
-      if (!about?.named || known.has(about.named)) return [];
+      const { names } = aboutOf(operation);
+      if (!names || known.has(names.id)) return [];
       return [
         {
           code: 'plan/unknown-thing',
-          path: `${at}.operations[${index}].change.${about.key}`,
-          message: `“${operationName(operation)}” of the plan “${plan.name}” is about “${about.named}”, which is not on the frame: take that operation off the list first.`,
+          path: `${at}.operations[${index}].change.${names.kind}`,
+          message: `“${operationName(operation)}” of the plan “${plan.name}” is about “${names.id}”, which is not on the frame: take that operation off the list first.`,
         },
       ];
     });

@@ -1,12 +1,13 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
-export { type Gate, type GateCheck, gatesOf, isPassed, nextStep, type StageCount, stageCount } from './progress.ts';
-export { type Caution, type CautionRead, cautionsOf, type CautionStep, CAUTION_STEPS, lastRead } from './cautions.ts';
+export { evaluateJob, type JobResult } from './evaluate-job.ts';
+export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
+export { type BenchId, BENCH_IDS, type StageCount, stageCount } from './progress.ts';
+export { type Caution, cautionsOf, lastRead } from './cautions.ts';
 export { type Ask, measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { type FirstMeasures, newJob } from './new-job.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
-export { schemaProblems } from './check-shape.ts';
-export { checkJob, checkReading, parseJobFile } from './parse-job.ts';
+export { checkJob, parseJobFile } from './parse-job.ts';
 export {
   isPlanName,
   MOST_VARIANTS,

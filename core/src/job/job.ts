@@ -1,10 +1,9 @@
 import type { Body } from '../body/index.ts';
-import type { CautionRead } from './cautions.ts';
 import type { Frame } from '../frame/index.ts';
 import type { Plan, PlanInput } from '../plan/index.ts';
 import type { BenchId } from './progress.ts';
 import type { Rulebook } from '../rules/index.ts';
-import type { Reading } from '../survey/index.ts';
+import type { Attachment, ShopRecord } from '../records/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 
 /** One build. A `PlanInput`, so that the plan is evaluated straight from it. */
@@ -18,26 +17,31 @@ export interface Job extends PlanInput {
   readonly variants: readonly Plan[];
   readonly rules: Rulebook;
   readonly display: LengthFormat;
-  /** Cautions that somebody marked as read, in the order they did. */
-  readonly cautionsRead: readonly CautionRead[];
   /** Benches that the shop has called done. */
   readonly done: readonly BenchId[];
 }
 
 export const JOB_FORMAT = 'splay-job';
-export const JOB_VERSION = 3;
+export const JOB_VERSION = 4;
 
-/** A job with its readings, as it travels. */
+/** A job with its records, as it travels. */
 export interface JobFile {
   readonly format: typeof JOB_FORMAT;
   readonly version: typeof JOB_VERSION;
   readonly job: Job;
-  readonly readings: readonly Reading[];
+  readonly records: readonly ShopRecord[];
+  /** What the records refer to by its hash. */
+  readonly attachments: readonly Attachment[];
 }
 
-export const jobFileOf = (job: Job, readings: readonly Reading[]): JobFile => ({
+export const jobFileOf = (
+  job: Job,
+  records: readonly ShopRecord[],
+  attachments: readonly Attachment[] = [],
+): JobFile => ({
   format: JOB_FORMAT,
   version: JOB_VERSION,
   job,
-  readings,
+  records,
+  attachments,
 });

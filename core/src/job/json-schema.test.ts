@@ -42,7 +42,7 @@ describe('the JSON Schema of a job file', () => {
     ['job.variants', [{ name: 'No operations', note: '', accepted: [] }]],
     ['job.body.masses.0.mass', '900'],
     ['job.rules.changes', { 'made/up': 1 }],
-    ['readings.0.taken', 'yesterday'],
+    ['records.0.taken', 'yesterday'],
   ])('refuses %s = %o, as the program does', (path, value) => {
     expect(validate(changed(path, value))).toBe(false);
   });
@@ -50,7 +50,7 @@ describe('the JSON Schema of a job file', () => {
   it.each([
     ['job.body', null],
     ['job.plan.operations.0.section', null],
-    ['job.variants', [{ name: 'Nothing yet', note: '', accepted: [], operations: [] }]],
+    ['job.variants', [{ name: 'Nothing yet', note: '', accepted: [], stays: [], operations: [] }]],
     ['job.rules.changes', { 'joint/meets': 2 }],
     ['job.donor.axles.0.rating', undefined],
   ])('takes %s = %o', (path, value) => {

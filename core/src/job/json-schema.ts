@@ -1,5 +1,5 @@
 import type * as yup from 'yup';
-import { isChoosing } from './fields.ts';
+import { isChoosing } from '../fields/index.ts';
 import { jobFileSchema } from './schema.ts';
 
 /** A JSON Schema (2020-12), as plain data. */

@@ -46,12 +46,10 @@ it.each([
   expect(ask.where).toContain(where);
 });
 
-it('names suspension brackets that are in no group', () => {
-  const features = job.donor.features.map((feature) => {
-    const { group: _, ...loose } = feature;
-    return feature.kind === 'spring-hanger' ? loose : feature;
-  });
-  expect(asked({ features }, 'suspension').where).toMatch(/^in no group: .*anger/);
+it('names suspension brackets that stand under no unit', () => {
+  const hangers = new Set(job.donor.features.filter(({ kind }) => kind === 'spring-hanger').map(({ id }) => id));
+  const units = job.donor.units.map((unit) => ({ ...unit, mounts: unit.mounts.filter(({ id }) => !hangers.has(id)) }));
+  expect(asked({ units }, 'suspension').where).toMatch(/^under no unit: .*anger/);
   expect(asked({}, 'body', { body: null }).state).toBe('missing');
   expect(asked({}, 'body', { body: { ...job.body!, wheelbase: 0 } }).state).toBe('missing');
   expect(asked({}, 'body-weights', { body: { ...job.body!, masses: [] } }).state).toBe('missing');

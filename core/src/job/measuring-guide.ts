@@ -1,4 +1,14 @@
-import { type Feature, type FeatureKind, type Frame, type Rail, railOf, SIDES, datumStation } from '../frame/index.ts';
+import {
+  datumStation,
+  type Feature,
+  type FeatureKind,
+  type Frame,
+  kindsThat,
+  type Rail,
+  railOf,
+  SIDES,
+  unitOf,
+} from '../frame/index.ts';
 import { controlKind } from '../plan/index.ts';
 import { inches, lengthText, quantityText } from '../units/index.ts';
 import type { Job } from './job.ts';
@@ -18,14 +28,6 @@ export interface Ask {
 
 /** Longest stretch of rail that is taken as straight without a station on it, mm. */
 const LONG_STRETCH = inches(60);
-
-const SUSPENSION: readonly FeatureKind[] = [
-  'spring-hanger',
-  'link-bracket',
-  'track-bar-bracket',
-  'shock-bracket',
-  'coil-seat',
-];
 
 /** What to measure on the donor, in the order it is best done, and what is still missing for which answer. */
 export function measuringGuide(job: Job): Ask[] {
@@ -67,7 +69,7 @@ export function measuringGuide(job: Job): Ask[] {
       state: donor.crossmembers.length > 1 ? 'there' : 'missing',
       part: 'crossmembers',
     },
-    suspensionAsk(of(...SUSPENSION), at),
+    suspensionAsk(of(...kindsThat(({ suspension }) => suspension ?? false)), donor, at),
     presence('stamp', 'The identity stamp', of('identity-stamp'), at, 'where no cut, grinding or plate may come'),
     presence(
       'mounts',
@@ -187,23 +189,23 @@ const assumedOf = (things: readonly Pick<Feature, 'name' | 'origin'>[]): readonl
 
 const onlyAssumed = (names: readonly string[]): string => `only assumed so far: ${names.slice(0, 3).join(', ')}`;
 
-function suspensionAsk(brackets: readonly Feature[], at: (x: number) => string): Ask {
-  const loose = brackets.filter(({ group }) => group === undefined);
+function suspensionAsk(brackets: readonly Feature[], donor: Frame, at: (x: number) => string): Ask {
+  const loose = brackets.filter(({ id }) => !unitOf(donor, id));
   const assumed = assumedOf(brackets);
   return {
     id: 'suspension',
-    what: 'Spring, link and shock brackets, each in its group',
+    what: 'Spring, link and shock brackets, each under its suspension',
     where:
       brackets.length === 0
         ? 'every bracket that holds an axle'
         : loose.length > 0
-          ? `in no group: ${loose
+          ? `under no unit: ${loose
               .map(({ name, x }) => `${name} at ${at(x)}`)
               .slice(0, 3)
               .join(', ')}`
           : assumed.length > 0
             ? onlyAssumed(assumed)
-            : `${brackets.length} brackets, all in groups`,
+            : `${brackets.length} brackets, all under their suspensions`,
     answers: 'whether a cut would pull a suspension apart',
     state: brackets.length === 0 ? 'missing' : loose.length > 0 || assumed.length > 0 ? 'partly' : 'there',
     part: 'features',

@@ -2,6 +2,7 @@ import { InputError } from '../input-error.ts';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
 import { toVersion3 } from './version-3.ts';
+import { toVersion4 } from './version-4.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -51,6 +52,7 @@ export const MIGRATIONS: Migrations = {
       : job,
   }),
   2: toVersion3,
+  3: toVersion4,
 };
 
 /**

@@ -43,6 +43,8 @@ function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, s
     material: STOCK_MATERIALS['mild-50'],
     sections: [{ id: 'rail', section }],
     rails: { kind: 'mirrored', stations: [station(-ahead), station(wheelbase + behind)] },
+    members: [],
+    braces: [],
     crossmembers: [],
     features: [
       {
@@ -54,7 +56,7 @@ function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, s
       },
     ],
     datum: 'datum',
-    groups: [],
+    units: [],
     axles: [axle('front', 0), axle('rear', wheelbase)],
     points: [],
     lines: [],
@@ -72,6 +74,5 @@ export const newJob = (first: FirstMeasures): Job => ({
   variants: [],
   rules: { profile: 'weld-and-reinforce', changes: {} },
   display: first.display,
-  cautionsRead: [],
   done: [],
 });

@@ -1,16 +1,15 @@
-import type * as yup from 'yup';
 import { bodyProblems } from '../body/index.ts';
 import { frameProblems } from '../frame/index.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
+import { upgradeRecord } from '../records/index.ts';
 import { RULE_IDS, ruleProblem } from '../rules/index.ts';
-import type { Reading } from '../survey/index.ts';
-import { MOST_PROBLEMS, schemaProblems } from './check-shape.ts';
+import { type Field, MOST_PROBLEMS, schemaProblems } from '../fields/index.ts';
 import { idProblems, referenceProblems } from './ids.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
 import { migrate, upgradeJob } from './migrate.ts';
-import { jobFileSchema, jobSchema, readingSchema } from './schema.ts';
+import { jobFileSchema, jobSchema } from './schema.ts';
 
-function check<T>(schema: yup.ISchema<unknown>, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
+function check<T>(schema: Field<T>, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
   const shape = schemaProblems(schema, value);
   const problems = shape.length > 0 ? shape : meaning(value as T);
   if (problems.length > 0) throw new InputError(problems.slice(0, MOST_PROBLEMS));
@@ -48,17 +47,15 @@ const jobProblems = (job: Job, path = ''): InputProblem[] => [
   ...rulesProblems(job, path),
 ];
 
-/** Readings may be of a measurement that the job has no longer: they are kept all the same. */
-function jobFileProblems({ job, readings }: JobFile): InputProblem[] {
+/** Records may be about what the job has no longer: they are kept all the same. */
+function jobFileProblems({ job, records }: JobFile): InputProblem[] {
   const ids = new Set<string>();
   return [
     ...jobProblems(job, 'job.'),
-    ...readings.flatMap(({ id }, index): InputProblem[] => {
+    ...records.flatMap(({ id }, index): InputProblem[] => {
       const twice = ids.has(id);
       ids.add(id);
-      return twice
-        ? [{ code: 'reading/same-id', path: `readings[${index}].id`, message: `“${id}” is used twice.` }]
-        : [];
+      return twice ? [{ code: 'record/same-id', path: `records[${index}].id`, message: `“${id}” is used twice.` }] : [];
     }),
   ];
 }
@@ -69,9 +66,6 @@ function jobFileProblems({ job, readings }: JobFile): InputProblem[] {
  */
 export const checkJob = (value: unknown, version: number = JOB_VERSION): Job =>
   check<Job>(jobSchema, upgradeJob(value, version), jobProblems);
-
-/** A reading from untrusted data. @throws InputError with every problem found. */
-export const checkReading = (value: unknown): Reading => check<Reading>(readingSchema, value);
 
 /** A job file from its text, brought up to the present version. @throws InputError with every problem found. */
 export function parseJobFile(text: string): JobFile {
@@ -92,5 +86,7 @@ export function parseJobFile(text: string): JobFile {
         message: `This is not a job file: it must say "format": "${JOB_FORMAT}".`,
       },
     ]);
-  return check<JobFile>(jobFileSchema, migrate(raw as Record<string, unknown>), jobFileProblems);
+  const file = migrate(raw as Record<string, unknown>);
+  const records = Array.isArray(file.records) ? file.records.map(upgradeRecord) : file.records;
+  return check<JobFile>(jobFileSchema, { ...file, records }, jobFileProblems);
 }

@@ -1,47 +1,88 @@
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
-import { evaluatePlan } from '../plan/index.ts';
-import { gatesOf, isPassed, type JobFile, nextStep, parseJobFile, stageCount } from './index.ts';
+import { newRecord, readingsIn } from '../records/index.ts';
+import { evaluateJob, isPassed, type Job, type JobFile, parseJobFile, signableNow, stageCount } from './index.ts';
 
-const { job, readings } = parseJobFile(
+const { job, records } = parseJobFile(
   readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'),
 ) as JobFile;
-const result = evaluatePlan(job);
+const result = evaluateJob(job, records);
+const { controls } = result.plan;
 
 it('the flagship has passed the gate before cutting and stands at the one before welding out', () => {
-  const [cutting, welding] = gatesOf(job, result, readings);
+  const [cutting, welding] = result.gates;
   expect(isPassed(cutting!)).toBe(true);
   expect(isPassed(welding!)).toBe(false);
-  expect(stageCount(job, result, readings, 'tacked')).toEqual({
-    right: result.controls.length - 2,
+  expect(stageCount(job, result.plan, readingsIn(records), 'tacked')).toEqual({
+    right: controls.length - 2,
     wrong: 2,
     missing: 0,
-    total: result.controls.length,
+    total: controls.length,
   });
-  expect(nextStep(job, result, readings)).toEqual({ text: 'Readings after tacking: 2 not right', bench: 'true-up' });
+  expect(result.next).toEqual({ text: 'Readings after tacking: 2 not right', bench: 'true-up' });
+  expect(result.done).toEqual(['donor', 'cuts', 'marks']);
+  expect(result.stage).toBe('tacked');
+  // One tape was read from the 1 in mark.
+  expect(Math.abs(result.worstReading!.off)).toBeNear(25.4, 1);
+});
+
+it('is the same object for the same job and records, and another for others', () => {
+  expect(evaluateJob(job, records)).toBe(result);
+  expect(evaluateJob(job, [...records])).not.toBe(result);
+  expect(evaluateJob(job, [...records]).plan).toBe(result.plan);
+  expect(evaluateJob({ ...job }, records).plan).not.toBe(result.plan);
 });
 
 it('says what is missing, one thing at a time', () => {
-  expect(nextStep({ ...job, done: [] }, result, readings).bench).toBe('donor');
+  expect(evaluateJob({ ...job, done: [] }, records).next.bench).toBe('donor');
   const bare = { ...job, plan: { ...job.plan, operations: [] } };
-  expect(nextStep(bare, evaluatePlan(bare), readings)).toEqual({
-    text: 'A plan to cut by: no operation yet',
-    bench: 'cuts',
-  });
-  const unread = nextStep(job, result, []);
-  expect(unread.text).toBe(
-    `Readings before the cut: ${result.controls.length} of ${result.controls.length} still to take`,
+  expect(evaluateJob(bare, records).next).toEqual({ text: 'A plan to cut by: no operation yet', bench: 'cuts' });
+  expect(evaluateJob(job, []).next.text).toBe(
+    `Readings before the cut: ${controls.length} of ${controls.length} still to take`,
   );
   const noPoints = { ...job, donor: { ...job.donor, controlMeasurements: [] } };
-  expect(nextStep(noPoints, evaluatePlan(noPoints), [])).toMatchObject({ bench: 'donor' });
+  expect(evaluateJob(noPoints, []).next).toMatchObject({ bench: 'donor' });
 });
 
+const throughTheStamp: Job = {
+  ...job,
+  plan: {
+    ...job.plan,
+    operations: job.plan.operations.map((operation) =>
+      operation.kind === 'lengthen' ? { ...operation, at: { x: -127, on: 'donor' as const } } : operation,
+    ),
+  },
+};
+
 it('a plan that must stop does not pass', () => {
-  const operations = job.plan.operations.map((operation) =>
-    operation.kind === 'lengthen' ? { ...operation, at: { x: -127, on: 'donor' as const } } : operation,
-  );
-  const through = { ...job, plan: { ...job.plan, operations } };
-  const [cutting] = gatesOf(through, evaluatePlan(through), readings);
+  const [cutting] = evaluateJob(throughTheStamp, records).gates;
   expect(cutting!.checks[1]).toMatchObject({ passed: false });
   expect(cutting!.checks[1]!.detail).toMatch(/Identity stamp/);
+});
+
+it('a hold point passes with a signed reason, for the checks it was signed for and no others', () => {
+  const [, welding] = result.gates;
+  expect(signableNow(welding!).map(({ id }) => id)).toEqual(['readings-tacked']);
+  const made = { id: 's1', taken: '2026-04-01T10:00:00Z', by: 'owner' };
+  const body = { gate: 'before-welding-out', checks: ['readings-tacked'], reason: 'tape read twice' };
+  const signed = evaluateJob(job, [...records, newRecord('gate-signed', body, made)]);
+  expect(isPassed(signed.gates[1]!)).toBe(true);
+  expect(signed.gates[1]!.checks[0]).toMatchObject({
+    passed: false,
+    signed: { by: 'owner', reason: 'tape read twice' },
+  });
+  expect(signed.done).toContain('true-up');
+  const other = newRecord('gate-signed', { ...body, checks: ['decided'] }, made);
+  expect(isPassed(evaluateJob(job, [...records, other]).gates[1]!)).toBe(false);
+});
+
+it('what stops a plan cannot be signed away', () => {
+  const signed = newRecord(
+    'gate-signed',
+    { gate: 'before-cutting', checks: ['unstopped'], reason: 'in a hurry' },
+    { id: 's1', taken: '2026-04-01T10:00:00Z', by: 'owner' },
+  );
+  const [cutting] = evaluateJob(throughTheStamp, [...records, signed]).gates;
+  expect(isPassed(cutting!)).toBe(false);
+  expect(signableNow(cutting!)).toEqual([]);
 });

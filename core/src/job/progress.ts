@@ -1,27 +1,11 @@
-import { acceptedText, type PlanResult } from '../plan/index.ts';
-import { judgeReading, latestReadings, type Reading, type Stage } from '../survey/index.ts';
+import type { PlanResult } from '../plan/index.ts';
+import { judgedReadings, type Reading, type Stage, STAGES } from '../survey/index.ts';
+import { type Gate, isOpen, isPassed } from './gates.ts';
 import type { Job } from './job.ts';
 
 /** The steps of the work that have a bench, in order. */
 export const BENCH_IDS = ['donor', 'cuts', 'marks', 'true-up'] as const;
 export type BenchId = (typeof BENCH_IDS)[number];
-
-/** One thing that a hold point asks for. */
-export interface GateCheck {
-  readonly name: string;
-  readonly passed: boolean;
-  /** What is still missing, or what proves it, with the number. */
-  readonly detail: string;
-  /** The bench that settles it. */
-  readonly bench: BenchId;
-}
-
-/** A hold point: nothing past it until its checks pass. Passing it is not an approval. */
-export interface Gate {
-  readonly id: 'before-cutting' | 'before-welding-out';
-  readonly name: string;
-  readonly checks: readonly GateCheck[];
-}
 
 /** How the readings of a stage stand. */
 export interface StageCount {
@@ -31,91 +15,50 @@ export interface StageCount {
   readonly total: number;
 }
 
-export function stageCount(job: Job, result: PlanResult, readings: readonly Reading[], stage: Stage): StageCount {
-  const latest = latestReadings(readings, stage);
-  const verdicts = result.controls.map((control) => {
-    const reading = latest.get(control.measurement.id);
-    return reading ? judgeReading(control, reading, job.rules, job.display).verdict : undefined;
+/** How many of a job's control measurements were read at a stage, and how many of those are right. */
+export function stageCount(job: Job, plan: PlanResult, readings: readonly Reading[], stage: Stage): StageCount {
+  const judged = judgedReadings(plan.controls, readings, stage, job.rules, job.display);
+  const right = judged.filter(({ verdict }) => verdict === 'right').length;
+  const total = plan.controls.length;
+  return { right, missing: total - judged.length, wrong: judged.length - right, total };
+}
+
+/** The stage a shop is at: the last one begun, or the next where all its readings are right. */
+export function stageAtHand(job: Job, plan: PlanResult, readings: readonly Reading[]): Stage {
+  const begun = STAGES.findLastIndex((stage) => readings.some((reading) => reading.stage === stage));
+  const open = STAGES.slice(Math.max(0, begun)).find((stage) => {
+    const count = stageCount(job, plan, readings, stage);
+    return count.right < count.total;
   });
-  const right = verdicts.filter((verdict) => verdict === 'right').length;
-  const missing = verdicts.filter((verdict) => verdict === undefined).length;
-  return { right, missing, wrong: verdicts.length - right - missing, total: verdicts.length };
+  return open ?? 'welded';
 }
 
-function readingsCheck(name: string, count: StageCount): GateCheck {
-  const passed = count.total > 0 && count.right === count.total;
-  const parts = [
-    ...(count.missing > 0 ? [`${count.missing} of ${count.total} still to take`] : []),
-    ...(count.wrong > 0 ? [`${count.wrong} not right`] : []),
-  ];
-  const detail =
-    count.total === 0 ? 'no control measurements yet' : passed ? `all ${count.total} right` : parts.join(', ');
-  return { name, passed, detail, bench: count.total === 0 ? 'donor' : 'true-up' };
+/** The reading farthest from its target, of the last stage that was read at; null before any was taken. */
+export function worstReading(job: Job, plan: PlanResult, readings: readonly Reading[]) {
+  const stage = STAGES.findLast((candidate) => readings.some((reading) => reading.stage === candidate));
+  if (!stage) return null;
+  const judged = judgedReadings(plan.controls, readings, stage, job.rules, job.display);
+  return judged.toSorted((a, b) => Math.abs(b.off) - Math.abs(a.off))[0] ?? null;
 }
 
-/** The hold points of a job and how they stand. */
-export function gatesOf(job: Job, result: PlanResult, readings: readonly Reading[]): Gate[] {
-  const stops = result.conflicts.filter((conflict) => conflict.severity === 'stop');
-  const warnings = result.conflicts.filter((conflict) => conflict.severity === 'warn');
-  const accepted = result.conflicts.flatMap((conflict) => conflict.accepted ?? []);
-  const done = result.operations.filter((outcome) => outcome.status === 'done');
-  return [
-    {
-      id: 'before-cutting',
-      name: 'Before cutting',
-      checks: [
-        {
-          name: 'A plan to cut by',
-          passed: done.length > 0,
-          detail:
-            done.length > 0 ? `${done.length} ${done.length === 1 ? 'operation' : 'operations'}` : 'no operation yet',
-          bench: 'cuts',
-        },
-        {
-          name:
-            stops.length === 0
-              ? 'Nothing stops the plan'
-              : `${stops.length} ${stops.length === 1 ? 'thing stops' : 'things stop'} this plan`,
-          passed: stops.length === 0,
-          detail: stops[0]?.message ?? 'clear',
-          bench: 'cuts',
-        },
-        {
-          name:
-            warnings.length === 0
-              ? 'Everything decided'
-              : `${warnings.length} ${warnings.length === 1 ? 'thing' : 'things'} to decide`,
-          passed: warnings.length === 0,
-          detail:
-            warnings.length > 0
-              ? (warnings[0]?.message ?? '')
-              : accepted.length > 0
-                ? accepted.map((conflict) => acceptedText(conflict)).join('; ')
-                : 'nothing to decide',
-          bench: 'cuts',
-        },
-        readingsCheck('Readings before the cut', stageCount(job, result, readings, 'before-cut')),
-      ],
-    },
-    {
-      id: 'before-welding-out',
-      name: 'Before welding out',
-      checks: [readingsCheck('Readings after tacking', stageCount(job, result, readings, 'tacked'))],
-    },
-  ];
+/** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
+export function benchesDone(job: Job, gates: readonly Gate[]): readonly BenchId[] {
+  const gate = (id: Gate['id']) => gates.find((candidate) => candidate.id === id);
+  const [cutting, welding] = [gate('before-cutting'), gate('before-welding-out')];
+  const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
+  const proven: Readonly<Record<BenchId, boolean>> = {
+    donor: false,
+    cuts: planned,
+    marks: cutting !== undefined && isPassed(cutting),
+    'true-up': welding !== undefined && isPassed(welding),
+  };
+  return BENCH_IDS.filter((id) => proven[id] || job.done.includes(id));
 }
-
-export const isPassed = (gate: Gate): boolean => gate.checks.every((check) => check.passed);
 
 /** The next thing to do on a job, in a few words, with the bench where it is done. */
-export function nextStep(
-  job: Job,
-  result: PlanResult,
-  readings: readonly Reading[],
-): { readonly text: string; readonly bench: GateCheck['bench'] } {
+export function nextStep(job: Job, gates: readonly Gate[]): { readonly text: string; readonly bench: BenchId } {
   if (!job.done.includes('donor')) return { text: 'Finish measuring the donor', bench: 'donor' };
-  const gate = gatesOf(job, result, readings).find((candidate) => !isPassed(candidate));
-  const check = gate?.checks.find((candidate) => !candidate.passed);
-  if (gate && check) return { text: `${check.name}: ${check.detail}`, bench: check.bench };
+  const check = gates.find((gate) => !isPassed(gate))?.checks.find(isOpen);
+  if (check) return { text: `${check.name}: ${check.detail}`, bench: check.bench };
   return { text: 'Weld out, then read every measurement again', bench: 'true-up' };
 }

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
 import { evaluatePlan, summaryOf } from '../plan/index.ts';
+import { readingsIn } from '../records/index.ts';
 import { inches } from '../units/index.ts';
 import {
   checkJob,
@@ -138,16 +139,25 @@ describe('a job of version 1', () => {
     const file = parseJobFile(JSON.stringify(old));
     expect(old.job.donor).toHaveProperty('material', 'mild-50');
     expect(file.version).toBe(JOB_VERSION);
-    expect(file.readings).toEqual(old.readings);
-    const { features, ...donor } = file.job.donor;
+    expect(readingsIn(file.records)).toEqual(old.readings);
+    const { features, units, axles, ...donor } = file.job.donor;
+    const { groups, ...oldDonor } = old.job.donor as { groups: { id: string }[]; axles: { id: string }[] };
     expect({ ...file.job, donor }).toEqual({
       ...old.job,
-      donor: { ...old.job.donor, material: STOCK_MATERIALS['mild-50'], features: undefined },
+      donor: {
+        ...oldDonor,
+        material: STOCK_MATERIALS['mild-50'],
+        members: [],
+        braces: [],
+        features: undefined,
+        axles: undefined,
+      },
       body: { ...old.job.body, masses: [] },
-      plan: { ...old.job.plan, note: '', operations: old.job.plan.operations.map(brought) },
+      plan: { ...old.job.plan, note: '', stays: [], operations: old.job.plan.operations.map(brought) },
       variants: [],
-      cautionsRead: [],
     });
+    expect(units.slice(0, groups.length).map(({ id }) => id)).toEqual(groups.map(({ id }) => id));
+    expect(axles.map(({ id }) => id)).toEqual(oldDonor.axles.map(({ id }) => id));
     expect(features.map(({ id }) => id)).toEqual(
       (old.job.donor as { features: { id: string }[] }).features.map(({ id }) => id),
     );
@@ -184,7 +194,7 @@ describe('a job of version 2', () => {
       expect(feature.ahead).toBe(feature.behind);
     }
     expect(evaluatePlan(now).measures.after.wheelbase).toBeNear(inches(155.75), 1e-6);
-    expect(parseJobFile(JSON.stringify(old)).readings).toEqual(old.readings);
+    expect(readingsIn(parseJobFile(JSON.stringify(old)).records)).toEqual(old.readings);
   });
 
   it('names anew what has the id of something else, with what refers to it', () => {
@@ -244,7 +254,73 @@ describe('a job of version 2', () => {
       { id: 'a', change: { to: { x: 1250 } } },
       { id: 'c', change: { at: { x: 550 }, feature: { x: 550, ahead: 50, behind: 50 } } },
     ]);
-    expect(now.plan.accepted).toEqual([{ conflict: 'group-split/links', reason: 'new links', by: 'the shop' }]);
+    expect(now.plan.accepted).toEqual([{ conflict: 'unit-split/links', reason: 'new links', by: 'the shop' }]);
     expect(now.done).toEqual(['donor']);
+  });
+});
+
+describe('a job of version 3', () => {
+  interface Old {
+    readonly job: {
+      readonly donor: {
+        readonly features: readonly { readonly id: string; readonly group?: string }[];
+        readonly groups: readonly { readonly id: string; readonly name: string }[];
+        readonly axles: readonly { readonly id: string; readonly group?: string }[];
+      };
+      readonly plan: object;
+    };
+    readonly readings: readonly object[];
+  }
+  const old = JSON.parse(read('core/test/job-files/version-3.json')) as Old;
+
+  it('makes a unit of each group, with its mounts, and its axles ride on it', () => {
+    const { job: now, records } = parseJobFile(JSON.stringify(old));
+    for (const { id, name } of old.job.donor.groups) {
+      const unit = now.donor.units.find((each) => each.id === id)!;
+      expect(unit).toMatchObject({ name, kind: id });
+      expect(unit.mounts.map((mount) => mount.id)).toEqual(
+        old.job.donor.features.filter(({ group }) => group === id).map((feature) => feature.id),
+      );
+    }
+    for (const { id, group } of old.job.donor.axles)
+      expect(now.donor.axles.find((axle) => axle.id === id)!.carrier).toEqual({ kind: 'unit', id: group });
+    expect(readingsIn(records)).toEqual(old.readings);
+    expect(evaluatePlan(now).measures.after.wheelbase).toBeNear(inches(155.75), 1e-6);
+  });
+
+  it('makes a unit of the cab mounts, which were one by their kind alone', () => {
+    const { units } = parseJobFile(JSON.stringify(old)).job.donor;
+    expect(units.find(({ kind }) => kind === 'cab')!.mounts.map(({ id }) => id)).toEqual(['cab-1', 'cab-2', 'cab-3']);
+  });
+
+  it('keeps cautions read as records, rules by their new names, and what was accepted', () => {
+    const read3 = { step: 'cutting', caution: 'fuel', by: 'owner', at: '2026-03-15T09:30:00Z' };
+    const plan = {
+      ...old.job.plan,
+      accepted: [{ conflict: 'group-split/rear-suspension', reason: 'new links', by: 'owner' }],
+    };
+    const rules = { profile: 'weld-and-reinforce', changes: { 'group/moved': 3 } };
+    const file = parseJobFile(JSON.stringify({ ...old, job: { ...old.job, plan, rules, cautionsRead: [read3] } }));
+    expect(file.job.rules.changes).toEqual({ 'unit/moved': 3 });
+    expect(file.job.plan.accepted[0]!.conflict).toBe('unit-split/rear-suspension');
+    expect(file.records.filter(({ kind }) => kind === 'caution-read')).toEqual([
+      {
+        id: 'caution-read-1',
+        kind: 'caution-read',
+        version: 1,
+        body: { step: 'cutting', caution: 'fuel' },
+        taken: read3.at,
+        by: 'owner',
+      },
+    ]);
+  });
+
+  it('says of a carrier what kind of thing it is', () => {
+    const donor = {
+      ...old.job.donor,
+      axles: old.job.donor.axles.map(({ group: _, ...axle }) => ({ ...axle, carrier: 'spring-front' })),
+    };
+    const { axles } = parseJobFile(JSON.stringify({ ...old, job: { ...old.job, donor } })).job.donor;
+    expect(axles[0]!.carrier).toEqual({ kind: 'feature', id: 'spring-front' });
   });
 });

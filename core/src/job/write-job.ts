@@ -1,3 +1,4 @@
+import { inOrderOfTime } from '../records/index.ts';
 import type { JobFile } from './job.ts';
 
 /** Keys that come first in a record, in this order; the others follow by the alphabet. */
@@ -28,10 +29,7 @@ function canonical(value: unknown, indent: string): string {
   return `{\n${written.map((line) => deeper + line).join(',\n')}\n${indent}}`;
 }
 
-/** The text of a job file, the same bytes for the same job however it was stored; readings in order of time. */
+/** The text of a job file, the same bytes for the same job however it was stored; records in order of time. */
 export function writeJobFile(file: JobFile): string {
-  const readings = [...file.readings].sort((a, b) =>
-    a.taken === b.taken ? (a.id < b.id ? -1 : 1) : a.taken < b.taken ? -1 : 1,
-  );
-  return `${canonical({ ...file, readings }, '')}\n`;
+  return `${canonical({ ...file, records: inOrderOfTime(file.records) }, '')}\n`;
 }

@@ -1,5 +1,5 @@
 import { type Side, SIDES } from '../frame/index.ts';
-import { operationName, type RailEndAngle } from '../plan/index.ts';
+import { isPaired, operationName, type RailEndAngle } from '../plan/index.ts';
 import { angleText } from '../units/index.ts';
 import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkSheet } from './marks.ts';
 
@@ -50,8 +50,7 @@ const orDash = (mm: number, none = '–'): SheetCell => (mm > 0 ? { mm } : none)
 /** What a line is for, in few words. */
 function lineName({ operation, kerf, lean }: CutLine): string {
   const name = operationName(operation).toLowerCase();
-  const paired = operation.kind === 'shorten' || operation.kind === 'step';
-  return `${name}${paired ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
+  return `${name}${isPaired(operation) ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
 }
 
 const onNewRail = (origin: MarkOrigin): string =>

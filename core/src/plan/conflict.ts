@@ -42,7 +42,7 @@ export const NOWHERE = { operation: null, donorX: null, builtX: null, about: nul
 export const advise = (...sentences: readonly string[]): WayOut[] => sentences.map((say) => ({ say, edit: null }));
 
 /** Stops that the shop may decide to live with: all others are never to be done as they stand. */
-const ACCEPTABLE_STOPS: readonly string[] = ['group-split', 'joint-cannot'];
+const ACCEPTABLE_STOPS: readonly string[] = ['unit-split', 'joint-cannot'];
 
 /** The conflict of a finding, with what the plan says of it. */
 export function conflictOf(finding: Finding, acceptances: readonly Acceptance[]): Conflict {

@@ -7,6 +7,8 @@ import { type LengthFormat, lengthText } from '../units/index.ts';
 export interface Context {
   readonly section: (id: string) => Section;
   readonly hasSection: (id: string) => boolean;
+  /** Of the rails' steel, which members and braces are taken to be of too, kg/mm³. */
+  readonly density: number;
   readonly rules: Rulebook;
   /** How lengths are written in messages. */
   readonly display: LengthFormat;
@@ -24,6 +26,7 @@ interface ContextSource {
 export const contextOf = ({ donor, rules, display }: ContextSource): Context => ({
   section: sectionLookup(donor),
   hasSection: (id) => donor.sections.some((named) => named.id === id),
+  density: donor.material.density,
   rules,
   display,
   show: (mm) => lengthText(mm, display, true),

@@ -1,4 +1,6 @@
 import { type Crossmember, railAt, type Vec3 } from '../frame/index.ts';
+import { sectionProperties } from '../sections/index.ts';
+import type { Context } from './context.ts';
 import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
 import { topAt } from './locate.ts';
 import { meanTop, type Piece } from './piece.ts';
@@ -16,6 +18,8 @@ export interface CrossmemberOutcome {
   readonly turn: number;
   /** How much wider it must become, mm. */
   readonly wider: number;
+  /** As weighed; else of its section from rail to rail, as long as it then is; 0 where it has no section, kg. */
+  readonly mass: number;
   readonly piece: number | null;
   /** The operation that cuts through it before the plan takes it out or moves it; null where none does. */
   readonly cutBefore: string | null;
@@ -32,6 +36,14 @@ const extentOf = ({ x, length, below, depth }: Crossmember, top: number) => ({
   z: top - below - depth / 2,
 });
 
+/** Mass of a crossmember on a piece, kg. */
+function massOf({ x, mass, section }: Crossmember, piece: Piece, context: Context): number {
+  if (mass !== undefined) return mass;
+  if (section === undefined) return 0;
+  const walls = context.section(railAt(piece.rails.left, x).section).thickness;
+  return sectionProperties(context.section(section)).area * (widthAt(piece, x) - 2 * walls) * context.density;
+}
+
 const verb = (state: PlanState, operation: string | null): string => {
   const wedge = state.removed.some((piece) => piece.operation === operation);
   return wedge ? 'taken out' : 'cut';
@@ -42,6 +54,7 @@ export function crossmemberOutcome(
   hung: Hung<Crossmember>,
   donor: { readonly piece: Piece; readonly crossmember: Crossmember | undefined },
   before: StateBefore,
+  context: Context,
 ): CrossmemberOutcome {
   const { item, source, change, operation } = hung;
   const was = donor.crossmember;
@@ -60,6 +73,7 @@ export function crossmemberOutcome(
     built: null,
     turn: 0,
     wider: 0,
+    mass: 0,
     piece: null,
     cutBefore,
   });
@@ -104,6 +118,7 @@ export function crossmemberOutcome(
     built,
     turn: piece.pose.turn,
     wider: Math.abs(wider) < 1e-6 ? 0 : wider,
+    mass: massOf(item, piece, context),
     piece: lies.piece,
     cutBefore,
   };

@@ -1,4 +1,4 @@
-import { extentOf, type FeatureKind } from '../frame/index.ts';
+import { extentOf, factsOf } from '../frame/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -10,9 +10,6 @@ import { builtOf } from './tape.ts';
 /** A feature that neither the cuts nor the plan's brackets disturb. */
 const undisturbed = ({ fate, cutBefore }: FeatureOutcome): boolean =>
   cutBefore === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
-
-/** Features that are only marks in the steel: nothing hangs on them. */
-const PLAIN: readonly FeatureKind[] = ['hole', 'rivet', 'weld-seam', 'crack'];
 
 /** Ways of putting a feature elsewhere, ahead of the operation that takes its steel. */
 function movedAway({ state }: Findings, outcome: FeatureOutcome, context: Context): WayOut[] {
@@ -51,7 +48,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
   const at = { operation, donorX: feature.x, builtX: builtOf(tape, feature.x), about: feature.id };
   const clear = (of: string | null) => waysToClear(state, of, extentOf(feature), context);
   const lost = fate === 'lost' || fate === 'cut-through';
-  if (feature.kind === 'identity-stamp' && (lost || fate === 'removed'))
+  if (factsOf(feature.kind).untouchable && (lost || fate === 'removed'))
     return [
       {
         ...at,
@@ -85,7 +82,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         waysOut: [...otherDatums(findings, feature.x), ...advise('Cut somewhere else.')],
       },
     ];
-  if (fate === 'lost' && PLAIN.includes(feature.kind))
+  if (fate === 'lost' && !factsOf(feature.kind).bracket)
     return [
       {
         ...at,

@@ -5,11 +5,12 @@ import { fatesOfCrossmembers } from './crossmember-conflicts.ts';
 import { driveLine } from './drive-line-conflicts.ts';
 import { fatesOfFeatures } from './feature-conflicts.ts';
 import type { Finder } from './findings.ts';
-import { groups } from './group-conflicts.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
 import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
-import { lostRiders, partedMounts } from './rider-conflicts.ts';
+import { memberConflicts } from './member-conflicts.ts';
+import { lostRiders } from './rider-conflicts.ts';
 import { builtOf, type Tape } from './tape.ts';
+import { unitConflicts } from './unit-conflicts.ts';
 
 const overlaps: Finder = ({ state }) =>
   state.removed
@@ -128,8 +129,8 @@ const FINDERS: readonly Finder[] = [
   fatesOfFeatures,
   fatesOfCrossmembers,
   lostRiders,
-  groups,
-  partedMounts,
+  unitConflicts,
+  memberConflicts,
   joints,
   transitions,
   nearJoints,

@@ -5,6 +5,7 @@ import type { Context } from './context.ts';
 import type { CutEnd } from './cut-ends.ts';
 import type { DriveLine } from './drive-line.ts';
 import type { Joint } from './joint.ts';
+import type { BraceOutcome, MemberOutcome } from './members/index.ts';
 import type { Plan } from './operation.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -12,6 +13,7 @@ import type { RiderOutcome } from './rider-outcome.ts';
 import type { StateBefore } from './fate.ts';
 import type { PlanState } from './state.ts';
 import type { Tape } from './tape.ts';
+import type { UnitOutcome } from './unit-outcome.ts';
 
 /** What the conflicts are looked for in: the evaluated plan, before its conflicts are known. */
 export interface Findings {
@@ -30,6 +32,9 @@ export interface Findings {
   readonly crossmembers: readonly CrossmemberOutcome[];
   readonly axles: readonly RiderOutcome<Frame['axles'][number]>[];
   readonly points: readonly RiderOutcome<Frame['points'][number]>[];
+  readonly units: readonly UnitOutcome[];
+  readonly members: readonly MemberOutcome[];
+  readonly braces: readonly BraceOutcome[];
 }
 
 /** Looks for one sort of conflict. */

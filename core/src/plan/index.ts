@@ -2,27 +2,49 @@ export { type AxleLoad, type Laden } from './axle-loads.ts';
 export { acceptedText, type Conflict, type WayOut } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export { placeOfOperation, shiftOperation, withOperation, withOrder, withoutOperation } from './edit-plan.ts';
+export { justBehind, placesToBegin } from './places-to-begin.ts';
+export { newBracket, newCrossmember, newHole } from './new-things.ts';
 export {
-  justBehind,
-  newBracket,
-  newCrossmember,
-  newHole,
+  aboutOf,
+  type Box,
+  type ChangeBracket,
+  type ChangeCrossmember,
+  type ChangeMember,
+  type Extend,
+  type Lengthen,
+  type PieCut,
+  type Shorten,
+  type Step,
+  type Trim,
+  type Widen,
+  isPaired,
+  kindsFor,
+  nameOfKind,
   newOperation,
-  placesToBegin,
+  type Notch,
+  type Operation,
+  type OperationFigures,
+  operationName,
+  OPERATION_KINDS,
+  type OperationKind,
+  operationSchema,
   type StartPlaces,
-} from './new-operation.ts';
+} from './operations/index.ts';
 export { type CutEnd } from './cut-ends.ts';
 export { contextOf } from './context.ts';
-export { evaluatePlan } from './evaluate-plan.ts';
+export { evaluatePlan, judge } from './evaluate-plan.ts';
+export { evaluateGeometry, type Geometry } from './geometry.ts';
+export * from './members/index.ts';
+export { evaluateOutcomes, type Outcomes } from './outcomes.ts';
+export { type MountOutcome, type UnitOutcome } from './unit-outcome.ts';
 export { type OperationOutcome, type PlanInput, type PlanResult, type PlanStep } from './plan-result.ts';
 export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
-export { type Joint, type JointSide, type JointVerdict, letterOf, worseSide } from './joint.ts';
+export { type Joint, type JointSide, type JointVerdict, letterOf, railsOf, worseSide } from './joint.ts';
 export { type Measures } from './measures.ts';
 export * from './operation.ts';
 export { bottomLength, endAngle, type RailEndAngle, topLength } from './new-rail.ts';
-export { type OfSides, type OperationFigures } from './figures/figures.ts';
+export { type OfSides } from './figures/figures.ts';
 export { operationFigures } from './figures/operation-figures.ts';
-export { OPERATION_NAMES, operationName } from './operation-names.ts';
 export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
@@ -34,6 +56,7 @@ export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline
 export { frameProfile, type ProfileRow, type RailDifference, type RailProfile, worstDifferences } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
+export { planSchema } from './schema.ts';
 export { type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
 export { type Between, between, type Thing, thingsOn } from './things.ts';
 export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

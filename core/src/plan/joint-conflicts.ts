@@ -1,15 +1,15 @@
-import { extentOf, type Side, SIDES, straightLength } from '../frame/index.ts';
+import { extentOf, factsOf, type Side, SIDES, straightLength } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { angleText } from '../units/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
 import type { Context } from './context.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
-import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide } from './joint.ts';
+import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide, worstVerdict } from './joint.ts';
 import { waysToClear } from './moving-cuts.ts';
 import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
 
-const JOINT_WORDS: Readonly<
+export const JOINT_WORDS: Readonly<
   Record<JointVerdict, { severity: Finding['severity']; words: string; advice: readonly string[] }>
 > = {
   meets: { severity: 'note', words: 'ends meet', advice: [] },
@@ -41,7 +41,7 @@ const SMALL = 0.2;
 const degrees = (radians: number): string => angleText(Math.abs(radians));
 
 /** In what the ends of one side differ, in words and numbers. */
-function differences(side: JointSide, { plannedKink }: Joint, show: Context['show']): string[] {
+export function differences(side: JointSide, { plannedKink }: Joint, show: Context['show']): string[] {
   const gap = (mm: number, edge: string) =>
     Math.abs(mm) <= SMALL
       ? []
@@ -78,13 +78,16 @@ function transitionOffered(joint: Joint, { plan, before }: Findings, context: Co
 /** Joints whose ends do not simply meet. */
 export const joints: Finder = (findings, context) =>
   findings.joints.flatMap((joint): Finding[] => {
-    if (joint.verdict === 'meets') return [];
-    const { severity, words, advice } = JOINT_WORDS[joint.verdict];
-    const side = worseSide(joint);
+    // Members are told of by themselves.
+    const rails = { sides: { left: joint.sides.left, right: joint.sides.right } };
+    const side = worseSide(rails);
+    const verdict = worstVerdict(SIDES.map((rail) => joint.sides[rail].verdict));
+    if (verdict === 'meets') return [];
+    const { severity, words, advice } = JOINT_WORDS[verdict];
     const gapes = Math.max(side.gapTop, side.gapBottom) > ruleValue(context.rules, 'joint/gap');
     return [
       {
-        code: `joint-${joint.verdict}`,
+        code: `joint-${verdict}`,
         severity,
         operation: joint.operation,
         donorX: joint.donorX,
@@ -158,7 +161,7 @@ export const nearJoints: Finder = ({ joints: all, features, state }, context) =>
       const [ahead, behind] = [x - feature.x + from, x - feature.x + to];
       const clear = Math.max(ahead - joint.builtX, joint.builtX - behind);
       if (clear >= limit) continue;
-      const stamp = feature.kind === 'identity-stamp';
+      const stamp = factsOf(feature.kind).untouchable;
       found.push({
         code: stamp ? 'identity-stamp' : 'near-joint',
         severity: stamp ? 'stop' : 'note',
@@ -199,7 +202,7 @@ export const schools: Finder = ({ frame, joints: all, features }, { rules }) => 
     ];
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
   const hangers = features
-    .filter(({ feature }) => feature.kind === 'spring-hanger' || feature.kind === 'link-bracket')
+    .filter(({ feature }) => factsOf(feature.kind).hanger)
     .map((outcome) => builtXOf(outcome) ?? -Infinity);
   const last = Math.max(...hangers);
   return all

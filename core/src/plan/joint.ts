@@ -1,9 +1,10 @@
-import { railAt, type Side, SIDES } from '../frame/index.ts';
+import { type ByRail, railAt, type RailId, type Side, SIDES } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { widthOf } from '../sections/index.ts';
 import { inches } from '../units/index.ts';
 import type { Context } from './context.ts';
-import type { Operation } from './operation.ts';
+import type { MemberMeeting, MemberOutcome } from './members/index.ts';
+import { type Operation, turnsRail } from './operations/index.ts';
 import { endCrossing, type Piece, type RailEnd, railEnd } from './piece.ts';
 import { posed } from './pose.ts';
 import type { PlanState } from './state.ts';
@@ -38,18 +39,12 @@ export interface Joint {
   /** Built station of the joint on the top edge, and the donor station where either end is donor steel. */
   readonly builtX: number;
   readonly donorX: number | null;
-  readonly sides: Readonly<Record<Side, JointSide>>;
+  /** Each rail's ends, and those of each copy of a member that runs through here. */
+  readonly sides: ByRail<JointSide>;
   readonly verdict: JointVerdict;
   /** True where the kink is what the plan asks for (pie cut, step, transition). */
   readonly plannedKink: boolean;
 }
-
-/** Whether an operation turns the rail at its joints on purpose: by its cut, or by an oblique new piece. */
-const turnsRail = (operation: Operation | undefined): boolean =>
-  operation?.kind === 'pie-cut' ||
-  operation?.kind === 'step' ||
-  operation?.kind === 'widen' ||
-  (operation?.kind === 'shorten' && operation.transition > 0);
 
 /** The worst of several verdicts. */
 export const worstVerdict = (verdicts: readonly JointVerdict[]): JointVerdict =>
@@ -138,11 +133,52 @@ const apart = ({ sides }: Joint): number =>
   Math.max(...SIDES.map((side) => Math.hypot(sides[side].dy, sides[side].dz)));
 
 /** The side of a joint whose ends fit worse. */
-export const worseSide = ({ sides: { left, right } }: Pick<Joint, 'sides'>): JointSide => {
-  const [a, b] = [left, right].map(({ verdict }) => JOINT_VERDICTS.indexOf(verdict)) as [number, number];
-  if (a !== b) return a > b ? left : right;
+export const worseSide = ({ sides }: Pick<Joint, 'sides'>): JointSide => {
   const misfit = ({ dy, dz, gapTop, gapBottom }: JointSide) => Math.hypot(dy, dz, gapTop, gapBottom);
-  return misfit(right) > misfit(left) + 1e-9 ? right : left;
+  return railsOf({ sides })
+    .map(([, side]) => side)
+    .reduce((worst, side) => {
+      const [a, b] = [JOINT_VERDICTS.indexOf(worst.verdict), JOINT_VERDICTS.indexOf(side.verdict)];
+      if (a !== b) return b > a ? side : worst;
+      return misfit(side) > misfit(worst) + 1e-9 ? side : worst;
+    });
+};
+
+/** Every rail and member of a joint with how its ends meet: the two rails first. */
+export const railsOf = ({ sides }: Pick<Joint, 'sides'>): readonly (readonly [RailId, JointSide])[] =>
+  Object.entries(sides) as [RailId, JointSide][];
+
+/** How a member's ends meet at the joint between piece `index` and the next; null where it does not run through there. */
+function memberSide(meeting: MemberMeeting, index: number, planned: boolean, { rules }: Context): JointSide | null {
+  const [ahead, behind] = meeting.pieces;
+  if (index < ahead || index >= behind) return null;
+  const filled = behind - ahead > 1;
+  // New member goes on in the rear part's line: at its rear end it meets that, ahead it shows how far the line lies off.
+  if (filled && index > ahead) return index === behind - 1 ? MEETS : null;
+  const { yaw, pitch, lineOffset, front, rear } = meeting;
+  const [dy, dz] = filled ? [lineOffset.dy, lineOffset.dz] : [rear.y - front.y, rear.z - front.z];
+  const [gapTop, gapBottom] = filled ? [0, 0] : [meeting.gapTop, meeting.gapBottom];
+  const fit = {
+    offset: filled ? Math.hypot(dy, dz) : meeting.square,
+    kink: planned ? 0 : Math.hypot(yaw, pitch),
+    opening: Math.max(gapTop, gapBottom),
+    overlap: -Math.min(gapTop, gapBottom),
+    sectionStep: 0,
+  };
+  return { gapTop, gapBottom, dy, dz, yaw, pitch, depth: 0, width: 0, wall: 0, verdict: verdictOf(fit, rules) };
+}
+
+const MEETS: JointSide = {
+  gapTop: 0,
+  gapBottom: 0,
+  dy: 0,
+  dz: 0,
+  yaw: 0,
+  pitch: 0,
+  depth: 0,
+  width: 0,
+  wall: 0,
+  verdict: 'meets',
 };
 
 /**
@@ -168,18 +204,29 @@ export function letterOf(count: number): string {
 export function jointsOf(
   state: PlanState,
   made: (operation: string) => Operation | undefined,
+  members: readonly MemberOutcome[],
   context: Context,
 ): Omit<Joint, 'letter'>[] {
+  const meetings = members.flatMap(({ copies }) => copies.flatMap((copy) => copy.meetings));
   const counted = new Map<string, number>();
   return state.pieces.slice(0, -1).map((front, index) => {
     const rear = state.pieces[index + 1] as Piece;
     const operation = rear.front.operation ?? front.rear.operation ?? rear.source;
-    const plannedKink = turnsRail(made(operation));
+    const maker = made(operation);
+    const plannedKink = maker !== undefined && turnsRail(maker);
     const ahead = { left: railEnd(front, 'left', 'rear'), right: railEnd(front, 'right', 'rear') };
     const behind = { left: railEnd(rear, 'left', 'front'), right: railEnd(rear, 'right', 'front') };
     const sideOf = (side: Side) =>
       jointSide(side, { piece: front, end: ahead[side] }, { piece: rear, end: behind[side] }, plannedKink, context);
-    const sides = { left: sideOf('left'), right: sideOf('right') };
+    const beside = meetings.flatMap((meeting) => {
+      const side = memberSide(meeting, index, plannedKink, context);
+      return side ? [[meeting.rail, side] as const] : [];
+    });
+    const sides: ByRail<JointSide> = {
+      left: sideOf('left'),
+      right: sideOf('right'),
+      ...Object.fromEntries(beside),
+    };
     const count = (counted.get(operation) ?? 0) + 1;
     counted.set(operation, count);
     return {
@@ -189,7 +236,7 @@ export function jointsOf(
       builtX: ahead.left.point.x,
       donorX: front.source === 'donor' ? ahead.left.localX : rear.source === 'donor' ? behind.left.localX : null,
       sides,
-      verdict: worstVerdict(SIDES.map((side) => sides[side].verdict)),
+      verdict: worstVerdict(railsOf({ sides }).map(([, { verdict }]) => verdict)),
       plannedKink,
     };
   });

@@ -101,25 +101,24 @@ describe('a line along the rail', () => {
   });
 });
 
-describe('a group', () => {
+describe('a suspension', () => {
   const group = 'rear-suspension';
   const frame: Frame = {
-    ...withFeatures(featureAt('link', 3400, { group })),
-    groups: [{ id: group, name: 'Rear suspension' }],
-    axles: plainFrame().axles.map((axle) => (axle.role === 'rear' ? { ...axle, group } : axle)),
+    ...withFeatures(featureAt('link', 3400)),
+    units: [{ id: group, name: 'Rear suspension', kind: 'rear-suspension', mounts: [{ kind: 'feature', id: 'link' }] }],
   };
-  const limit = rule('group/moved');
+  const limit = rule('unit/moved');
 
   it('is split beyond what the rulebook lets it move, longer or shorter', () => {
     // The link stands beside the axle: what the rail grows by, less than that the distance does.
-    expect(found(inputOf(frame, lengthen(3900, limit)), 'group-split')).toEqual([]);
-    expect(found(inputOf(frame, lengthen(3900, limit * 2)), 'group-split')).toHaveLength(1);
+    expect(found(inputOf(frame, lengthen(3900, limit)), 'unit-split')).toEqual([]);
+    expect(found(inputOf(frame, lengthen(3900, limit * 2)), 'unit-split')).toHaveLength(1);
     const out = { kind: 'shorten', from: donor(3900), to: donor(3900 + limit * 2) } as const;
-    expect(found(inputOf(frame, out), 'group-split')[0]!.message).toMatch(/shrinks by/);
+    expect(found(inputOf(frame, out), 'unit-split')[0]!.message).toMatch(/shrinks by/);
   });
 
   it('is not split by a cut beside it', () => {
-    expect(found(inputOf(frame, lengthen(4600, 300), lengthen(2000, 300)), 'group-split')).toEqual([]);
+    expect(found(inputOf(frame, lengthen(4600, 300), lengthen(2000, 300)), 'unit-split')).toEqual([]);
   });
 });
 

@@ -8,7 +8,9 @@ import { lowestOf, rampsOf, undersides, wheelsUnder } from './underside.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
+import { type BraceOutcome, memberLumps, type MemberOutcome, middleOf } from './members/index.ts';
 import type { PlanState } from './state.ts';
+import type { UnitOutcome } from './unit-outcome.ts';
 
 /** The figures of a frame that people ask for first. mm, radians, kg; null where the frame lacks what it needs. */
 export interface Measures {
@@ -42,6 +44,9 @@ export interface Standing {
   readonly crossmembers: readonly CrossmemberOutcome[];
   readonly axles: readonly RiderOutcome<Axle>[];
   readonly points: readonly RiderOutcome<FramePoint>[];
+  readonly units: readonly UnitOutcome[];
+  readonly members: readonly MemberOutcome[];
+  readonly braces: readonly BraceOutcome[];
 }
 
 /** One rail of one piece between its faces. */
@@ -67,7 +72,7 @@ function outsideWidths(runs: readonly Run[]): number[] {
   return widths;
 }
 
-export function measuresOf(standing: Standing, context: Context, density: number): Measures {
+export function measuresOf(standing: Standing, context: Context): Measures {
   const { pieces } = standing.state;
   const axles = axleXs(standing.axles, 'built');
   const { front: frontAxle, rear: rearAxle } = axles;
@@ -82,10 +87,12 @@ export function measuresOf(standing: Standing, context: Context, density: number
   const [frontX, rearX] = [Math.min(...ofRails), Math.max(...ofRails)];
   const wheels = wheelsUnder(standing.axles);
   const lumps: Lump[] = [
-    ...steelLumps(pieces, context.section, density),
-    ...standing.crossmembers.flatMap(({ built, crossmember }) =>
-      built ? [{ mass: crossmember.mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
+    ...steelLumps(pieces, context.section, context.density),
+    ...standing.crossmembers.flatMap(({ built, crossmember, mass }) =>
+      built ? [{ mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
     ),
+    ...standing.members.flatMap(memberLumps),
+    ...standing.braces.flatMap(({ built, mass }) => (built ? [{ mass, at: middleOf(built) }] : [])),
     ...standing.features.flatMap(({ feature, places }) =>
       feature.mass > 0
         ? Object.values(places).flatMap(({ built }) => (built ? [{ mass: feature.mass, at: built }] : []))

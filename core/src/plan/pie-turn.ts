@@ -1,6 +1,6 @@
 import { railAt } from '../frame/index.ts';
 import type { Context } from './context.ts';
-import type { PieCut } from './operation.ts';
+import type { PieCut } from './operations/pie-cut.ts';
 import { frontTop, meanTop, type Piece, rearTop } from './piece.ts';
 import { posed } from './pose.ts';
 import { pieceAt, type PlanState, type Spot } from './state.ts';

@@ -1,13 +1,11 @@
-import type { Feature, Frame } from '../frame/index.ts';
+import type { Feature, Frame, Ref } from '../frame/index.ts';
 import { shiftOperation, withoutOperation, withOperation } from './edit-plan.ts';
-import { newCrossmember } from './new-operation.ts';
-import type { Operation, Place, Plan } from './operation.ts';
+import { newCrossmember } from './new-things.ts';
+import type { Place, Plan } from './operation.ts';
+import type { Operation } from './operations/index.ts';
 
 /** A thing that hangs on the donor, by the list it is in. */
-export interface HungRef {
-  readonly kind: 'feature' | 'crossmember';
-  readonly id: string;
-}
+export type HungRef = Ref<'feature' | 'crossmember'>;
 
 /** An edit that a way out offers; plain data, so that it can be shown, sent and carried out later. */
 export type PlanEdit =
@@ -21,6 +19,11 @@ export type PlanEdit =
   /** Moves something: ahead of an operation, or after all of them. */
   | { readonly do: 'move'; readonly thing: HungRef; readonly to: Place; readonly before: string | null }
   | { readonly do: 'add-crossmember'; readonly at: Place }
+  /** Cuts a member to the new distance of its ends; makes a brace anew. */
+  | { readonly do: 'refit'; readonly member: string }
+  | { readonly do: 'remake-brace'; readonly brace: string }
+  /** Lets a unit stay with another of its mounts. */
+  | { readonly do: 'stay'; readonly unit: string; readonly mount: string }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
@@ -87,6 +90,18 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
           null,
         ),
       );
+    case 'refit':
+      return withPlan(
+        inserted(plan, { ...common(newId), kind: 'member', change: { what: 'refit', member: edit.member } }, null),
+      );
+    case 'remake-brace':
+      return withPlan(
+        inserted(plan, { ...common(newId), kind: 'member', change: { what: 'remake-brace', brace: edit.brace } }, null),
+      );
+    case 'stay': {
+      const { unit, mount } = edit;
+      return withPlan({ ...plan, stays: [...plan.stays.filter((stay) => stay.unit !== unit), { unit, mount }] });
+    }
     case 'datum':
       return { ...job, donor: { ...donor, datum: edit.feature } };
     case 'movable':

@@ -11,11 +11,14 @@ import type { DriveLine } from './drive-line.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { Joint } from './joint.ts';
 import type { Measures } from './measures.ts';
-import type { Operation, Plan } from './operation.ts';
+import type { BraceOutcome, MemberOutcome } from './members/index.ts';
+import type { Plan } from './operation.ts';
+import type { Operation } from './operations/index.ts';
 import type { Piece, RemovedPiece } from './piece.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
 import type { PlanState, Refusal, Rework } from './state.ts';
 import type { Tape } from './tape.ts';
+import type { UnitOutcome } from './unit-outcome.ts';
 
 /** What a plan is evaluated from; a `Job` is one. */
 export interface PlanInput {
@@ -45,6 +48,9 @@ export interface PlanResult {
   readonly operations: readonly OperationOutcome[];
   readonly features: readonly FeatureOutcome[];
   readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly members: readonly MemberOutcome[];
+  readonly braces: readonly BraceOutcome[];
+  readonly units: readonly UnitOutcome[];
   readonly axles: readonly RiderOutcome<Axle>[];
   readonly points: readonly RiderOutcome<FramePoint>[];
   readonly tape: Tape;
@@ -66,8 +72,10 @@ export interface PlanResult {
   readonly conflicts: readonly Conflict[];
 }
 
-/** The frame after one operation of a plan. */
+/** The frame after one operation of a plan, and at the moment when it was cut and nothing had moved yet. */
 export interface PlanStep {
   readonly state: PlanState;
+  /** The pieces at that moment, front to rear, where they stood; with those that are then taken out, without new rail. */
+  readonly cut: readonly Piece[];
   readonly outcome: Omit<OperationOutcome, 'letters'>;
 }

@@ -387,19 +387,22 @@ describe('what becomes of everything', () => {
   it('says by how much a suspension group is pulled apart, unless that is accepted', () => {
     const group = 'rear-suspension';
     const frame: Frame = {
-      ...withFeatures(hole('link', 3400, { group })),
-      groups: [{ id: group, name: 'Rear suspension' }],
-      axles: plainFrame().axles.map((axle) => (axle.role === 'rear' ? { ...axle, group } : axle)),
+      ...withFeatures(hole('link', 3400)),
+      units: [
+        { id: group, name: 'Rear suspension', kind: 'rear-suspension', mounts: [{ kind: 'feature', id: 'link' }] },
+      ],
     };
     const input = inputOf(frame, { kind: 'lengthen', at: donor(4000), length: inches(2), section: null });
-    const split = evaluatePlan(input).conflicts.find((conflict) => conflict.code === 'group-split')!;
+    const split = evaluatePlan(input).conflicts.find((conflict) => conflict.code === 'unit-split')!;
     expect(split).toMatchObject({ severity: 'stop', about: group });
-    expect(split.message).toMatch(/Rear suspension is split: link, (left|right) to Rear axle grows by 1 .* in/);
+    expect(split.message).toMatch(
+      /Rear suspension is split: link, (left|right) to the rail over Rear axle grows by (1 .*|2) in/,
+    );
     const accepted = evaluatePlan({
       ...input,
       plan: { ...input.plan, accepted: [{ conflict: split.key, reason: 'new links', by: 'owner' }] },
     });
-    expect(accepted.conflicts.find((conflict) => conflict.code === 'group-split')).toMatchObject({
+    expect(accepted.conflicts.find((conflict) => conflict.code === 'unit-split')).toMatchObject({
       severity: 'note',
       accepted: { by: 'owner', reason: 'new links' },
     });

@@ -1,7 +1,8 @@
-import type { Crossmember, Frame } from '../frame/index.ts';
+import { type Crossmember, type Frame, type Ref, refKey } from '../frame/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import type { Context } from './context.ts';
+import { cutMoment } from './cut-moment.ts';
 import { type FindPoint, pointFinder } from './control.ts';
 import { crossmemberOutcome } from './crossmember-outcome.ts';
 import type { StateBefore } from './fate.ts';
@@ -10,7 +11,11 @@ import { type Measures, measuresOf, type Standing } from './measures.ts';
 import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
 import type { PlanInput, PlanStep } from './plan-result.ts';
-import { carriersOf, riderOutcome, usualCarrier, withAxles } from './rider-outcome.ts';
+import { carriersIn, carriersOf, wantedIn } from './carriers.ts';
+import { braceOutcome, memberOutcome } from './members/index.ts';
+import type { Plan } from './operation.ts';
+import { riderOutcome } from './rider-outcome.ts';
+import { axlesOn, unitOutcome } from './unit-outcome.ts';
 import { donorState, type PlanState } from './state.ts';
 
 /** What hung things were on the donor, and where. */
@@ -36,41 +41,77 @@ export interface Prepared {
   measured: { readonly rules: Rulebook; readonly measures: Measures } | null;
   /** Control points on the donor: the same for every plan. */
   readonly onDonor: FindPoint;
-  /** Ids of what carries points that name no carrier. */
-  readonly carriers: ReadonlyMap<string, string | null>;
+  /** What carries each axle and point, by its id. */
+  readonly carriers: ReadonlyMap<string, Ref | null>;
+  /** Everything that carries something, by `refKey`. */
+  readonly wanted: ReadonlySet<string>;
   trail: Trail | null;
 }
 
 const preparedFrames = new WeakMap<Frame, Prepared>();
 
-/** What carries each axle and point, by its id: what the donor says, or what usually carries a point of its kind. */
-const carriersIn = (frame: Frame): ReadonlyMap<string, string | null> =>
-  new Map([
-    ...frame.axles.map(({ id, carrier }) => [id, carrier ?? null] as const),
-    ...frame.points.map((point) => [point.id, point.carrier ?? usualCarrier(point, frame)] as const),
-  ]);
+/** What a frame in work is looked at with besides itself. */
+interface Looking {
+  readonly frame: Frame;
+  readonly view: DonorView;
+  readonly donor: PlanState;
+  readonly carriers: ReadonlyMap<string, Ref | null>;
+  readonly wanted: ReadonlySet<string>;
+  readonly stays: Plan['stays'];
+  readonly context: Context;
+}
 
+/** Everything that hangs on the frame in work, where it is now: features first, then what rides on what. */
 export function standingOf(
   state: PlanState,
-  frame: Frame,
-  view: DonorView,
   features: readonly FeatureOutcome[],
-  carriers: ReadonlyMap<string, string | null>,
+  { frame, view, donor, carriers, wanted, stays, context }: Looking,
   before: StateBefore,
 ): Standing {
   const crossmembers = state.crossmembers.map((hung) =>
-    crossmemberOutcome(state, hung, { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) }, before),
+    crossmemberOutcome(
+      state,
+      hung,
+      { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) },
+      before,
+      context,
+    ),
   );
   const carrier = (id: string) => carriers.get(id) ?? null;
-  const carrying = carriersOf(features, crossmembers, new Set([...carriers.values()].filter((id) => id !== null)));
+  const carrying = carriersOf(features, crossmembers, wanted);
+  const units = frame.units.map((unit) =>
+    unitOutcome(
+      unit,
+      { stays },
+      axlesOn(unit, (axle) => carrier(axle.id), frame, state),
+      carrying,
+    ),
+  );
+  for (const { unit, carrier: on, mounts } of units) {
+    const [first] = mounts;
+    if (on) carrying.set(`unit/${unit.id}`, on);
+    else if (first)
+      carrying.set(`unit/${unit.id}`, {
+        name: unit.name,
+        donor: first.donor,
+        built: null,
+        turn: 0,
+        piece: null,
+        operation: first.operation,
+      });
+  }
   const axles = frame.axles.map((axle) => riderOutcome(state, axle, carrier(axle.id), carrying));
-  const all = withAxles(carrying, axles);
+  for (const { item, ...axle } of axles)
+    carrying.set(refKey({ kind: 'axle', id: item.id }), { ...axle, name: item.name });
   return {
     state,
     features,
     crossmembers,
+    units,
+    members: state.members.map((hung) => memberOutcome(state, hung, context)),
+    braces: state.braces.map((hung) => braceOutcome(state, donor, frame, hung, context)),
     axles,
-    points: frame.points.map((point) => riderOutcome(state, point, carrier(point.id), all)),
+    points: frame.points.map((point) => riderOutcome(state, point, carrier(point.id), carrying)),
   };
 }
 
@@ -87,10 +128,13 @@ export function prepare(frame: Frame, context: Context): Prepared {
   };
   const features = frame.features.map((feature) => donorOutcome(feature, view.seats));
   const carriers = carriersIn(frame);
-  const standing = standingOf(state, frame, view, features, carriers, () => undefined);
+  const wanted = wantedIn(frame, carriers);
+  const looking = { frame, view, donor: state, carriers, wanted, stays: [], context };
+  const standing = standingOf(state, features, looking, () => undefined);
   const prepared: Prepared = {
     state,
     carriers,
+    wanted,
     view,
     onDonor: pointFinder(state),
     standing,
@@ -102,9 +146,8 @@ export function prepare(frame: Frame, context: Context): Prepared {
 }
 
 /** The measures of the donor as it stands. */
-export function donorMeasures(before: Prepared, frame: Frame, rules: Rulebook, context: Context): Measures {
-  if (before.measured?.rules !== rules)
-    before.measured = { rules, measures: measuresOf(before.standing, context, frame.material.density) };
+export function donorMeasures(before: Prepared, rules: Rulebook, context: Context): Measures {
+  if (before.measured?.rules !== rules) before.measured = { rules, measures: measuresOf(before.standing, context) };
   return before.measured.measures;
 }
 
@@ -125,14 +168,14 @@ export function carryOutAll(
     }
     const state = steps[index - 1]?.state ?? before.state;
     if (operation.off) {
-      steps.push({ state, outcome: { operation, status: 'off', refusal: null } });
+      steps.push({ state, cut: state.pieces, outcome: { operation, status: 'off', refusal: null } });
       continue;
     }
     const applied = applyOperation(state, operation, context);
     const outcome = applied.done
       ? ({ operation, status: 'done', refusal: null } as const)
       : ({ operation, status: 'refused', refusal: applied.refusal } as const);
-    steps.push({ state: applied.state, outcome });
+    steps.push({ state: applied.state, cut: cutMoment(state, applied.state, operation.id), outcome });
   }
   before.trail = { rules, display, steps };
   return steps;

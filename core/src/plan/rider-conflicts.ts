@@ -1,7 +1,6 @@
-import { type Axle, type FeatureKind, type FramePoint, POINT_KINDS } from '../frame/index.ts';
-import { ruleValue } from '../rules/index.ts';
+import { type Axle, type FramePoint, POINT_KINDS } from '../frame/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
-import { builtXOf, type Finder } from './findings.ts';
+import type { Finder } from './findings.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
 import { builtOf } from './tape.ts';
 
@@ -50,51 +49,3 @@ export const lostRiders: Finder = ({ axles, points, tape, state }) => {
     ...points.flatMap((point) => found(point, 'point-lost', 'warn', RESTS_ON[point.item.kind])),
   ];
 };
-
-/** Mounts that one rigid thing stands on. */
-const STANDS_ON: readonly { readonly name: string; readonly kinds: readonly FeatureKind[] }[] = [
-  { name: 'the cab', kinds: ['cab-mount'] },
-  { name: 'the engine and gearbox', kinds: ['engine-mount', 'gearbox-mount'] },
-];
-
-/** Mounts of one rigid thing that the plan moves apart: it stays with the foremost, and has left the others. */
-export const partedMounts: Finder = ({ features }, { rules, show }) =>
-  STANDS_ON.flatMap(({ name, kinds }): Finding[] => {
-    const mounts = features
-      .filter(({ feature, fate, shift }) => kinds.includes(feature.kind) && fate !== 'new' && shift !== null)
-      .sort((a, b) => a.feature.x - b.feature.x);
-    const foremost = mounts[0];
-    if (!foremost) return [];
-    return mounts.slice(1).flatMap((mount): Finding[] => {
-      const apart = (mount.shift?.dx ?? 0) - (foremost.shift?.dx ?? 0);
-      const x = builtXOf(mount);
-      if (x === null || Math.abs(apart) <= ruleValue(rules, 'group/moved')) return [];
-      const { feature } = mount;
-      const where = show(Math.abs(apart));
-      return [
-        {
-          code: 'mounts-part',
-          severity: 'warn',
-          operation: mount.operation,
-          donorX: feature.x,
-          builtX: x,
-          about: feature.id,
-          message: `${feature.name} comes ${where} ${apart < 0 ? 'nearer to' : 'farther from'} ${foremost.feature.name}: ${name} stands on both and stays with the foremost.`,
-          waysOut:
-            feature.movable === 'no'
-              ? advise('Cut ahead of all its mounts, or behind them.')
-              : [
-                  {
-                    say: `${feature.movable === 're-weld' ? 'Re-weld' : 'Re-drill'} it ${where} ${apart < 0 ? 'back' : 'forward'}, where ${name} still has it`,
-                    edit: {
-                      do: 'move',
-                      thing: { kind: 'feature', id: feature.id },
-                      to: { x: x - apart, on: 'built' },
-                      before: null,
-                    },
-                  },
-                ],
-        },
-      ];
-    });
-  });

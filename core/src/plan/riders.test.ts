@@ -31,6 +31,17 @@ const out = (from: number, to: number) => ({ kind: 'shorten', from: donor(from),
 describe('the back of a cab', () => {
   const frame = framed({
     features: [mount('front-mount', 1500, 'cab-mount'), mount('rear-mount', 2400, 'cab-mount')],
+    units: [
+      {
+        id: 'the-cab',
+        name: 'Cab',
+        kind: 'cab',
+        mounts: [
+          { kind: 'feature', id: 'front-mount' },
+          { kind: 'feature', id: 'rear-mount' },
+        ],
+      },
+    ],
     points: [point('cab', 'cab-back', 2700)],
   });
 
@@ -38,32 +49,38 @@ describe('the back of a cab', () => {
     // 200 out between the mounts: the cab stays in front, the axle comes 200 nearer.
     const input = inputOf(frame, out(1800, 2000));
     const { measures, conflicts, points } = evaluatePlan(input);
-    expect(points[0]).toMatchObject({ built: { x: 2700 }, carrier: 'front-mount' });
+    expect(points[0]).toMatchObject({ built: { x: 2700 }, carrier: { kind: 'unit', id: 'the-cab' } });
     expect(measures.before.cabToAxle).toBe(1600);
     expect(measures.after.cabToAxle).toBeNear(1400, 1e-9);
-    const parted = conflicts.find(({ code }) => code === 'mounts-part')!;
+    const parted = conflicts.find(({ code }) => code === 'mount-left')!;
     expect(parted).toMatchObject({ severity: 'warn', about: 'rear-mount' });
     // One press puts it back where the cab still has it.
     const way = parted.waysOut.find(({ edit }) => edit)!;
-    expect(way.say).toMatch(/^Re-drill it 7 7\/8 in back, where the cab still has it$/);
+    expect(way.say).toMatch(/^Re-drill rear-mount 7 7\/8 in back, where Cab still has it$/);
     const cured = carryOutEdit(input, way.edit!, 'cure');
     const after = evaluatePlan(cured);
-    expect(after.conflicts.map(({ code }) => code)).not.toContain('mounts-part');
+    expect(after.conflicts.map(({ code }) => code)).not.toContain('mount-left');
     expect(after.features.find(({ feature }) => feature.id === 'rear-mount')!.places.left!.built!.x).toBeNear(
       2400,
       1e-9,
     );
   });
 
-  it('is missed aloud where its mount goes with the steel, and what rests on it is named', () => {
-    const input = inputOf(frame, out(1400, 1600));
-    const result = evaluatePlan(input);
+  it('is missed aloud where all its mounts go with the steel, and what rests on it is named', () => {
+    const result = evaluatePlan(inputOf(frame, out(1400, 2500)));
     expect(result.measures.after.cabToAxle).toBeNull();
     expect(result.conflicts.find(({ code }) => code === 'point-lost')).toMatchObject({
       about: 'cab',
       operation: 'op1',
-      message: expect.stringMatching(/front-mount carries it.*cab to axle cannot be told/),
+      message: expect.stringMatching(/Cab carries it.*cab to axle cannot be told/),
     });
+    expect(result.conflicts.find(({ code }) => code === 'unit-lost')).toMatchObject({ about: 'the-cab' });
+  });
+
+  it('goes on with its other mounts where one of them goes with the steel', () => {
+    const { points, units } = evaluatePlan(inputOf(frame, out(1400, 1600)));
+    expect(units[0]!.staysWith).toEqual({ kind: 'feature', id: 'rear-mount' });
+    expect(points[0]!.built!.x).toBeNear(2500, 1e-9);
   });
 });
 
@@ -82,7 +99,11 @@ describe('a gearbox flange, a carrier bearing and a pinion', () => {
     // The cut passes between the mount and the flange that overhangs behind it: the flange stays.
     const result = evaluatePlan(inputOf(frame, { kind: 'lengthen', at: donor(1600), length: 300, section: null }));
     const built = Object.fromEntries(result.points.map(({ item, built: at, carrier }) => [item.id, [at?.x, carrier]]));
-    expect(built).toEqual({ flange: [1700, 'gearbox'], bearing: [2860, 'middle'], pinion: [4300, 'rear'] });
+    expect(built).toEqual({
+      flange: [1700, { kind: 'feature', id: 'gearbox' }],
+      bearing: [2860, { kind: 'crossmember', id: 'middle' }],
+      pinion: [4300, { kind: 'axle', id: 'rear' }],
+    });
     expect(result.driveLine.after!.shafts.map(({ length }) => length)).toEqual([1160, 1440]);
     expect(result.driveLine.before!.shafts.map(({ length }) => length)).toEqual([860, 1440]);
   });
@@ -114,7 +135,10 @@ describe('a gearbox flange, a carrier bearing and a pinion', () => {
   });
 
   it('ride on what the donor says they ride on', () => {
-    const said = { ...frame, points: frame.points.map((each) => ({ ...each, carrier: 'middle' })) };
+    const said = {
+      ...frame,
+      points: frame.points.map((each) => ({ ...each, carrier: { kind: 'crossmember' as const, id: 'middle' } })),
+    };
     const input = inputOf(said, {
       kind: 'crossmember',
       change: { what: 'move', crossmember: 'middle', to: donor(2600) },
@@ -145,7 +169,7 @@ describe('an axle', () => {
     const frame = framed({
       crossmembers: [memberAt('front-suspension', 700)],
       axles: plainFrame().axles.map((axle) =>
-        axle.role === 'front' ? { ...axle, carrier: 'front-suspension' } : axle,
+        axle.role === 'front' ? { ...axle, carrier: { kind: 'crossmember' as const, id: 'front-suspension' } } : axle,
       ),
     });
     const moved = { what: 'move', crossmember: 'front-suspension', to: donor(620) } as const;

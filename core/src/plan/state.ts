@@ -1,5 +1,15 @@
-import { type Crossmember, type Feature, type Frame, railEnds, railOf } from '../frame/index.ts';
-import type { Box, EndPlace, Notch, Place } from './operation.ts';
+import {
+  type Brace,
+  type Crossmember,
+  type Feature,
+  type Frame,
+  type Member,
+  railEnds,
+  railOf,
+} from '../frame/index.ts';
+import type { EndPlace, Place } from './operation.ts';
+import type { Box } from './operations/box.ts';
+import type { Notch } from './operations/notch.ts';
 import type { CutFace } from './face.ts';
 import {
   frontTop,
@@ -26,6 +36,15 @@ export interface Hung<T> {
   readonly operation: string | null;
 }
 
+/** A member or a brace of the donor, and what an operation did to it on purpose. */
+interface Beside<T, C> {
+  readonly item: T;
+  readonly change: 'none' | 'removed' | C;
+  readonly operation: string | null;
+}
+export type HungMember = Beside<Member, 're-fitted'>;
+export type HungBrace = Beside<Brace, 'made-anew'>;
+
 /** A notch or a boxing plate on a piece, in local coordinates. */
 export interface Rework {
   readonly operation: Notch | Box;
@@ -40,6 +59,8 @@ export interface PlanState {
   readonly removed: readonly RemovedPiece[];
   readonly features: readonly Hung<Feature>[];
   readonly crossmembers: readonly Hung<Crossmember>[];
+  readonly members: readonly HungMember[];
+  readonly braces: readonly HungBrace[];
   readonly reworks: readonly Rework[];
 }
 
@@ -56,6 +77,8 @@ export function donorState(frame: Frame): PlanState {
     removed: [],
     features: frame.features.map(hang),
     crossmembers: frame.crossmembers.map(hang),
+    members: frame.members.map((item) => ({ item, change: 'none', operation: null })),
+    braces: frame.braces.map((item) => ({ item, change: 'none', operation: null })),
     reworks: [],
   };
 }

@@ -48,7 +48,9 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that
       of.features.reduce(
         (sum, { feature, places }) => sum + feature.mass * Object.values(places).filter(({ built }) => built).length,
         0,
-      ) + of.crossmembers.reduce((sum, { crossmember, built }) => sum + (built ? crossmember.mass : 0), 0);
+      ) +
+      of.crossmembers.reduce((sum, { mass, built }) => sum + (built ? mass : 0), 0) +
+      [...of.members, ...of.braces].reduce((sum, { mass }) => sum + mass, 0);
     expect(result.measures.after.mass - whole.measures.after.mass).toBeNear(steel + hung(result) - hung(whole), 1e-6);
 
     // Built stations agree with one another, however a place is asked for.

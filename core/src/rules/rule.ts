@@ -72,8 +72,8 @@ export const RULES = {
     reason: 'A hole beside a weld sits in its heat-affected zone and where the plate wants to end.',
     source: SHOP_PRACTICE,
   },
-  'group/moved': {
-    title: 'Members of a group keep their distance',
+  'unit/moved': {
+    title: 'Mounts of a unit keep their distance',
     measures: 'length',
     value: inches(1 / 32),
     reason: 'Links, axle and springs are set to each other; a longer link changes the geometry.',

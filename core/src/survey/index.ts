@@ -1,4 +1,6 @@
 export {
+  type JudgedReading,
+  judgedReadings,
   judgeReading,
   readingProblem,
   strayReadings,
@@ -10,3 +12,4 @@ export {
   STAGES,
   targetOf,
 } from './reading.ts';
+export { usualMeasurements } from './usual-measurements.ts';

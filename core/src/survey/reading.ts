@@ -97,3 +97,24 @@ export function latestReadings(readings: readonly Reading[], stage: Stage): Read
   }
   return latest;
 }
+
+/** A reading against its target. */
+export interface JudgedReading extends ReadingVerdict {
+  readonly control: ControlPrediction;
+  readonly reading: Reading;
+}
+
+/** The latest reading of each measurement at a stage, judged; measurements that were not read are left out. */
+export function judgedReadings(
+  controls: readonly ControlPrediction[],
+  readings: readonly Reading[],
+  stage: Stage,
+  rules: Rulebook,
+  format: LengthFormat,
+): readonly JudgedReading[] {
+  const latest = latestReadings(readings, stage);
+  return controls.flatMap((control) => {
+    const reading = latest.get(control.measurement.id);
+    return reading ? [{ control, reading, ...judgeReading(control, reading, rules, format) }] : [];
+  });
+}

@@ -1,6 +1,6 @@
-import { type Feature, type LengthFormat, otherUnitText } from '@splay/core';
+import { factsOf, type Feature, type LengthFormat, otherUnitText } from '@splay/core';
 import { memo } from 'react';
-import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
+import { FeatureSymbol } from './feature-symbol.tsx';
 
 interface FeatureMarkProps {
   readonly feature: Feature;
@@ -33,7 +33,7 @@ export const FeatureMark = memo(function FeatureMark({
     <g className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`} onClick={() => onSelect(feature.id)}>
       <title>{`${feature.name}${side && `, ${side}`}, ${otherUnitText(fromDatum, format)} from the datum hole`}</title>
       {chosen && <circle cx={x} cy={y} r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
-      <FeatureSymbol name={symbolOf(feature.kind)} {...{ x, y, width }} />
+      <FeatureSymbol name={factsOf(feature.kind).symbol} {...{ x, y, width }} />
     </g>
   );
 });

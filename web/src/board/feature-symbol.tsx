@@ -1,43 +1,4 @@
-import type { FeatureKind } from '@splay/core';
-
-/** The families of symbols that features are drawn with; the legend lists them. */
-export const SYMBOL_NAMES = {
-  hole: 'hole',
-  mount: 'mount',
-  hanger: 'hanger, link or seat',
-  gear: 'box or bearing',
-  clip: 'clip or strap',
-  stamp: 'identity stamp',
-  flaw: 'seam or crack',
-} as const;
-export type SymbolName = keyof typeof SYMBOL_NAMES;
-
-const SYMBOLS: Readonly<Record<FeatureKind, SymbolName>> = {
-  'body-mount': 'mount',
-  'cab-mount': 'mount',
-  'bed-mount': 'mount',
-  'engine-mount': 'mount',
-  'gearbox-mount': 'mount',
-  hitch: 'mount',
-  'spring-hanger': 'hanger',
-  'link-bracket': 'hanger',
-  'track-bar-bracket': 'hanger',
-  'shock-bracket': 'hanger',
-  'coil-seat': 'hanger',
-  'bump-stop': 'hanger',
-  'steering-box': 'gear',
-  'carrier-bearing': 'gear',
-  'tank-strap': 'clip',
-  'exhaust-hanger': 'clip',
-  'line-clip': 'clip',
-  hole: 'hole',
-  rivet: 'hole',
-  'identity-stamp': 'stamp',
-  'weld-seam': 'flaw',
-  crack: 'flaw',
-};
-
-export const symbolOf = (kind: FeatureKind): SymbolName => SYMBOLS[kind];
+import type { SymbolName } from '@splay/core';
 
 interface FeatureSymbolProps {
   readonly name: SymbolName;

@@ -1,4 +1,5 @@
-import { FeatureSymbol, SYMBOL_NAMES, type SymbolName } from './feature-symbol.tsx';
+import { SYMBOL_NAMES, type SymbolName } from '@splay/core';
+import { FeatureSymbol } from './feature-symbol.tsx';
 
 const FILLS = [
   ['donor steel', 'var(--color-steel)', 'var(--color-graphite)', undefined],

@@ -1,5 +1,5 @@
-import type { FeatureKind, FeatureOutcome, PlanResult, Vec3 } from '@splay/core';
-import { FeatureSymbol, symbolOf } from './feature-symbol.tsx';
+import { factsOf, type FeatureKind, type FeatureOutcome, type PlanResult, type Vec3 } from '@splay/core';
+import { FeatureSymbol } from './feature-symbol.tsx';
 import { type Across, acrossPx } from './steel.tsx';
 import { still } from '../ui/still.ts';
 import { toPx, type View } from './view.ts';
@@ -76,7 +76,7 @@ export const MovedThings = still(function MovedThings({ leaders, gone, view, acr
             <path d="M-11 -3.5L-4 0L-11 3.5" strokeWidth={1.3} transform={`translate(${b.x} ${b.y}) rotate(${turn})`} />
             {kind ? (
               <g opacity={0.55}>
-                <FeatureSymbol name={symbolOf(kind)} {...a} />
+                <FeatureSymbol name={factsOf(kind).symbol} {...a} />
               </g>
             ) : (
               <path d={`M${a.x - 4} ${a.y}h8M${a.x} ${a.y - 4}v8`} strokeWidth={1.1} />
@@ -90,7 +90,7 @@ export const MovedThings = still(function MovedThings({ leaders, gone, view, acr
           <g key={id}>
             <title>{`${name}: ${reason}`}</title>
             <g className="text-pencil" opacity={0.6}>
-              <FeatureSymbol name={symbolOf(kind)} x={x} y={y} />
+              <FeatureSymbol name={factsOf(kind).symbol} x={x} y={y} />
             </g>
             <path
               d={`M${x - 5} ${y - 5}l10 10M${x + 5} ${y - 5}l-10 10`}

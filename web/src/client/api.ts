@@ -1,13 +1,8 @@
-import { type InputProblem, type Job, JOB_VERSION, type Reading } from '@splay/core';
+import { type InputProblem, type Job, JOB_VERSION, type ShopRecord } from '@splay/core';
+import type { AddedRecords } from '../shared/added-records.ts';
 import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 
 export type { RevisionNote, SavedJob };
-
-/** What became of readings that were sent: all that the job has now, and those that were refused. */
-export interface AddedReadings {
-  readonly readings: readonly Reading[];
-  readonly refused: readonly { readonly id: string; readonly message: string }[];
-}
 
 export type Refused = {
   readonly ok: false;
@@ -23,11 +18,13 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | Refused;
 async function call<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
   const offline: Refused = { ok: false, reason: 'offline', detail: 'The server cannot be reached.', problems: [] };
   try {
-    const text = body === undefined ? null : typeof body === 'string' ? body : JSON.stringify(body);
+    const picture = body instanceof Blob ? body : null;
+    const text = body === undefined || picture ? null : typeof body === 'string' ? body : JSON.stringify(body);
+    const type = picture?.type ?? (text === null ? null : 'application/json');
     const response = await fetch(path, {
       method,
-      headers: text === null ? {} : { 'content-type': 'application/json' },
-      body: text,
+      headers: type === null ? {} : { 'content-type': type },
+      body: picture ?? text,
     });
     if (response.ok) return { ok: true, value: (await response.json()) as T };
     if (response.status >= 500) return offline;
@@ -59,8 +56,10 @@ export const api = {
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
   restore: (id: string, number: number, basedOn: number) =>
     call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
-  sendReadings: (id: string, readings: readonly Reading[]) =>
-    call<AddedReadings>('POST', `/api/jobs/${id}/readings`, readings),
+  records: (id: string) => call<readonly ShopRecord[]>('GET', `/api/jobs/${id}/records`),
+  sendRecords: (id: string, records: readonly ShopRecord[]) =>
+    call<AddedRecords>('POST', `/api/jobs/${id}/records`, records),
+  sendPicture: (picture: Blob) => call<{ readonly hash: string }>('POST', '/api/attachments', picture),
   copyJob: (id: string) => call<SavedJob>('POST', `/api/jobs/${id}/copy`),
   placeJob: (id: string, place: 'listed' | 'archived' | 'deleted') =>
     call<unknown>('PATCH', `/api/jobs/${id}`, { place }),

@@ -7,7 +7,7 @@ const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json
 const open = (canWrite = true) =>
   createJobStore({
     saved: { id: 'job', revision: 3, job, savedBy: 'owner', savedAt: '2026-01-01T00:00:00Z' },
-    readings: [],
+    records: [],
     bench: 'cuts',
     canWrite,
     memberName: 'owner',

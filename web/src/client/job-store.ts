@@ -1,4 +1,4 @@
-import type { Job, Reading, Vec3 } from '@splay/core';
+import { type Job, newRecord, type RecordKind, type ShopRecord, type Vec3 } from '@splay/core';
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -22,11 +22,11 @@ export interface JobState {
   readonly saveDetail: string;
   /** The server's version when a save came too late. */
   readonly theirs: SavedJob | null;
-  readonly readings: readonly Reading[];
-  /** Ids of readings that are not yet on the server. */
+  readonly records: readonly ShopRecord[];
+  /** Ids of records that are not yet on the server. */
   readonly unsent: readonly string[];
-  /** Readings that the server will not take, each with its reason; kept on this device until somebody drops them. */
-  readonly refusedReadings: readonly RefusedReading[];
+  /** Records that the server will not take, each with its reason; kept on this device until somebody drops them. */
+  readonly refusedRecords: readonly RefusedRecord[];
   readonly bench: BenchId;
   /** Id of the selected operation, feature, conflict place … on the bench at hand. */
   readonly selected: string | null;
@@ -41,9 +41,9 @@ export interface JobState {
   readonly memberName: string;
 }
 
-/** A reading that the server refused, and why. */
-export interface RefusedReading {
-  readonly reading: Reading;
+/** A record that the server refused, and why. */
+export interface RefusedRecord {
+  readonly record: ShopRecord;
   readonly message: string;
 }
 
@@ -65,14 +65,14 @@ export type JobStore = ReturnType<typeof createJobStore>;
 
 export interface JobStart {
   readonly saved: SavedJob;
-  readonly readings: readonly Reading[];
+  readonly records: readonly ShopRecord[];
   readonly bench: BenchId;
   readonly canWrite: boolean;
   readonly memberName: string;
 }
 
 /** The state of one open job. Only the job itself is undone and redone. */
-export function createJobStore({ saved, readings, bench, canWrite, memberName }: JobStart) {
+export function createJobStore({ saved, records, bench, canWrite, memberName }: JobStart) {
   return createStore<JobState>()(
     temporal(
       (): JobState => ({
@@ -85,9 +85,9 @@ export function createJobStore({ saved, readings, bench, canWrite, memberName }:
         saveState: 'saved',
         saveDetail: '',
         theirs: null,
-        readings,
+        records,
         unsent: [],
-        refusedReadings: [],
+        refusedRecords: [],
         bench,
         selected: null,
         showBefore: false,
@@ -151,3 +151,11 @@ export const useHistory = (store: JobStore) =>
     store.temporal,
     useShallow((state) => ({ past: state.pastStates.length, future: state.futureStates.length })),
   );
+
+/** A record made now on this device, by who is signed in. */
+export const recordNow = <K extends RecordKind>(store: JobStore, kind: K, body: ShopRecord<K>['body']): ShopRecord<K> =>
+  newRecord(kind, body as never, {
+    id: crypto.randomUUID(),
+    taken: new Date().toISOString(),
+    by: store.getState().memberName,
+  });

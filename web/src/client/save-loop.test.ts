@@ -15,7 +15,7 @@ beforeEach(() => {
   browser = fakeBrowser();
   store = createJobStore({
     saved: { id: 'job', revision: 1, job, savedBy: 'owner', savedAt: '' },
-    readings: [],
+    records: [],
     bench: 'cuts',
     canWrite: true,
     memberName: 'owner',

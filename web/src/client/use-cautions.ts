@@ -1,19 +1,14 @@
 import { cautionsOf, type CautionStep, lastRead } from '@splay/core';
 import type { BenchProps } from './bench-props.ts';
-import { change, useJobState } from './job-store.ts';
+import { recordNow } from './job-store.ts';
 
-/** The cautions of the open job at a step; that one was read is kept in the job, with who and when. */
-export function useCautions({ store, job, result, canWrite }: BenchProps, step: CautionStep) {
-  const by = useJobState(store, (state) => state.memberName);
-  const onRead = (caution: string) =>
-    change(store, 'Marked a caution as read', (old) => ({
-      ...old,
-      cautionsRead: [...old.cautionsRead, { step, caution, by, at: new Date().toISOString() }],
-    }));
+/** The cautions of the open job at a step; that one was read is a record, with who and when. */
+export function useCautions({ store, job, result, records, canWrite, onRecord }: BenchProps, step: CautionStep) {
+  const onRead = (caution: string) => onRecord(recordNow(store, 'caution-read', { step, caution }));
   return {
     step,
     cautions: cautionsOf(job, result, step),
-    readOf: (caution: string) => lastRead(job, step, caution),
+    readOf: (caution: string) => lastRead(records, step, caution),
     ...(canWrite ? { onRead } : {}),
   };
 }

@@ -1,5 +1,6 @@
-import type { Gate } from '@splay/core';
-export type BenchId = 'donor' | 'cuts' | 'marks' | 'true-up';
+import type { BenchId, Gate } from '@splay/core';
+
+export type { BenchId };
 
 export interface Bench {
   readonly id: BenchId;

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { type CautionRead, cautionsOf, evaluatePlan } from '@splay/core';
+import { cautionsOf, evaluatePlan, newRecord } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen, within } from '../../test/page.ts';
@@ -7,14 +7,18 @@ import { CautionList } from './caution-list.tsx';
 
 const { job } = demoJob('orchard-sprayer');
 const cautions = cautionsOf(job, evaluatePlan(job), 'cutting');
-const read: CautionRead = { step: 'cutting', caution: 'fuel', by: 'owner', at: '2026-03-14T09:30:00Z' };
+const read = newRecord(
+  'caution-read',
+  { step: 'cutting', caution: 'fuel' },
+  { id: 'r', by: 'owner', taken: '2026-03-14T09:30:00Z' },
+);
 const onRead = vi.fn();
 const show = (all: boolean, write = true) =>
   render(
     <CautionList
       step="cutting"
       cautions={cautions}
-      readOf={(id) => (all || id === 'fuel' ? { ...read, caution: id } : undefined)}
+      readOf={(id) => (all || id === 'fuel' ? read : undefined)}
       {...(write ? { onRead } : {})}
     />,
   );

@@ -1,4 +1,4 @@
-import type { Caution, CautionRead, CautionStep } from '@splay/core';
+import type { Caution, CautionStep, ShopRecord } from '@splay/core';
 import { TriangleAlert } from 'lucide-react';
 
 /** What stands over the cautions of a step. */
@@ -10,7 +10,7 @@ export const CAUTION_HEADS: Readonly<Record<CautionStep, string>> = {
 interface CautionListProps {
   readonly step: CautionStep;
   readonly cautions: readonly Caution[];
-  readonly readOf: (caution: string) => CautionRead | undefined;
+  readonly readOf: (caution: string) => ShopRecord<'caution-read'> | undefined;
   /** Marks one as read; not given where nothing may be changed. */
   readonly onRead?: (caution: string) => void;
 }
@@ -46,7 +46,7 @@ export function CautionList({ step, cautions, readOf, onRead }: CautionListProps
               </p>
               {read ? (
                 <span className="w-28 shrink-0 text-right text-pencil">
-                  read by {read.by}, {read.at.slice(0, 10)}
+                  read by {read.by}, {read.taken.slice(0, 10)}
                 </span>
               ) : (
                 onRead && (

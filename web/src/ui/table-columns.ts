@@ -111,6 +111,17 @@ export const choiceColumn = <Row>(
   set: (row, choice) => without(row, key, choice === '' ? undefined : choice),
 });
 
+/** Where a row's figures come from: measured where nothing is said. */
+export const originColumn = <Row>(width: string): Column<Row> =>
+  choiceColumn<Row>('origin' as keyof Row & string, 'Comes from', width, ORIGIN_CHOICES);
+
+/** What figures can come from, as choices. */
+export const ORIGIN_CHOICES: readonly Choice[] = [
+  ['', 'measured'],
+  ['assumed', 'assumed'],
+  ['paper', 'a paper'],
+];
+
 /** The row with a key set, or without it where there is no value. */
 function without<Row>(row: Row, key: keyof Row & string, value: unknown): Row {
   const kept = Object.entries(row as object).filter(([name]) => name !== key);

@@ -1,4 +1,4 @@
-import { type Gate, isPassed, sectionLookup } from '@splay/core';
+import { type Gate, isOpen, isPassed, sectionLookup } from '@splay/core';
 import type { ReactNode } from 'react';
 import { PlanStrip } from '../benches/cuts/plan-strip.tsx';
 import { FloorSurvey } from '../benches/donor/floor-survey.tsx';
@@ -25,7 +25,7 @@ export function FloorView({ bench, gates, onBench, children, ...props }: FloorVi
     unsent: state.unsent,
   }));
   const gate = gates.find((candidate) => !isPassed(candidate));
-  const missing = gate?.checks.find((check) => !check.passed);
+  const missing = gate?.checks.find(isOpen);
   return (
     <div className="flex h-dvh flex-col">
       <header className="flex min-h-12 shrink-0 items-center justify-between gap-3 border-b border-graphite bg-bench px-3">

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { evaluatePlan, gatesOf, type Job, type Reading, takeUp } from '@splay/core';
+import { evaluateJob, type Job, type ShopRecord, takeUp } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
@@ -9,15 +9,13 @@ const van = demoJob('parcel-van');
 const sprayer = demoJob('orchard-sprayer');
 const onBench = vi.fn();
 
-function show(job: Job, readings: readonly Reading[]) {
-  const result = evaluatePlan(job);
-  render(<Ledger {...{ job, result, readings, onBench }} gates={gatesOf(job, result, readings)} />);
-}
+const show = (job: Job, records: readonly ShopRecord[]) =>
+  render(<Ledger {...{ job, onBench }} whole={evaluateJob(job, records)} />);
 /** What a tile says, thin spaces and all. */
 const tile = (name: string) => screen.getByRole('button', { name: new RegExp(`^${name}`) }).textContent;
 
 it('gives the figures that matter, before and after', () => {
-  show(van.job, van.readings);
+  show(van.job, van.records);
   expect(tile('Wheelbase')).toBe('Wheelbase155 3⁄4was 141');
   expect(tile('Cab to axle')).toBe('Cab to axle98 1⁄4was 83 1⁄2');
   expect(tile('Worst joint')).toBe('Worst jointmeetsjoint A');
@@ -26,7 +24,7 @@ it('gives the figures that matter, before and after', () => {
 });
 
 it('opens the bench that each belongs to', () => {
-  show(van.job, van.readings);
+  show(van.job, van.records);
   for (const [name, bench] of [
     ['Wheelbase', 'cuts'],
     ['Lowest', 'donor'],

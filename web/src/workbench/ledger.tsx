@@ -1,26 +1,11 @@
-import {
-  angleText,
-  type Gate,
-  isPassed,
-  type Job,
-  type JointVerdict,
-  judgeReading,
-  latestReadings,
-  type PlanResult,
-  type Reading,
-  STAGES,
-  type Stage,
-  worstJointOf,
-} from '@splay/core';
+import { angleText, isOpen, isPassed, type Job, type JobResult, type JointVerdict, worstJointOf } from '@splay/core';
 import { memo, type ReactNode } from 'react';
 import type { BenchId } from '../shared/phases.ts';
 import { Length } from '../ui/length.tsx';
 
 interface LedgerProps {
   readonly job: Job;
-  readonly result: PlanResult;
-  readonly readings: readonly Reading[];
-  readonly gates: readonly Gate[];
+  readonly whole: JobResult;
   readonly onBench: (bench: BenchId) => void;
 }
 
@@ -32,31 +17,17 @@ const VERDICT_WORDS: Readonly<Record<JointVerdict, string>> = {
   cannot: 'cannot',
 };
 
-/** The reading farthest from its target, of the last stage that was read at. */
-function worstReading(job: Job, result: PlanResult, readings: readonly Reading[]) {
-  const stage = [...STAGES]
-    .reverse()
-    .find((candidate: Stage) => readings.some((reading) => reading.stage === candidate));
-  if (!stage) return null;
-  const latest = latestReadings(readings, stage);
-  const judged = result.controls.flatMap((control) => {
-    const reading = latest.get(control.measurement.id);
-    return reading ? [{ control, ...judgeReading(control, reading, job.rules, job.display) }] : [];
-  });
-  return judged.sort((a, b) => Math.abs(b.off) - Math.abs(a.off))[0] ?? null;
-}
-
 /** The figures that matter, before and after; each opens its bench. */
-export const Ledger = memo(function Ledger({ job, result, readings, gates, onBench }: LedgerProps) {
+export const Ledger = memo(function Ledger({ job, whole, onBench }: LedgerProps) {
+  const { plan: result, gates, worstReading: worst } = whole;
   const { before, after } = result.measures;
   const { display } = job;
   const length = (mm: number | null) => (mm === null ? '–' : <Length mm={mm} format={display} />);
   const was = (mm: number | null) => (mm === null ? '' : <>was {length(mm)}</>);
   const worstJoint = worstJointOf(result.joints);
-  const worst = worstReading(job, result, readings);
   const shaft = result.driveLine.after?.worst ?? null;
   const gate = gates.find((candidate) => !isPassed(candidate));
-  const missing = gate?.checks.find((check) => !check.passed);
+  const missing = gate?.checks.find(isOpen);
   return (
     <ul
       aria-label="The figures that matter"

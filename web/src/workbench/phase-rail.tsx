@@ -1,4 +1,4 @@
-import { type Gate, isPassed } from '@splay/core';
+import { type Gate, isOpen, isPassed } from '@splay/core';
 import { type BenchId, PHASES } from '../shared/phases.ts';
 import { still } from '../ui/still.ts';
 
@@ -71,7 +71,7 @@ export const PhaseRail = still(function PhaseRail({ jobId, bench, done, cuts, ga
 });
 
 function GateBar({ gate }: { readonly gate: Gate }) {
-  const passed = gate.checks.filter((check) => check.passed).length;
+  const passed = gate.checks.filter((check) => !isOpen(check)).length;
   const open = isPassed(gate);
   return (
     <div className={`mx-4 mt-3 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>

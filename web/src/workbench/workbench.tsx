@@ -1,4 +1,4 @@
-import { emptyPlan, evaluatePlan, type Gate, gatesOf, isPassed, type Job, type Reading } from '@splay/core';
+import { emptyPlan, evaluateJob, evaluatePlan, type ShopRecord } from '@splay/core';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
@@ -8,7 +8,8 @@ import { MarksBench } from '../benches/marks/marks-bench.tsx';
 import { TrueUpBench } from '../benches/true-up/true-up-bench.tsx';
 import type { BenchProps } from '../client/bench-props.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
-import { startReadingQueue } from '../client/reading-queue.ts';
+import { hearRecords } from '../client/live.ts';
+import { startRecordQueue } from '../client/record-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
 import { type BenchId, BENCHES, isBench } from '../shared/phases.ts';
 import { workbenchActions } from './actions.ts';
@@ -35,36 +36,23 @@ const Panel = memo(function Panel({ bench, ...props }: BenchProps & { readonly b
   return <Bench {...props} key={bench} />;
 });
 
-/** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
-function benchesDone(job: Job, gates: readonly Gate[]): ReadonlySet<BenchId> {
-  const [cutting, welding] = [
-    gates.find((gate) => gate.id === 'before-cutting'),
-    gates.find((gate) => gate.id === 'before-welding-out'),
-  ];
-  const planned = cutting?.checks.filter((check) => check.bench === 'cuts').every((check) => check.passed) ?? false;
-  return new Set<BenchId>([
-    ...job.done.filter(isBench),
-    ...(planned ? (['cuts'] as const) : []),
-    ...(cutting && isPassed(cutting) ? (['marks'] as const) : []),
-    ...(welding && isPassed(welding) ? (['true-up'] as const) : []),
-  ]);
-}
-
-/** Saving, and sending readings, for as long as the page is open. Gives what takes a reading and what drops one. */
-function useServer(store: JobStore): Pick<BenchProps, 'onReading' | 'onDropReading'> {
-  const queue = useRef<ReturnType<typeof startReadingQueue> | null>(null);
+/** Saving, sending records and hearing of others', for as long as the page is open. Gives what takes one and drops one. */
+function useServer(store: JobStore): Pick<BenchProps, 'onRecord' | 'onDropRecord'> {
+  const queue = useRef<ReturnType<typeof startRecordQueue> | null>(null);
   useEffect(() => {
     const stopSaving = startSaving(store);
-    queue.current = startReadingQueue(store);
+    const stopHearing = hearRecords(store);
+    queue.current = startRecordQueue(store);
     return () => {
       stopSaving();
+      stopHearing();
       queue.current?.stop();
     };
   }, [store]);
   return useMemo(
     () => ({
-      onReading: (reading: Reading) => queue.current?.add(reading),
-      onDropReading: (reading: string) => queue.current?.drop(reading),
+      onRecord: (record: ShopRecord) => queue.current?.add(record),
+      onDropRecord: (record: string) => queue.current?.drop(record),
     }),
     [],
   );
@@ -88,10 +76,10 @@ export default function Workbench(start: JobStart) {
   const actions = useMemo(() => workbenchActions(store), [store]);
   const server = useServer(store);
   useAddress(store);
-  const state = useJobState(store, ({ job, preview, readings, bench, selected, ...rest }) => ({
+  const state = useJobState(store, ({ job, preview, records, bench, selected, ...rest }) => ({
     job: preview ?? job,
     dragging: preview !== null,
-    readings,
+    records,
     bench,
     selected,
     showBefore: rest.showBefore,
@@ -105,7 +93,10 @@ export default function Workbench(start: JobStart) {
 
   const shown = useMemo(() => ({ job: state.job, result: evaluatePlan(state.job) }), [state.job]);
   // While a cut is dragged the board keeps up with the hand, and everything else catches up.
-  const { job, result } = useCatchUp(shown, state.dragging);
+  const { job } = useCatchUp(shown, state.dragging);
+  const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
+  const { plan: result, gates, readings } = whole;
+  const done = useMemo(() => new Set<BenchId>(whole.done), [whole.done]);
   const donor = useMemo(
     () =>
       evaluatePlan({
@@ -117,8 +108,6 @@ export default function Workbench(start: JobStart) {
       }),
     [state.job.donor, state.job.rules, state.job.display],
   );
-  const gates = useMemo(() => gatesOf(job, result, state.readings), [job, result, state.readings]);
-  const done = useMemo(() => benchesDone(job, gates), [job, gates]);
   useKeys({ store, result, onHold: actions.onHold, onDialog: setDialog, onBench: actions.onBench });
 
   const closeDialog = useCallback(() => setDialog(null), []);
@@ -135,9 +124,11 @@ export default function Workbench(start: JobStart) {
   const bench: BenchProps = {
     store,
     job,
+    whole,
     result,
     donor,
-    readings: state.readings,
+    records: state.records,
+    readings,
     canWrite: state.canWrite,
     selected: state.selected,
     onSelect: actions.onSelect,
@@ -193,7 +184,7 @@ export default function Workbench(start: JobStart) {
             {panel}
           </aside>
         </main>
-        <Ledger job={job} result={result} readings={state.readings} gates={gates} onBench={actions.onBench} />
+        <Ledger job={job} whole={whole} onBench={actions.onBench} />
       </div>
       {dialogs}
     </div>

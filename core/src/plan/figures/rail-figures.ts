@@ -1,12 +1,73 @@
 import { railAt, type Side, SIDES } from '../../frame/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { topLength } from '../new-rail.ts';
-import type { PieCut } from '../operation.ts';
+import type { Extend } from '../operations/extend.ts';
+import type { Lengthen } from '../operations/lengthen.ts';
+import type { PieCut } from '../operations/pie-cut.ts';
+import type { Shorten } from '../operations/shorten.ts';
+import type { Step } from '../operations/step.ts';
+import type { Trim } from '../operations/trim.ts';
+import type { Widen } from '../operations/widen.ts';
 import { pieTurn } from '../pie-turn.ts';
 import { faceTop, type Piece, rearTop, spine } from '../piece.ts';
 import { massOf, steelLumps } from '../solid.ts';
 import { findEndSpot, findSpot, pieceAt, type PlanState } from '../state.ts';
-import { type Around, type Lead, type Of, type OfSides, type OperationFigures, sectionOn } from './figures.ts';
+import { type Around, type Lead, type OfSides, sectionOn } from './figures.ts';
+
+/** Rail taken out. */
+export interface Shortened {
+  readonly kind: 'shorten';
+  /** Along the top edge of each rail. */
+  readonly out: OfSides;
+  /** The piece that is left of it after both saw cuts. */
+  readonly scrap: OfSides;
+  readonly mass: number;
+  readonly halfWidths: { readonly ahead: number; readonly behind: number };
+  readonly transition: { readonly length: OfSides; readonly turn: number } | null;
+}
+
+/** New rail: along its top edge, its mass, and what comes off the old end first. */
+export interface Added<K extends 'lengthen' | 'extend'> {
+  readonly kind: K;
+  readonly each: OfSides;
+  readonly mass: number;
+  readonly off: number;
+}
+
+/** Rails moved apart, each by `out`, and the oblique pieces that lead there. */
+export interface Widened {
+  readonly kind: 'widen';
+  readonly out: number;
+  readonly leads: readonly Lead[];
+}
+
+export interface PieTurned {
+  readonly kind: 'pie-cut';
+  readonly angle: number;
+  /** Width of the wedge, or of the opening, at the edge away from the pivot. */
+  readonly wedge: number;
+  /** How far the point moves along the frame, nearer to the cut above 0; null where it is given by its angle. */
+  readonly nearer: number | null;
+}
+
+export interface Stepped {
+  readonly kind: 'step';
+  readonly slope: number;
+  readonly length: number;
+  /** What the frame gets shorter by; below 0 it gets longer. */
+  readonly shorter: number;
+  /** Width at the bottom edge of the wedge that comes out, and of the opening at the other cut. */
+  readonly wedge: number;
+  readonly opening: number;
+}
+
+/** What comes off, how far the face leans over the depth of the rail, and its length. */
+export interface Trimmed {
+  readonly kind: 'trim';
+  readonly off: number;
+  readonly lean: number;
+  readonly face: number;
+}
 
 const both = (of: (side: Side) => number): OfSides => ({ left: of('left'), right: of('right') });
 const summed = (pieces: readonly Piece[]) =>
@@ -17,7 +78,7 @@ const slopeOf = (piece: Piece, side: Side): number => {
   return a && b ? Math.atan2(b.halfWidth - a.halfWidth, b.x - a.x) : 0;
 };
 
-export function shortenFigures(operation: Of<'shorten'>, { before, after, context, input }: Around): OperationFigures {
+export function shortenFigures(operation: Shorten, { before, after, context, input }: Around): Shortened {
   const own = after.removed.filter((piece) => piece.operation === operation.id);
   const out = summed(own);
   const kerf = ruleValue(context.rules, 'cut/kerf');
@@ -46,7 +107,7 @@ export function shortenFigures(operation: Of<'shorten'>, { before, after, contex
   };
 }
 
-export function widenFigures(operation: Of<'widen'>, { after }: Around): OperationFigures {
+export function widenFigures(operation: Widen, { after }: Around): Widened {
   const index = after.pieces.findIndex(({ source }) => source === operation.id);
   const leads = after.pieces.flatMap((piece, at): Lead[] =>
     piece.source === operation.id
@@ -62,7 +123,7 @@ export function widenFigures(operation: Of<'widen'>, { after }: Around): Operati
   return { kind: 'widen', out: operation.amount / 2, leads };
 }
 
-export function pieFigures(operation: PieCut, { before, context }: Around): OperationFigures {
+export function pieFigures(operation: PieCut, { before, context }: Around): PieTurned {
   const at = findSpot(before, operation.at);
   const { angle, nearer } = pieTurn(before, at, operation, context);
   const { depth } = sectionOn(pieceAt(before, at), at.x, context);
@@ -75,10 +136,7 @@ export function pieFigures(operation: PieCut, { before, context }: Around): Oper
   return { kind: 'pie-cut', angle, wedge, nearer };
 }
 
-export function stepFigures(
-  operation: Of<'step'>,
-  { before, after, context, result }: Around,
-): OperationFigures | null {
+export function stepFigures(operation: Step, { before, after, context, result }: Around): Stepped | null {
   const from = findSpot(before, operation.from);
   const { depth } = sectionOn(pieceAt(before, from), from.x, context);
   const joints = result.joints.filter((joint) => joint.operation === operation.id);
@@ -108,7 +166,7 @@ export function stepFigures(
 const cutOff = (operation: string, { after }: Around): number =>
   summed(after.removed.filter((piece) => piece.operation === operation)).left;
 
-export function trimFigures(operation: Of<'trim'>, around: Around): OperationFigures {
+export function trimFigures(operation: Trim, around: Around): Trimmed {
   const { before, context } = around;
   const at = findEndSpot(before, operation.at, operation.end);
   const { depth } = sectionOn(pieceAt(before, at), at.x, context);
@@ -120,7 +178,7 @@ export function trimFigures(operation: Of<'trim'>, around: Around): OperationFig
   };
 }
 
-export function addedFigures(operation: Of<'lengthen' | 'extend'>, around: Around): OperationFigures | null {
+export function addedFigures<O extends Lengthen | Extend>(operation: O, around: Around): Added<O['kind']> | null {
   const { after, context, input } = around;
   const added = after.pieces.filter(({ source }) => source === operation.id);
   if (added.length === 0) return null;

@@ -1,10 +1,53 @@
 import { builtUpSection, sectionProperties, torsionConstant, widthOf } from '../../sections/index.ts';
-import type { Box, Notch } from '../operation.ts';
+import type { Box } from '../operations/box.ts';
+import type { ChangeBracket } from '../operations/bracket.ts';
+import type { ChangeCrossmember } from '../operations/crossmember.ts';
+import type { Notch } from '../operations/notch.ts';
 import { frontTop, rearTop } from '../piece.ts';
 import { findSpot, pieceAt } from '../state.ts';
-import { type Around, type Of, type OperationFigures, sectionOn } from './figures.ts';
+import { type Around, sectionOn } from './figures.ts';
 
-export function notchFigures(operation: Notch, { before, context }: Around): OperationFigures {
+export interface Notched {
+  readonly kind: 'notch';
+  readonly left: number;
+  /** The smaller modulus at the notch against the rail's, without and with its plate; null where not computed. */
+  readonly modulus: number | null;
+  readonly plated: number | null;
+}
+
+export interface Boxed {
+  readonly kind: 'box';
+  /** Each run of plate that later cuts leave, from front to rear. */
+  readonly runs: readonly number[];
+  readonly bending: number;
+  readonly torsion: number;
+}
+
+export interface Crossed {
+  readonly kind: 'crossmember';
+  readonly railDepth: number;
+  readonly below: number;
+  readonly depth: number;
+  /** Below the bottom edge of the rail; below 0 it stays clear of it. */
+  readonly under: number;
+  readonly wider: number;
+}
+
+export interface Bracketed {
+  readonly kind: 'bracket';
+  readonly railDepth: number;
+  /** Of its middle, below the rail's top edge: before, and now. */
+  readonly was: number;
+  readonly down: number;
+  /** Steel between the hole, or the middle, and the rail's edges. */
+  readonly fromTop: number;
+  readonly fromBottom: number;
+  /** Steel between two holes of a row, and first hole to last; null for one alone. */
+  readonly between: number | null;
+  readonly row: number;
+}
+
+export function notchFigures(operation: Notch, { before, context }: Around): Notched {
   const at = findSpot(before, operation.at);
   const section = sectionOn(pieceAt(before, at), at.x, context);
   const left = section.depth - operation.depth;
@@ -25,7 +68,7 @@ export function notchFigures(operation: Notch, { before, context }: Around): Ope
   };
 }
 
-export function boxFigures(operation: Box, { before, context, result }: Around): OperationFigures | null {
+export function boxFigures(operation: Box, { before, context, result }: Around): Boxed | null {
   const rework = result.reworks.find((candidate) => candidate.operation.id === operation.id);
   const from = findSpot(before, operation.from);
   const section = sectionOn(pieceAt(before, from), from.x, context);
@@ -43,10 +86,7 @@ export function boxFigures(operation: Box, { before, context, result }: Around):
   };
 }
 
-export function crossmemberFigures(
-  { change }: Of<'crossmember'>,
-  { result, input, context }: Around,
-): OperationFigures | null {
+export function crossmemberFigures({ change }: ChangeCrossmember, { result, input, context }: Around): Crossed | null {
   const id = typeof change.crossmember === 'string' ? change.crossmember : change.crossmember.id;
   const outcome = result.crossmembers.find(({ crossmember }) => crossmember.id === id);
   const was = input.donor.crossmembers.find((member) => member.id === id);
@@ -58,7 +98,7 @@ export function crossmemberFigures(
   return { kind: 'crossmember', railDepth, below, depth, under: below + depth - railDepth, wider: outcome?.wider ?? 0 };
 }
 
-export function bracketFigures({ change }: Of<'bracket'>, { result, input, context }: Around): OperationFigures | null {
+export function bracketFigures({ change }: ChangeBracket, { result, input, context }: Around): Bracketed | null {
   const named = typeof change.feature === 'string' ? change.feature : null;
   const feature = named === null ? change.feature : input.donor.features.find(({ id }) => id === named);
   if (!feature || typeof feature === 'string') return null;

@@ -1,45 +1,83 @@
+import { type Field, type Shapes, variant } from '../../fields/index.ts';
+import type { Frame } from '../../frame/index.ts';
 import type { Context } from '../context.ts';
-import type { Operation } from '../operation.ts';
+import type { Around } from '../figures/figures.ts';
+import { type Common, commonFields, type EndPlace, type Place } from '../operation.ts';
 import { OperationRefused, type PlanState, type Refusal } from '../state.ts';
-import { changeBracket, changeCrossmember } from './attachments.ts';
-import { extend, lengthen, shorten, trim } from './lengths.ts';
-import { box, notch } from './reworks.ts';
-import { pieCut, step } from './turns.ts';
-import { widen } from './widths.ts';
+import { OPERATIONS } from './registry.ts';
+import type { About, OperationDefinition, StartPlaces, VisitPlace } from './definition.ts';
 
-function carryOut(state: PlanState, operation: Operation, context: Context): PlanState {
-  switch (operation.kind) {
-    case 'shorten':
-      return shorten(state, operation);
-    case 'lengthen':
-      return lengthen(state, operation);
-    case 'widen':
-      return widen(state, operation);
-    case 'pie-cut':
-      return pieCut(state, operation, context);
-    case 'step':
-      return step(state, operation);
-    case 'trim':
-      return trim(state, operation);
-    case 'extend':
-      return extend(state, operation);
-    case 'notch':
-      return notch(state, operation, context);
-    case 'box':
-      return box(state, operation, context);
-    case 'crossmember':
-      return changeCrossmember(state, operation, context);
-    case 'bracket':
-      return changeBracket(state, operation);
-  }
+type Definitions = typeof OPERATIONS;
+type OperationOf<D> = D extends { readonly places: (operation: infer O, visit: VisitPlace) => unknown } ? O : never;
+type FiguresOf<D> = D extends { readonly figures: (...given: never[]) => infer F } ? NonNullable<F> : never;
+
+export type OperationKind = keyof Definitions;
+export type Operation = OperationOf<Definitions[OperationKind]>;
+/** What an operation does, in figures: lengths in mm, angles in radians, masses in kg. */
+export type OperationFigures = FiguresOf<Definitions[OperationKind]>;
+
+export const OPERATION_KINDS = Object.keys(OPERATIONS) as readonly OperationKind[];
+
+/** The definition of an operation's kind, for whatever kind it is. */
+const definitionOf = ({ kind }: Pick<Operation, 'kind'>) =>
+  OPERATIONS[kind] as unknown as OperationDefinition<Operation, OperationFigures | null>;
+
+/** The kinds of operation that a frame has something for. */
+export const kindsFor = (frame: Frame): readonly OperationKind[] =>
+  OPERATION_KINDS.filter((kind) => definitionOf({ kind }).needs?.(frame) ?? true);
+
+/** What each operation is called, everywhere. */
+export const nameOfKind = (kind: OperationKind): string => OPERATIONS[kind].name;
+
+/** One operation named more closely, such as `Narrow` or `Trim the rear`. */
+export const operationName = (operation: Operation): string =>
+  definitionOf(operation).named?.(operation) ?? nameOfKind(operation.kind);
+
+/** Whether an operation turns the rail at its joints on purpose. */
+export const turnsRail = (operation: Operation): boolean => definitionOf(operation).turnsRail?.(operation) ?? false;
+
+/** Whether an operation's marks have a front and a rear line. */
+export const isPaired = (operation: Operation): boolean => definitionOf(operation).paired ?? false;
+
+/** What an operation is about besides the rails. */
+export const aboutOf = (operation: Operation): About =>
+  definitionOf(operation).about?.(operation) ?? { brings: null, names: null };
+
+/** Rail that a new operation of a kind needs, mm. */
+export const roomOf = (kind: OperationKind) => definitionOf({ kind }).room ?? { ahead: 0, behind: 0 };
+
+/** A new operation of a kind, with sizes to start from. */
+export const newOperation = (
+  kind: OperationKind,
+  id: string,
+  places: StartPlaces,
+  frame: Frame,
+  about: string | null = null,
+): Operation =>
+  ({ id, note: '', off: false, kind, ...definitionOf({ kind }).fresh(places, id, frame, about) }) as Operation;
+
+/** The operation with every place that it names seen by `visit`. */
+export const withPlaces = (operation: Operation, visit: VisitPlace): Operation =>
+  definitionOf(operation).places(operation, visit);
+
+/** Every place that an operation names, the one it is known by first. */
+export function placesOf(operation: Operation): readonly EndPlace[] {
+  const found: EndPlace[] = [];
+  withPlaces(operation, (place) => {
+    found.push(place);
+    return place;
+  });
+  return found;
 }
 
-/** The section that an operation names for new steel, if one. */
-function newSectionOf(operation: Operation): string | null {
-  if (operation.kind === 'crossmember')
-    return operation.change.what === 'add' ? (operation.change.crossmember.section ?? null) : null;
-  return 'section' in operation ? operation.section : null;
-}
+/** The schema of an operation of any kind. */
+export const operationSchema = (): Field<Operation> =>
+  variant<Operation, 'kind'>(
+    'kind',
+    Object.fromEntries(
+      OPERATION_KINDS.map((kind) => [kind, { ...commonFields(), ...definitionOf({ kind }).fields }]),
+    ) as unknown as Shapes<Operation, 'kind'>,
+  );
 
 export type Applied =
   | { readonly done: true; readonly state: PlanState }
@@ -47,15 +85,34 @@ export type Applied =
 
 /** The frame after one operation; when it cannot be carried out, the frame as it was and the reason. */
 export function applyOperation(state: PlanState, operation: Operation, context: Context): Applied {
+  const definition = definitionOf(operation);
   try {
-    const section = newSectionOf(operation);
+    const section = definition.section?.(operation) ?? null;
     if (section !== null && !context.hasSection(section))
       throw new OperationRefused('operation/unknown-section', `There is no section “${section}” in the list.`, [
         'Pick one of the listed sections.',
       ]);
-    return { done: true, state: carryOut(state, operation, context) };
+    return { done: true, state: definition.carryOut(state, operation, context) };
   } catch (error) {
     if (!(error instanceof OperationRefused)) throw error;
     return { done: false, state, refusal: error.refusal };
   }
 }
+
+/** What an operation does, in figures, from the frame before and after it. */
+export const figuresOf = (operation: Operation, around: Around): OperationFigures | null =>
+  definitionOf(operation).figures(operation, around);
+
+export type { About, Common, Place, StartPlaces };
+export type { Box } from './box.ts';
+export type { ChangeBracket } from './bracket.ts';
+export type { ChangeCrossmember } from './crossmember.ts';
+export type { Extend } from './extend.ts';
+export type { ChangeMember } from './member.ts';
+export type { Lengthen } from './lengthen.ts';
+export type { Notch } from './notch.ts';
+export type { PieCut } from './pie-cut.ts';
+export type { Shorten } from './shorten.ts';
+export type { Step } from './step.ts';
+export type { Trim } from './trim.ts';
+export type { Widen } from './widen.ts';

@@ -1,14 +1,5 @@
 // @vitest-environment jsdom
-import {
-  evaluatePlan,
-  IN_LINE,
-  inches,
-  type Job,
-  OPERATION_KINDS,
-  OPERATION_NAMES,
-  type OperationKind,
-  takeUp,
-} from '@splay/core';
+import { evaluatePlan, IN_LINE, inches, type Job, kindsFor, nameOfKind, type OperationKind, takeUp } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -65,12 +56,12 @@ describe('the operations of a plan', () => {
     expect(screen.getByRole('button', { name: 'Do Trim the rear later' })).toHaveProperty('disabled', true);
   });
 
-  it.each(OPERATION_KINDS)('%s is added, picked, and shown with its own fields', (kind: OperationKind) => {
+  it.each(kindsFor(van.donor))('%s is added, picked, and shown with its own fields', (kind: OperationKind) => {
     const { store, now } = open(pickup);
     fireEvent.change(screen.getByRole('combobox', { name: 'New operation' }), { target: { value: kind } });
     expect(kinds(now())).toEqual([kind]);
     expect(store.getState().selected).toBe(now().plan.operations[0]?.id);
-    const detail = screen.getByRole('region', { name: OPERATION_NAMES[kind] });
+    const detail = screen.getByRole('region', { name: nameOfKind(kind) });
     expect(within(detail).getByRole('textbox', { name: 'Note' })).toBeTruthy();
     // A rail that is closed already has nothing to draw.
     expect(within(detail).queryAllByRole('img')).toHaveLength(kind === 'box' ? 0 : 1);
@@ -178,7 +169,7 @@ describe('what is wrong with a plan', () => {
         ],
       },
     });
-    const split = () => evaluatePlan(now()).conflicts.find(({ code }) => code === 'group-split');
+    const split = () => evaluatePlan(now()).conflicts.find(({ code }) => code === 'unit-split');
     expect(split()?.severity).toBe('stop');
     const notice = screen.getByRole('alert', { name: /stops? this plan/ });
     expect(screen.queryByText(/You are there/)).toBeNull();

@@ -1,10 +1,10 @@
 import {
   carryOutEdit,
   type Conflict,
+  kindsFor,
+  nameOfKind,
   newOperation,
-  OPERATION_NAMES,
   type OperationKind,
-  OPERATION_KINDS,
   placesToBegin,
   withoutDeadAcceptances,
 } from '@splay/core';
@@ -49,7 +49,7 @@ export function CutsBench(props: BenchProps) {
     const id = freshId('cut');
     const { centre } = store.getState();
     const fresh = newOperation(kind, id, placesToBegin(kind, job, result, selected, centre), job.donor, selected);
-    change(store, `Added ${OPERATION_NAMES[kind].toLowerCase()}`, (old) => ({
+    change(store, `Added ${nameOfKind(kind).toLowerCase()}`, (old) => ({
       ...old,
       plan: { ...old.plan, operations: [...old.plan.operations, fresh] },
     }));
@@ -106,9 +106,9 @@ export function CutsBench(props: BenchProps) {
             onChange={(event) => add(event.target.value as OperationKind)}
           >
             <option value="">New operation …</option>
-            {OPERATION_KINDS.map((kind) => (
+            {kindsFor(job.donor).map((kind) => (
               <option key={kind} value={kind}>
-                {OPERATION_NAMES[kind]}
+                {nameOfKind(kind)}
               </option>
             ))}
           </select>

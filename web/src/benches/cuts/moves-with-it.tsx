@@ -1,4 +1,4 @@
-import type { LengthFormat, PlanResult } from '@splay/core';
+import { factsOf, type LengthFormat, type PlanResult } from '@splay/core';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Length } from '../../ui/length.tsx';
 
@@ -20,7 +20,7 @@ export function MovesWithIt({
   const behind = <T extends { readonly piece: number | null }>(items: readonly T[]) =>
     items.filter((item) => item.piece !== null && item.piece > joint.piece);
   const features = behind(result.features).filter((outcome) => outcome.fate === 'moves');
-  const mounts = features.filter((outcome) => outcome.feature.kind.endsWith('-mount'));
+  const mounts = features.filter((outcome) => factsOf(outcome.feature.kind).mount);
   const members = behind(result.crossmembers).filter((outcome) => outcome.fate === 'moves');
   const shift = features[0]?.shift;
   if (features.length === 0 && members.length === 0) return null;

@@ -1,6 +1,6 @@
 import {
   type Job,
-  OPERATION_NAMES,
+  nameOfKind,
   type Operation,
   type OperationOutcome,
   type PlanResult,
@@ -10,7 +10,7 @@ import { change, type JobStore } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { OperationFields } from './operation-fields.tsx';
-import { Sketch } from './sketches/index.tsx';
+import { Sketch } from './sketches/sketch.tsx';
 
 interface OperationDetailProps {
   readonly store: JobStore;
@@ -24,14 +24,14 @@ interface OperationDetailProps {
 export function OperationDetail({ store, job, result, outcome, canWrite }: OperationDetailProps) {
   const { operation, letters } = outcome;
   const set = (next: Operation) =>
-    change(store, `Changed ${OPERATION_NAMES[next.kind].toLowerCase()}`, (old) => ({
+    change(store, `Changed ${nameOfKind(next.kind).toLowerCase()}`, (old) => ({
       ...old,
       plan: withOperation(old.plan, next),
     }));
   return (
-    <section aria-label={OPERATION_NAMES[operation.kind]} className="mt-3">
+    <section aria-label={nameOfKind(operation.kind)} className="mt-3">
       <h2 className="heading flex items-center gap-2 text-xl">
-        {OPERATION_NAMES[operation.kind]}
+        {nameOfKind(operation.kind)}
         {letters.length > 0 && <span className="bg-layout px-2 text-sheet">{letters.join('–')}</span>}
       </h2>
       <Sketch operation={operation} job={job} result={result} />

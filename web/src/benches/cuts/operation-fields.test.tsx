@@ -14,7 +14,7 @@ import { demoJob } from '../../../test/demo.ts';
 import { fireEvent, render, screen, userEvent } from '../../../test/page.ts';
 import { OperationFields } from './operation-fields.tsx';
 
-const { job } = demoJob('parcel-van');
+const { job } = demoJob('tour-carrier');
 const [X, FIRST] = [2200, { x: 2200, on: 'donor' } as const];
 const fresh = (kind: (typeof OPERATION_KINDS)[number]) =>
   newOperation(kind, 'new', { at: FIRST, to: { x: X + 300, on: 'donor' } }, job.donor);

@@ -1,8 +1,6 @@
 import {
-  angleText,
+  aboutOf,
   type Job,
-  type LengthFormat,
-  formatLength,
   type Operation,
   operationName,
   type PlanResult,
@@ -12,6 +10,7 @@ import {
 } from '@splay/core';
 import { ArrowDown, ArrowUp, Eye, EyeOff, Trash2 } from 'lucide-react';
 import { change, type JobStore } from '../../client/job-store.ts';
+import { viewOf } from './kinds/index.ts';
 
 interface OperationListProps {
   readonly store: JobStore;
@@ -22,46 +21,20 @@ interface OperationListProps {
   readonly job: Job;
 }
 
-/** The figure an operation is remembered by. */
-function figureOf(operation: Operation, display: LengthFormat): string {
-  const show = (mm: number) => formatLength(mm, display).text;
-  switch (operation.kind) {
-    case 'shorten':
-      return show(operation.from.x - operation.to.x);
-    case 'lengthen':
-    case 'extend':
-      return `+${show(operation.length)}`;
-    case 'widen':
-      return show(operation.amount);
-    case 'step':
-      return show(operation.rise);
-    case 'pie-cut':
-      return operation.amount.by === 'drop' ? show(operation.amount.drop) : angleText(operation.amount.angle);
-    case 'trim':
-      return operation.angle > 0 ? angleText(operation.angle, 1, false) : 'square';
-    case 'notch':
-      return show(operation.depth);
-    case 'box':
-      return show(operation.plate);
-    case 'crossmember':
-    case 'bracket':
-      return '';
-  }
-}
-
-/** What hangs on the frame that an operation is about. */
-function thingOf(operation: Operation, { donor }: Job): string {
-  if (operation.kind === 'crossmember') {
-    const { crossmember } = operation.change;
-    if (typeof crossmember !== 'string') return crossmember.name;
-    return donor.crossmembers.find(({ id }) => id === crossmember)?.name ?? '';
-  }
-  if (operation.kind === 'bracket') {
-    const { feature } = operation.change;
-    if (typeof feature !== 'string') return feature.name;
-    return donor.features.find(({ id }) => id === feature)?.name ?? '';
-  }
-  return '';
+/** What an operation is about besides the rails: its name on the donor, or that of what it brings. */
+function thingOf(operation: Operation, result: PlanResult): string {
+  const { brings, names } = aboutOf(operation);
+  const ref = brings ?? names;
+  if (!ref) return '';
+  const { features, crossmembers, members, braces } = result;
+  return (
+    [
+      ...features.map(({ feature }) => feature),
+      ...crossmembers.map(({ crossmember }) => crossmember),
+      ...members.map(({ member }) => member),
+      ...braces.map(({ brace }) => brace),
+    ].find(({ id }) => id === ref.id || id === `${ref.id}-1`)?.name ?? ''
+  );
 }
 
 /** The plan's operations in the order they are done, each with its letters. */
@@ -72,7 +45,7 @@ export function OperationList({ store, result, canWrite, selected, onSelect, job
       {result.operations.map(({ operation, status, letters }, index) => {
         const current = operation.id === selected;
         const name = operationName(operation);
-        const thing = thingOf(operation, job);
+        const thing = thingOf(operation, result);
         return (
           <li
             key={operation.id}
@@ -96,7 +69,9 @@ export function OperationList({ store, result, canWrite, selected, onSelect, job
                 {thing && <span className="block truncate text-sm leading-4 font-normal text-pencil">{thing}</span>}
               </span>
               {status === 'refused' && <span className="text-xs text-oxide">cannot</span>}
-              <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">{figureOf(operation, job.display)}</span>
+              <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">
+                {viewOf(operation).figure(operation as never, job.display)}
+              </span>
             </button>
             {current && canWrite && (
               <span className="flex">

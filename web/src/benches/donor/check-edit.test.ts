@@ -22,7 +22,7 @@ it('a problem in the edited table is told at its cell', () => {
 });
 
 it('a problem that the edit makes in another table is told apart', () => {
-  const told = editProblems({ ...job, donor: { ...job.donor, groups: [] } }, 'donor.groups')!;
+  const told = editProblems({ ...job, donor: { ...job.donor, units: [] } }, 'donor.units')!;
   expect(told.cells).toEqual([]);
   expect(told.elsewhere).not.toBe('');
 });

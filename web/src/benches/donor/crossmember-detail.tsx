@@ -61,9 +61,9 @@ export function CrossmemberDetail({ job, result, set, disabled, member, index }:
           onChange={(answer) => put({ ...member, removable: answer === 'yes' })}
         />
         <QuantityField
-          label="Mass"
+          label={member.mass === undefined ? 'Mass, of its section' : 'Mass, as weighed'}
           of="mass"
-          value={member.mass}
+          value={member.mass ?? outcome?.mass ?? 0}
           unit={job.display.unit}
           disabled={disabled}
           onChange={(mass) => put({ ...member, mass })}

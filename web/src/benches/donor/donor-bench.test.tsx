@@ -140,7 +140,7 @@ describe('what is picked on the drawing', () => {
     const [member] = pickup.donor.crossmembers;
     const { now } = await open(pickup, 'Crossmembers', member!.id);
     expect(screen.getByRole('region', { name: member!.name })).toBeTruthy();
-    type('Mass, lb', '12 kg');
+    type('Mass, as weighed, lb', '12 kg');
     expect(now().donor.crossmembers[0]?.mass).toBe(12);
   });
 });

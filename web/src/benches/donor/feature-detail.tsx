@@ -1,9 +1,9 @@
-import { type Feature, sidesOf } from '@splay/core';
+import { type Feature, sidesOf, unitOf, withMount } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import { type Choice as ChoiceOf, words } from '../../ui/table-columns.ts';
+import { type Choice as ChoiceOf, ORIGIN_CHOICES, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 
 interface FeatureDetailProps extends PartProps {
@@ -13,11 +13,6 @@ interface FeatureDetailProps extends PartProps {
 
 const FACES = words(['top', 'web-outside', 'web-inside', 'bottom']);
 const ATTACHMENTS = words(['rivets', 'bolts', 'weld', 'hole']);
-const ORIGIN_CHOICES: readonly ChoiceOf[] = [
-  ['measured', 'measured'],
-  ['assumed', 'assumed'],
-  ['paper', 'from a paper'],
-];
 const MOVABLE: readonly ChoiceOf[] = [
   ['no', 'no'],
   ['re-drill', 'yes, new holes'],
@@ -34,11 +29,12 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
   const pick = (label: string, value: string, choices: readonly ChoiceOf[], set: (value: string) => Feature) => (
     <Choice list {...{ label, value, choices, disabled }} onChange={(next) => put(set(next))} />
   );
-  const groups: readonly ChoiceOf[] = [['', 'none'], ...job.donor.groups.map(({ id, name }) => [id, name] as const)];
-  const inGroup = (group: string): Feature => {
-    const { group: _, ...loose } = feature;
-    return group === '' ? loose : { ...loose, group };
-  };
+  const units: readonly ChoiceOf[] = [['', 'nothing'], ...job.donor.units.map(({ id, name }) => [id, name] as const)];
+  const under = (unit: string) =>
+    set('Put a feature under a unit', (frame) => ({
+      ...frame,
+      units: withMount(frame.units, { kind: 'feature', id: feature.id }, unit === '' ? null : unit),
+    }));
   const outcome = result.features.find((candidate) => candidate.feature.id === feature.id);
   const built = outcome && sidesOf(feature).map((side) => outcome.places[side]?.built)[0];
   const least = (what: string) => (mm: number) => (mm >= 0 ? null : `${what} cannot be below 0.`);
@@ -68,10 +64,17 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
           ...feature,
           movable: movable as Feature['movable'],
         }))}
-        {pick('Group', feature.group ?? '', groups, inGroup)}
-        {pick('Where its place comes from', feature.origin ?? 'measured', ORIGIN_CHOICES, (origin) => {
+        <Choice
+          list
+          label="Carries"
+          value={unitOf(job.donor, feature.id)?.id ?? ''}
+          choices={units}
+          disabled={disabled}
+          onChange={under}
+        />
+        {pick('Where its place comes from', feature.origin ?? '', ORIGIN_CHOICES, (origin) => {
           const { origin: _, ...plain } = feature;
-          return origin === 'measured' ? plain : { ...plain, origin: origin as NonNullable<Feature['origin']> };
+          return origin === '' ? plain : { ...plain, origin: origin as NonNullable<Feature['origin']> };
         })}
         <LengthField
           label="Reach ahead"

@@ -1,17 +1,17 @@
-import { datumStation, type Feature, FEATURE_KINDS, type Group, newHole } from '@splay/core';
+import { datumStation, type Feature, FEATURE_KINDS, newHole } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
-import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { FeatureDetail } from './feature-detail.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { measuredAnew } from './measured-anew.ts';
 import { TableFile } from './table-file.tsx';
+import { UnitTable } from './unit-table.tsx';
 
-/** Everything on the rails, and the groups that must stay together. */
+/** Everything on the rails, and the units that stand on it. */
 export function FeatureTable(part: PartProps) {
   const { job, store, setRows, disabled, selected, onSelect } = part;
-  const { features, groups } = job.donor;
+  const { features } = job.donor;
   const columns: Column<Feature>[] = [
     textColumn('name', 'Name', '35%'),
     choiceColumn('kind', 'Kind', '25%', words(FEATURE_KINDS)),
@@ -47,21 +47,7 @@ export function FeatureTable(part: PartProps) {
       />
       <TableFile table="features" job={job} store={store} disabled={disabled} />
 
-      <PanelHeading>Groups</PanelHeading>
-      <p className="mb-2 text-sm text-pencil">
-        What is set to each other and must not be pulled apart: links, axle, springs. A cut between its members is a
-        conflict that says by how much they part.
-      </p>
-      <EditTable<Group>
-        caption="Groups"
-        columns={[textColumn('name', 'Group', '100%')]}
-        rows={groups}
-        format={job.display}
-        disabled={disabled}
-        addLabel="Add a group"
-        newRow={(_, count) => ({ id: freshId('group'), name: `Group ${count + 1}` })}
-        onChange={(rows) => setRows('Edited groups', 'groups', (frame) => ({ ...frame, groups: rows }))}
-      />
+      <UnitTable {...part} />
     </>
   );
 }

@@ -3,10 +3,18 @@ import { change } from '../../client/job-store.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { choiceColumn, type Column, lengthColumn, massColumn, textColumn, words } from '../../ui/table-columns.ts';
+import {
+  choiceColumn,
+  type Column,
+  lengthColumn,
+  massColumn,
+  originColumn,
+  textColumn,
+  words,
+} from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
-import { carrierChoices } from './carrier-choices.ts';
+import { carrierChoices, carrierColumn } from './carrier-choices.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { measuredAnew } from './measured-anew.ts';
 import { freshId } from '../../client/fresh-id.ts';
@@ -40,8 +48,8 @@ export function FrameForm(part: PartProps) {
     lengthColumn('tyreRadius', 'Tyre radius', '8%'),
     lengthColumn('track', 'Track', '8%'),
     massColumn('rating', 'Rating', '9%', display, { optional: true }),
-    choiceColumn('group', 'Group', '15%', [['', '–'], ...donor.groups.map(({ id, name }) => [id, name] as const)]),
-    choiceColumn('carrier', 'Rides on', '16%', [['', 'the rail'], ...carrierChoices(donor)]),
+    carrierColumn('18%', 'as usual', carrierChoices(donor)),
+    originColumn('13%'),
   ];
   return (
     <div className="space-y-3">

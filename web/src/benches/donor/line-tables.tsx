@@ -7,10 +7,11 @@ import {
   lengthColumn,
   massColumn,
   numberColumn,
+  originColumn,
   textColumn,
   words,
 } from '../../ui/table-columns.ts';
-import { carrierChoices } from './carrier-choices.ts';
+import { axleChoices, carrierChoices, carrierColumn } from './carrier-choices.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 
@@ -21,27 +22,25 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
   const { lines, points } = job.donor;
   const datum = datumStation(job.donor);
   const lineColumns: Column<FrameLine>[] = [
-    textColumn('name', 'Name', '32%'),
+    textColumn('name', 'Name', '25%'),
     choiceColumn('kind', 'Kind', '16%', words(['brake', 'fuel', 'harness', 'cable', 'exhaust'])),
-    choiceColumn('side', 'Side', '12%', words(['left', 'right'])),
-    lengthColumn('from', 'From', '13%', datum),
-    lengthColumn('to', 'To', '13%', datum),
-    lengthColumn('slack', 'Slack', '14%'),
+    choiceColumn('side', 'Side', '11%', words(['left', 'right'])),
+    lengthColumn('from', 'From', '12%', datum),
+    lengthColumn('to', 'To', '12%', datum),
+    lengthColumn('slack', 'Slack', '11%'),
+    originColumn('13%'),
   ];
   const pointColumns: Column<FramePoint>[] = [
-    textColumn('name', 'Name', '20%'),
-    choiceColumn('kind', 'Kind', '17%', words(POINT_KINDS)),
-    lengthColumn('x', 'From datum', '10%', datum),
+    textColumn('name', 'Name', '17%'),
+    choiceColumn('kind', 'Kind', '14%', words(POINT_KINDS)),
+    lengthColumn('x', 'From datum', '9%', datum),
     lengthColumn('y', 'To the right', '8%'),
     lengthColumn('z', 'Height', '8%'),
     numberColumn('pitch', 'Rise', '6%', DEGREES),
     numberColumn('yaw', 'Turn', '6%', DEGREES),
     massColumn('mass', 'Mass', '8%', job.display),
-    choiceColumn('carrier', 'Rides on', '17%', [
-      ['', 'as usual'],
-      ...carrierChoices(job.donor),
-      ...job.donor.axles.map(({ id, name }) => [id, name] as const),
-    ]),
+    carrierColumn('16%', 'as usual', [...carrierChoices(job.donor), ...axleChoices(job.donor)]),
+    originColumn('11%'),
   ];
   return (
     <>
@@ -72,9 +71,8 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
       <PanelHeading>Drive line, cab back, weights</PanelHeading>
       <p className="mb-2 text-sm text-pencil">
         Heights from the datum plane. At a flange or pinion say in degrees where the shaft points: rising to the rear,
-        turning to the right. Weights give the balance and the axle loads. As usual, the cab’s back rides on its
-        foremost mount, a flange on its mount or crossmember, a pinion on its axle, and the rest on the rail at its
-        station.
+        turning to the right. Weights give the balance and the axle loads. As usual, the cab’s back rides on the cab, a
+        flange on the power unit, a pinion on its axle, and the rest on the rail at its station.
       </p>
       <EditTable<FramePoint>
         caption="Drive line, cab back and weights"

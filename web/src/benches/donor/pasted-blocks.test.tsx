@@ -41,7 +41,7 @@ const TABLES: readonly (readonly [
     ({ donor }) => donor.features,
     { name: 'Clip x', kind: 'line-clip', side: 'right' },
   ],
-  ['Groups', 'Features', [['Links x'], ['Springs x'], ['Shocks x']], ({ donor }) => donor.groups, { name: 'Shocks x' }],
+  ['Units', 'Features', [['Links x'], ['Springs x'], ['Shocks x']], ({ donor }) => donor.units, { name: 'Shocks x' }],
   [
     'Crossmembers',
     'Crossmembers',

@@ -6,6 +6,7 @@ import {
   lengthText,
   parseLength,
   type Reading,
+  readingOf,
   type Stage,
   STAGE_NAMES,
   stageCount,
@@ -15,14 +16,14 @@ import {
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { useJobState } from '../../client/job-store.ts';
+import { recordNow } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { RefusedReadings } from './reading-notices.tsx';
-import { cautionStepOf, LOOKS, newReading, readingProblemOf, stageNow } from './taking.ts';
+import { RefusedRecords } from './reading-notices.tsx';
+import { cautionStepOf, LOOKS, readingProblemOf } from './taking.ts';
 
 /**
  * Index of the measurement to take next, from `from` on and going round: one without a reading, else one whose reading
@@ -43,9 +44,8 @@ function nextToTake({ job, result }: BenchProps, latest: ReadonlyMap<string, Rea
 
 /** Readings at the frame: one measurement at a time, what it should be, a keypad, and at once whether it is right. */
 export function FloorReadings(props: BenchProps) {
-  const { store, job, result, readings, canWrite, onReading } = props;
-  const memberName = useJobState(store, (state) => state.memberName);
-  const [stage, setStage] = useState<Stage>(() => stageNow(props));
+  const { store, job, result, readings, canWrite, onRecord } = props;
+  const [stage, setStage] = useState<Stage>(() => props.whole.stage);
   const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
   const [index, setIndex] = useState(() => nextToTake(props, latest, 0));
@@ -71,11 +71,11 @@ export function FloorReadings(props: BenchProps) {
     const wrong = read.ok ? readingProblemOf(control, read.value) : read.problem.message;
     setProblem(wrong);
     if (!read.ok || wrong) return;
-    const reading = newReading(control, stage, read.value, memberName);
-    onReading(reading);
+    const record = recordNow(store, 'reading', { measurement: control.measurement.id, stage, value: read.value });
+    onRecord(record);
     setLast({ control, value: read.value });
     setText('');
-    setIndex(nextToTake(props, new Map(latest).set(reading.measurement, reading), index + 1));
+    setIndex(nextToTake(props, new Map(latest).set(record.body.measurement, readingOf(record)), index + 1));
   };
   const judge = (of: ControlPrediction, value: number) => {
     const { verdict, message, off } = judgeReading(of, { stage, value }, job.rules, job.display);
@@ -93,7 +93,7 @@ export function FloorReadings(props: BenchProps) {
   const step = 'flex h-13 w-13 shrink-0 items-center justify-center border border-graphite bg-sheet';
   return (
     <div className="flex min-h-full flex-col gap-3 p-3">
-      <RefusedReadings {...props} />
+      <RefusedRecords {...props} />
       <div className="flex items-center gap-2">
         <select
           className="field h-13 text-base"

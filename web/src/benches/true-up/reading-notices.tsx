@@ -1,23 +1,29 @@
-import { finer, lengthText, STAGE_NAMES, strayReadings } from '@splay/core';
+import { finer, lengthText, recordName, type ShopRecord, STAGE_NAMES, strayReadings } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
 
-/** Readings that the server will not take, with the reason: nothing is lost in silence. */
-export function RefusedReadings({ store, job, onDropReading }: Pick<BenchProps, 'store' | 'job' | 'onDropReading'>) {
-  const refused = useJobState(store, (state) => state.refusedReadings);
+/** What a record says, in a few words. */
+const saidBy = (record: ShopRecord, { display }: BenchProps['job']): string =>
+  record.kind === 'reading'
+    ? `${record.body.measurement}, ${lengthText(record.body.value, finer(display), true)}`
+    : recordName(record.kind);
+
+/** Records that the server will not take, with the reason: nothing is lost in silence. */
+export function RefusedRecords({ store, job, onDropRecord }: Pick<BenchProps, 'store' | 'job' | 'onDropRecord'>) {
+  const refused = useJobState(store, (state) => state.refusedRecords);
   if (refused.length === 0) return null;
   return (
     <section role="alert" className="mb-2 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
       <h3 className="font-semibold">
-        {refused.length === 1 ? '1 reading was not stored' : `${refused.length} readings were not stored`}
+        {refused.length === 1 ? '1 record was not stored' : `${refused.length} records were not stored`}
       </h3>
       <ul className="text-sm">
-        {refused.map(({ reading, message }) => (
-          <li key={reading.id} className="flex flex-wrap items-center justify-between gap-x-3">
+        {refused.map(({ record, message }) => (
+          <li key={record.id} className="flex flex-wrap items-center justify-between gap-x-3">
             <span>
-              {reading.measurement}, {lengthText(reading.value, finer(job.display), true)}: {message}
+              {saidBy(record, job)}: {message}
             </span>
-            <button type="button" className="button" onClick={() => onDropReading(reading.id)}>
+            <button type="button" className="button" onClick={() => onDropRecord(record.id)}>
               Drop it
             </button>
           </li>

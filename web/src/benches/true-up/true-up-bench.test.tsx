@@ -1,15 +1,31 @@
 // @vitest-environment jsdom
-import { evaluatePlan, inches, type Reading, STAGES, type Stage, targetOf } from '@splay/core';
+import {
+  type ControlPrediction,
+  evaluateJob,
+  inches,
+  newRecord,
+  type ShopRecord,
+  STAGES,
+  type Stage,
+  targetOf,
+} from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { act, fireEvent, screen, within } from '../../../test/page.ts';
-import { newReading, readingProblemOf, stageNow } from './taking.ts';
+import { readingProblemOf } from './taking.ts';
 import { TrueUpBench } from './true-up-bench.tsx';
 
-const { job, readings } = demoJob('parcel-van');
-const result = evaluatePlan(job);
-const open = (own: readonly Reading[] = readings) => openBench(TrueUpBench, job, { readings: own });
+const { job, records } = demoJob('parcel-van');
+const { plan: result } = evaluateJob(job, records);
+const open = (own: readonly ShopRecord[] = records) => openBench(TrueUpBench, job, { records: own });
+let made = 0;
+const newReading = ({ measurement }: ControlPrediction, stage: Stage, value: number) =>
+  newRecord(
+    'reading',
+    { measurement: measurement.id, stage, value },
+    { id: `made-${(made += 1)}`, taken: '2026-04-01T10:00:00Z', by: 'owner' },
+  );
 const row = (name: RegExp) => screen.getByRole('row', { name });
 const status = () => screen.getAllByRole('status')[0]?.textContent;
 const type = (within_: RegExp, text: string) => {
@@ -19,10 +35,10 @@ const type = (within_: RegExp, text: string) => {
 };
 
 /** A full set of readings, each exactly on its target. */
-const setOf = (stage: Stage): Reading[] =>
+const setOf = (stage: Stage): ShopRecord<'reading'>[] =>
   result.controls.flatMap((control) => {
     const target = targetOf(control, stage);
-    return target === null ? [] : [newReading(control, stage, target, 'owner')];
+    return target === null ? [] : [newReading(control, stage, target)];
   });
 
 describe('what the tape says', () => {
@@ -38,8 +54,8 @@ describe('what the tape says', () => {
   it('takes a reading as it is typed, with its stage, its time and who took it', () => {
     const { asked } = open();
     type(/Cab back left to Kick-up right/, '69 3/8');
-    const [taken] = asked.onReading.mock.lastCall as [Reading];
-    expect(taken).toMatchObject({ stage: 'tacked', value: 69.375 * 25.4, by: 'owner' });
+    const [taken] = asked.onRecord.mock.lastCall as [ShopRecord];
+    expect(taken).toMatchObject({ kind: 'reading', body: { stage: 'tacked', value: 69.375 * 25.4 }, by: 'owner' });
     expect(taken.taken).toMatch(/^\d{4}-\d{2}-\d{2}T.*Z$/);
     expect(taken.id).not.toBe('');
   });
@@ -52,7 +68,7 @@ describe('what the tape says', () => {
     expect(within(row(/^Horn, across/)).getByRole('alert').textContent).toBe('A tape reads more than 0.');
     type(/^Horn, across/, '');
     expect(within(row(/^Horn, across/)).getByRole('alert').textContent).toMatch(/never taken back/);
-    expect(asked.onReading).not.toHaveBeenCalled();
+    expect(asked.onRecord).not.toHaveBeenCalled();
   });
 
   it('shows each stage’s own readings', () => {
@@ -69,9 +85,11 @@ describe('what the tape says', () => {
   });
 
   it('shows the cautions of what comes next, and keeps who read one', () => {
-    const { now } = open();
+    const { asked } = open();
     fireEvent.click(screen.getByRole('button', { name: 'Mark as read: Fire watch', hidden: true }));
-    expect(now().cautionsRead.at(-1)).toMatchObject({ step: 'welding', caution: 'fire-watch', by: 'owner' });
+    expect(asked.onRecord.mock.lastCall).toMatchObject([
+      { kind: 'caution-read', body: { step: 'welding', caution: 'fire-watch' }, by: 'owner' },
+    ]);
     fireEvent.click(screen.getByRole('button', { name: 'Before the cut' }));
     expect(screen.getByText('Before the saw')).toBeTruthy();
   });
@@ -83,7 +101,7 @@ describe('what the tape says', () => {
 });
 
 describe('the stage a shop is at', () => {
-  const stage = (own: readonly Reading[]) => stageNow({ job, result, readings: own });
+  const stage = (own: readonly ShopRecord[]) => evaluateJob(job, own).stage;
 
   it('begins before the cut', () => {
     expect(stage([])).toBe('before-cut');
@@ -99,7 +117,7 @@ describe('the stage a shop is at', () => {
   it('stays where readings are missing or not right, and at the last when all is done', () => {
     expect(stage(setOf('tacked').slice(1))).toBe('tacked');
     const [first, ...others] = setOf('tacked');
-    expect(stage([{ ...first!, value: first!.value + 20 }, ...others])).toBe('tacked');
+    expect(stage([{ ...first!, body: { ...first!.body, value: first!.body.value + 20 } }, ...others])).toBe('tacked');
     expect(stage([...setOf('tacked'), ...setOf('welded')])).toBe('welded');
   });
 });
@@ -113,7 +131,7 @@ it('a tape reads above 0, a height may be below', () => {
 it('a verdict and the figure beside it say the same length', () => {
   const control = result.controls.find(({ kind }) => kind === 'width')!;
   const off = inches(3 / 32) + 0.2;
-  open([{ ...newReading(control, 'tacked', control.predicted! + off, 'owner') }]);
+  open([newReading(control, 'tacked', control.predicted! + off)]);
   const cells = within(row(new RegExp(`^${control.name}`))).getAllByRole('cell');
   // 3/32 and a bit: full in both, to the same division.
   expect(cells[3]!.textContent).toBe('+3⁄32 full');
@@ -121,16 +139,16 @@ it('a verdict and the figure beside it say the same length', () => {
 });
 
 it('keeps readings of a measurement that is not on the list any more, and says so', () => {
-  const gone = { ...readings[0]!, id: 'gone', measurement: 'taken-off', value: inches(10) };
-  open([...readings, gone]);
+  const body = { measurement: 'taken-off', stage: 'tacked', value: inches(10) } as const;
+  open([...records, newRecord('reading', body, { id: 'gone', taken: '2026-04-01T10:00:00Z', by: 'owner' })]);
   expect(screen.getByText(/1 reading of measurements that are not on the list any more/)).toBeTruthy();
   expect(screen.getByText(/taken-off: 10 in/)).toBeTruthy();
 });
 
 it('shows readings that the server refused, with the reason, until they are dropped', () => {
   const { store, asked } = open();
-  act(() => store.setState({ refusedReadings: [{ reading: readings[0]!, message: 'A tape reads more than 0.' }] }));
-  expect(screen.getByRole('alert').textContent).toMatch(/1 reading was not stored.*A tape reads more than 0/);
+  act(() => store.setState({ refusedRecords: [{ record: records[0]!, message: 'A tape reads more than 0.' }] }));
+  expect(screen.getByRole('alert').textContent).toMatch(/1 record was not stored.*A tape reads more than 0/);
   fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
-  expect(asked.onDropReading).toHaveBeenCalledExactlyOnceWith(readings[0]!.id);
+  expect(asked.onDropRecord).toHaveBeenCalledExactlyOnceWith(records[0]!.id);
 });

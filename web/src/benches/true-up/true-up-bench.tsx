@@ -7,6 +7,7 @@ import {
   parseLength,
   type Reading,
   readReadings,
+  recordOfReading,
   type Stage,
   STAGE_NAMES,
   stageCount,
@@ -16,30 +17,27 @@ import {
 import { CloudOff, MoveDiagonal } from 'lucide-react';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { useJobState } from '../../client/job-store.ts';
+import { recordNow, useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { CsvFile } from '../../ui/csv-file.tsx';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { RefusedReadings, StrayReadings } from './reading-notices.tsx';
-import { cautionStepOf, LOOKS, newReading, readingProblemOf, stageNow } from './taking.ts';
+import { RefusedRecords, StrayReadings } from './reading-notices.tsx';
+import { cautionStepOf, LOOKS, readingProblemOf } from './taking.ts';
 
 /** What the tape says against what the plan predicts, measurement by measurement. */
 export function TrueUpBench(props: BenchProps) {
-  const { store, job, result, readings, canWrite, onShowMeasurement, onReading } = props;
-  const { id, memberName, unsent } = useJobState(store, (state) => ({
-    id: state.id,
-    memberName: state.memberName,
-    unsent: state.unsent,
-  }));
-  const [stage, setStage] = useState<Stage>(() => stageNow(props));
+  const { store, job, result, readings, canWrite, onShowMeasurement, onRecord } = props;
+  const { id, unsent } = useJobState(store, (state) => ({ id: state.id, unsent: state.unsent }));
+  const [stage, setStage] = useState<Stage>(() => props.whole.stage);
   const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
   const count = stageCount(job, result, readings, stage);
   const waiting = new Set(unsent);
 
-  const take = (control: ControlPrediction, value: number) => onReading(newReading(control, stage, value, memberName));
+  const take = ({ measurement }: ControlPrediction, value: number) =>
+    onRecord(recordNow(store, 'reading', { measurement: measurement.id, stage, value }));
 
   if (result.controls.length === 0)
     return (
@@ -50,7 +48,7 @@ export function TrueUpBench(props: BenchProps) {
     );
   return (
     <>
-      <RefusedReadings {...props} />
+      <RefusedRecords {...props} />
       <div className="mb-2 flex items-center justify-between gap-3">
         <div role="group" aria-label="Stage of the job" className="flex border border-graphite">
           {STAGES.map((candidate) => (
@@ -158,7 +156,7 @@ export function TrueUpBench(props: BenchProps) {
         disabled={!canWrite}
         onText={(text) => {
           const fresh = readReadings(text, job, readings);
-          fresh.forEach(onReading);
+          for (const reading of fresh) onRecord(recordOfReading(reading));
           return fresh.length === 0 ? 'All of them are here already.' : `${fresh.length} readings were added.`;
         }}
       />

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import {
   boolean,
-  doublePrecision,
+  customType,
   foreignKey,
   index,
   integer,
@@ -148,19 +148,26 @@ export const jobRevisions = pgTable(
   ],
 );
 
-export const readings = pgTable(
-  'readings',
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** What people add while they work: see core/records. Only ever added to. */
+export const records = pgTable(
+  'records',
   {
     shopId: uuid('shop_id').notNull(),
     jobId: uuid('job_id').notNull(),
-    /** Made by the device that took it, so that sending twice stores once. */
+    /** Made by the device, so that sending twice stores once. */
     id: text('id').notNull(),
-    measurement: text('measurement').notNull(),
-    stage: text('stage').notNull(),
-    value: doublePrecision('value').notNull(),
+    kind: text('kind').notNull(),
+    /** Of its kind's body. */
+    version: integer('version').notNull(),
+    body: json('body').notNull(),
     /** As the device wrote it: kept to the letter, so that an export gives the same bytes. */
     taken: text('taken').notNull(),
+    /** Who was signed in; null for what came with a job file. */
+    userId: text('user_id'),
     takenBy: text('taken_by').notNull(),
+    replaces: text('replaces'),
     receivedAt: moment('received_at'),
   },
   (table) => [
@@ -168,4 +175,20 @@ export const readings = pgTable(
     foreignKey({ columns: [table.shopId, table.jobId], foreignColumns: [jobs.shopId, jobs.id] }).onDelete('cascade'),
     ownShop(),
   ],
+);
+
+/** Pictures that records refer to, once each in a shop. */
+export const attachments = pgTable(
+  'attachments',
+  {
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    /** SHA-256 of the bytes. */
+    hash: text('hash').notNull(),
+    type: text('type').notNull(),
+    bytes: bytea('bytes').notNull(),
+    receivedAt: moment('received_at'),
+  },
+  (table) => [primaryKey({ columns: [table.shopId, table.hash] }), ownShop()],
 );

@@ -1,5 +1,5 @@
 import { InputError, schemaProblems } from '@splay/core';
-import type { Schema } from 'yup';
+import type { ISchema } from 'yup';
 
 export class BodyTooLarge extends Error {
   readonly limit: number;
@@ -9,12 +9,13 @@ export class BodyTooLarge extends Error {
   }
 }
 
-/** The largest job file that is taken, bytes. */
+/** The largest job document that is taken, and the largest job file, with its records and pictures, bytes. */
 export const JOB_LIMIT = 4 * 1024 * 1024;
+export const JOB_FILE_LIMIT = 16 * 1024 * 1024;
 export const SMALL_LIMIT = 64 * 1024;
 
-/** The text of a request, read no further than `limit` bytes. @throws BodyTooLarge */
-export async function readText(request: Request, limit: number): Promise<string> {
+/** The bytes of a request, read no further than `limit`. @throws BodyTooLarge */
+export async function readBytes(request: Request, limit: number): Promise<Uint8Array> {
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw new BodyTooLarge(limit);
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -27,11 +28,15 @@ export async function readText(request: Request, limit: number): Promise<string>
     }
     chunks.push(part.value);
   }
-  return new TextDecoder().decode(Buffer.concat(chunks));
+  return Buffer.concat(chunks);
 }
 
+/** The text of a request, read no further than `limit` bytes. @throws BodyTooLarge */
+export const readText = async (request: Request, limit: number): Promise<string> =>
+  new TextDecoder().decode(await readBytes(request, limit));
+
 /** The JSON of a request that fits a schema. @throws BodyTooLarge, InputError */
-export async function readJson<T>(request: Request, schema: Schema<T>, limit: number): Promise<T> {
+export async function readJson<T>(request: Request, schema: ISchema<T>, limit: number): Promise<T> {
   const text = await readText(request, limit);
   let value: unknown;
   try {

@@ -1,14 +1,14 @@
-import { evaluatePlan, gatesOf, isPassed, type Job, nextStep, type PlanResult } from '@splay/core';
+import { evaluateJob, isPassed, type Job, type JobResult, type PlanResult } from '@splay/core';
 import type { Member } from '../db/shop.ts';
 import { logError } from '../log.ts';
 import type { ListedJob } from './jobs.ts';
-import { listReadings } from './readings.ts';
+import { listRecords } from './records.ts';
 
 /** What the list says of a job. */
 export interface JobCard {
   readonly job: Job;
   readonly result: PlanResult;
-  readonly next: ReturnType<typeof nextStep>;
+  readonly next: JobResult['next'];
   readonly wheelbase: { readonly before: number | null; readonly after: number | null };
   /** How far it has come, in order. */
   readonly steps: readonly { readonly name: string; readonly passed: boolean }[];
@@ -23,15 +23,13 @@ const STEPS = ['donor measured', 'cuts planned', 'ready to cut', 'ready to weld 
 export async function cardOf(member: Member, { id, job }: ListedJob): Promise<JobCard | null> {
   if (!job) return null;
   try {
-    const result = evaluatePlan(job);
-    const readings = await listReadings(member, id);
-    const gates = gatesOf(job, result, readings);
+    const { plan, gates, next } = evaluateJob(job, await listRecords(member, id));
     const passed = [job.done.includes('donor'), job.plan.operations.length > 0, ...gates.map(isPassed)];
-    const { before, after } = result.measures;
+    const { before, after } = plan.measures;
     return {
       job,
-      result,
-      next: nextStep(job, result, readings),
+      result: plan,
+      next,
       wheelbase: { before: before.wheelbase, after: after.wheelbase },
       steps: STEPS.map((name, index) => ({ name, passed: passed[index] ?? false })),
     };

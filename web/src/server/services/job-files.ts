@@ -2,15 +2,16 @@ import { InputError, JOB_FORMAT, type JobFile, jobFileOf, parseJobFile, writeJob
 import { and, eq } from 'drizzle-orm';
 import { jobRevisions, jobs } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
+import { attachmentsOf } from './attachments.ts';
 import { mustWrite, NotFound } from './errors.ts';
 import { headOf, type JobHead, newJob } from './jobs.ts';
-import { readingsOf } from './readings.ts';
+import { recordsOf } from './records.ts';
 
 /** Stores a job file as a new job. @throws InputError for a file that is not right. */
 export function importJob(member: Member, text: string): Promise<JobHead> {
   mustWrite(member);
   const file: JobFile = parseJobFile(text);
-  return newJob(member, file.job, 'Imported', file.readings);
+  return newJob(member, file.job, 'Imported', file.records, file.attachments);
 }
 
 /**
@@ -19,10 +20,11 @@ export function importJob(member: Member, text: string): Promise<JobHead> {
  */
 export async function exportJob(member: Member, id: string): Promise<{ readonly name: string; readonly text: string }> {
   return withShop(member.shopId, async (tx) => {
-    const taken = await readingsOf(tx, id);
+    const taken = await recordsOf(tx, id);
+    const attached = await attachmentsOf(tx, taken);
     try {
       const { job } = await headOf(tx, id);
-      return { name: job.name, text: writeJobFile(jobFileOf(job, taken)) };
+      return { name: job.name, text: writeJobFile(jobFileOf(job, taken, attached)) };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       const [row] = await tx
@@ -31,7 +33,13 @@ export async function exportJob(member: Member, id: string): Promise<{ readonly 
         .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
         .where(eq(jobs.id, id));
       if (!row) throw new NotFound();
-      const file = { format: JOB_FORMAT, version: row.version, job: row.document, readings: taken };
+      const file = {
+        format: JOB_FORMAT,
+        version: row.version,
+        job: row.document,
+        records: taken,
+        attachments: attached,
+      };
       return { name: row.name, text: `${JSON.stringify(file, null, 2)}\n` };
     }
   });

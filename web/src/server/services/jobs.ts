@@ -1,10 +1,21 @@
 import { and, desc, eq, gt, isNull, or } from 'drizzle-orm';
-import { InputError, type Job, JOB_VERSION, jobFileOf, type Reading, upgradeJob, writeJobFile } from '@splay/core';
-import { jobRevisions, jobs, readings } from '../db/schema.ts';
+import {
+  type Attachment,
+  InputError,
+  type Job,
+  JOB_VERSION,
+  jobFileOf,
+  type ShopRecord,
+  upgradeJob,
+  writeJobFile,
+} from '@splay/core';
+import { jobRevisions, jobs, records } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
+import { takeAttachments } from './attachments.ts';
 import { mustWrite, NotFound } from './errors.ts';
+import { rowOf } from './record-rows.ts';
 
 export type JobHead = SavedJob;
 
@@ -86,12 +97,12 @@ export function placeJob(member: Member, id: string, place: JobPlace): Promise<v
   });
 }
 
-/** A new job with the donor, the body and the plans of another; readings stay with the job they were taken for. */
+/** A new job with the donor, the body and the plans of another; records stay with the job they were taken for. */
 export async function copyJob(member: Member, id: string): Promise<JobHead> {
   mustWrite(member);
   const { job } = await readJob(member, id);
   const name = `${job.name.slice(0, 110)}, copy`;
-  return newJob(member, { ...job, name, done: [], cautionsRead: [] }, `Copied from “${job.name}”`, []);
+  return newJob(member, { ...job, name, done: [] }, `Copied from “${job.name}”`, []);
 }
 
 /** A stored revision with its document as it is today, whatever version of the format it was saved in. */
@@ -199,8 +210,14 @@ export function listRevisions(member: Member, id: string): Promise<RevisionNote[
   });
 }
 
-/** Stores a job with the readings that came with it. */
-export function newJob(member: Member, job: Job, label: string, taken: readonly Reading[]): Promise<JobHead> {
+/** Stores a job with the records that came with it, and what they refer to. */
+export function newJob(
+  member: Member,
+  job: Job,
+  label: string,
+  taken: readonly ShopRecord[],
+  attached: readonly Attachment[] = [],
+): Promise<JobHead> {
   return withShop(member.shopId, async (tx) => {
     const [row] = await tx
       .insert(jobs)
@@ -209,9 +226,8 @@ export function newJob(member: Member, job: Job, label: string, taken: readonly 
     if (!row) throw new Error('the job was not stored');
     const head = await addRevision(tx, member, row.id, 1, label, job);
     if (taken.length > 0)
-      await tx
-        .insert(readings)
-        .values(taken.map(({ by, ...rest }) => ({ ...rest, takenBy: by, shopId: member.shopId, jobId: row.id })));
+      await tx.insert(records).values(taken.map((record) => rowOf(record, member.shopId, row.id, null)));
+    await takeAttachments(tx, member.shopId, attached);
     return head;
   });
 }

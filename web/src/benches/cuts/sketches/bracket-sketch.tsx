@@ -1,5 +1,5 @@
-import type { Feature } from '@splay/core';
-import { FeatureSymbol, symbolOf } from '../../../board/feature-symbol.tsx';
+import { factsOf, type Feature } from '@splay/core';
+import { FeatureSymbol } from '../../../board/feature-symbol.tsx';
 import { lengthsOf, SketchFigure, type SketchOf, steel, W } from './sketch-figure.tsx';
 
 const [TOP, HEIGHT] = [18, 60];
@@ -39,7 +39,7 @@ export function BracketSketch({ operation, figures, job }: SketchOf<'bracket'>) 
       <rect x={12} y={TOP} width={W - 24} height={HEIGHT} {...steel} />
       {change.what === 'move' && Math.abs(was - down) > 0.1 && (
         <g transform={`translate(${W / 2} ${TOP + (was / railDepth) * HEIGHT})`} className="text-pencil" opacity={0.5}>
-          <FeatureSymbol name={symbolOf(feature.kind)} width={20} />
+          <FeatureSymbol name={factsOf(feature.kind).symbol} width={20} />
         </g>
       )}
       {xs.map((x) => (
@@ -48,7 +48,7 @@ export function BracketSketch({ operation, figures, job }: SketchOf<'bracket'>) 
           transform={`translate(${x} ${y})`}
           className={change.what === 'remove' ? 'text-pencil' : 'text-layout'}
         >
-          <FeatureSymbol name={symbolOf(feature.kind)} width={20} />
+          <FeatureSymbol name={factsOf(feature.kind).symbol} width={20} />
           {change.what === 'remove' && <path d="M-9 -9L9 9M9 -9L-9 9" stroke="var(--color-oxide)" strokeWidth={2} />}
         </g>
       ))}

@@ -1,8 +1,8 @@
-import { InputError, JOB_TABLES, type JobTable, writeJobTable } from '@splay/core';
+import { InputError, JOB_TABLES, type JobTable, readingsIn, writeJobTable } from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { download } from '../../../../server/http/problem.ts';
 import { readJob } from '../../../../server/services/jobs.ts';
-import { listReadings } from '../../../../server/services/readings.ts';
+import { listRecords } from '../../../../server/services/records.ts';
 
 /** One table of a job as CSV: `?what=stations&unit=mm`. */
 export const GET = endpoint(async ({ member, job: id, url }) => {
@@ -14,6 +14,6 @@ export const GET = endpoint(async ({ member, job: id, url }) => {
     throw new InputError([
       { code: 'table', path: 'what', message: `The table is one of ${JOB_TABLES.join(', ')}; the unit is mm or in.` },
     ]);
-  const csv = writeJobTable(table, job, await listReadings(member, id), unit);
+  const csv = writeJobTable(table, job, readingsIn(await listRecords(member, id)), unit);
   return download(csv, 'text/csv; charset=utf-8', `${job.name} ${table}`, 'csv');
 });

@@ -1,0 +1,48 @@
+import type { Ref } from './ref.ts';
+
+/** What there is to know of a kind of unit. */
+export interface UnitFacts {
+  readonly name: string;
+  /** Which of its mounts it stays with where the plan moves them apart: the foremost, or those nearest to its axle. */
+  readonly stays: 'foremost' | 'at-axle';
+  /** How grave it is when a mount leaves it: a suspension is not to be pulled apart, a cab mount is re-drilled. */
+  readonly split: 'stop' | 'warn';
+}
+
+/** Every kind of unit. */
+export const UNIT_FACTS = {
+  cab: { name: 'Cab', stays: 'foremost', split: 'warn' },
+  'power-unit': { name: 'Power unit', stays: 'foremost', split: 'warn' },
+  'front-suspension': { name: 'Front suspension', stays: 'at-axle', split: 'stop' },
+  'rear-suspension': { name: 'Rear suspension', stays: 'at-axle', split: 'stop' },
+  tank: { name: 'Tank', stays: 'foremost', split: 'warn' },
+  body: { name: 'Bed or body', stays: 'foremost', split: 'warn' },
+} as const satisfies Readonly<Record<string, UnitFacts>>;
+
+export type UnitKind = keyof typeof UNIT_FACTS;
+export const UNIT_KINDS = Object.keys(UNIT_FACTS) as readonly UnitKind[];
+
+/** Something rigid that rides on the frame by its mounts, and carries what hangs on it: a cab, a suspension, a tank. */
+export interface Unit {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: UnitKind;
+  /** What it is fastened to: features and crossmembers. */
+  readonly mounts: readonly Ref<'feature' | 'crossmember'>[];
+}
+
+/** The unit that stands on a feature or crossmember; undefined where none does. */
+export const unitOf = ({ units }: { readonly units: readonly Unit[] }, mount: string): Unit | undefined =>
+  units.find(({ mounts }) => mounts.some(({ id }) => id === mount));
+
+/** The units with a mount under another unit, or under none (`null`). */
+export const withMount = (
+  units: readonly Unit[],
+  mount: Unit['mounts'][number],
+  unit: string | null,
+): readonly Unit[] =>
+  units.map((each) => {
+    const others = each.mounts.filter(({ id }) => id !== mount.id);
+    if (each.id === unit) return { ...each, mounts: [...others, mount] };
+    return others.length === each.mounts.length ? each : { ...each, mounts: others };
+  });

@@ -1,0 +1,57 @@
+import { type Conflict, evaluatePlan, type PlanResult } from '../plan/index.ts';
+import { readingsIn, type ShopRecord } from '../records/index.ts';
+import type { Reading, Stage } from '../survey/index.ts';
+import { type Gate, gatesOf } from './gates.ts';
+import type { Job } from './job.ts';
+import { type BenchId, benchesDone, nextStep, stageAtHand, worstReading } from './progress.ts';
+
+/** Everything there is to know of a job: what board, tables, sheets and hold points show. */
+export interface JobResult {
+  readonly plan: PlanResult;
+  /** Of the plan, and of everything that rests on it; worst first. */
+  readonly conflicts: readonly Conflict[];
+  readonly gates: readonly Gate[];
+  /** The readings that stand. */
+  readonly readings: readonly Reading[];
+  readonly stage: Stage;
+  readonly worstReading: ReturnType<typeof worstReading>;
+  readonly done: readonly BenchId[];
+  readonly next: ReturnType<typeof nextStep>;
+}
+
+/** What was evaluated last, by the identity of what went in: a drag evaluates only what it changed. */
+const plans = new WeakMap<Job, PlanResult>();
+const results = new WeakMap<PlanResult, { readonly records: readonly ShopRecord[]; readonly result: JobResult }>();
+
+/** What a job's plan makes of its donor; remembered for the job as long as it is the same object. */
+function planOf(job: Job): PlanResult {
+  const known = plans.get(job);
+  if (known) return known;
+  const result = evaluatePlan(job);
+  plans.set(job, result);
+  return result;
+}
+
+/**
+ * Everything about a job with its records. Pure and total for a job that `checkJob` let through; the same object for
+ * the same job and records.
+ */
+export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult {
+  const plan = planOf(job);
+  const known = results.get(plan);
+  if (known?.records === records) return known.result;
+  const readings = readingsIn(records);
+  const gates = gatesOf({ job, plan, readings }, records);
+  const result: JobResult = {
+    plan,
+    conflicts: plan.conflicts,
+    gates,
+    readings,
+    stage: stageAtHand(job, plan, readings),
+    worstReading: worstReading(job, plan, readings),
+    done: benchesDone(job, gates),
+    next: nextStep(job, gates),
+  };
+  results.set(plan, { records, result });
+  return result;
+}

@@ -1,0 +1,163 @@
+import { acceptedText, type PlanResult } from '../plan/index.ts';
+import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
+import type { Reading } from '../survey/index.ts';
+import type { Job } from './job.ts';
+import { type BenchId, type StageCount, stageCount } from './progress.ts';
+
+/** What a check of a hold point found. */
+interface Found {
+  readonly name: string;
+  readonly passed: boolean;
+  /** What is still missing, or what proves it, with the number. */
+  readonly detail: string;
+  /** The bench that settles it. */
+  readonly bench: BenchId;
+}
+
+/** Who let the work pass a check that was open, when, and why. */
+export interface SignOff extends Pick<GateSignedBody, 'reason'> {
+  readonly by: string;
+  readonly taken: string;
+}
+
+/** One thing that a hold point asks for. */
+export interface GateCheck extends Found {
+  readonly id: string;
+  /** Whether the shop may go on with it open, with a signed reason: never past what stops the plan. */
+  readonly signable: boolean;
+  /** The sign-off that stands for it; null without one, and where it passes by itself. */
+  readonly signed: SignOff | null;
+}
+
+/** A hold point: nothing past it until its checks pass or are signed. Passing it is not an approval. */
+export interface Gate {
+  readonly id: GateId;
+  readonly name: string;
+  readonly checks: readonly GateCheck[];
+}
+
+/** What the checks look at. */
+interface Looked {
+  readonly job: Job;
+  readonly plan: PlanResult;
+  readonly readings: readonly Reading[];
+}
+
+interface CheckDefinition {
+  readonly id: string;
+  readonly signable: boolean;
+  readonly look: (looked: Looked) => Found;
+}
+
+const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
+
+function planned({ plan }: Looked): Found {
+  const done = plan.operations.filter((outcome) => outcome.status === 'done').length;
+  return {
+    name: 'A plan to cut by',
+    passed: done > 0,
+    detail: done > 0 ? counted(done, 'operation', 'operations') : 'no operation yet',
+    bench: 'cuts',
+  };
+}
+
+function unstopped({ plan }: Looked): Found {
+  const stops = plan.conflicts.filter((conflict) => conflict.severity === 'stop');
+  return {
+    name:
+      stops.length === 0
+        ? 'Nothing stops the plan'
+        : `${counted(stops.length, 'thing stops', 'things stop')} this plan`,
+    passed: stops.length === 0,
+    detail: stops[0]?.message ?? 'clear',
+    bench: 'cuts',
+  };
+}
+
+function decided({ plan }: Looked): Found {
+  const warnings = plan.conflicts.filter((conflict) => conflict.severity === 'warn');
+  const accepted = plan.conflicts.flatMap((conflict) => conflict.accepted ?? []);
+  return {
+    name: warnings.length === 0 ? 'Everything decided' : `${counted(warnings.length, 'thing', 'things')} to decide`,
+    passed: warnings.length === 0,
+    detail:
+      warnings[0]?.message ??
+      (accepted.length > 0 ? accepted.map((acceptance) => acceptedText(acceptance)).join('; ') : 'nothing to decide'),
+    bench: 'cuts',
+  };
+}
+
+function readingsFound(name: string, count: StageCount): Found {
+  const passed = count.total > 0 && count.right === count.total;
+  const parts = [
+    ...(count.missing > 0 ? [`${count.missing} of ${count.total} still to take`] : []),
+    ...(count.wrong > 0 ? [`${count.wrong} not right`] : []),
+  ];
+  const detail =
+    count.total === 0 ? 'no control measurements yet' : passed ? `all ${count.total} right` : parts.join(', ');
+  return { name, passed, detail, bench: count.total === 0 ? 'donor' : 'true-up' };
+}
+
+/** The hold points, in order. To add one, name it here. */
+const GATES = {
+  'before-cutting': {
+    name: 'Before cutting',
+    checks: [
+      { id: 'planned', signable: false, look: planned },
+      { id: 'unstopped', signable: false, look: unstopped },
+      { id: 'decided', signable: true, look: decided },
+      {
+        id: 'readings-before-cut',
+        signable: true,
+        look: ({ job, plan, readings }) =>
+          readingsFound('Readings before the cut', stageCount(job, plan, readings, 'before-cut')),
+      },
+    ],
+  },
+  'before-welding-out': {
+    name: 'Before welding out',
+    checks: [
+      {
+        id: 'readings-tacked',
+        signable: true,
+        look: ({ job, plan, readings }) =>
+          readingsFound('Readings after tacking', stageCount(job, plan, readings, 'tacked')),
+      },
+    ],
+  },
+} as const satisfies Readonly<Record<string, { readonly name: string; readonly checks: readonly CheckDefinition[] }>>;
+
+export type GateId = keyof typeof GATES;
+
+/** The hold points of a job and how they stand. */
+export function gatesOf(looked: Looked, records: readonly ShopRecord[]): readonly Gate[] {
+  const signatures = standing(records, 'gate-signed');
+  return (Object.keys(GATES) as GateId[]).map((id) => ({
+    id,
+    name: GATES[id].name,
+    checks: (GATES[id].checks as readonly CheckDefinition[]).map((check): GateCheck => {
+      const found = check.look(looked);
+      const signed =
+        check.signable && !found.passed
+          ? signatures.findLast(({ body }) => body.gate === id && body.checks.includes(check.id))
+          : undefined;
+      return {
+        ...found,
+        id: check.id,
+        signable: check.signable,
+        signed: signed ? { by: signed.by, taken: signed.taken, reason: signed.body.reason } : null,
+      };
+    }),
+  }));
+}
+
+/** Whether a check neither passes nor is signed for. */
+export const isOpen = ({ passed, signed }: GateCheck): boolean => !passed && signed === null;
+
+export const isPassed = (gate: Gate): boolean => !gate.checks.some(isOpen);
+
+/** The checks of a gate that a sign-off would be for; none where something is open that cannot be signed away. */
+export function signableNow({ checks }: Gate): readonly GateCheck[] {
+  const open = checks.filter(isOpen);
+  return open.every(({ signable }) => signable) ? open : [];
+}

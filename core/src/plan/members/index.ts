@@ -1,0 +1,5 @@
+export { braceOutcome, type BraceLine, type BraceOutcome, middleOf } from './brace-outcome.ts';
+export { type LegAnchor, type LegTurn, refittedLeg, type RefittedLeg } from './leg.ts';
+export { memberLumps } from './lumps.ts';
+export { type MemberMeeting } from './meeting.ts';
+export { type MemberCopy, memberOutcome, type MemberOutcome, type Refit } from './member-outcome.ts';

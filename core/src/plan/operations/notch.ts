@@ -1,0 +1,66 @@
+import { length, oneOf } from '../../fields/index.ts';
+import { railAt } from '../../frame/index.ts';
+import { inches } from '../../units/index.ts';
+import type { Context } from '../context.ts';
+import { notchFigures, type Notched } from '../figures/work-figures.ts';
+import { type Common, place, type Place } from '../operation.ts';
+import { frontTop, rearTop } from '../piece.ts';
+import { findSpot, OperationRefused, pieceAt, type PlanState } from '../state.ts';
+import { needsPositive } from './amounts.ts';
+import type { OperationDefinition } from './definition.ts';
+
+export interface Notch extends Common {
+  readonly kind: 'notch';
+  /** Middle of the notch. */
+  readonly at: Place;
+  readonly width: number;
+  readonly depth: number;
+  readonly from: 'below' | 'above';
+  readonly form: 'round' | 'arch';
+  /** Thickness of the plate along the cut edge; 0: none. */
+  readonly plate: number;
+}
+
+/** Takes section away over a short width; the reinforcement is part of the same operation. */
+function carryOut(state: PlanState, operation: Notch, context: Context): PlanState {
+  needsPositive(operation.width, 'The width of the notch');
+  needsPositive(operation.depth, 'The depth of the notch');
+  const at = findSpot(state, operation.at);
+  const piece = pieceAt(state, at);
+  const depth = context.section(railAt(piece.rails.left, at.x).section).depth;
+  if (operation.depth >= depth)
+    throw new OperationRefused('operation/notch-depth', `The notch is as deep as the rail (${context.show(depth)}).`, [
+      'Take a shallower notch, or a step over the axle.',
+    ]);
+  const [from, to] = [at.x - operation.width / 2, at.x + operation.width / 2];
+  if (from < frontTop(piece) || to > rearTop(piece))
+    throw new OperationRefused('operation/notch-over-joint', 'The notch runs over a joint or the end of the rail.', [
+      'Move the notch, or make it narrower.',
+    ]);
+  return { ...state, reworks: [...state.reworks, { operation, source: piece.source, from, to }] };
+}
+
+export const notch: OperationDefinition<Notch, Notched> = {
+  kind: 'notch',
+  name: 'Notch',
+  fields: {
+    at: place(),
+    width: length(),
+    depth: length(),
+    from: oneOf(['below', 'above']),
+    form: oneOf(['round', 'arch']),
+    plate: length(),
+  },
+  room: { ahead: inches(5), behind: inches(5), onOnePiece: true },
+  fresh: ({ at }) => ({
+    at,
+    width: inches(10),
+    depth: inches(2),
+    from: 'below',
+    form: 'arch',
+    plate: inches(1 / 4),
+  }),
+  places: (operation, visit) => ({ ...operation, at: visit(operation.at) }),
+  carryOut,
+  figures: notchFigures,
+};

@@ -1,0 +1,35 @@
+import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
+import type { StateBefore } from './fate.ts';
+import { featureOutcomes } from './feature-outcome.ts';
+import type { Geometry } from './geometry.ts';
+import { type Joint, jointsOf } from './joint.ts';
+import type { Standing } from './measures.ts';
+import { standingOf } from './prepare.ts';
+
+/** The second stage of an evaluation: what became of everything that hangs on the frame, and how the ends meet. */
+export interface Outcomes extends Geometry, Standing {
+  /** The frame ahead of an operation. */
+  readonly before: StateBefore;
+  readonly joints: readonly Joint[];
+  readonly cutEnds: readonly CutEnd[];
+}
+
+/** What became of everything on a frame whose steel went where `geometry` says. */
+export function evaluateOutcomes(geometry: Geometry): Outcomes {
+  const { input, context, prepared, steps, state } = geometry;
+  const { donor: frame, plan } = input;
+  const before: StateBefore = (id) => {
+    const index = steps.findIndex(({ outcome }) => outcome.operation.id === id);
+    return index < 0 ? undefined : (steps[index - 1]?.state ?? prepared.state);
+  };
+  const operations = new Map(plan.operations.map((operation) => [operation.id, operation]));
+  const features = featureOutcomes(state, prepared.view.seats, context, before);
+  const { view, carriers, wanted } = prepared;
+  const looking = { frame, view, donor: prepared.state, carriers, wanted, stays: plan.stays, context };
+  const standing = standingOf(state, features, looking, before);
+  const { joints, cutEnds } = lettered(
+    jointsOf(state, (id) => operations.get(id), standing.members, context),
+    cutEndsOf(state),
+  );
+  return { ...geometry, ...standing, before, joints, cutEnds };
+}

@@ -1,0 +1,122 @@
+import {
+  type Field,
+  type Fields,
+  id,
+  MOST_PROBLEMS,
+  moment,
+  name,
+  optional,
+  record,
+  schemaProblems,
+  variant,
+  whole,
+} from '../fields/index.ts';
+import type { Frame } from '../frame/index.ts';
+import { InputError, type InputProblem } from '../input-error.ts';
+import type { RecordColumn, RecordDefinition } from './definition.ts';
+import { RECORD_DEFINITIONS } from './kinds.ts';
+
+type Definitions = typeof RECORD_DEFINITIONS;
+export type RecordKind = keyof Definitions;
+type BodyOf<K extends RecordKind> = Definitions[K] extends RecordDefinition<infer B> ? B : never;
+
+/**
+ * Something that somebody added while at work: never changed or deleted, only followed by a later one that names the
+ * one it replaces.
+ */
+export type ShopRecord<K extends RecordKind = RecordKind> = {
+  readonly [Kind in K]: {
+    /** Made by the device, so that sending twice stores once. */
+    readonly id: string;
+    readonly kind: Kind;
+    /** Of its kind's body. */
+    readonly version: number;
+    readonly body: BodyOf<Kind>;
+    /** When, as an ISO 8601 moment in UTC, and by whom. */
+    readonly taken: string;
+    readonly by: string;
+    /** Id of the record that it corrects. */
+    readonly replaces?: string;
+  };
+}[K];
+
+export const RECORD_KINDS = Object.keys(RECORD_DEFINITIONS) as readonly RecordKind[];
+
+const definitionOf = (kind: RecordKind) => RECORD_DEFINITIONS[kind] as unknown as RecordDefinition<object>;
+
+/** What a kind of record is called. */
+export const recordName = (kind: RecordKind): string => definitionOf(kind).name;
+
+/** The columns of a kind's CSV table, besides id, taken and by. */
+export const columnsOf = (kind: RecordKind): readonly RecordColumn<Record<string, unknown>>[] =>
+  definitionOf(kind).columns as unknown as readonly RecordColumn<Record<string, unknown>>[];
+
+/** A record of a kind, in the version its body has now. */
+export const newRecord = <K extends RecordKind>(
+  kind: K,
+  body: BodyOf<K>,
+  made: { readonly id: string; readonly taken: string; readonly by: string; readonly replaces?: string },
+): ShopRecord<K> => ({ ...made, kind, version: definitionOf(kind).version, body }) as unknown as ShopRecord<K>;
+
+/** The schema of a record of any kind, or of some. */
+export const recordSchema = (kinds: readonly RecordKind[] = RECORD_KINDS): Field<ShopRecord> =>
+  variant<{ kind: string }, 'kind'>(
+    'kind',
+    Object.fromEntries(
+      kinds.map((kind) => {
+        const { version, fields } = definitionOf(kind);
+        return [
+          kind,
+          {
+            id: id(),
+            version: whole(version, version),
+            body: record(fields as Fields<object>),
+            taken: moment(),
+            by: name(),
+            replaces: optional(id()),
+          },
+        ];
+      }),
+    ) as never,
+  ) as Field<unknown> as Field<ShopRecord>;
+
+/** A record with its body brought up to the present version of its kind; anything else as it is. */
+export function upgradeRecord(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null) return value;
+  const { kind, version, body } = value as Readonly<Record<string, unknown>>;
+  const known = RECORD_KINDS.find((candidate) => candidate === kind);
+  if (!known || typeof version !== 'number' || typeof body !== 'object' || body === null) return value;
+  const { version: present, upgrade = {} } = definitionOf(known);
+  let [at, now] = [version, body as Readonly<Record<string, unknown>>];
+  while (at < present && upgrade[at]) {
+    now = upgrade[at]?.(now) ?? now;
+    at += 1;
+  }
+  return { ...value, version: at, body: now };
+}
+
+/** Why a record cannot be, though its shape is right; null where it can. */
+export const recordProblem = ({ kind, body }: Pick<ShopRecord, 'kind' | 'body'>, donor: Frame): string | null =>
+  definitionOf(kind).problem?.(body, donor) ?? null;
+
+let schema: Field<ShopRecord> | undefined;
+
+/** A record from untrusted data, its body brought up. @throws InputError with the problems found. */
+export function checkRecord(value: unknown): ShopRecord {
+  schema ??= recordSchema();
+  const present = upgradeRecord(value);
+  const problems: InputProblem[] = schemaProblems(schema, present);
+  if (problems.length > 0) throw new InputError(problems.slice(0, MOST_PROBLEMS));
+  return present as ShopRecord;
+}
+
+/** The records of a kind that stand, in their order: without those that a later one replaces. */
+export function standing<K extends RecordKind>(records: readonly ShopRecord[], kind: K): readonly ShopRecord<K>[] {
+  const replaced = new Set(records.flatMap(({ replaces }) => (replaces === undefined ? [] : [replaces])));
+  const stands = records.filter((one) => one.kind === kind && !replaced.has(one.id));
+  return stands as readonly ShopRecord[] as readonly ShopRecord<K>[];
+}
+
+/** Records in order of time; of two taken at the same moment by their ids. */
+export const inOrderOfTime = <R extends Pick<ShopRecord, 'taken' | 'id'>>(records: readonly R[]): readonly R[] =>
+  [...records].sort((a, b) => (a.taken === b.taken ? (a.id < b.id ? -1 : 1) : a.taken < b.taken ? -1 : 1));

@@ -1,0 +1,46 @@
+import { endpoint } from '../../../../server/http/endpoint.ts';
+import { listen } from '../../../../server/live.ts';
+import { listRecords, someRecords } from '../../../../server/services/records.ts';
+
+/** A sign of life this often keeps proxies from closing a quiet stream, ms. */
+const BEAT = 20_000;
+
+/** New records of a job as they are added, as server-sent events: `records` with a list of them. */
+export const GET = endpoint(async ({ member, job, request }) => {
+  // Whoever may not see the job is told so before the stream begins.
+  await listRecords(member, job);
+  const text = new TextEncoder();
+  let stop: () => void = () => undefined;
+  const stream = new ReadableStream({
+    async start(controller) {
+      const send = (line: string) => {
+        try {
+          controller.enqueue(text.encode(line));
+        } catch {
+          stop();
+        }
+      };
+      const beat = setInterval(() => send(': still here\n\n'), BEAT);
+      const unlisten = await listen(job, (ids) => {
+        void (ids.length > 0 ? someRecords(member, job, ids) : listRecords(member, job))
+          .then((records) => send(`event: records\ndata: ${JSON.stringify(records)}\n\n`))
+          .catch(() => stop());
+      });
+      stop = () => {
+        clearInterval(beat);
+        unlisten();
+        try {
+          controller.close();
+        } catch {
+          // Closed already.
+        }
+      };
+      request.signal.addEventListener('abort', () => stop());
+      send('event: open\ndata: {}\n\n');
+    },
+    cancel: () => stop(),
+  });
+  return new Response(stream, {
+    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' },
+  });
+});

@@ -1,0 +1,88 @@
+import { checkRecord, InputError, inOrderOfTime, recordProblem, type ShopRecord } from '@splay/core';
+import { and, eq, inArray } from 'drizzle-orm';
+import type { Transaction } from '../db/database.ts';
+import { jobs, records } from '../db/schema.ts';
+import { type Member, withShop } from '../db/shop.ts';
+import type { AddedRecords, RefusedRecord } from '../../shared/added-records.ts';
+import { tell } from '../live.ts';
+import { mustWrite, NotFound } from './errors.ts';
+import { headOf } from './jobs.ts';
+import { recordOf, rowOf } from './record-rows.ts';
+
+/** The records of a job in order of time. @throws NotFound */
+export const listRecords = (member: Member, id: string): Promise<readonly ShopRecord[]> =>
+  withShop(member.shopId, (tx) => recordsOf(tx, id));
+
+/** Some records of a job; none of those that it does not have. */
+export const someRecords = (member: Member, id: string, ids: readonly string[]): Promise<readonly ShopRecord[]> =>
+  withShop(member.shopId, async (tx) => {
+    const rows = await tx
+      .select()
+      .from(records)
+      .where(and(eq(records.jobId, id), inArray(records.id, [...ids])));
+    return rows.map(recordOf);
+  });
+
+/** @throws NotFound */
+export async function recordsOf(tx: Transaction, id: string): Promise<readonly ShopRecord[]> {
+  const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
+  if (!job) throw new NotFound();
+  return inOrderOfTime((await tx.select().from(records).where(eq(records.jobId, id))).map(recordOf));
+}
+
+const idIn = (sent: unknown): string =>
+  typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id.slice(0, 120) : '';
+
+/** A record as it may be stored, by whoever is signed in, or why it may not. */
+function checked(
+  sent: unknown,
+  member: Member,
+  donor: Parameters<typeof recordProblem>[1],
+): ShopRecord | RefusedRecord {
+  try {
+    const record = { ...checkRecord(sent), by: member.name };
+    const message = recordProblem(record, donor);
+    return message === null ? record : { id: record.id, message };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const [first] = error.problems;
+    return { id: idIn(sent), message: first ? `${first.path} ${first.message}` : error.message };
+  }
+}
+
+const same = (a: ShopRecord | undefined, b: ShopRecord): boolean =>
+  a !== undefined && a.kind === b.kind && JSON.stringify(a.body) === JSON.stringify(b.body);
+
+/**
+ * Adds records, each for itself: one that is refused holds up no other. Those that are there already are left alone,
+ * and one that has another's id is refused. Other devices hear of what was added. @throws NotFound, Forbidden
+ */
+export function addRecords(member: Member, id: string, sent: readonly unknown[]): Promise<AddedRecords> {
+  mustWrite(member);
+  return withShop(member.shopId, async (tx) => {
+    const { job } = await headOf(tx, id);
+    const all = sent.map((record) => checked(record, member, job.donor));
+    const good = all.filter((record) => 'kind' in record);
+    const added =
+      good.length === 0
+        ? []
+        : await tx
+            .insert(records)
+            .values(good.map((record) => rowOf(record, member.shopId, id, member.userId)))
+            .onConflictDoNothing()
+            .returning({ id: records.id });
+    const stored = await recordsOf(tx, id);
+    const byId = new Map(stored.map((record) => [record.id, record]));
+    const taken = good.flatMap((record): RefusedRecord[] =>
+      same(byId.get(record.id), record)
+        ? []
+        : [{ id: record.id, message: 'Another record has this id already: take it again.' }],
+    );
+    await tell(
+      tx,
+      id,
+      added.map((row) => row.id),
+    );
+    return { records: stored, refused: [...all.filter((record) => 'message' in record), ...taken] };
+  });
+}

@@ -1,0 +1,13 @@
+import type { ShopRecord } from '@splay/core';
+
+/** A record that was not stored, and why. */
+export interface RefusedRecord {
+  readonly id: string;
+  readonly message: string;
+}
+
+/** What became of records that were sent: all that the job has now, and those that were refused. */
+export interface AddedRecords {
+  readonly records: readonly ShopRecord[];
+  readonly refused: readonly RefusedRecord[];
+}
