@@ -11,6 +11,6 @@ export const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   'signed-out': 'not saved: signed out. Sign in again in another window',
 };
 
-/** How many readings are still on this device only; nothing where all are sent. */
+/** How many records are still on this device only; nothing where all are sent. */
 export const waitingWords = (count: number): string =>
-  count === 0 ? '' : `${count} ${count === 1 ? 'reading' : 'readings'} waiting to be sent`;
+  count === 0 ? '' : `${count} ${count === 1 ? 'record' : 'records'} waiting to be sent`;
