@@ -1,6 +1,9 @@
 import js from '@eslint/js';
 import astro from 'eslint-plugin-astro';
 import boundaries from 'eslint-plugin-boundaries';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import { importX } from 'eslint-plugin-import-x';
+import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -32,6 +35,7 @@ const elements = [
   element('web-board', 'web/src/board'),
   element('web-ui', 'web/src/ui'),
   element('web-client', 'web/src/client'),
+  element('web-workers', 'web/src/workers'),
   element('web-shared', 'web/src/shared'),
   element('web-server', 'web/src/server'),
   element('web-pages', 'web/src/{pages,layouts}'),
@@ -49,15 +53,25 @@ const policies = [
   allow('core-root', allCore),
   allow('core-outside', [...allCore, 'core-outside']),
   allow('web-shared', [...allCore, 'web-shared']),
-  allow('web-client', [...allCore, 'web-shared', 'web-client']),
-  allow('web-ui', [...allCore, 'web-shared', 'web-ui']),
+  allow('web-workers', [...allCore, 'web-workers']),
+  allow('web-client', [...allCore, 'web-shared', 'web-workers', 'web-client']),
+  allow('web-ui', [...allCore, 'web-shared', 'web-client', 'web-ui']),
   allow('web-board', [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board']),
   allow('web-bench', [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board']),
   {
     from: { element: { type: 'web-bench' } },
     allow: { to: { element: { type: 'web-bench', captured: { bench: '{{ from.element.captured.bench }}' } } } },
   },
-  allow('web-workbench', [...allCore, 'web-shared', 'web-ui', 'web-client', 'web-board', 'web-bench', 'web-workbench']),
+  allow('web-workbench', [
+    ...allCore,
+    'web-shared',
+    'web-ui',
+    'web-client',
+    'web-board',
+    'web-bench',
+    'web-workers',
+    'web-workbench',
+  ]),
   allow('web-server', [...allCore, 'web-shared', 'web-server']),
   allow('web-pages', [
     ...allCore,
@@ -108,6 +122,34 @@ export default tseslint.config(
           ],
         },
       ],
+    },
+  },
+  // No file needs, by way of others, itself. What only types need may go round.
+  {
+    files: ['core/**/*.ts', 'web/src/**/*.{ts,tsx}'],
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/resolver-next': [createTypeScriptImportResolver()],
+    },
+    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
+  },
+  // What core gives others says what it takes: each parameter by name, with its unit, frame and range where it has them.
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.bench.ts'],
+    plugins: { jsdoc },
+    settings: { jsdoc: { mode: 'typescript' } },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        { publicOnly: true, require: { FunctionDeclaration: true, ArrowFunctionExpression: true } },
+      ],
+      'jsdoc/require-description': ['error', { contexts: ['FunctionDeclaration', 'ArrowFunctionExpression'] }],
+      'jsdoc/require-param': ['error', { checkDestructured: false, checkDestructuredRoots: true }],
+      'jsdoc/require-param-description': 'error',
+      'jsdoc/check-param-names': ['error', { checkDestructured: false }],
+      'jsdoc/no-types': 'error',
     },
   },
   {

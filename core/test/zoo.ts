@@ -203,8 +203,8 @@ export const ZOO: readonly Animal[] = [
     ],
     braces: [
       {
-        id: 'diagonal',
-        name: 'Diagonal',
+        id: 'strut',
+        name: 'Strut',
         from: { rail: 'left', x: 1000, down: 20 },
         to: { rail: 'upper/left', x: 2200, down: 24 },
         section: 'upper-tube',
@@ -322,6 +322,7 @@ export const jobOf = (animal: Animal, ...operations: readonly Bare[]): Job => ({
     behind: 500,
     outsideWidth: 800,
     tyreRadius: 300,
+    cab: null,
     section: channel,
   }),
   ...planned(animal, ...operations),

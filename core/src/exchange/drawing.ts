@@ -1,4 +1,4 @@
-import { sectionLookup } from '../frame/index.ts';
+import { sectionLookup, type Vec3 } from '../frame/index.ts';
 import {
   type DrawnPoint,
   emptyPlan,
@@ -8,8 +8,10 @@ import {
   planOutline,
   type PlanInput,
   type PlanResult,
+  ribbon,
   sideOutline,
 } from '../plan/index.ts';
+import { widthOf } from '../sections/index.ts';
 
 export const DRAWING_LAYERS = [
   'DONOR',
@@ -17,6 +19,7 @@ export const DRAWING_LAYERS = [
   'NEW',
   'CUT_AWAY',
   'CROSSMEMBERS',
+  'MEMBERS',
   'FEATURES',
   'AXLES',
   'CUTS',
@@ -79,6 +82,17 @@ export function drawingOf(job: PlanInput, view: DrawingView, result: PlanResult 
       },
     ];
   });
+  const drawn = (points: readonly Vec3[], of: string): Shape => {
+    const { depth } = section(of);
+    const outline = ribbon(points, view === 'side' ? depth : widthOf(section(of)), view);
+    return { kind: 'outline', layer: 'MEMBERS', points: view === 'side' ? outline : turned(outline) };
+  };
+  const members = [
+    ...result.members.flatMap(({ member, copies }) =>
+      copies.flatMap(({ built }) => built.map(({ points }) => drawn(points, member.section))),
+    ),
+    ...result.braces.flatMap(({ brace, built }) => (built ? [drawn([built.from, built.to], brace.section)] : [])),
+  ];
   const features = result.features.flatMap(({ feature, places }): Shape[] =>
     (view === 'side' ? (['left'] as const) : (['left', 'right'] as const)).flatMap((side): Shape[] => {
       const at = places[side]?.built ?? (view === 'side' ? places.right?.built : null);
@@ -112,6 +126,7 @@ export function drawingOf(job: PlanInput, view: DrawingView, result: PlanResult 
     ...steel(result.removed, () => 'CUT_AWAY'),
     ...steel(result.pieces, (piece) => (piece.source === 'donor' ? 'BUILT' : 'NEW')),
     ...crossmembers,
+    ...members,
     ...features,
     ...axles,
     ...marks,

@@ -7,6 +7,7 @@ const COLOURS: Readonly<Record<DrawingLayer, number>> = {
   NEW: Colors.Blue,
   CUT_AWAY: Colors.Red,
   CROSSMEMBERS: 9,
+  MEMBERS: 9,
   FEATURES: Colors.White,
   AXLES: 8,
   CUTS: Colors.Red,

@@ -6,6 +6,7 @@ const INK: Readonly<Record<DrawingLayer, string>> = {
   NEW: 'fill="#dbe5f2" stroke="#1f4e90"',
   CUT_AWAY: 'fill="none" stroke="#9c3b26" stroke-dasharray="24 8"',
   CROSSMEMBERS: 'fill="none" stroke="#6a6252"',
+  MEMBERS: 'fill="none" stroke="#6a6252"',
   FEATURES: 'fill="none" stroke="#35322b"',
   AXLES: 'fill="none" stroke="#6a6252" stroke-dasharray="6 10"',
   CUTS: 'fill="none" stroke="#9c3b26"',

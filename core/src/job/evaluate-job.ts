@@ -3,7 +3,8 @@ import { readingsIn, type ShopRecord } from '../records/index.ts';
 import type { Reading, Stage } from '../survey/index.ts';
 import { type Gate, gatesOf } from './gates.ts';
 import type { Job } from './job.ts';
-import { type BenchId, benchesDone, nextStep, stageAtHand, worstReading } from './progress.ts';
+import type { BenchId } from './benches.ts';
+import { benchesDone, nextStep, stageAtHand, worstReading } from './progress.ts';
 
 /** Everything there is to know of a job: what board, tables, sheets and hold points show. */
 export interface JobResult {

@@ -2,7 +2,8 @@ import { acceptedText, type PlanResult } from '../plan/index.ts';
 import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
 import type { Reading } from '../survey/index.ts';
 import type { Job } from './job.ts';
-import { type BenchId, type StageCount, stageCount } from './progress.ts';
+import type { BenchId } from './benches.ts';
+import { type StageCount, stageCount } from './stage-count.ts';
 
 /** What a check of a hold point found. */
 interface Found {

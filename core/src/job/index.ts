@@ -1,11 +1,12 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
 export { evaluateJob, type JobResult } from './evaluate-job.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
-export { type BenchId, BENCH_IDS, type StageCount, stageCount } from './progress.ts';
+export { type BenchId, BENCH_IDS } from './benches.ts';
+export { type StageCount, stageCount } from './stage-count.ts';
 export { type Caution, cautionsOf, lastRead } from './cautions.ts';
 export { type Ask, measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
-export { type FirstMeasures, newJob } from './new-job.ts';
+export { type FirstCab, type FirstMeasures, newJob } from './new-job.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
 export { checkJob, parseJobFile } from './parse-job.ts';
 export {

@@ -1,7 +1,7 @@
 import type { Body } from '../body/index.ts';
 import type { Frame } from '../frame/index.ts';
 import type { Plan, PlanInput } from '../plan/index.ts';
-import type { BenchId } from './progress.ts';
+import type { BenchId } from './benches.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { Attachment, ShopRecord } from '../records/index.ts';
 import type { LengthFormat } from '../units/index.ts';

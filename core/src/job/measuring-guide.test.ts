@@ -74,6 +74,7 @@ it('does not take for measured what is only assumed', () => {
 
 it('begins a new job with what was typed, and nothing else counts as measured', () => {
   const fresh = newJob({
+    cab: null,
     name: 'New',
     donor: 'Donor',
     display: { unit: 'in', division: 16 },

@@ -1,9 +1,11 @@
 import {
   datumStation,
+  factsOf,
   type Feature,
   type FeatureKind,
   type Frame,
   kindsThat,
+  type Origin,
   type Rail,
   railOf,
   SIDES,
@@ -35,6 +37,7 @@ export function measuringGuide(job: Job): Ask[] {
   const datum = datumStation(donor);
   const at = (x: number) => lengthText(x - datum, display, true);
   const of = (...kinds: readonly FeatureKind[]) => donor.features.filter(({ kind }) => kinds.includes(kind));
+  const cabBack = donor.points.find(({ kind }) => kind === 'cab-back');
   return [
     datumAsk(donor),
     {
@@ -66,7 +69,7 @@ export function measuringGuide(job: Job): Ask[] {
       what: 'Crossmembers: middle, length, depth, how fixed',
       where: donor.crossmembers.length > 0 ? `${donor.crossmembers.length} entered` : 'every one, front to rear',
       answers: 'where a cut is clear, and what holds the rails apart',
-      state: donor.crossmembers.length > 1 ? 'there' : 'missing',
+      state: stateOf(donor.crossmembers, 2),
       part: 'crossmembers',
     },
     suspensionAsk(of(...kindsThat(({ suspension }) => suspension ?? false)), donor, at),
@@ -78,22 +81,27 @@ export function measuringGuide(job: Job): Ask[] {
       at,
       'what the body can sit on, and what must move',
     ),
+    unitsAsk(donor),
     presence('tank', 'Tank straps', of('tank-strap'), at, 'which cuts come near fuel'),
     {
       id: 'lines',
       what: 'Lines, harness, cables, pipes: from, to, slack',
       where: donor.lines.length > 0 ? `${donor.lines.length} entered` : 'follow each along the rail, clip by clip',
       answers: 'which get too short or too long',
-      state: donor.lines.length > 0 ? 'there' : 'missing',
+      state: stateOf(donor.lines, 1),
       part: 'lines',
     },
     driveLineAsk(donor),
     {
       id: 'cab-back',
       what: 'Back of the cab',
-      where: donor.points.some(({ kind }) => kind === 'cab-back') ? 'entered' : 'plumb down to the rail',
+      where: cabBack
+        ? cabBack.origin === 'assumed'
+          ? onlyAssumed(['cab back'])
+          : 'entered'
+        : 'plumb down to the rail',
       answers: 'cab to axle, and how much of it is usable',
-      state: donor.points.some(({ kind }) => kind === 'cab-back') ? 'there' : 'missing',
+      state: stateOf(cabBack ? [cabBack] : [], 1),
       part: 'lines',
     },
     controlsAsk(donor, at),
@@ -150,17 +158,19 @@ function longestStretch(donor: Frame): { readonly from: number; readonly to: num
 }
 
 function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: number) => string): Ask {
-  const fewest = Math.min(...SIDES.map((side) => railOf(donor.rails, side).length));
+  const measured = (side: 'left' | 'right') => railOf(donor.rails, side).filter(({ origin }) => origin !== 'assumed');
+  const fewest = Math.min(...SIDES.map((side) => measured(side).length));
+  const assumed = Math.max(...SIDES.map((side) => railOf(donor.rails, side).length - measured(side).length));
   const { from, to } = longestStretch(donor);
   const long = to - from > LONG_STRETCH;
   return {
     id: 'stations',
     what: 'Stations: half-width and height where the rail bends, tapers or changes',
     where: long
-      ? `nothing between ${at(from)} and ${at(to)} from the datum hole: measure at ${at((from + to) / 2)}`
-      : `${fewest} a side, none more than ${show(to - from)} from the next`,
+      ? `${assumed > 0 ? `${assumed} only assumed; ` : ''}nothing between ${at(from)} and ${at(to)} from the datum hole: measure at ${at((from + to) / 2)}`
+      : `${fewest} measured a side${assumed > 0 ? `, ${assumed} only assumed` : ''}, none more than ${show(to - from)} from the next`,
     answers: 'whether two ends meet after a cut',
-    state: fewest < 4 ? 'missing' : long ? 'partly' : 'there',
+    state: fewest < 4 ? 'missing' : long || assumed > 0 ? 'partly' : 'there',
     part: 'stations',
   };
 }
@@ -181,6 +191,13 @@ function axlesAsk(donor: Frame): Ask {
     state: assumed.length > 0 ? 'missing' : unrated.length > 0 ? 'partly' : 'there',
     part: 'frame',
   };
+}
+
+/** How far a list is there: measured enough, some of it only assumed, or missing. */
+function stateOf(things: readonly { readonly origin?: Origin }[], enough: number): Ask['state'] {
+  const measured = things.filter(({ origin }) => origin !== 'assumed').length;
+  if (measured < enough) return things.length > measured ? 'partly' : 'missing';
+  return measured < things.length ? 'partly' : 'there';
 }
 
 /** Names of what has only been assumed to be where it stands. */
@@ -228,6 +245,32 @@ function presence(
     where: !first ? 'not entered yet' : assumed.length > 0 ? onlyAssumed(assumed) : entered,
     answers,
     state: !first ? 'missing' : assumed.length > 0 ? 'partly' : 'there',
+    part: 'features',
+  };
+}
+
+/** What stands on what: without it a cut between two mounts goes unseen. */
+function unitsAsk(donor: Frame): Ask {
+  // Mounts of a body may be left over from one that is gone.
+  const standsOn = ({ kind }: Feature) => factsOf(kind).unit !== undefined && factsOf(kind).unit !== 'body';
+  const loose = donor.features.filter((feature) => standsOn(feature) && !unitOf(donor, feature.id));
+  const bare = donor.units.filter(({ mounts }) => mounts.length === 0);
+  return {
+    id: 'units',
+    what: 'What stands on which mounts: cab, engine, springs, tank, body',
+    where:
+      donor.units.length === 0
+        ? 'put the mounts of each under it'
+        : bare.length > 0
+          ? `stands on nothing yet: ${bare.map(({ name }) => name).join(', ')}`
+          : loose.length > 0
+            ? `under no unit: ${loose
+                .map(({ name }) => name)
+                .slice(0, 3)
+                .join(', ')}`
+            : `${donor.units.length} units on their mounts`,
+    answers: 'which mounts a cut leaves behind, and by how much',
+    state: donor.units.length === 0 ? 'missing' : bare.length + loose.length > 0 ? 'partly' : 'there',
     part: 'features',
   };
 }

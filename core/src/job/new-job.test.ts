@@ -14,6 +14,7 @@ const first: FirstMeasures = {
   behind: inches(44),
   outsideWidth: inches(34),
   tyreRadius: inches(15),
+  cab: null,
   section: STOCK_SECTIONS.at(-1)!.section,
 };
 

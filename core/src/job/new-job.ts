@@ -1,6 +1,6 @@
-import type { Axle, Frame } from '../frame/index.ts';
+import type { Axle, Feature, Frame, Station } from '../frame/index.ts';
 import { STOCK_MATERIALS } from '../materials/index.ts';
-import { emptyPlan, newHole } from '../plan/index.ts';
+import { emptyPlan, newBracket, newHole } from '../plan/index.ts';
 import type { Section } from '../sections/index.ts';
 import { inches, type LengthFormat } from '../units/index.ts';
 import type { Job } from './job.ts';
@@ -18,6 +18,16 @@ export interface FirstMeasures {
   readonly outsideWidth: number;
   readonly tyreRadius: number;
   readonly section: Section;
+  /** The cab: its back and its foremost and rearmost mounts behind the front axle, mm; null where there is none. */
+  readonly cab: FirstCab | null;
+}
+
+/** Where a cab stands, mm behind the front axle. */
+export interface FirstCab {
+  readonly back: number;
+  readonly mounts: readonly [front: number, rear: number];
+  /** Whether that was only taken over from the form, and not measured. */
+  readonly assumed: boolean;
 }
 
 /** How far under the rails wheel centres are taken to be until they are measured, mm. */
@@ -26,8 +36,17 @@ const AXLE_BELOW = inches(3);
 const DATUM_SHARE = 0.2;
 
 /** A straight, level frame of the first measures, both rails alike: what the survey begins from. */
-function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, section }: FirstMeasures): Frame {
-  const station = (x: number) => ({ x, halfWidth: outsideWidth / 2, top: 0, section: 'rail' });
+function newFrame(first: FirstMeasures): Frame {
+  const { donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, section } = first;
+  // Straight and level until the rails are surveyed.
+  const station = (x: number): Station => ({
+    x,
+    halfWidth: outsideWidth / 2,
+    top: 0,
+    section: 'rail',
+    origin: 'assumed',
+  });
+  const cab = cabOf(first);
   const axle = (id: 'front' | 'rear', x: number): Axle => ({
     id,
     name: `${id === 'front' ? 'Front' : 'Rear'} axle`,
@@ -54,14 +73,43 @@ function newFrame({ donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, s
         down: section.depth / 2,
         origin: 'assumed',
       },
+      ...cab.mounts,
     ],
     datum: 'datum',
-    units: [],
+    units: cab.units,
     axles: [axle('front', 0), axle('rear', wheelbase)],
-    points: [],
+    points: cab.points,
     lines: [],
     controlPoints: [],
     controlMeasurements: [],
+  };
+}
+
+/** How far over the rails the back of a cab is taken to be measured, mm. */
+const CAB_BACK_OVER = inches(12);
+
+/** The mounts, the unit and the back of a cab. */
+function cabOf({ cab, section }: FirstMeasures): {
+  readonly mounts: readonly Feature[];
+  readonly units: Frame['units'];
+  readonly points: Frame['points'];
+} {
+  if (!cab) return { mounts: [], units: [], points: [] };
+  const origin = cab.assumed ? { origin: 'assumed' as const } : {};
+  const mounts = cab.mounts.map((x, index): Feature => ({
+    ...newBracket(`cab-mount-${index + 1}`, x),
+    id: `cab-mount-${index + 1}`,
+    name: `Cab mount ${index + 1}`,
+    kind: 'cab-mount',
+    down: section.depth / 2,
+    ...origin,
+  }));
+  return {
+    mounts,
+    units: [{ id: 'cab', name: 'Cab', kind: 'cab', mounts: mounts.map(({ id }) => ({ kind: 'feature', id })) }],
+    points: [
+      { id: 'cab-back', name: 'Cab back', kind: 'cab-back', x: cab.back, y: 0, z: CAB_BACK_OVER, mass: 0, ...origin },
+    ],
   };
 }
 

@@ -1,27 +1,9 @@
 import type { PlanResult } from '../plan/index.ts';
 import { judgedReadings, type Reading, type Stage, STAGES } from '../survey/index.ts';
+import { BENCH_IDS, type BenchId } from './benches.ts';
 import { type Gate, isOpen, isPassed } from './gates.ts';
 import type { Job } from './job.ts';
-
-/** The steps of the work that have a bench, in order. */
-export const BENCH_IDS = ['donor', 'cuts', 'marks', 'true-up'] as const;
-export type BenchId = (typeof BENCH_IDS)[number];
-
-/** How the readings of a stage stand. */
-export interface StageCount {
-  readonly right: number;
-  readonly wrong: number;
-  readonly missing: number;
-  readonly total: number;
-}
-
-/** How many of a job's control measurements were read at a stage, and how many of those are right. */
-export function stageCount(job: Job, plan: PlanResult, readings: readonly Reading[], stage: Stage): StageCount {
-  const judged = judgedReadings(plan.controls, readings, stage, job.rules, job.display);
-  const right = judged.filter(({ verdict }) => verdict === 'right').length;
-  const total = plan.controls.length;
-  return { right, missing: total - judged.length, wrong: judged.length - right, total };
-}
+import { stageCount } from './stage-count.ts';
 
 /** The stage a shop is at: the last one begun, or the next where all its readings are right. */
 export function stageAtHand(job: Job, plan: PlanResult, readings: readonly Reading[]): Stage {

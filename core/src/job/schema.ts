@@ -6,7 +6,7 @@ import { attachmentSchema, recordSchema } from '../records/index.ts';
 import { PROFILES, type ProfileId, type Rulebook, type RuleId, RULES } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
-import { BENCH_IDS } from './progress.ts';
+import { BENCH_IDS } from './benches.ts';
 import { MOST_VARIANTS } from './variants.ts';
 
 const changes = () =>

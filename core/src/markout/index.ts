@@ -17,6 +17,7 @@ export {
   type KerfSide,
   type MarkDistances,
   type MarkSheet,
+  type MemberMark,
   type NewPiece,
   type ReworkMark,
   type SheetNote,

@@ -3,6 +3,7 @@ import { ruleValue } from '../rules/index.ts';
 import { crossChecks, cutLines } from './cut-lines.ts';
 import type { MarkSheet, SheetNote } from './marks.ts';
 import { measurerOf } from './measure.ts';
+import { memberMarks } from './member-marks.ts';
 import { newPiecesOf } from './new-pieces.ts';
 import { bracketMarks, crossmemberMarks, reworkMarks } from './work-marks.ts';
 
@@ -31,6 +32,7 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
     lines,
     brackets: bracketMarks(result, measurer),
     crossmembers: crossmemberMarks(result, measurer),
+    members: memberMarks(result),
     reworks: reworkMarks(result, measurer),
     checks: crossChecks(lines, measurer),
     newPieces: newPiecesOf(result, operations, measurer.depthOf, ruleValue(rules, 'cut/kerf')),

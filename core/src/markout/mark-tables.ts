@@ -201,6 +201,21 @@ function reworksTable(sheet: MarkSheet): SheetTable {
   };
 }
 
+function membersTable(sheet: MarkSheet): SheetTable {
+  const orNone = (mm: number | null): SheetCell => (mm === null ? '–' : { mm });
+  return {
+    id: 'members',
+    caption: 'Members and braces',
+    measured: 'Along the middle of each from its own front end; wedges by its width, both faces alike',
+    columns: [words('', 3.4), words('Which', 1), bold('From its front end'), bold('Length'), figure('Wedge, sideways')],
+    rows: sheet.members.map((mark) => ({
+      mark: mark.name,
+      lettered: false,
+      cells: [mark.what, mark.side ?? '–', orNone(mark.from), orNone(mark.length), orNone(mark.wedge)],
+    })),
+  };
+}
+
 /** How an end of new rail is cut, in words. */
 export function endWords({ side, plan }: RailEndAngle): string {
   const parts = [
@@ -262,6 +277,7 @@ export function markTables(sheet: MarkSheet): SheetTable[] {
     ...SIDES.map((side) => linesTable(sheet, side)),
     ...SIDES.map((side) => bracketsTable(sheet, side)),
     crossmembersTable(sheet),
+    membersTable(sheet),
     reworksTable(sheet),
     newRailTable(sheet),
     checksTable(sheet),

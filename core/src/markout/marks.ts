@@ -65,6 +65,20 @@ export interface CrossmemberMark {
   readonly depth: number;
 }
 
+/** Work on a member beside the rails, or on a brace; distances along its own centre line. */
+export interface MemberMark {
+  readonly name: string;
+  /** Which of a pair; null for one alone. */
+  readonly side: Side | null;
+  readonly what: string;
+  /** From its own front end, mm; null where it is not about a place. */
+  readonly from: number | null;
+  /** What it is cut to, comes out or goes in, mm; null where it is not about a length. */
+  readonly length: number | null;
+  /** Width of the wedge that turns its end sideways, both faces alike, mm; null where it is not turned. */
+  readonly wedge: number | null;
+}
+
 /** A notch or a boxing plate: where it begins and ends along the edge it is cut from, or along the top edge. */
 export interface ReworkMark {
   readonly operation: Operation;
@@ -117,6 +131,7 @@ export interface MarkSheet {
   readonly lines: readonly CutLine[];
   readonly brackets: readonly BracketMark[];
   readonly crossmembers: readonly CrossmemberMark[];
+  readonly members: readonly MemberMark[];
   readonly reworks: readonly ReworkMark[];
   readonly checks: readonly CrossCheck[];
   readonly newPieces: readonly NewPiece[];

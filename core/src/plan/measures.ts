@@ -82,7 +82,7 @@ export function measuresOf(standing: Standing, context: Context): Measures {
   );
   const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
   const widths = outsideWidths(runsOf(pieces));
-  const low = undersides(pieces, standing.crossmembers, context);
+  const low = undersides(pieces, standing.crossmembers, standing.members, context);
   const ofRails = low.filter(({ ofRail }) => ofRail).flatMap(({ from, to }) => [from.x, to.x]);
   const [frontX, rearX] = [Math.min(...ofRails), Math.max(...ofRails)];
   const wheels = wheelsUnder(standing.axles);

@@ -1,5 +1,6 @@
 import { type Axle, SIDES } from '../frame/index.ts';
 import type { Context } from './context.ts';
+import type { MemberOutcome } from './members/index.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import { sideOutline } from './outline.ts';
 import type { Piece } from './piece.ts';
@@ -18,10 +19,11 @@ export interface UndersideLine {
   readonly ofRail: boolean;
 }
 
-/** The outlines of the rails in side view, leaning ends and all, and the lower edges of crossmembers. */
+/** The outlines of the rails in side view, leaning ends and all, and the lower edges of crossmembers and members. */
 export function undersides(
   pieces: readonly Piece[],
   crossmembers: readonly CrossmemberOutcome[],
+  members: readonly MemberOutcome[],
   context: Context,
 ): UndersideLine[] {
   const lines: UndersideLine[] = [];
@@ -39,6 +41,16 @@ export function undersides(
       const end = (sign: 1 | -1) => ({ x: built.x + (sign * crossmember.length) / 2, z });
       lines.push({ from: end(-1), to: end(1), what: crossmember.name, ofRail: false });
     }
+  for (const { member, copies } of members) {
+    const half = context.section(member.section).depth / 2;
+    for (const { built } of copies)
+      for (const { points } of built)
+        points.slice(1).forEach((to, index) => {
+          const from = points[index] as Spot;
+          const down = ({ x, z }: Spot): Spot => ({ x, z: z - half });
+          lines.push({ from: down(from), to: down(to), what: member.name, ofRail: false });
+        });
+  }
   return lines;
 }
 

@@ -41,6 +41,7 @@ const job = (): Job => ({
     behind: 500,
     outsideWidth: 800,
     tyreRadius: 300,
+    cab: null,
     section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 },
   }),
   ...inputOf(plainFrame(), { kind: 'lengthen', at: at(2000), length: 100 }),

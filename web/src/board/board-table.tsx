@@ -127,6 +127,51 @@ export function BoardTable({ job, result, section, selected, onSelect }: BoardTa
           />
         ))}
       </CaptionedTable>
+      {result.members.length > 0 && (
+        <CaptionedTable caption="Members" columns={['Member', 'length', 'built', 'what becomes of it']}>
+          {result.members.flatMap(({ member, fate, copies }) =>
+            copies.map((copy) => (
+              <Row
+                key={copy.rail}
+                head={copies.length > 1 ? `${member.name}, ${copy.side}` : member.name}
+                chosen={selected === member.id}
+                onPick={() => onSelect(member.id)}
+                cells={[length(copy.lengthBefore), length(copy.lengthAfter), fate.replaceAll('-', ' ')]}
+              />
+            )),
+          )}
+        </CaptionedTable>
+      )}
+      {result.braces.length > 0 && (
+        <CaptionedTable caption="Braces" columns={['Brace', 'length', 'built', 'what becomes of it']}>
+          {result.braces.map(({ brace, donor: was, built, reason }) => (
+            <Row
+              key={brace.id}
+              head={brace.name}
+              chosen={selected === brace.id}
+              onPick={() => onSelect(brace.id)}
+              cells={[length(was.length), length(built?.length), reason]}
+            />
+          ))}
+        </CaptionedTable>
+      )}
+      {result.units.length > 0 && (
+        <CaptionedTable caption="Units" columns={['Unit', 'stays with', 'mounts that left it']}>
+          {result.units.map(({ unit, staysWith, mounts }) => (
+            <Row
+              key={unit.id}
+              head={unit.name}
+              cells={[
+                mounts.find(({ ref }) => ref.id === staysWith?.id)?.name ?? '–',
+                mounts
+                  .filter(({ off }) => off && Math.hypot(off.x, off.z) > 1)
+                  .map(({ name }) => name)
+                  .join(', ') || 'none',
+              ]}
+            />
+          ))}
+        </CaptionedTable>
+      )}
       <CaptionedTable caption="Features" columns={['Feature', 'donor', 'built', 'what becomes of it']}>
         {result.features.map(({ feature, places, reason }) => {
           const at = places.left ?? places.right;

@@ -9,6 +9,7 @@ import { FeatureLayer } from './feature-layer.tsx';
 import { Ground, membersOf, rearBefore, wheelsOf } from './ground.tsx';
 import { Legend } from './legend.tsx';
 import { MeasurementLine } from './measurement-line.tsx';
+import { MemberLines } from './member-lines.tsx';
 import { MovedThings, movedThings } from './moved-things.tsx';
 import { PlanView, planZero } from './plan-view.tsx';
 import { Sheet } from './sheet.tsx';
@@ -135,6 +136,7 @@ export const Board = memo(function Board({
   const size = { width: view.width, height };
   const cuts = { joints: result.joints, cutEnds: result.cutEnds, view, selected };
   const cutEnds = { top: 40, bottom: planTop + planHeight - 26 };
+  const members = { shown, view, section, selected, onSelect };
   const steel = { job, result, donor, view, section, datum, showBefore, trims, selected };
 
   return (
@@ -180,6 +182,12 @@ export const Board = memo(function Board({
           </Sheet>
           <Sheet {...size}>
             {!showBefore && <CutLines {...cuts} {...cutEnds} />}
+            <g clipPath="url(#clip-side)">
+              <MemberLines {...members} what="side" across={side} />
+            </g>
+            <g clipPath="url(#clip-plan)">
+              <MemberLines {...members} what="plan" across={plan} />
+            </g>
             <SideView {...steel} top={0} height={sideHeight} />
             <PlanView {...steel} top={planTop} height={planHeight} />
             <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />

@@ -29,9 +29,11 @@ export const FeatureMark = memo(function FeatureMark({
   format,
   onSelect,
 }: FeatureMarkProps) {
+  const assumed = feature.origin === 'assumed';
   return (
     <g className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`} onClick={() => onSelect(feature.id)}>
-      <title>{`${feature.name}${side && `, ${side}`}, ${otherUnitText(fromDatum, format)} from the datum hole`}</title>
+      <title>{`${feature.name}${side && `, ${side}`}, ${otherUnitText(fromDatum, format)} from the datum hole${assumed ? ', assumed' : ''}`}</title>
+      {assumed && <circle cx={x} cy={y} r={7} fill="none" stroke="currentColor" strokeDasharray="2 2" />}
       {chosen && <circle cx={x} cy={y} r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
       <FeatureSymbol name={factsOf(feature.kind).symbol} {...{ x, y, width }} />
     </g>

@@ -11,6 +11,8 @@ interface Wheel {
   readonly x: number;
   readonly z: number;
   readonly radius: number;
+  /** Where it stands was not measured yet. */
+  readonly assumed: boolean;
 }
 
 /** A crossmember in both views, mm: its middle and top, its size, and the inside edges of the rails that it reaches. */
@@ -25,6 +27,7 @@ interface Member {
   readonly right: number;
   /** True when it does not fit between its rails any more. */
   readonly misfit: boolean;
+  readonly assumed: boolean;
   readonly chosen: boolean;
 }
 
@@ -54,7 +57,9 @@ export interface GroundProps {
 
 /** The wheels of a frame. */
 export const wheelsOf = ({ axles }: PlanResult): Wheel[] =>
-  axles.flatMap(({ item, built }) => (built ? [{ id: item.id, x: built.x, z: built.z, radius: item.tyreRadius }] : []));
+  axles.flatMap(({ item, built }) =>
+    built ? [{ id: item.id, x: built.x, z: built.z, radius: item.tyreRadius, assumed: item.origin === 'assumed' }] : [],
+  );
 
 /** The rearmost wheel on the donor, when the plan moves it by more than can be drawn over. */
 export function rearBefore(result: PlanResult, donor: PlanResult): GroundProps['rearBefore'] {
@@ -63,7 +68,8 @@ export function rearBefore(result: PlanResult, donor: PlanResult): GroundProps['
   const [was, is] = [of(donor), of(result)];
   if (!was?.built || !is?.built || before.wheelbase === null || after.wheelbase === null) return null;
   if (Math.abs(was.built.x - is.built.x) <= 1) return null;
-  const wheel = { id: was.item.id, x: was.built.x, z: was.built.z, radius: was.item.tyreRadius };
+  const { id, tyreRadius: radius } = was.item;
+  const wheel = { id, x: was.built.x, z: was.built.z, radius, assumed: false };
   return { wheel, wheelbase: before.wheelbase };
 }
 
@@ -74,12 +80,24 @@ export function membersOf(
   chosen: (id: string) => boolean,
 ): readonly Member[] {
   return shown.crossmembers.flatMap(
-    ({ crossmember: { id, name, x, length, depth }, built, piece, wider }): Member[] => {
+    ({ crossmember: { id, name, x, length, depth, origin }, built, piece, wider }): Member[] => {
       const carrier = shown.pieces[piece ?? -1] as Piece | undefined;
       if (!built || !carrier) return [];
       const [left, right] = [insideEdge(carrier, 'left', x, section), insideEdge(carrier, 'right', x, section)];
       return [
-        { id, name, x: built.x, z: built.z, length, depth, left, right, misfit: wider !== 0, chosen: chosen(id) },
+        {
+          id,
+          name,
+          x: built.x,
+          z: built.z,
+          length,
+          depth,
+          left,
+          right,
+          misfit: wider !== 0,
+          assumed: origin === 'assumed',
+          chosen: chosen(id),
+        },
       ];
     },
   );
@@ -139,14 +157,35 @@ function SideGround({
           </text>
         </>
       )}
-      {wheels.map(({ id, x, z, radius }) => (
+      {wheels.map(({ id, x, z, radius, assumed }) => (
         <g key={id} fill="none" stroke="var(--color-graphite)">
-          <circle cx={px(x)} cy={py(z)} r={radius * view.scale} strokeDasharray="2 4" strokeWidth={1.6} />
+          <circle
+            cx={px(x)}
+            cy={py(z)}
+            r={radius * view.scale}
+            strokeDasharray={assumed ? '7 6' : '2 4'}
+            strokeWidth={1.6}
+          />
+          {assumed && (
+            <text
+              x={px(x)}
+              y={py(z) + 4}
+              textAnchor="middle"
+              fontSize={12}
+              className="font-label"
+              fill="var(--color-pencil)"
+              stroke="var(--color-paper)"
+              strokeWidth={4}
+              paintOrder="stroke"
+            >
+              assumed
+            </text>
+          )}
           <path d={`M${px(x)} ${top + 26}V${top + height}`} strokeDasharray="9 3 2 3" strokeWidth={0.8} />
         </g>
       ))}
       {body && <BodyOver {...body} view={view} across={across} />}
-      {members.map(({ id, x, z, length, depth }) => (
+      {members.map(({ id, x, z, length, depth, assumed }) => (
         <rect
           key={id}
           x={px(x - length / 2)}
@@ -156,6 +195,7 @@ function SideGround({
           fill="var(--color-bench)"
           stroke="var(--color-pencil)"
           strokeWidth={0.9}
+          strokeDasharray={assumed ? '4 3' : undefined}
         />
       ))}
       {ghost && <DonorGhost donor={ghost} what="side" {...{ view, across, section }} />}
@@ -188,7 +228,7 @@ function PlanGround({ view, plan: { top, across }, members, ghost, section, onSe
         Plan · left on top
       </text>
       <path d={`M0 ${py(0)}H${view.width}`} stroke="var(--color-rule)" strokeDasharray="12 4 3 4" />
-      {members.map(({ id, name, x, length, left, right, misfit, chosen }) => {
+      {members.map(({ id, name, x, length, left, right, misfit, assumed, chosen }) => {
         const number = /\d+/.exec(name)?.[0];
         return (
           <g
@@ -205,7 +245,7 @@ function PlanGround({ view, plan: { top, across }, members, ghost, section, onSe
               fill="var(--color-sheet)"
               stroke="currentColor"
               strokeWidth={chosen ? 2.2 : 1}
-              strokeDasharray={misfit ? '4 2' : undefined}
+              strokeDasharray={misfit ? '4 2' : assumed ? '4 3' : undefined}
             />
             {number && view.scale > 0.1 && (
               <text

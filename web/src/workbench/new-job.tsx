@@ -15,7 +15,14 @@ const MEASURES = [
   ['tyreRadius', 'Tyre radius, loaded'],
 ] as const;
 
-type Measure = (typeof MEASURES)[number][0];
+/** Where the cab stands; asked for unless there is none. */
+const CAB_MEASURES = [
+  ['cabBack', 'Cab back, behind the front axle'],
+  ['cabFront', 'Foremost cab mount (− ahead of the axle)'],
+  ['cabRear', 'Rearmost cab mount'],
+] as const;
+
+type Measure = (typeof MEASURES)[number][0] | (typeof CAB_MEASURES)[number][0];
 
 /** What a light truck measures about: to be typed over with the tape in the other hand. */
 const ABOUT: Readonly<Record<Measure, number>> = {
@@ -24,7 +31,18 @@ const ABOUT: Readonly<Record<Measure, number>> = {
   ahead: inches(32),
   behind: inches(48),
   tyreRadius: inches(15),
+  cabBack: inches(56),
+  cabFront: inches(-12),
+  cabRear: inches(50),
 };
+
+/** What is not right about where a cab stands, as a sentence; empty where nothing is. */
+const cabProblem = ({ cabFront, cabRear, ahead, wheelbase, behind }: Readonly<Record<Measure, number>>): string =>
+  cabFront >= cabRear
+    ? 'The rearmost cab mount must lie behind the foremost.'
+    : cabFront < -ahead || cabRear > wheelbase + behind
+      ? 'A cab mount is off the frame: check its station and the frame’s ends.'
+      : '';
 
 /** Begins a job with the first measures of a donor. */
 export function NewJob() {
@@ -51,6 +69,8 @@ function NewJobForm() {
   const [unit, setUnit] = useState<LengthUnit>('in');
   const [measures, setMeasures] = useState(ABOUT);
   const [section, setSection] = useState(STOCK_SECTIONS.length - 2);
+  const [hasCab, setHasCab] = useState(true);
+  const [touched, setTouched] = useState<ReadonlySet<Measure>>(new Set());
   const [problem, setProblem] = useState('');
   const [sending, setSending] = useState(false);
   const display = { unit, division: 16 } as const;
@@ -60,12 +80,26 @@ function NewJobForm() {
     const stock = STOCK_SECTIONS[section];
     if (name.trim() === '' || donor.trim() === '' || !stock)
       return setProblem('Name the job and the donor, so that you find them again.');
+    const wrong = hasCab ? cabProblem(measures) : '';
+    if (wrong) return setProblem(wrong);
+    const { cabBack, cabFront, cabRear, ...first } = measures;
+    const cab = hasCab
+      ? {
+          back: cabBack,
+          mounts: [cabFront, cabRear] as const,
+          assumed: CAB_MEASURES.some(([key]) => !touched.has(key)),
+        }
+      : null;
     setSending(true);
-    const job = newJob({ name: name.trim(), donor: donor.trim(), display, ...measures, section: stock.section });
+    const job = newJob({ name: name.trim(), donor: donor.trim(), display, ...first, cab, section: stock.section });
     const answer = await api.importJob(writeJobFile(jobFileOf(job, [])));
     if (answer.ok) return location.assign(`/jobs/${answer.value.id}/donor`);
     setSending(false);
     setProblem(answer.problems[0]?.message ?? answer.detail);
+  };
+  const put = (key: Measure, mm: number) => {
+    setMeasures((old) => ({ ...old, [key]: mm }));
+    setTouched((old) => new Set(old).add(key));
   };
   const text = (label: string, value: string, set: (text: string) => void, example: string) => (
     <label className="block text-sm text-pencil">
@@ -111,10 +145,35 @@ function NewJobForm() {
             check={(mm) =>
               mm > 0 || (mm === 0 && (key === 'ahead' || key === 'behind')) ? null : `${label} must be more than 0.`
             }
-            onChange={(mm) => setMeasures((old) => ({ ...old, [key]: mm }))}
+            onChange={(mm) => put(key, mm)}
           />
         ))}
       </div>
+      <fieldset className="border-t border-rule pt-2">
+        <legend className="sr-only">The cab</legend>
+        <label className="flex min-h-9 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="h-4 w-4"
+            checked={hasCab}
+            onChange={(event) => setHasCab(event.target.checked)}
+          />
+          A cab stands on it: cab to axle and its mounts follow from where
+        </label>
+        {hasCab && (
+          <div className="mt-1 grid gap-3 sm:grid-cols-3">
+            {CAB_MEASURES.map(([key, label]) => (
+              <LengthField
+                key={key}
+                label={label}
+                mm={measures[key]}
+                format={display}
+                onChange={(mm) => put(key, mm)}
+              />
+            ))}
+          </div>
+        )}
+      </fieldset>
       <p className="text-sm text-pencil">
         Enough to draw it, straight and level. The Donor bench asks for the rest: stations, kick-up, taper, what hangs
         on the rails, the datum hole.

@@ -10,10 +10,19 @@ interface PhaseRailProps {
   readonly cuts: number;
   readonly gates: readonly Gate[];
   readonly onBench: (bench: BenchId) => void;
+  readonly onGate: (gate: Gate['id']) => void;
 }
 
 /** The order of work down the left edge, with its hold points as gates. */
-export const PhaseRail = still(function PhaseRail({ jobId, bench, done, cuts, gates, onBench }: PhaseRailProps) {
+export const PhaseRail = still(function PhaseRail({
+  jobId,
+  bench,
+  done,
+  cuts,
+  gates,
+  onBench,
+  onGate,
+}: PhaseRailProps) {
   return (
     <nav
       aria-label="Order of work"
@@ -58,7 +67,7 @@ export const PhaseRail = still(function PhaseRail({ jobId, bench, done, cuts, ga
                   );
                 })}
               </ul>
-              {gate && <GateBar gate={gate} />}
+              {gate && <GateBar gate={gate} onGate={onGate} />}
             </li>
           );
         })}
@@ -70,19 +79,21 @@ export const PhaseRail = still(function PhaseRail({ jobId, bench, done, cuts, ga
   );
 });
 
-function GateBar({ gate }: { readonly gate: Gate }) {
+function GateBar({ gate, onGate }: { readonly gate: Gate; readonly onGate: PhaseRailProps['onGate'] }) {
   const passed = gate.checks.filter((check) => !isOpen(check)).length;
   const open = isPassed(gate);
   return (
     <div className={`mx-4 mt-3 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>
-      <p
-        className={`flex justify-between border-t pt-1 text-sm font-semibold ${open ? 'border-passed' : 'border-oxide'}`}
+      <button
+        type="button"
+        className={`flex w-full justify-between border-t pt-1 text-left text-sm font-semibold hover:underline ${open ? 'border-passed' : 'border-oxide'}`}
+        onClick={() => onGate(gate.id)}
       >
         <span className="heading">{gate.name}</span>
         <span>
           {passed} of {gate.checks.length}
         </span>
-      </p>
+      </button>
     </div>
   );
 }

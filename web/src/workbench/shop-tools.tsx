@@ -1,24 +1,42 @@
-import { type InputProblem } from '@splay/core';
+import { InputError, type InputProblem } from '@splay/core';
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { api } from '../client/api.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
+import { inWorker } from '../workers/in-worker.ts';
+
+/** What is wrong with a job file; nothing where it is right, or where no worker can tell: then the server does. */
+async function fileProblems(text: string): Promise<readonly InputProblem[]> {
+  try {
+    await inWorker('checkJobFile', [text]).done;
+    return [];
+  } catch (error) {
+    return error instanceof InputError ? error.problems : [];
+  }
+}
 
 /** Takes a job file from this device and opens it as a new job, or says what is wrong with it. */
 export function ImportJob() {
   const awake = useAwake();
   const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly InputProblem[]>([]);
+  const refuse = (found: readonly InputProblem[]) => {
+    setProblems(found);
+    if (input.current) input.current.value = '';
+  };
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const answer = await api.importJob(await file.text());
+    const text = await file.text();
+    // What is wrong with a file is found here, in a worker: a large one neither freezes the page nor travels in vain.
+    const wrong = await fileProblems(text);
+    if (wrong.length > 0) return refuse(wrong);
+    const answer = await api.importJob(text);
     if (answer.ok) location.assign(`/jobs/${answer.value.id}`);
     else
-      setProblems(
+      refuse(
         answer.problems.length > 0 ? answer.problems : [{ code: answer.reason, path: '', message: answer.detail }],
       );
-    if (input.current) input.current.value = '';
   };
   return (
     <>

@@ -1,4 +1,4 @@
-import { emptyPlan, evaluateJob, evaluatePlan, type ShopRecord } from '@splay/core';
+import { emptyPlan, evaluateJob, evaluatePlan, type GateId, type ShopRecord } from '@splay/core';
 import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
@@ -15,6 +15,7 @@ import { type BenchId, BENCHES, isBench } from '../shared/phases.ts';
 import { workbenchActions } from './actions.ts';
 import { Dialogs, type OpenDialog } from './dialogs.tsx';
 import { FloorView } from './floor-view.tsx';
+import { GateDialog } from './gate-dialog.tsx';
 import { Header } from './header.tsx';
 import { Ledger } from './ledger.tsx';
 import { PhaseRail } from './phase-rail.tsx';
@@ -90,6 +91,7 @@ export default function Workbench(start: JobStart) {
   }));
   const narrow = useNarrow();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
+  const [gateId, setGateId] = useState<GateId | null>(null);
 
   const shown = useMemo(() => ({ job: state.job, result: evaluatePlan(state.job) }), [state.job]);
   // While a cut is dragged the board keeps up with the hand, and everything else catches up.
@@ -137,6 +139,7 @@ export default function Workbench(start: JobStart) {
     onPickConflict: actions.onPickConflict,
     ...server,
   };
+  const gate = gates.find(({ id }) => id === gateId);
   const panel = <Panel bench={state.bench} {...bench} />;
   if (narrow)
     return (
@@ -158,6 +161,7 @@ export default function Workbench(start: JobStart) {
         cuts={job.plan.operations.length}
         gates={gates}
         onBench={actions.onBench}
+        onGate={setGateId}
       />
       <div className="flex min-w-0 flex-1 flex-col">
         <Header store={store} onDialog={setDialog} onHold={actions.onHold} />
@@ -187,6 +191,7 @@ export default function Workbench(start: JobStart) {
         <Ledger job={job} whole={whole} onBench={actions.onBench} />
       </div>
       {dialogs}
+      {gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />}
     </div>
   );
 }

@@ -17,7 +17,7 @@ import { distance, posed } from '../pose.ts';
 import type { HungMember, PlanState } from '../state.ts';
 import { type LegAnchor, refittedLeg, type RefittedLeg } from './leg.ts';
 import { type MemberMeeting, meetingOf } from './meeting.ts';
-import { type MemberRun, outwardShift, pathLength, placedRun, runOn } from './runs.ts';
+import { distanceAlong, type MemberRun, outwardShift, pathLength, placedRun, runOn } from './runs.ts';
 
 /** A stretch of one copy of a member that is re-fitted between two of its points. */
 export interface Refit extends RefittedLeg {
@@ -38,6 +38,8 @@ export interface MemberCopy {
   }[];
   /** What comes out of it, where it stood on the donor. */
   readonly removed: readonly { readonly points: readonly Vec3[]; readonly operation: string }[];
+  /** Where it is cut through: along its own centre line from its front end, mm, and the piece ahead of the cut. */
+  readonly cuts: readonly { readonly along: number; readonly piece: number; readonly end: 'ahead' | 'behind' }[];
   /** How its cut ends meet; none where it is re-fitted. */
   readonly meetings: readonly MemberMeeting[];
   readonly refit: Refit | null;
@@ -136,9 +138,20 @@ function copyOf(state: PlanState, hung: HungMember, side: Side, context: Context
     const run = piece.source === 'donor' ? runOn(member, side, piece, null) : null;
     return run ? [{ points: run.points.map((point) => memberPlace(point, side)), operation: piece.operation }] : [];
   });
+  const cuts = runs.flatMap((run) => {
+    const [first, last] = [run.points[0] as MemberPoint, run.points.at(-1) as MemberPoint];
+    const index = run.index ?? 0;
+    return [
+      ...(run.cut.front
+        ? [{ along: distanceAlong(member.path, first), piece: index - 1, end: 'behind' as const }]
+        : []),
+      ...(run.cut.rear ? [{ along: distanceAlong(member.path, last), piece: index, end: 'ahead' as const }] : []),
+    ];
+  });
   const common = {
     rail: railIdOf(member.id, side),
     side,
+    cuts,
     donor: member.path.map((point) => memberPlace(point, side)),
     removed,
     parted,

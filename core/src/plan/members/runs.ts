@@ -101,6 +101,11 @@ const lengthBetween = (a: MemberPoint, b: MemberPoint): number =>
 export const pathLength = (path: readonly MemberPoint[]): number =>
   path.slice(1).reduce((sum, point, index) => sum + lengthBetween(path[index] as MemberPoint, point), 0);
 
+/** Length of a path from its front end to one of its points, mm. */
+export function distanceAlong(path: readonly MemberPoint[], to: MemberPoint): number {
+  return pathLength([...path.filter(({ x }) => x < to.x), to]);
+}
+
 /**
  * How far a run goes outward with its piece's rails, mm: with its own side's, against it where it lies on the other
  * side of the middle, and not at all where it crosses.

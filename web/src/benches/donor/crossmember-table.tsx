@@ -4,6 +4,8 @@ import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../.
 import { CrossmemberDetail } from './crossmember-detail.tsx';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from '../../client/fresh-id.ts';
+import { measuredAnew } from './measured-anew.ts';
+import { MemberTables } from './member-tables.tsx';
 
 /** What ties the two rails together: a cut must clear these. */
 export function CrossmemberTable(part: PartProps) {
@@ -41,9 +43,13 @@ export function CrossmemberTable(part: PartProps) {
           fixing: 'riveted',
         })}
         onChange={(rows) =>
-          setRows('Edited crossmembers', 'crossmembers', (frame) => ({ ...frame, crossmembers: rows }))
+          setRows('Edited crossmembers', 'crossmembers', (frame) => ({
+            ...frame,
+            crossmembers: measuredAnew(rows, frame.crossmembers, ['x', 'length', 'depth', 'below']),
+          }))
         }
       />
+      <MemberTables {...part} />
     </>
   );
 }

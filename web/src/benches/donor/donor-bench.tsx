@@ -21,7 +21,10 @@ export type SetDonor = (label: string, next: (frame: Frame) => Frame) => void;
 export type SetRows = (label: string, table: string, next: (frame: Frame) => Frame) => readonly CellProblem[];
 
 /** What every part of the donor bench gets. */
-export interface PartProps extends Pick<BenchProps, 'job' | 'store' | 'result' | 'selected' | 'onSelect'> {
+export interface PartProps extends Pick<
+  BenchProps,
+  'job' | 'store' | 'result' | 'records' | 'selected' | 'onSelect' | 'onRecord'
+> {
   readonly set: SetDonor;
   readonly setRows: SetRows;
   readonly disabled: boolean;
@@ -32,13 +35,13 @@ function tabOf(id: string | null, donor: Frame): DonorTab | null {
   const has = (list: readonly { readonly id: string }[]) => list.some((item) => item.id === id);
   if (id === null) return null;
   if (has(donor.features)) return 'features';
-  if (has(donor.crossmembers)) return 'crossmembers';
+  if (has(donor.crossmembers) || has(donor.members) || has(donor.braces)) return 'crossmembers';
   if (has(donor.controlPoints)) return 'controls';
   return has(donor.lines) || has(donor.points) ? 'lines' : null;
 }
 
 /** The donor as it really is, typed from the tape: rails, what hangs on them, and where to measure again. */
-export function DonorBench({ store, job, result, canWrite, selected, onSelect }: BenchProps) {
+export function DonorBench({ store, job, result, records, canWrite, selected, onSelect, onRecord }: BenchProps) {
   // Something picked on the drawing opens the part it is in, until another part is asked for.
   const [asked, setAsked] = useState<{ readonly tab: DonorTab; readonly selected: string | null }>({
     tab: job.done.includes('donor') ? 'stations' : 'guide',
@@ -58,7 +61,18 @@ export function DonorBench({ store, job, result, canWrite, selected, onSelect }:
   };
   const set: SetDonor = (label, next) => void setRows(label, '', next);
 
-  const part: PartProps = { job, store, result, selected, onSelect, set, setRows, disabled: !canWrite };
+  const part: PartProps = {
+    job,
+    store,
+    result,
+    records,
+    selected,
+    onSelect,
+    onRecord,
+    set,
+    setRows,
+    disabled: !canWrite,
+  };
   return (
     <Tabs.Root value={tab} onValueChange={(value) => setTab(value as DonorTab)}>
       <Tabs.List

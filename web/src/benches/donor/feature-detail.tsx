@@ -1,7 +1,9 @@
 import { type Feature, sidesOf, unitOf, withMount } from '@splay/core';
+import { recordNow } from '../../client/job-store.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
+import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { type Choice as ChoiceOf, ORIGIN_CHOICES, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
@@ -20,7 +22,17 @@ const MOVABLE: readonly ChoiceOf[] = [
 ];
 
 /** The feature that is picked: what does not fit in its row, and what the plan makes of it. */
-export function FeatureDetail({ job, result, set, disabled, feature, index }: FeatureDetailProps) {
+export function FeatureDetail({
+  job,
+  store,
+  result,
+  records,
+  onRecord,
+  set,
+  disabled,
+  feature,
+  index,
+}: FeatureDetailProps) {
   const put = (next: Feature) =>
     set('Edited a feature', (frame) => ({
       ...frame,
@@ -109,6 +121,13 @@ export function FeatureDetail({ job, result, set, disabled, feature, index }: Fe
           onChange={(mass) => put({ ...feature, mass })}
         />
       </div>
+      <PhotoStrip
+        of={{ kind: 'feature', id: feature.id }}
+        name={feature.name}
+        records={records}
+        disabled={disabled}
+        onPhoto={(photo) => onRecord(recordNow(store, 'photo', photo))}
+      />
     </section>
   );
 }

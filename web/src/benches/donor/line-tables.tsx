@@ -14,6 +14,7 @@ import {
 import { axleChoices, carrierChoices, carrierColumn } from './carrier-choices.ts';
 import type { PartProps } from './donor-bench.tsx';
 import { freshId } from '../../client/fresh-id.ts';
+import { measuredAnew } from './measured-anew.ts';
 
 const DEGREES = { factor: 180 / Math.PI, optional: true } as const;
 
@@ -66,7 +67,12 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
           to: datum + inches(48),
           slack: 0,
         })}
-        onChange={(rows) => setRows('Edited lines', 'lines', (frame) => ({ ...frame, lines: rows }))}
+        onChange={(rows) =>
+          setRows('Edited lines', 'lines', (frame) => ({
+            ...frame,
+            lines: measuredAnew(rows, frame.lines, ['from', 'to', 'slack']),
+          }))
+        }
       />
       <PanelHeading>Drive line, cab back, weights</PanelHeading>
       <p className="mb-2 text-sm text-pencil">
@@ -92,7 +98,12 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
           z: 0,
           mass: 0,
         })}
-        onChange={(rows) => setRows('Edited points', 'points', (frame) => ({ ...frame, points: rows }))}
+        onChange={(rows) =>
+          setRows('Edited points', 'points', (frame) => ({
+            ...frame,
+            points: measuredAnew(rows, frame.points, ['x', 'y', 'z']),
+          }))
+        }
       />
     </>
   );

@@ -1,22 +1,24 @@
 import { datumStation, inches, railOf, type Side, SIDES, type Station } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
-import { choiceColumn, type Column, lengthColumn } from '../../ui/table-columns.ts';
+import { choiceColumn, type Column, lengthColumn, originColumn } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-bench.tsx';
+import { measuredAnew } from './measured-anew.ts';
 import { TableFile } from './table-file.tsx';
 
 /** Where the rails run: half-width, height and section at each measured station. */
 export function StationTables({ job, store, set, setRows, disabled }: PartProps) {
   const { rails } = job.donor;
   const columns: Column<Station>[] = [
-    lengthColumn('x', 'From datum', '24%', datumStation(job.donor)),
-    lengthColumn('halfWidth', 'Half-width', '22%'),
-    lengthColumn('top', 'Top height', '22%'),
+    lengthColumn('x', 'From datum', '20%', datumStation(job.donor)),
+    lengthColumn('halfWidth', 'Half-width', '19%'),
+    lengthColumn('top', 'Top height', '19%'),
     choiceColumn(
       'section',
       'Section behind',
-      '32%',
+      '24%',
       job.donor.sections.map(({ id }) => [id, id] as const),
     ),
+    originColumn('18%'),
   ];
   const table = (key: 'stations' | Side, caption: string) => (
     <EditTable
@@ -33,11 +35,15 @@ export function StationTables({ job, store, set, setRows, disabled }: PartProps)
         section: after?.section ?? job.donor.sections[0]?.id ?? '',
       })}
       onChange={(rows) =>
-        setRows('Edited stations', `rails.${key}`, (frame) => ({
-          ...frame,
-          rails:
-            frame.rails.kind === 'mirrored' ? { kind: 'mirrored', stations: rows } : { ...frame.rails, [key]: rows },
-        }))
+        setRows('Edited stations', `rails.${key}`, (frame) => {
+          const before = railOf(frame.rails, key === 'stations' ? 'left' : key);
+          const stations = rows.length === before.length ? measuredAnew(rows, before, ['x', 'halfWidth', 'top']) : rows;
+          return {
+            ...frame,
+            rails:
+              frame.rails.kind === 'mirrored' ? { kind: 'mirrored', stations } : { ...frame.rails, [key]: stations },
+          };
+        })
       }
     />
   );

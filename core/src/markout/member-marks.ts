@@ -1,0 +1,59 @@
+import type { MemberCopy, MemberOutcome, PlanResult } from '../plan/index.ts';
+import type { MemberMark } from './marks.ts';
+
+const NONE = { from: null, length: null, wedge: null } as const;
+
+/** What is done to one copy that is re-fitted: its new length, what comes out or goes in, and both ends turned. */
+function refitMarks({ refit }: MemberCopy): Omit<MemberMark, 'name' | 'side'>[] {
+  if (!refit) return [];
+  const { before, after, out, front, rear } = refit;
+  const turned = (end: 'front' | 'rear', wedge: number) =>
+    wedge > 0.1 ? [{ ...NONE, what: `${end} end turned by a sideways pie cut`, wedge }] : [];
+  return [
+    { ...NONE, what: 'between its ends it was', length: before },
+    { ...NONE, what: out < 0 ? 'goes in' : 'comes out', length: Math.abs(out) },
+    { ...NONE, what: 'cut to, between its ends', length: after },
+    ...turned('front', front.wedge.plan.symmetric),
+    ...turned('rear', rear.wedge.plan.symmetric),
+  ];
+}
+
+/** Where one copy is cut through with the rails, and what new member fills a gap. */
+function cutMarks(copy: MemberCopy, { joints }: PlanResult): Omit<MemberMark, 'name' | 'side'>[] {
+  const letter = (piece: number) => joints.find((joint) => joint.piece === piece)?.letter ?? '';
+  return [
+    ...copy.cuts.map(({ along, piece, end }) => ({
+      ...NONE,
+      what: `cut at ${letter(piece)}, keep what is ${end === 'ahead' ? 'ahead' : 'behind'}`,
+      from: along,
+    })),
+    ...copy.meetings.flatMap(({ fill, pieces }) =>
+      pieces[1] - pieces[0] > 1 && fill > 0.1
+        ? [{ ...NONE, what: `new piece between ${letter(pieces[0])} and ${letter(pieces[1] - 1)}`, length: fill }]
+        : [],
+    ),
+  ];
+}
+
+function marksOf(outcome: MemberOutcome, result: PlanResult): MemberMark[] {
+  const { member, fate, copies } = outcome;
+  const named = (copy: MemberCopy) => ({
+    name: member.name,
+    side: member.copies === 'pair' ? copy.side : null,
+  });
+  if (fate === 'removed') return copies.map((copy) => ({ ...NONE, ...named(copy), what: 'comes out' }));
+  return copies.flatMap((copy) =>
+    (copy.refit ? refitMarks(copy) : cutMarks(copy, result)).map((mark) => ({ ...named(copy), ...mark })),
+  );
+}
+
+/** What is marked on members beside the rails and on braces. */
+export const memberMarks = (result: PlanResult): MemberMark[] => [
+  ...result.members.flatMap((outcome) => marksOf(outcome, result)),
+  ...result.braces.flatMap(({ brace: { name }, fate, built }): MemberMark[] => {
+    if (fate === 'removed') return [{ ...NONE, name, side: null, what: 'comes off' }];
+    return fate === 'made-anew' && built
+      ? [{ ...NONE, name, side: null, what: 'made anew, between its ends', length: built.length }]
+      : [];
+  }),
+];

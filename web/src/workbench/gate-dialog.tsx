@@ -1,0 +1,83 @@
+import { type Gate, type GateCheck, isOpen, isPassed, signableNow } from '@splay/core';
+import { useState } from 'react';
+import type { BenchProps } from '../client/bench-props.ts';
+import { recordNow } from '../client/job-store.ts';
+import type { BenchId } from '../shared/phases.ts';
+import { Dialog } from '../ui/dialog.tsx';
+import { Verdict } from '../ui/verdict.tsx';
+
+interface GateDialogProps extends Pick<BenchProps, 'store' | 'canWrite' | 'onRecord'> {
+  readonly gate: Gate;
+  readonly onBench: (bench: BenchId) => void;
+  readonly onClose: () => void;
+}
+
+const lookOf = (check: GateCheck) => (check.passed ? 'good' : check.signed ? 'note' : check.signable ? 'warn' : 'stop');
+
+/** A hold point: its checks, each with what proves it, and a sign-off with a reason where the shop may go on all the same. */
+export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }: GateDialogProps) {
+  const [reason, setReason] = useState('');
+  const open = signableNow(gate);
+  const sign = () => {
+    onRecord(
+      recordNow(store, 'gate-signed', { gate: gate.id, checks: open.map(({ id }) => id), reason: reason.trim() }),
+    );
+    onClose();
+  };
+  return (
+    <Dialog title={gate.name} onClose={onClose}>
+      <ul className="divide-y divide-rule border-y border-rule">
+        {gate.checks.map((check) => (
+          <li key={check.id} className="flex items-start justify-between gap-3 py-2">
+            <div>
+              <Verdict kind={lookOf(check)}>
+                <b className="font-semibold">{check.name}</b>: {check.detail}
+              </Verdict>
+              {check.signed && (
+                <p className="text-sm text-pencil">
+                  Signed by {check.signed.by}, {check.signed.taken.slice(0, 10)}: {check.signed.reason}
+                </p>
+              )}
+            </div>
+            {isOpen(check) && (
+              <button
+                type="button"
+                className="button shrink-0"
+                onClick={() => {
+                  onBench(check.bench);
+                  onClose();
+                }}
+              >
+                Go there
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {isPassed(gate) ? (
+        <p className="mt-3">Nothing holds the work here. That is not an approval.</p>
+      ) : canWrite && open.length > 0 ? (
+        <>
+          <label className="mt-3 block text-sm text-pencil">
+            Go on all the same, because
+            <textarea
+              className="field mt-1 min-h-16 py-1 text-graphite"
+              value={reason}
+              maxLength={500}
+              onChange={(event) => setReason(event.target.value)}
+            />
+          </label>
+          <p className="mt-1 text-sm text-pencil">
+            Your name and the moment are kept with it for good, for what is open now:{' '}
+            {open.map(({ name }) => name).join(', ')}. It is not an engineer’s approval.
+          </p>
+          <button type="button" className="button button-dark mt-2" disabled={reason.trim() === ''} onClick={sign}>
+            Sign
+          </button>
+        </>
+      ) : (
+        <p className="mt-3">What stops the plan cannot be signed away: it is to be put right first.</p>
+      )}
+    </Dialog>
+  );
+}

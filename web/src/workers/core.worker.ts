@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { workerApi } from './worker-api.ts';
+
+expose(workerApi);

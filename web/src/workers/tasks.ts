@@ -1,0 +1,25 @@
+import { evaluatePlan, type Job, parseJobFile, type Plan, type PlanSummary, summaryOf } from '@splay/core';
+
+/** How far a task has come: from 0 to 1. */
+export type Progress = (share: number) => void;
+
+/** What a worker can be asked for: plain calls of core on plain data, the last argument telling how far it has come. */
+export const TASKS = {
+  /** A job file from its text, checked. */
+  checkJobFile: (text: string) => parseJobFile(text),
+
+  /** What each of some plans makes of a job's donor, in short. */
+  summarise: (job: Job, plans: readonly Plan[], onProgress: Progress): readonly PlanSummary[] =>
+    plans.map((plan, index) => {
+      onProgress(index / plans.length);
+      return summaryOf(evaluatePlan({ ...job, plan }));
+    }),
+} as const;
+
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+
+/** The arguments of a task without its progress, and what it gives. */
+export type TaskInput<K extends TaskName> =
+  Parameters<Tasks[K]> extends [...infer Given, Progress] ? Given : Parameters<Tasks[K]>;
+export type TaskResult<K extends TaskName> = ReturnType<Tasks[K]>;
