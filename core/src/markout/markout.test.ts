@@ -127,3 +127,42 @@ describe('markSheet', () => {
     expect(tail!.lean).toBeNear(-inches(7.375), 1e-6);
   });
 });
+
+describe('members and braces', () => {
+  const tour = parseJobFile(readFileSync(new URL('../../../demo/tour-carrier.json', import.meta.url), 'utf8')).job;
+
+  it('re-fitted legs say what goes in, what each is cut to, and the wedges at their ends', () => {
+    const { members } = markSheet(tour, evaluatePlan(tour));
+    const leg = members.filter(({ name }) => name === 'X leg');
+    expect(leg.map(({ what, side }) => `${what}, ${side}`)).toEqual([
+      'between its ends it was, each',
+      'goes in, each',
+      'cut to, between its ends, each',
+      'front end turned by a sideways pie cut, each',
+      'rear end turned by a sideways pie cut, each',
+    ]);
+    // 64 along and 25 1/2 across before; 9 1/2 longer along afterwards.
+    const [was, is] = [Math.hypot(64, 25.5), Math.hypot(73.5, 25.5)].map(inches) as [number, number];
+    expect(leg[0]!.length).toBeNear(was, 1e-6);
+    expect(leg[1]!.length).toBeNear(is - was, 1e-6);
+    expect(leg[2]!.length).toBeNear(is, 1e-6);
+    const turn = Math.atan(25.5 / 64) - Math.atan(25.5 / 73.5);
+    expect(leg[3]!.wedge).toBeNear(2 * inches(2) * Math.tan(turn / 2), 1e-6);
+    expect(members.filter(({ what }) => what === 'made anew, between its ends')).toHaveLength(2);
+  });
+
+  it('left as they are, they say where each is cut along its own middle, and what fills the gap', () => {
+    const operations = tour.plan.operations.filter(({ id }) => id !== 'legs');
+    const plan = { ...tour, plan: { ...tour.plan, operations } };
+    const leg = markSheet(plan, evaluatePlan(plan)).members.filter(({ name }) => name === 'X leg');
+    expect(leg.map(({ what }) => what)).toEqual([
+      'cut at A, keep what is ahead',
+      'cut at B, keep what is behind',
+      'new piece between A and B',
+    ]);
+    const along = inches(20.5) / Math.cos(Math.atan(25.5 / 64));
+    expect(leg[0]!.from).toBeNear(along, 1e-6);
+    expect(leg[1]!.from).toBeNear(along, 1e-6);
+    expect(leg[2]!.length).toBeNear(inches(9.5) / Math.cos(Math.atan(25.5 / 64)), 1e-6);
+  });
+});

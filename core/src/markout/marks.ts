@@ -68,8 +68,8 @@ export interface CrossmemberMark {
 /** Work on a member beside the rails, or on a brace; distances along its own centre line. */
 export interface MemberMark {
   readonly name: string;
-  /** Which of a pair; null for one alone. */
-  readonly side: Side | null;
+  /** Which of a pair, or both where they are alike; null for one alone. */
+  readonly side: Side | 'each' | null;
   readonly what: string;
   /** From its own front end, mm; null where it is not about a place. */
   readonly from: number | null;

@@ -35,6 +35,20 @@ function cutMarks(copy: MemberCopy, { joints }: PlanResult): Omit<MemberMark, 'n
   ];
 }
 
+/** Lengths that nobody tells apart on a tape, mm. */
+const APART = 0.1;
+
+/** Whether two copies are marked alike. */
+const alike = (left: readonly MemberMark[], right: readonly MemberMark[]): boolean =>
+  left.length === right.length &&
+  left.every((mark, index) => {
+    const other = right[index];
+    return (
+      mark.what === other?.what &&
+      (['from', 'length', 'wedge'] as const).every((key) => Math.abs((mark[key] ?? 0) - (other[key] ?? 0)) < APART)
+    );
+  });
+
 function marksOf(outcome: MemberOutcome, result: PlanResult): MemberMark[] {
   const { member, fate, copies } = outcome;
   const named = (copy: MemberCopy) => ({
@@ -42,9 +56,11 @@ function marksOf(outcome: MemberOutcome, result: PlanResult): MemberMark[] {
     side: member.copies === 'pair' ? copy.side : null,
   });
   if (fate === 'removed') return copies.map((copy) => ({ ...NONE, ...named(copy), what: 'comes out' }));
-  return copies.flatMap((copy) =>
+  const marks = copies.map((copy) =>
     (copy.refit ? refitMarks(copy) : cutMarks(copy, result)).map((mark) => ({ ...named(copy), ...mark })),
   );
+  const [left, right] = marks;
+  return left && right && alike(left, right) ? left.map((mark) => ({ ...mark, side: 'each' as const })) : marks.flat();
 }
 
 /** What is marked on members beside the rails and on braces. */

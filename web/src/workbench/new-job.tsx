@@ -17,8 +17,8 @@ const MEASURES = [
 
 /** Where the cab stands; asked for unless there is none. */
 const CAB_MEASURES = [
-  ['cabBack', 'Cab back, behind the front axle'],
-  ['cabFront', 'Foremost cab mount (− ahead of the axle)'],
+  ['cabBack', 'Cab back'],
+  ['cabFront', 'Foremost cab mount'],
   ['cabRear', 'Rearmost cab mount'],
 ] as const;
 
@@ -158,7 +158,7 @@ function NewJobForm() {
             checked={hasCab}
             onChange={(event) => setHasCab(event.target.checked)}
           />
-          A cab stands on it: cab to axle and its mounts follow from where
+          A cab stands on it, behind the front axle by (− ahead of it)
         </label>
         {hasCab && (
           <div className="mt-1 grid gap-3 sm:grid-cols-3">
@@ -175,8 +175,8 @@ function NewJobForm() {
         )}
       </fieldset>
       <p className="text-sm text-pencil">
-        Enough to draw it, straight and level. The Donor bench asks for the rest: stations, kick-up, taper, what hangs
-        on the rails, the datum hole.
+        Enough to draw it, straight and level; what you leave as it stands here counts as assumed. The Donor bench asks
+        for the rest.
       </p>
       {problem && (
         <p role="alert" className="border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">

@@ -28,8 +28,8 @@ const COPIES: readonly Choice[] = [
 
 /** What an end of a member can be fixed to. */
 const endChoices = ({ crossmembers, members }: Frame, own: string): readonly Choice[] => [
-  ['own-rail', 'the rail on its side'],
-  ['other-rail', 'the rail across'],
+  ['own-rail', 'its own rail'],
+  ['other-rail', 'rail across'],
   ['free', 'nothing'],
   ...crossmembers.map(({ id, name }) => [`crossmember/${id}`, name] as const),
   ...members.filter(({ id }) => id !== own).map(({ id, name }) => [`member/${id}`, name] as const),
@@ -39,7 +39,7 @@ function endColumn(end: 'front' | 'rear', title: string, choices: readonly Choic
   return {
     key: end,
     title,
-    width: '19%',
+    width: '24%',
     kind: 'choice',
     choices,
     get: (member) => [member[end].on, member[end].to].filter((part) => part !== undefined).join('/'),
@@ -111,7 +111,7 @@ export function MemberTables({ job, result, set, setRows, disabled, selected, on
   const sections = choiceColumn<Member & Brace>(
     'section',
     'Section',
-    '13%',
+    '14%',
     donor.sections.map(({ id }) => [id, id] as const),
   );
   const index = members.findIndex(({ id }) => id === selected);
@@ -127,8 +127,8 @@ export function MemberTables({ job, result, set, setRows, disabled, selected, on
       <EditTable<Member>
         caption="Members"
         columns={[
-          textColumn('name', 'Name', '22%'),
-          choiceColumn('copies', 'How many', '17%', COPIES),
+          textColumn('name', 'Name', '18%'),
+          choiceColumn('copies', 'How many', '20%', COPIES),
           sections as unknown as Column<Member>,
           endColumn('front', 'Front end on', endChoices(donor, member?.id ?? '')),
           endColumn('rear', 'Rear end on', endChoices(donor, member?.id ?? '')),
