@@ -68,11 +68,18 @@ export function cutRail(rail: Rail, from: number, to: number): Rail {
 }
 
 /** Looks sections up by id; the frame must have been validated. */
-export function sectionLookup(frame: Pick<Frame, 'sections'>): (id: string) => Section {
-  const byId = new Map(frame.sections.map((named) => [named.id, named.section]));
-  return (id) => {
+export function sectionLookup({ sections }: Pick<Frame, 'sections'>): (id: string) => Section {
+  const known = lookups.get(sections);
+  if (known) return known;
+  const byId = new Map(sections.map((named) => [named.id, named.section]));
+  const lookup = (id: string): Section => {
     const section = byId.get(id);
     if (!section) throw new RangeError(`no section “${id}” in a frame that was not validated`);
     return section;
   };
+  lookups.set(sections, lookup);
+  return lookup;
 }
+
+/** One look-up for each list of sections: what is worked out with it is known by it. */
+const lookups = new WeakMap<Frame['sections'], (id: string) => Section>();

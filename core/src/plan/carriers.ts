@@ -6,7 +6,6 @@ import {
   type Frame,
   type FramePoint,
   type Ref,
-  refKey,
   type Side,
   type UnitKind,
   type Vec3,
@@ -46,7 +45,7 @@ function ofCrossmember({ crossmember, donor, built, turn, piece, operation }: Cr
   return donor && { name: crossmember.name, donor, built, turn, piece, operation };
 }
 
-/** What features and crossmembers are to those that ride on them, of those in `wanted` by `refKey`. */
+/** What features and crossmembers are to those that ride on them, of those whose ids are in `wanted`; by `refKey`. */
 export function carriersOf(
   features: readonly FeatureOutcome[],
   crossmembers: readonly CrossmemberOutcome[],
@@ -54,12 +53,11 @@ export function carriersOf(
 ): Map<string, Carrier> {
   const found = new Map<string, Carrier>();
   if (wanted.size === 0) return found;
-  const put = (key: string, carrier: () => Carrier | null) => {
-    const known = wanted.has(key) ? carrier() : null;
-    if (known) found.set(key, known);
-  };
-  for (const outcome of features) put(`feature/${outcome.feature.id}`, () => ofFeature(outcome));
-  for (const outcome of crossmembers) put(`crossmember/${outcome.crossmember.id}`, () => ofCrossmember(outcome));
+  const put = (key: string, carrier: Carrier | null) => carrier && found.set(key, carrier);
+  for (const outcome of features)
+    if (wanted.has(outcome.feature.id)) put(`feature/${outcome.feature.id}`, ofFeature(outcome));
+  for (const outcome of crossmembers)
+    if (wanted.has(outcome.crossmember.id)) put(`crossmember/${outcome.crossmember.id}`, ofCrossmember(outcome));
   return found;
 }
 
@@ -143,9 +141,9 @@ export const carriersIn = (frame: Frame): ReadonlyMap<string, Ref | null> =>
     ...frame.points.map((point) => [point.id, point.carrier ?? usualCarrier(point, frame)] as const),
   ]);
 
-/** Everything that must be known as a carrier, by `refKey`: what axles and points ride on, and mounts of units. */
+/** Ids of everything that must be known as a carrier: what axles and points ride on, and mounts of units. */
 export const wantedIn = (frame: Frame, carriers: ReadonlyMap<string, Ref | null>): ReadonlySet<string> =>
   new Set([
-    ...[...carriers.values()].flatMap((ref) => (ref ? [refKey(ref)] : [])),
-    ...frame.units.flatMap(({ mounts }) => mounts.map(refKey)),
+    ...[...carriers.values()].flatMap((ref) => (ref ? [ref.id] : [])),
+    ...frame.units.flatMap(({ mounts }) => mounts.map(({ id }) => id)),
   ]);

@@ -19,7 +19,9 @@ export function cutMoment(before: PlanState, after: PlanState, operation: string
   return [...after.pieces, ...taken]
     .flatMap((piece): Piece[] => {
       const was = cutFrom(piece, before);
-      return was ? [{ ...piece, pose: was.pose, spread: was.spread }] : [];
+      if (!was) return [];
+      const uncut = piece.front === was.front && piece.rear === was.rear;
+      return [uncut ? was : { ...piece, pose: was.pose, spread: was.spread }];
     })
     .sort((a, b) => frontSpine(a).x - frontSpine(b).x);
 }

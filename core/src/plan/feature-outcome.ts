@@ -2,7 +2,7 @@ import { extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '.
 import type { Context } from './context.ts';
 import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
 import { steelOf } from './locate.ts';
-import { meanTop, type Piece, place } from './piece.ts';
+import { type Piece, place } from './piece.ts';
 import type { Hung, PlanState, Rework } from './state.ts';
 
 /** A move, mm and radians: `dy` is outward from the centre line. */
@@ -49,12 +49,15 @@ export type DonorSeats = ReadonlyMap<string, { readonly seat: Seat; readonly pla
 
 function seatOf(feature: Feature, piece: Piece, context: Context): Seat {
   const { x } = feature;
+  const [left, right] = [railAt(piece.rails.left, x), railAt(piece.rails.right, x)];
+  const { from, to } = extentOf(feature);
   return {
     x,
-    ...extentOf(feature),
-    z: meanTop(piece, x).top - feature.down,
+    from,
+    to,
+    z: (left.top + right.top) / 2 - feature.down,
     on: sidesOf(feature).map((side) => {
-      const { halfWidth, top, section } = railAt(piece.rails[side], x);
+      const { halfWidth, top, section } = side === 'left' ? left : right;
       const down = feature.face === 'bottom' ? context.section(section).depth : feature.down;
       return { side, outward: halfWidth, z: top - down };
     }),

@@ -157,10 +157,11 @@ export const nearJoints: Finder = ({ joints: all, features, state }, context) =>
     if (x === null || outcome.fate === 'new') continue;
     const { feature } = outcome;
     const { from, to } = extentOf(feature);
+    const ahead = x - feature.x + from;
+    const behind = x - feature.x + to;
     for (const joint of all) {
-      const [ahead, behind] = [x - feature.x + from, x - feature.x + to];
+      if (ahead - joint.builtX >= limit || joint.builtX - behind >= limit) continue;
       const clear = Math.max(ahead - joint.builtX, joint.builtX - behind);
-      if (clear >= limit) continue;
       const stamp = factsOf(feature.kind).untouchable;
       found.push({
         code: stamp ? 'identity-stamp' : 'near-joint',

@@ -1,8 +1,9 @@
-import { type Axle, type FramePoint, type Rail, railAt, type Side, SIDES, type Vec3 } from '../frame/index.ts';
+import { type Axle, type FramePoint, railAt, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
 import type { Context } from './context.ts';
-import { type Piece, stationsOf } from './piece.ts';
+import { perCut } from './per-cut.ts';
+import { stationsOf } from './piece.ts';
 import { type Lump, steelLumps } from './solid.ts';
 import { lowestOf, rampsOf, undersides, wheelsUnder } from './underside.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
@@ -49,27 +50,35 @@ export interface Standing {
   readonly braces: readonly BraceOutcome[];
 }
 
-/** One rail of one piece between its faces. */
-interface Run {
-  readonly piece: Piece;
-  readonly side: Side;
-  readonly stations: Rail;
-}
-
-const runsOf = (pieces: readonly Piece[]): Run[] =>
-  pieces.flatMap((piece) => SIDES.map((side) => ({ piece, side, stations: stationsOf(piece, side) })));
-
-/** Outside widths at every station of either rail. */
-function outsideWidths(runs: readonly Run[]): number[] {
-  const widths: number[] = [];
-  for (const { piece, side, stations } of runs) {
+/** The least and the greatest outside width at the stations of a piece, without how far its rails were spread, mm. */
+const localWidths = perCut((piece): { readonly least: number; readonly most: number } => {
+  let [least, most] = [Infinity, -Infinity];
+  for (const side of SIDES) {
     const other = piece.rails[side === 'left' ? 'right' : 'left'];
-    for (const { x, halfWidth } of stations)
-      widths.push(
-        halfWidth + (other === piece.rails[side] ? halfWidth : railAt(other, x).halfWidth) + 2 * piece.spread,
-      );
+    for (const { x, halfWidth } of stationsOf(piece, side)) {
+      const width = halfWidth + (other === piece.rails[side] ? halfWidth : railAt(other, x).halfWidth);
+      least = Math.min(least, width);
+      most = Math.max(most, width);
+    }
   }
-  return widths;
+  return { least, most };
+});
+
+/** Everything that weighs something on a frame. */
+function lumpsOf({ state, crossmembers, members, braces, features, points }: Standing, context: Context): Lump[] {
+  const lumps: Lump[] = steelLumps(state.pieces, context.section, context.density);
+  for (const { built, crossmember, mass } of crossmembers)
+    if (built) lumps.push({ mass, at: { ...built, z: built.z - crossmember.depth / 2 } });
+  for (const member of members) lumps.push(...memberLumps(member));
+  for (const { built, mass } of braces) if (built) lumps.push({ mass, at: middleOf(built) });
+  for (const { feature, places } of features)
+    if (feature.mass > 0)
+      for (const side of SIDES) {
+        const at = places[side]?.built;
+        if (at) lumps.push({ mass: feature.mass, at });
+      }
+  for (const { item, built } of points) if (built && item.mass > 0) lumps.push({ mass: item.mass, at: built });
+  return lumps;
 }
 
 export function measuresOf(standing: Standing, context: Context): Measures {
@@ -81,26 +90,20 @@ export function measuresOf(standing: Standing, context: Context): Measures {
     item.kind === 'behind-cab' && built ? [built.x] : [],
   );
   const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
-  const widths = outsideWidths(runsOf(pieces));
+  const widths = pieces.map((piece) => {
+    const { least, most } = localWidths(piece, context.section);
+    return { least: least + 2 * piece.spread, most: most + 2 * piece.spread };
+  });
   const low = undersides(pieces, standing.crossmembers, standing.members, context);
-  const ofRails = low.filter(({ ofRail }) => ofRail).flatMap(({ from, to }) => [from.x, to.x]);
-  const [frontX, rearX] = [Math.min(...ofRails), Math.max(...ofRails)];
+  let [frontX, rearX] = [Infinity, -Infinity];
+  for (const { from, ofRail } of low)
+    if (ofRail) {
+      // Outlines go round: every corner is the beginning of a line.
+      frontX = Math.min(frontX, from.x);
+      rearX = Math.max(rearX, from.x);
+    }
   const wheels = wheelsUnder(standing.axles);
-  const lumps: Lump[] = [
-    ...steelLumps(pieces, context.section, context.density),
-    ...standing.crossmembers.flatMap(({ built, crossmember, mass }) =>
-      built ? [{ mass, at: { ...built, z: built.z - crossmember.depth / 2 } }] : [],
-    ),
-    ...standing.members.flatMap(memberLumps),
-    ...standing.braces.flatMap(({ built, mass }) => (built ? [{ mass, at: middleOf(built) }] : [])),
-    ...standing.features.flatMap(({ feature, places }) =>
-      feature.mass > 0
-        ? Object.values(places).flatMap(({ built }) => (built ? [{ mass: feature.mass, at: built }] : []))
-        : [],
-    ),
-    ...standing.points.flatMap(({ item, built }) => (built && item.mass > 0 ? [{ mass: item.mass, at: built }] : [])),
-  ];
-  const weight = balance(lumps);
+  const weight = balance(lumpsOf(standing, context));
   const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
   return {
     wheelbase: minus(rearAxle, frontAxle),
@@ -109,8 +112,8 @@ export function measuresOf(standing: Standing, context: Context): Measures {
     axleToEnd: minus(rearX, rearAxle),
     frontOverhang: minus(frontAxle, frontX),
     overallLength: rearX - frontX,
-    widest: Math.max(...widths),
-    narrowest: Math.min(...widths),
+    widest: Math.max(...widths.map(({ most }) => most)),
+    narrowest: Math.min(...widths.map(({ least }) => least)),
     lowest: lowestOf(low, wheels),
     ...rampsOf(low, wheels),
     ...weight,

@@ -14,13 +14,24 @@ interface Stretch {
 export const stretchOf = (feature: Feature): Stretch => extentOf(feature);
 
 /** Donor stations at which an operation cuts the donor's steel. */
-function cutsOf(state: PlanState, operation: string): number[] {
-  return state.pieces
-    .filter(({ source }) => source === 'donor')
-    .flatMap(({ front, rear }) => [front, rear])
-    .filter((face) => face.operation === operation)
-    .map(({ x }) => x);
+function cutsOf(state: PlanState, operation: string): readonly number[] {
+  let byOperation = cutsKnown.get(state);
+  if (!byOperation) {
+    byOperation = new Map<string, number[]>();
+    for (const { source, front, rear } of state.pieces)
+      if (source === 'donor')
+        for (const face of [front, rear])
+          if (face.operation !== undefined) {
+            const known = byOperation.get(face.operation);
+            if (known) known.push(face.x);
+            else byOperation.set(face.operation, [face.x]);
+          }
+    cutsKnown.set(state, byOperation);
+  }
+  return byOperation.get(operation) ?? [];
 }
+
+const cutsKnown = new WeakMap<PlanState, Map<string, number[]>>();
 
 /**
  * Ways of moving an operation so that its cuts stand clear of a stretch of the donor by what the rulebook asks beside a

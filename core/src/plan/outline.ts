@@ -1,6 +1,7 @@
-import { railAt, type Side, sideSign } from '../frame/index.ts';
+import { railAt, type Side, sideSign, type Station } from '../frame/index.ts';
 import { type Section, widthOf } from '../sections/index.ts';
 import { type LineOf, TOP_EDGE } from './face.ts';
+import { type LocalPiece, perCut } from './per-cut.ts';
 import { endCrossing, type Piece, place, stationsOf } from './piece.ts';
 import { posed } from './pose.ts';
 
@@ -8,37 +9,47 @@ import { posed } from './pose.ts';
 export type DrawnPoint = readonly [along: number, across: number];
 
 /** A line along one rail of a piece from face to face, local x and height: with both heights where it jumps. */
-function railLine(piece: Piece, side: Side, line: LineOf): { readonly x: number; readonly z: number }[] {
+function railLine(piece: LocalPiece, side: Side, line: LineOf): DrawnPoint[] {
   const rail = piece.rails[side];
   const [from, to] = [endCrossing(piece, side, 'front', line), endCrossing(piece, side, 'rear', line)];
-  const at = (x: number, toward: 'front' | 'rear') => {
+  const at = (x: number, toward: 'front' | 'rear'): DrawnPoint => {
     const { top, section } = railAt(rail, x, toward);
-    return { x, z: top - line(section) };
+    return [x, top - line(section)];
   };
-  return [
-    at(from, 'rear'),
-    ...rail
-      .filter(({ x }) => x > from && x < to)
-      .flatMap(({ x }) => {
-        const [ahead, behind] = [at(x, 'front'), at(x, 'rear')];
-        return Math.abs(ahead.z - behind.z) < 1e-9 ? [behind] : [ahead, behind];
-      }),
-    ...(to > from ? [at(to, 'front')] : []),
-  ];
+  const points = [at(from, 'rear')];
+  for (let index = 0; index < rail.length; index += 1) {
+    const { x, top, section } = rail[index] as Station;
+    if (!(x > from && x < to)) continue;
+    // The last station has no stretch behind it: it goes on with the section of the one ahead, as `railAt` does.
+    const ahead = rail[index - 1]?.section ?? section;
+    const behind = index === rail.length - 1 ? ahead : section;
+    const [above, below] = [top - line(ahead), top - line(behind)];
+    if (Math.abs(above - below) >= 1e-9) points.push([x, above]);
+    points.push([x, below]);
+  }
+  if (to > from) points.push(at(to, 'front'));
+  return points;
 }
+
+/** The outline of a rail between two faces in its own coordinates, as `sideOutline` goes round it. */
+const localOutline = perCut((piece, section): Readonly<Record<Side, readonly DrawnPoint[]>> => {
+  const round = (side: Side) => {
+    const bottom: LineOf = (id) => section(id).depth;
+    return [...railLine(piece, side, TOP_EDGE), ...railLine(piece, side, bottom).reverse()];
+  };
+  const left = round('left');
+  return { left, right: piece.rails.left === piece.rails.right ? left : round('right') };
+});
 
 /**
  * The outline of one rail of a piece in side view, present x and z: top edge to the rear, bottom edge back. Leaning
  * faces are drawn from where they cross the top edge to where they cross the bottom edge.
  */
-export function sideOutline(piece: Piece, side: Side, sectionOf: (id: string) => Section): DrawnPoint[] {
-  const drawn = (line: LineOf) =>
-    railLine(piece, side, line).map(({ x, z }): DrawnPoint => {
-      const point = posed(piece.pose, x, z);
-      return [point.x, point.z];
-    });
-  return [...drawn(TOP_EDGE), ...drawn((id) => sectionOf(id).depth).reverse()];
-}
+export const sideOutline = (piece: Piece, side: Side, sectionOf: (id: string) => Section): DrawnPoint[] =>
+  localOutline(piece, sectionOf)[side].map(([x, z]): DrawnPoint => {
+    const point = posed(piece.pose, x, z);
+    return [point.x, point.z];
+  });
 
 /** The outline of one rail of a piece seen from above, present x and y: outside edge to the rear, inside edge back. */
 export function planOutline(piece: Piece, side: Side, sectionOf: (id: string) => Section): DrawnPoint[] {

@@ -55,8 +55,12 @@ export function faceTop(piece: Piece, face: CutFace, toward: 'front' | 'rear'): 
 }
 
 /** Where an end of a piece crosses a line along one of its rails, local x, mm. */
-export const endCrossing = (piece: Piece, side: Side, end: 'front' | 'rear', line: LineOf): number =>
-  crossing(piece.rails[side], piece[end], line);
+export const endCrossing = (
+  piece: Pick<Piece, 'rails' | 'front' | 'rear'>,
+  side: Side,
+  end: 'front' | 'rear',
+  line: LineOf,
+): number => crossing(piece.rails[side], piece[end], line);
 
 export const frontTop = (piece: Piece): number => faceTop(piece, piece.front, 'rear');
 export const rearTop = (piece: Piece): number => faceTop(piece, piece.rear, 'front');
@@ -213,7 +217,7 @@ const sameRail = (a: Rail, b: Rail): boolean =>
   });
 
 /** The stations of one rail of a piece between its faces (at the top edge), local. */
-export function stationsOf(piece: Piece, side: Side): Rail {
+export function stationsOf(piece: Pick<Piece, 'rails' | 'front' | 'rear'>, side: Side): Rail {
   const front = endCrossing(piece, side, 'front', TOP_EDGE);
   const rear = endCrossing(piece, side, 'rear', TOP_EDGE);
   return cutRail(piece.rails[side], front, Math.max(rear, front + NO_LENGTH));

@@ -43,7 +43,7 @@ export interface Prepared {
   readonly onDonor: FindPoint;
   /** What carries each axle and point, by its id. */
   readonly carriers: ReadonlyMap<string, Ref | null>;
-  /** Everything that carries something, by `refKey`. */
+  /** Ids of everything that carries something. */
   readonly wanted: ReadonlySet<string>;
   trail: Trail | null;
 }

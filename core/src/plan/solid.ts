@@ -1,6 +1,7 @@
 import { type Rail, SIDES, type Side, type Station, type Vec3 } from '../frame/index.ts';
 import { type Part, partsOf, type Section, sectionProperties } from '../sections/index.ts';
 import type { CutFace } from './face.ts';
+import { perCut } from './per-cut.ts';
 import { type Piece, place } from './piece.ts';
 
 /** A mass and where it balances: kg, mm. */
@@ -84,6 +85,7 @@ interface Moments {
 
 /** Depths between `from` and `to` at which a leaning edge meets an end of the stretch, or the other edge. */
 function breaks(stretch: Stretch, [a, b]: readonly [Edge, Edge], from: number, to: number): number[] {
+  if (a.per === 0 && b.per === 0) return [from, to];
   const meet = (edge: Edge, x: number) => (x - edge.at) / edge.per;
   const at = [a, b].flatMap((edge) => (edge.per === 0 ? [] : [meet(edge, stretch.from), meet(edge, stretch.to)]));
   if (a.per !== b.per) at.push((b.at - a.at) / (a.per - b.per));
@@ -116,8 +118,10 @@ function momentsOf(stretch: Stretch, edges: readonly [Edge, Edge], layer: Layer)
 }
 
 /** The stretches of a rail; the first and the last are carried on straight, for faces that lie beyond its ends. */
-function stretchesOf(rail: Rail): (Stretch & { readonly section: string })[] {
-  return rail.slice(1).map((next, index) => {
+function stretchesOf(rail: Rail): readonly (Stretch & { readonly section: string })[] {
+  const known = stretchesKnown.get(rail);
+  if (known) return known;
+  const stretches = rail.slice(1).map((next, index) => {
     const station = rail[index] as Station;
     const run = next.x - station.x;
     const [slope, flare] = [(next.top - station.top) / run, (next.halfWidth - station.halfWidth) / run];
@@ -131,24 +135,55 @@ function stretchesOf(rail: Rail): (Stretch & { readonly section: string })[] {
       section: station.section,
     };
   });
+  stretchesKnown.set(rail, stretches);
+  return stretches;
 }
 
-/**
- * The steel of one rail of a piece between its faces, true to leaning ends: a lump for each stretch. The wall is taken
- * upright across the rail and its area square to it, as everywhere. `density` in kg/mm³.
- */
-export function railLumps(piece: Piece, side: Side, section: (id: string) => Section, density: number): Lump[] {
-  return stretchesOf(piece.rails[side]).flatMap((stretch): Lump[] => {
+/** All pieces of one steel keep its whole rails: their stretches are worked out once. */
+const stretchesKnown = new WeakMap<Rail, readonly (Stretch & { readonly section: string })[]>();
+
+/** The steel of one stretch in the rail's own coordinates: volume along the slope, mm³, and where it balances. */
+interface LocalLump {
+  readonly volume: number;
+  readonly x: number;
+  readonly outward: number;
+  readonly z: number;
+}
+
+/** The steel of both rails of a piece in its own coordinates. */
+const localLumps = perCut(({ rails: { left, right }, front, rear }, section) => {
+  const ofLeft = lumpsOf(left, front, rear, section);
+  return { left: ofLeft, right: left === right ? ofLeft : lumpsOf(right, front, rear, section) };
+});
+
+const lumpsOf = (
+  rail: Rail,
+  front: CutFace,
+  rear: CutFace,
+  section: (id: string) => Section,
+): readonly LocalLump[] => {
+  // What a square face leaves out needs no closer look.
+  const [ahead, behind] = [front.lean === 0 ? front.x : -Infinity, rear.lean === 0 ? rear.x : Infinity];
+  return stretchesOf(rail).flatMap((stretch): LocalLump[] => {
+    if (stretch.to <= ahead || stretch.from >= behind) return [];
     const used = section(stretch.section);
-    const edges = [edgeIn(stretch, piece.front), edgeIn(stretch, piece.rear)] as const;
+    const edges = [edgeIn(stretch, front), edgeIn(stretch, rear)] as const;
     const reach = (edge: Edge) => [edge.at, edge.at + edge.per * used.depth];
     if (Math.max(...reach(edges[1])) <= stretch.from || Math.min(...reach(edges[0])) >= stretch.to) return [];
-    const square = edges.every(({ per }) => per === 0);
+    // A stretch that no face touches is square at both ends, wherever the faces lean.
+    const whole = Math.max(...reach(edges[0])) <= stretch.from && Math.min(...reach(edges[1])) >= stretch.to;
+    const ends = whole
+      ? ([
+          { at: stretch.from, per: 0 },
+          { at: stretch.to, per: 0 },
+        ] as const)
+      : edges;
+    const square = ends.every(({ per }) => per === 0);
     const { area, centroidY, centroidZ } = sectionProperties(used);
     const layers: readonly Layer[] = square ? [{ from: 0, to: 1, width: area, middle: centroidY }] : layersOf(used);
     const total = { volume: 0, x: 0, outward: 0, z: 0 };
     for (const layer of layers) {
-      const part = momentsOf(stretch, edges, layer);
+      const part = momentsOf(stretch, ends, layer);
       total.volume += part.volume;
       total.x += part.x;
       total.outward += part.outward;
@@ -160,12 +195,24 @@ export function railLumps(piece: Piece, side: Side, section: (id: string) => Sec
     const down = square ? used.depth - centroidZ - 0.5 : 0;
     return [
       {
-        mass: total.volume * stretched * density,
-        at: place(piece, side, total.x / total.volume, total.outward / total.volume, total.z / total.volume - down),
+        volume: total.volume * stretched,
+        x: total.x / total.volume,
+        outward: total.outward / total.volume,
+        z: total.z / total.volume - down,
       },
     ];
   });
-}
+};
+
+/**
+ * The steel of one rail of a piece between its faces, true to leaning ends: a lump for each stretch. The wall is taken
+ * upright across the rail and its area square to it, as everywhere. `density` in kg/mm³.
+ */
+export const railLumps = (piece: Piece, side: Side, section: (id: string) => Section, density: number): Lump[] =>
+  localLumps(piece, section)[side].map(({ volume, x, outward, z }) => ({
+    mass: volume * density,
+    at: place(piece, side, x, outward, z),
+  }));
 
 /** The steel of both rails of some pieces. `density` in kg/mm³. */
 export const steelLumps = (pieces: readonly Piece[], section: (id: string) => Section, density: number): Lump[] =>

@@ -28,7 +28,8 @@ export function undersides(
 ): UndersideLine[] {
   const lines: UndersideLine[] = [];
   for (const piece of pieces)
-    for (const side of SIDES) {
+    // Rails that are the same from the side are looked at once.
+    for (const side of piece.rails.left === piece.rails.right ? (['left'] as const) : SIDES) {
       const outline = sideOutline(piece, side, context.section).map(([x, z]) => ({ x, z }));
       outline.forEach((to, index) => {
         const from = outline[index === 0 ? outline.length - 1 : index - 1] as Spot;
@@ -82,11 +83,15 @@ export function lowestOf(
   const { front, rear } = wheels;
   const slope = (rear.z - rear.radius - (front.z - front.radius)) / (rear.x - front.x);
   let lowest = { clearance: Infinity, what: '' };
-  for (const { from, to, what } of lines)
-    for (const { x, z } of [from, to]) {
-      const clearance = z - (front.z - front.radius + slope * (x - front.x));
-      if (clearance < lowest.clearance - 1e-9) lowest = { clearance, what };
-    }
+  const look = ({ x, z }: Spot, what: string) => {
+    const clearance = z - (front.z - front.radius + slope * (x - front.x));
+    if (clearance < lowest.clearance - 1e-9) lowest = { clearance, what };
+  };
+  for (const { from, to, what, ofRail } of lines) {
+    // The outlines of rails go round: each corner is the beginning of one line.
+    look(from, what);
+    if (!ofRail) look(to, what);
+  }
   return lowest;
 }
 
@@ -126,8 +131,16 @@ function leastAlong([a, b]: readonly [Spot, Spot], figure: (spot: Spot) => numbe
 export function rampsOf(lines: readonly UndersideLine[], wheels: Wheels | null) {
   if (!wheels) return { approach: null, departure: null, breakover: null };
   const { front, rear } = wheels;
-  const parts = (low: number, high: number) =>
-    lines.map((line) => within(line, low, high)).filter((part) => part !== null);
+  const parts = (low: number, high: number) => {
+    const found: (readonly [Spot, Spot])[] = [];
+    for (const line of lines) {
+      const { from, to } = line;
+      if ((from.x <= low && to.x <= low) || (from.x >= high && to.x >= high)) continue;
+      const part = within(line, low, high);
+      if (part) found.push(part);
+    }
+    return found;
+  };
   const spots = (low: number, high: number) => parts(low, high).flat();
   const least = (angles: readonly number[]): number | null => (angles.length > 0 ? Math.min(...angles) : null);
   const over = (spot: Spot) => rampAngle(front, spot, 1) + rampAngle(rear, spot, -1);

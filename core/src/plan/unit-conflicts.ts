@@ -24,16 +24,16 @@ interface Part {
 function partsOf({ unit, mounts }: UnitOutcome, { features, axles, state }: Findings): Part[] {
   const ids = new Set(mounts.map(({ ref }) => ref.id));
   return [
-    ...features.flatMap(({ feature, fate, places }) =>
-      !ids.has(feature.id) || fate === 'new'
-        ? []
-        : SIDES.flatMap((side): Part[] => {
-            const at = places[side];
-            return at?.donor
-              ? [{ of: `${feature.id}/${side}`, name: `${feature.name}, ${side}`, donor: at.donor, built: at.built }]
-              : [];
-          }),
-    ),
+    ...features
+      .filter(({ feature, fate }) => ids.has(feature.id) && fate !== 'new')
+      .flatMap(({ feature, places }) =>
+        SIDES.flatMap((side): Part[] => {
+          const at = places[side];
+          return at?.donor
+            ? [{ of: `${feature.id}/${side}`, name: `${feature.name}, ${side}`, donor: at.donor, built: at.built }]
+            : [];
+        }),
+      ),
     ...mounts.flatMap(({ ref, name, donor, built }) =>
       ref.kind === 'crossmember' ? [{ of: ref.id, name, donor, built }] : [],
     ),
