@@ -86,6 +86,12 @@ const policies = [
   allow('web-root', ['web-server', 'web-shared', 'web-root']),
 ];
 
+/** Functions that a file of core gives others. */
+const EXPORTED = [
+  'ExportNamedDeclaration > FunctionDeclaration',
+  'ExportNamedDeclaration > VariableDeclaration > VariableDeclarator > ArrowFunctionExpression',
+];
+
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/.astro', '.splay', 'web/drizzle', '**/*.tmp.*'] },
   js.configs.recommended,
@@ -145,10 +151,9 @@ export default tseslint.config(
         'error',
         { publicOnly: true, require: { FunctionDeclaration: true, ArrowFunctionExpression: true } },
       ],
-      'jsdoc/require-description': ['error', { contexts: ['FunctionDeclaration', 'ArrowFunctionExpression'] }],
-      'jsdoc/require-param': ['error', { checkDestructured: false, checkDestructuredRoots: true }],
+      'jsdoc/require-description': ['error', { contexts: EXPORTED }],
+      'jsdoc/require-param': ['error', { contexts: EXPORTED, checkDestructured: false, checkDestructuredRoots: false }],
       'jsdoc/require-param-description': 'error',
-      'jsdoc/check-param-names': ['error', { checkDestructured: false }],
       'jsdoc/no-types': 'error',
     },
   },

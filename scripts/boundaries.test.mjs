@@ -58,3 +58,24 @@ it('core knows no interface and no Node', async () => {
 it('allowed ways stay open', async () => {
   expect(await breaks('core/src/plan/planted.ts', `export { inches } from '../units/index.ts';`)).toEqual([]);
 });
+
+it('no file needs itself by way of another; types may go round', async () => {
+  const other = join(root, 'core/src/units/planted-too.ts');
+  writeFileSync(other, `export { one } from './planted.ts';\nexport const two = 2;\n`);
+  planted.push(other);
+  const round = `export { two } from './planted-too.ts';\nexport const one = 1;`;
+  expect(await breaks('core/src/units/planted.ts', round)).toContain('import-x/no-cycle');
+  const types = `import type { two } from './planted-too.ts';\nexport const one: typeof two = 2;`;
+  expect(await breaks('core/src/units/planted.ts', types)).toEqual([]);
+});
+
+it('what core gives others says what it takes', async () => {
+  const said = (doc) =>
+    breaks('core/src/units/planted.ts', `${doc}\nexport const half = (mm: number): number => mm / 2;`);
+  expect(await said('')).toContain('jsdoc/require-jsdoc');
+  expect(await said('/** Half of a length, mm. */')).toContain('jsdoc/require-param');
+  expect(await said('/**\n * Half of a length, mm.\n *\n * @param mm\n */')).toContain(
+    'jsdoc/require-param-description',
+  );
+  expect(await said('/**\n * Half of a length, mm.\n *\n * @param mm The length, mm.\n */')).toEqual([]);
+});

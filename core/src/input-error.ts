@@ -25,7 +25,12 @@ export class InputError extends Error {
   }
 }
 
-/** The value of a good outcome. @throws InputError with the problem of a bad one. */
+/**
+ * The value of a good outcome.
+ *
+ * @param outcome What came of looking at input.
+ * @throws InputError with the problem of a bad one.
+ */
 export function unwrap<T>(outcome: Outcome<T>): T {
   if (outcome.ok) return outcome.value;
   throw new InputError([outcome.problem]);

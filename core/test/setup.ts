@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { expect } from 'vitest';
+import { freezeDocuments } from '../src/frozen.ts';
+
+freezeDocuments(true);
 
 // The same cases every time, so that a run tells of the change and not of luck; FUZZ_SEED looks elsewhere.
 fc.configureGlobal({ seed: Number(process.env.FUZZ_SEED ?? 20_261_124) });

@@ -28,10 +28,20 @@ export interface Body {
 /** A body of which nothing is known yet. */
 export const newBody: Body = { name: 'Body', wheelbase: 0, outline: [], mounts: [], masses: [] };
 
-/** A place on the body in frame coordinates: its front wheel opening stands on the front axle at `frontX`. */
+/**
+ * A place on the body in frame coordinates: its front wheel opening stands on the front axle at `frontX`.
+ *
+ * @param at A point in the body’s own coordinates, mm.
+ * @param frontX Station of the front axle, mm.
+ */
 export const seated = (at: Vec3, frontX: number): Vec3 => ({ x: at.x + frontX, y: at.y, z: at.z });
 
-/** What no schema says about a body: a mass that is none. */
+/**
+ * What no schema says about a body: a mass that is none.
+ *
+ * @param body The body.
+ * @param path Where that is in the document: problems are named from there.
+ */
 export function bodyProblems(body: Body, path: string): InputProblem[] {
   return body.masses.flatMap(({ name, mass }, index): InputProblem[] =>
     mass > 0

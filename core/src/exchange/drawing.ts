@@ -48,7 +48,13 @@ const MARK_RADIUS = 6;
 /** The plan drawing has the left rail on top, as the board: its y is turned over. */
 const turned = (points: readonly DrawnPoint[]): DrawnPoint[] => points.map(([x, y]) => [x, -y]);
 
-/** A view of a job in real size: the donor before, the frame as built, what is new and what is cut away. */
+/**
+ * A view of a job in real size: the donor before, the frame as built, what is new and what is cut away.
+ *
+ * @param job Donor, body, plan and rules; validated.
+ * @param view From the side, or from above.
+ * @param result What the plan gives; evaluated where not given.
+ */
 export function drawingOf(job: PlanInput, view: DrawingView, result: PlanResult = evaluatePlan(job)): Shape[] {
   const section = sectionLookup(job.donor);
   const donor = evaluatePlan({ ...job, plan: emptyPlan(job.plan.name) });

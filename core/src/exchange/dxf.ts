@@ -14,7 +14,11 @@ const COLOURS: Readonly<Record<DrawingLayer, number>> = {
   TEXT: Colors.White,
 };
 
-/** A drawing as DXF text, real size in millimetres, one layer for each meaning. */
+/**
+ * A drawing as DXF text, real size in millimetres, one layer for each meaning.
+ *
+ * @param shapes What is drawn, mm.
+ */
 export function writeDxf(shapes: readonly Shape[]): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);

@@ -41,7 +41,14 @@ function stationRows(rails: Rails): TableRow[] {
   return rails.kind === 'mirrored' ? rows(rails.stations, 'both') : SIDES.flatMap((side) => rows(rails[side], side));
 }
 
-/** One table of a job as CSV. */
+/**
+ * One table of a job as CSV.
+ *
+ * @param table Which table.
+ * @param job The job; validated.
+ * @param readings Readings, in any order.
+ * @param unit Inches or millimetres.
+ */
 export function writeJobTable(table: JobTable, job: Job, readings: readonly Reading[], unit: LengthUnit): string {
   const rows: Readonly<Record<JobTable, () => readonly object[]>> = {
     stations: () => stationRows(job.donor.rails),
@@ -105,6 +112,10 @@ function withFeatures(donor: Frame, rows: readonly TableRow[]): object {
 
 /**
  * The job with a table of its donor replaced by one from CSV.
+ *
+ * @param table Which table.
+ * @param csv The table as CSV text.
+ * @param job The job; validated.
  * @throws InputError with every problem, of the table or of the job it would make.
  */
 export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, job: Job): Job {
@@ -120,6 +131,10 @@ export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, 
 
 /**
  * Readings from CSV that a job does not have yet: readings are only ever added.
+ *
+ * @param csv The table as CSV text.
+ * @param job The job; validated.
+ * @param known Readings, in any order.
  * @throws InputError with every problem, also for a measurement that the job does not have.
  */
 export function readReadings(csv: string, job: Job, known: readonly Reading[]): Reading[] {

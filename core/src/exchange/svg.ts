@@ -50,7 +50,12 @@ function element(shape: Shape): string {
   }
 }
 
-/** A drawing as SVG text, real size in millimetres. */
+/**
+ * A drawing as SVG text, real size in millimetres.
+ *
+ * @param shapes What is drawn, mm.
+ * @param title What the drawing is of, for screen readers.
+ */
 export function writeSvg(shapes: readonly Shape[], title: string): string {
   const points = shapes.flatMap(extentOf);
   const xs = points.map(([x]) => x);

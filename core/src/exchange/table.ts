@@ -36,7 +36,13 @@ function written(value: number, { kind }: TableColumn, unit: LengthUnit): string
   return String(Number((value / size).toFixed(unit === 'mm' ? 9 : 11)));
 }
 
-/** Rows as CSV with a header, lengths in `unit`, masses in what goes with it. */
+/**
+ * Rows as CSV with a header, lengths in `unit`, masses in what goes with it.
+ *
+ * @param columns The columns, in order.
+ * @param rows Lengths in mm, masses in kg.
+ * @param unit What lengths are written in.
+ */
 export function writeTable(columns: readonly TableColumn[], rows: readonly TableRow[], unit: LengthUnit): string {
   const data = rows.map((row) =>
     columns.map((column) => {
@@ -107,6 +113,9 @@ function delimiterOf(text: string): string {
 /**
  * The rows of a CSV table, lengths in mm, masses in kg. Cells are parted by commas, or by semicolons or tabs as
  * spreadsheets give.
+ *
+ * @param columns The columns, in order.
+ * @param text What was typed or read.
  * @throws InputError with every problem, each with its line.
  */
 export function readTable(columns: readonly TableColumn[], text: string): TableRow[] {

@@ -20,6 +20,9 @@ const at = (path: string, key: string | number): string =>
  * Ways in which a value differs from a schema of `fields.ts`, each with its path; none when it fits. The length of a
  * list is looked at before what is in it, and no more than `MOST_PROBLEMS` are listed, so that nothing that can be sent
  * takes long. Records and lists are walked here; each figure and text in them is checked by its Yup schema.
+ *
+ * @param schema A schema of `fields.ts`.
+ * @param value The value, untrusted.
  */
 export function schemaProblems(schema: yup.ISchema<unknown>, value: unknown): InputProblem[] {
   const problems: InputProblem[] = [];

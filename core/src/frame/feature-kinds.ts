@@ -71,9 +71,17 @@ export const FEATURE_FACTS = {
 export type FeatureKind = keyof typeof FEATURE_FACTS;
 export const FEATURE_KINDS = Object.keys(FEATURE_FACTS) as readonly FeatureKind[];
 
-/** What there is to know of a kind of feature. */
+/**
+ * What there is to know of a kind of feature.
+ *
+ * @param kind A kind of feature.
+ */
 export const factsOf = (kind: FeatureKind): FeatureFacts => FEATURE_FACTS[kind];
 
-/** The kinds of which something holds. */
+/**
+ * The kinds of which something holds.
+ *
+ * @param holds What must hold.
+ */
 export const kindsThat = (holds: (facts: FeatureFacts) => boolean): readonly FeatureKind[] =>
   FEATURE_KINDS.filter((kind) => holds(FEATURE_FACTS[kind]));

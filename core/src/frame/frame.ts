@@ -8,7 +8,11 @@ import type { Unit } from './units.ts';
 export type Side = 'left' | 'right';
 export const SIDES: readonly Side[] = ['left', 'right'];
 
-/** The sign of y on a side: the left rail has y < 0. */
+/**
+ * The sign of y on a side: the left rail has y < 0.
+ *
+ * @param side Left or right, as seated.
+ */
 export const sideSign = (side: Side): -1 | 1 => (side === 'left' ? -1 : 1);
 
 export interface Vec3 {
@@ -168,7 +172,11 @@ export type ControlMeasurement =
   | { readonly id: string; readonly kind: 'tape'; readonly from: ControlEnd; readonly to: ControlEnd }
   | { readonly id: string; readonly kind: 'height'; readonly at: ControlEnd };
 
-/** The control points that a measurement needs: two for a tape, one for a height. */
+/**
+ * The control points that a measurement needs: two for a tape, one for a height.
+ *
+ * @param measurement The measurement.
+ */
 export const endsOf = (measurement: ControlMeasurement): readonly ControlEnd[] =>
   measurement.kind === 'tape' ? [measurement.from, measurement.to] : [measurement.at];
 
@@ -195,6 +203,12 @@ export interface Frame {
   readonly controlMeasurements: readonly ControlMeasurement[];
 }
 
+/**
+ * The stations of one rail.
+ *
+ * @param rails Mirrored, or measured apart.
+ * @param side Left or right, as seated.
+ */
 export const railOf = (rails: Rails, side: Side): Rail => (rails.kind === 'mirrored' ? rails.stations : rails[side]);
 
 /** The stretch of rail that a feature takes up, mm: its reach, or its hole where that is wider. */
@@ -202,11 +216,19 @@ export function extentOf({ x, ahead, behind, diameter }: Feature): { readonly fr
   return { from: x - Math.max(ahead, diameter / 2), to: x + Math.max(behind, diameter / 2) };
 }
 
-/** The sides a feature stands on. */
+/**
+ * The sides a feature stands on.
+ *
+ * @param feature What stands on one side, or on both.
+ */
 export const sidesOf = (feature: { readonly side: Side | 'both' }): readonly Side[] =>
   feature.side === 'both' ? SIDES : [feature.side];
 
-/** The station of the datum hole, mm; 0 (the front axle) when the frame names none. */
+/**
+ * The station of the datum hole, mm; 0 (the front axle) when the frame names none.
+ *
+ * @param frame The donor; validated.
+ */
 export function datumStation(frame: Frame): number {
   return frame.features.find((feature) => feature.id === frame.datum)?.x ?? 0;
 }

@@ -36,13 +36,23 @@ export type RailId = Side | `${string}/${Side}`;
 /** Something of each rail, and of each member where there are some. */
 export type ByRail<T> = { readonly left: T; readonly right: T } & { readonly [member: `${string}/${Side}`]: T };
 
+/**
+ * The name of one copy of a member among rails.
+ *
+ * @param member The member’s id.
+ * @param side Left or right, as seated.
+ */
 export const railIdOf = (member: string, side: Side): `${string}/${Side}` => `${member}/${side}`;
 
 /** The copies of a member: one a side, or the one there is. */
 export const copiesOf = ({ copies }: Pick<Member, 'copies'>): readonly Side[] =>
   copies === 'pair' ? ['left', 'right'] : ['right'];
 
-/** A point of a member's copy on one side, mm, as seen on the donor. */
+/**
+ * A point of a member's copy on one side, mm, as seen on the donor.
+ *
+ * @param side Left or right, as seated.
+ */
 export const memberPlace = ({ x, outward, z }: MemberPoint, side: Side): Vec3 => ({
   x,
   y: side === 'left' ? -outward : outward,

@@ -10,13 +10,21 @@ export interface RailHere {
   readonly topSlope: number;
 }
 
-/** Front and rear end of a rail, mm. A validated rail has two stations or more. */
+/**
+ * Front and rear end of a rail, mm. A validated rail has two stations or more.
+ *
+ * @param rail Stations from front to rear, two or more, mm.
+ */
 export const railEnds = (rail: Rail): readonly [front: number, rear: number] => [
   rail[0]?.x ?? 0,
   rail[rail.length - 1]?.x ?? 0,
 ];
 
-/** Length from the first station of a rail straight to its last, mm: that of new rail, which has no others. */
+/**
+ * Length from the first station of a rail straight to its last, mm: that of new rail, which has no others.
+ *
+ * @param rail Stations from front to rear, two or more, mm.
+ */
 export function straightLength(rail: Rail): number {
   const [first, last] = [rail[0], rail[rail.length - 1]];
   if (!first || !last) return 0;
@@ -39,6 +47,10 @@ function stretchAt(rail: Rail, x: number, toward: 'front' | 'rear'): number {
 /**
  * The rail at station `x`, mm, straight between stations and carried on straight beyond the ends.
  * At a station `toward` chooses which stretch gives the slope and the section.
+ *
+ * @param rail Stations from front to rear, two or more, mm.
+ * @param x Station, mm; beyond the ends the rail is carried on straight.
+ * @param toward At a station, whether the stretch ahead (`front`) or the one behind counts.
  */
 export function railAt(rail: Rail, x: number, toward: 'front' | 'rear' = 'rear'): RailHere {
   const index = stretchAt(rail, x, toward);
@@ -55,7 +67,13 @@ export function railAt(rail: Rail, x: number, toward: 'front' | 'rear' = 'rear')
   };
 }
 
-/** The part of a rail between two stations on it, ends interpolated, mm. */
+/**
+ * The part of a rail between two stations on it, ends interpolated, mm.
+ *
+ * @param rail Stations from front to rear, two or more, mm.
+ * @param from Station of its front end, on the rail, mm.
+ * @param to Station of its rear end, behind `from`, mm.
+ */
 export function cutRail(rail: Rail, from: number, to: number): Rail {
   const inner = rail.filter((station) => station.x > from && station.x < to);
   const start = railAt(rail, from, 'rear');

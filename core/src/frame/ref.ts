@@ -21,13 +21,22 @@ export interface Ref<K extends RefKind = RefKind> {
   readonly id: string;
 }
 
-/** Whether two references name the same thing. */
+/**
+ * Whether two references name the same thing.
+ *
+ * @param a One reference.
+ * @param b The other.
+ */
 export const sameRef = (a: Ref, b: Ref): boolean => a.kind === b.kind && a.id === b.id;
 
 /** A reference as one word, such as `feature/m4`: for a key, an attribute or a choice. */
 export const refKey = ({ kind, id }: Ref): string => `${kind}/${id}`;
 
-/** The reference that a word of `refKey` stands for; undefined for any other word. */
+/**
+ * The reference that a word of `refKey` stands for; undefined for any other word.
+ *
+ * @param key A word as `refKey` writes it; any other gives undefined.
+ */
 export function refOf(key: string): Ref | undefined {
   const at = key.indexOf('/');
   const kind = REF_KINDS.find((candidate) => candidate === key.slice(0, at));

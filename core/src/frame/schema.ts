@@ -56,6 +56,7 @@ const ref = () => record<Ref>({ kind: oneOf(REF_KINDS), id: id() });
 const rail = () =>
   list(record<Station>({ x: length(), halfWidth: length(), top: length(), section: id(), origin: origin() }));
 
+/** The fields of a crossmember. */
 export const crossmemberFields = () => ({
   id: id(),
   name: name(),
@@ -70,6 +71,7 @@ export const crossmemberFields = () => ({
   origin: origin(),
 });
 
+/** The fields of a feature. */
 export const featureFields = () => ({
   id: id(),
   name: name(),
@@ -87,6 +89,7 @@ export const featureFields = () => ({
   origin: origin(),
 });
 
+/** The fields of an axle. */
 export const axleFields = () => ({
   id: id(),
   name: name(),
@@ -100,6 +103,7 @@ export const axleFields = () => ({
   origin: origin(),
 });
 
+/** The fields of a point. */
 export const pointFields = () => ({
   id: id(),
   name: name(),

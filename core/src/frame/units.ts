@@ -31,11 +31,21 @@ export interface Unit {
   readonly mounts: readonly Ref<'feature' | 'crossmember'>[];
 }
 
-/** The unit that stands on a feature or crossmember; undefined where none does. */
+/**
+ * The unit that stands on a feature or crossmember; undefined where none does.
+ *
+ * @param mount Id of a feature or crossmember.
+ */
 export const unitOf = ({ units }: { readonly units: readonly Unit[] }, mount: string): Unit | undefined =>
   units.find(({ mounts }) => mounts.some(({ id }) => id === mount));
 
-/** The units with a mount under another unit, or under none (`null`). */
+/**
+ * The units with a mount under another unit, or under none (`null`).
+ *
+ * @param units The donor’s units.
+ * @param mount A feature or crossmember.
+ * @param unit Id of the unit to put it under; null: under none.
+ */
 export const withMount = (
   units: readonly Unit[],
   mount: Unit['mounts'][number],

@@ -12,6 +12,10 @@ const MOST = 2000;
 /**
  * Everything about a frame that cannot be, each with its place in the document and what would be right.
  * Shape and types are the schema's business; this looks at the meaning. Lengths in messages are in `format`.
+ *
+ * @param frame The donor; validated.
+ * @param format Unit and division that lengths are written in.
+ * @param path Where that is in the document: problems are named from there.
  */
 export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'): InputProblem[] {
   const show = (mm: number) => lengthText(mm, format, true);
@@ -134,7 +138,12 @@ function commonReach(frame: Frame): readonly [number, number] | undefined {
   return [Math.max(...ends.map(([front]) => front)), Math.min(...ends.map(([, rear]) => rear))];
 }
 
-/** What is impossible about a section's walls, as a sentence; undefined when it can be. */
+/**
+ * What is impossible about a section's walls, as a sentence; undefined when it can be.
+ *
+ * @param section The section; its walls validated.
+ * @param show Writes a length, mm, in the job’s unit.
+ */
 export function sectionProblem(section: Section, show: (mm: number) => string): string | undefined {
   const { depth, thickness } = section;
   const width = widthOf(section);

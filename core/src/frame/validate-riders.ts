@@ -14,7 +14,12 @@ const carriersOf = ({ features, crossmembers, axles, units }: Frame): ReadonlySe
   ]);
 };
 
-/** What rides on something must ride on something of the donor: an axle on units, brackets or crossmembers, a point on these or an axle. */
+/**
+ * What rides on something must ride on something of the donor: an axle on units, brackets or crossmembers, a point on these or an axle.
+ *
+ * @param frame The donor; validated.
+ * @param path Where that is in the document: problems are named from there.
+ */
 export function carrierProblems(frame: Frame, path: string): InputProblem[] {
   const known = carriersOf(frame);
   const wrong = (
@@ -39,7 +44,12 @@ export function carrierProblems(frame: Frame, path: string): InputProblem[] {
   ];
 }
 
-/** A unit stands on mounts that are on the donor, each of them under one unit only. */
+/**
+ * A unit stands on mounts that are on the donor, each of them under one unit only.
+ *
+ * @param frame The donor; validated.
+ * @param path Where that is in the document: problems are named from there.
+ */
 export function unitProblems(frame: Frame, path: string): InputProblem[] {
   const known = carriersOf(frame);
   const taken = new Map<string, string>();
@@ -70,7 +80,13 @@ export function unitProblems(frame: Frame, path: string): InputProblem[] {
   );
 }
 
-/** Members run from front to rear and have a section; braces end on rails or members that are there. */
+/**
+ * Members run from front to rear and have a section; braces end on rails or members that are there.
+ *
+ * @param frame The donor; validated.
+ * @param path Where that is in the document: problems are named from there.
+ * @param show Writes a length, mm, in the job’s unit.
+ */
 export function memberProblems(frame: Frame, path: string, show: (mm: number) => string): InputProblem[] {
   const sections = new Set(frame.sections.map(({ id }) => id));
   const rails = new Set<string>([

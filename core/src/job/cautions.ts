@@ -13,14 +13,26 @@ export interface Caution {
   readonly here: string;
 }
 
-/** The cautions that apply to a job at a step, the most grave first, each with what it is about here. */
+/**
+ * The cautions that apply to a job at a step, the most grave first, each with what it is about here.
+ *
+ * @param job The job; validated.
+ * @param result What the plan gives.
+ * @param step The step of the work.
+ */
 export const cautionsOf = (job: Job, result: PlanResult, step: CautionStep): Caution[] =>
   CAUTION_SOURCES[step].flatMap(({ told, ...caution }) => {
     const here = told(job, result);
     return here === null ? [] : [{ ...caution, here }];
   });
 
-/** Who read a caution last, and when; undefined while nobody has. */
+/**
+ * Who read a caution last, and when; undefined while nobody has.
+ *
+ * @param records Records of the job, in any order.
+ * @param step The step of the work.
+ * @param caution Id of the caution.
+ */
 export const lastRead = (
   records: readonly ShopRecord[],
   step: CautionStep,

@@ -36,6 +36,9 @@ function planOf(job: Job): PlanResult {
 /**
  * Everything about a job with its records. Pure and total for a job that `checkJob` let through; the same object for
  * the same job and records.
+ *
+ * @param job The job; validated.
+ * @param records Records of the job, in any order.
  */
 export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult {
   const plan = planOf(job);

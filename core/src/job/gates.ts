@@ -130,7 +130,12 @@ const GATES = {
 
 export type GateId = keyof typeof GATES;
 
-/** The hold points of a job and how they stand. */
+/**
+ * The hold points of a job and how they stand.
+ *
+ * @param looked The job, what its plan gives, and its readings.
+ * @param records Records of the job, in any order.
+ */
 export function gatesOf(looked: Looked, records: readonly ShopRecord[]): readonly Gate[] {
   const signatures = standing(records, 'gate-signed');
   return (Object.keys(GATES) as GateId[]).map((id) => ({
@@ -155,6 +160,11 @@ export function gatesOf(looked: Looked, records: readonly ShopRecord[]): readonl
 /** Whether a check neither passes nor is signed for. */
 export const isOpen = ({ passed, signed }: GateCheck): boolean => !passed && signed === null;
 
+/**
+ * Whether nothing of a hold point is open.
+ *
+ * @param gate The hold point.
+ */
 export const isPassed = (gate: Gate): boolean => !gate.checks.some(isOpen);
 
 /** The checks of a gate that a sign-off would be for; none where something is open that cannot be signed away. */

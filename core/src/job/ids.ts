@@ -45,7 +45,12 @@ const plansIn = ({ plan, variants }: Job, path: string): (readonly [Plan, string
   ...variants.map((variant, index) => [variant, `${path}variants[${index}]`] as const),
 ];
 
-/** Section ids stand for themselves; every other id is unique in the job, so that an id alone says what is meant. */
+/**
+ * Section ids stand for themselves; every other id is unique in the job, so that an id alone says what is meant.
+ *
+ * @param job The job; validated.
+ * @param path Where that is in the document: problems are named from there.
+ */
 export function idProblems(job: Job, path: string): InputProblem[] {
   const twice = (named: readonly Named[], taken: Set<string>) =>
     named.flatMap(({ path: at, id }): InputProblem[] => {
@@ -64,7 +69,12 @@ export function idProblems(job: Job, path: string): InputProblem[] {
   ];
 }
 
-/** Operations and acceptances that name what is not there. */
+/**
+ * Operations and acceptances that name what is not there.
+ *
+ * @param job The job; validated.
+ * @param path Where that is in the document: problems are named from there.
+ */
 export function referenceProblems(job: Job, path: string): InputProblem[] {
   const outside = new Set(namedOutsidePlans(job, path).map(({ id }) => id));
   return plansIn(job, path).flatMap(([plan, at]) => {
@@ -95,7 +105,11 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
   });
 }
 
-/** The job without acceptances of conflicts about what is not there any more. */
+/**
+ * The job without acceptances of conflicts about what is not there any more.
+ *
+ * @param job The job; validated.
+ */
 export function withoutDeadAcceptances(job: Job): Job {
   const outside = new Set(namedOutsidePlans(job, '').map(({ id }) => id));
   const kept = (plan: Plan): Plan => {

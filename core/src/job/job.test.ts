@@ -202,3 +202,9 @@ describe('migrate', () => {
     expect(() => migrate({ version: 1 }, {}, 2)).toThrow(/no way up from version 1/);
   });
 });
+
+it('a document that was taken in cannot be changed in place, here and in development', () => {
+  const { job } = parseJobFile(textOf('parcel-van.json'));
+  expect(() => Object.assign(job.donor.axles[0]!, { x: 1 })).toThrow(TypeError);
+  expect(() => (job.plan.operations as unknown[]).push({})).toThrow(TypeError);
+});

@@ -34,6 +34,13 @@ export interface JobFile {
   readonly attachments: readonly Attachment[];
 }
 
+/**
+ * A job with its records as it travels.
+ *
+ * @param job The job; validated.
+ * @param records Records of the job, in any order.
+ * @param attachments What the records refer to.
+ */
 export const jobFileOf = (
   job: Job,
   records: readonly ShopRecord[],

@@ -31,7 +31,11 @@ export interface Ask {
 /** Longest stretch of rail that is taken as straight without a station on it, mm. */
 const LONG_STRETCH = inches(60);
 
-/** What to measure on the donor, in the order it is best done, and what is still missing for which answer. */
+/**
+ * What to measure on the donor, in the order it is best done, and what is still missing for which answer.
+ *
+ * @param job The job; validated.
+ */
 export function measuringGuide(job: Job): Ask[] {
   const { donor, body, display } = job;
   const datum = datumStation(donor);

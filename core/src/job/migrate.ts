@@ -57,6 +57,10 @@ export const MIGRATIONS: Migrations = {
 
 /**
  * A job file brought up to `target`, one version at a time.
+ *
+ * @param file Plain data of a job file.
+ * @param migrations The way up from each version.
+ * @param target The version to come to.
  * @throws InputError for a version that is missing, newer than the program, or without a way up.
  */
 export function migrate(
@@ -83,6 +87,9 @@ export function migrate(
 
 /**
  * A job document of some version, without its file, brought up to the present one.
+ *
+ * @param job A job document, untrusted.
+ * @param version The version of the format it was written in.
  * @throws InputError as `migrate` does.
  */
 export const upgradeJob = (job: unknown, version: number): unknown =>

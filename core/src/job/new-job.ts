@@ -113,7 +113,11 @@ function cabOf({ cab, section }: FirstMeasures): {
   };
 }
 
-/** A job that begins with the first measures of its donor: nothing planned, no body yet, weld and reinforce. */
+/**
+ * A job that begins with the first measures of its donor: nothing planned, no body yet, weld and reinforce.
+ *
+ * @param first Lengths in mm, above 0 where not said otherwise.
+ */
 export const newJob = (first: FirstMeasures): Job => ({
   name: first.name,
   donor: newFrame(first),

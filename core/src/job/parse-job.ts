@@ -1,5 +1,6 @@
 import { bodyProblems } from '../body/index.ts';
 import { frameProblems } from '../frame/index.ts';
+import { guarded } from '../frozen.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
 import { upgradeRecord } from '../records/index.ts';
 import { RULE_IDS, ruleProblem } from '../rules/index.ts';
@@ -13,7 +14,7 @@ function check<T>(schema: Field<T>, value: unknown, meaning: (value: T) => Input
   const shape = schemaProblems(schema, value);
   const problems = shape.length > 0 ? shape : meaning(value as T);
   if (problems.length > 0) throw new InputError(problems.slice(0, MOST_PROBLEMS));
-  return value as T;
+  return guarded(value as T);
 }
 
 function variantProblems({ plan, variants }: Job, path: string): InputProblem[] {
@@ -62,12 +63,20 @@ function jobFileProblems({ job, records }: JobFile): InputProblem[] {
 
 /**
  * A job document from untrusted data, brought up from the version of the format it was written in.
+ *
+ * @param value The value, untrusted.
+ * @param version The version of the format it was written in.
  * @throws InputError with the problems found, `MOST_PROBLEMS` at most.
  */
 export const checkJob = (value: unknown, version: number = JOB_VERSION): Job =>
   check<Job>(jobSchema, upgradeJob(value, version), jobProblems);
 
-/** A job file from its text, brought up to the present version. @throws InputError with every problem found. */
+/**
+ * A job file from its text, brought up to the present version.
+ *
+ * @param text The text of the file.
+ * @throws InputError with every problem found.
+ */
 export function parseJobFile(text: string): JobFile {
   let raw: unknown;
   try {

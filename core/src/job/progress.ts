@@ -5,7 +5,13 @@ import { type Gate, isOpen, isPassed } from './gates.ts';
 import type { Job } from './job.ts';
 import { stageCount } from './stage-count.ts';
 
-/** The stage a shop is at: the last one begun, or the next where all its readings are right. */
+/**
+ * The stage a shop is at: the last one begun, or the next where all its readings are right.
+ *
+ * @param job The job; validated.
+ * @param plan What the plan gives.
+ * @param readings Readings, in any order.
+ */
 export function stageAtHand(job: Job, plan: PlanResult, readings: readonly Reading[]): Stage {
   const begun = STAGES.findLastIndex((stage) => readings.some((reading) => reading.stage === stage));
   const open = STAGES.slice(Math.max(0, begun)).find((stage) => {
@@ -15,7 +21,13 @@ export function stageAtHand(job: Job, plan: PlanResult, readings: readonly Readi
   return open ?? 'welded';
 }
 
-/** The reading farthest from its target, of the last stage that was read at; null before any was taken. */
+/**
+ * The reading farthest from its target, of the last stage that was read at; null before any was taken.
+ *
+ * @param job The job; validated.
+ * @param plan What the plan gives.
+ * @param readings Readings, in any order.
+ */
 export function worstReading(job: Job, plan: PlanResult, readings: readonly Reading[]) {
   const stage = STAGES.findLast((candidate) => readings.some((reading) => reading.stage === candidate));
   if (!stage) return null;
@@ -23,7 +35,12 @@ export function worstReading(job: Job, plan: PlanResult, readings: readonly Read
   return judged.toSorted((a, b) => Math.abs(b.off) - Math.abs(a.off))[0] ?? null;
 }
 
-/** The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points. */
+/**
+ * The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points.
+ *
+ * @param job The job; validated.
+ * @param gates The hold points, in order.
+ */
 export function benchesDone(job: Job, gates: readonly Gate[]): readonly BenchId[] {
   const gate = (id: Gate['id']) => gates.find((candidate) => candidate.id === id);
   const [cutting, welding] = [gate('before-cutting'), gate('before-welding-out')];
@@ -37,7 +54,12 @@ export function benchesDone(job: Job, gates: readonly Gate[]): readonly BenchId[
   return BENCH_IDS.filter((id) => proven[id] || job.done.includes(id));
 }
 
-/** The next thing to do on a job, in a few words, with the bench where it is done. */
+/**
+ * The next thing to do on a job, in a few words, with the bench where it is done.
+ *
+ * @param job The job; validated.
+ * @param gates The hold points, in order.
+ */
 export function nextStep(job: Job, gates: readonly Gate[]): { readonly text: string; readonly bench: BenchId } {
   if (!job.done.includes('donor')) return { text: 'Finish measuring the donor', bench: 'donor' };
   const check = gates.find((gate) => !isPassed(gate))?.checks.find(isOpen);

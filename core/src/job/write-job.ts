@@ -29,7 +29,11 @@ function canonical(value: unknown, indent: string): string {
   return `{\n${written.map((line) => deeper + line).join(',\n')}\n${indent}}`;
 }
 
-/** The text of a job file, the same bytes for the same job however it was stored; records in order of time. */
+/**
+ * The text of a job file, the same bytes for the same job however it was stored; records in order of time.
+ *
+ * @param file The job with its records.
+ */
 export function writeJobFile(file: JobFile): string {
   return `${canonical({ ...file, records: inOrderOfTime(file.records) }, '')}\n`;
 }

@@ -4,6 +4,12 @@ import { distance } from '../plan/index.ts';
 /**
  * Developed length along one line of a rail from station `a` to `b`, mm; negative when `b` lies ahead of `a`. The line
  * runs `depthShare` of the depth below the top edge: 0 the top edge, 1 the bottom edge.
+ *
+ * @param rail Stations from front to rear, two or more, mm.
+ * @param a Station to begin at, mm.
+ * @param b Station to end at, mm; below `a` gives a distance below 0.
+ * @param depthShare From 0 at the top edge to 1 at the bottom edge.
+ * @param depthOf Depth of a section by its id, mm.
  */
 export function alongRail(
   rail: Rail,

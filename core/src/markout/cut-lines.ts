@@ -35,7 +35,14 @@ function lettersAt(face: CutFace, kerf: KerfSide, operation: Operation, { joints
   return nearest?.letter ?? operationName(operation);
 }
 
-/** The lines to scribe on both rails of the donor, front to rear on each. */
+/**
+ * The lines to scribe on both rails of the donor, front to rear on each.
+ *
+ * @param frame The donor; validated.
+ * @param result What the plan gives.
+ * @param operations Operations of the plan by id.
+ * @param measurer Measures along the donor’s rails.
+ */
 export function cutLines(
   frame: Frame,
   result: PlanResult,
@@ -56,7 +63,11 @@ export function cutLines(
   );
 }
 
-/** Distances that prove the lines: along the top edge from mark to mark, and straight across from the datum's corner. */
+/**
+ * Distances that prove the lines: along the top edge from mark to mark, and straight across from the datum's corner.
+ *
+ * @param lines The lines to scribe.
+ */
 export function crossChecks(lines: readonly CutLine[], { corner, datum }: Measurer): CrossCheck[] {
   const on = (side: Side) => lines.filter((line) => line.side === side);
   const name = (line: CutLine) => {

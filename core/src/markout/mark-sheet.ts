@@ -17,7 +17,12 @@ function notesOf({ operations }: PlanResult): SheetNote[] {
   });
 }
 
-/** The marks for a plan: what to scribe, drill and fix on both rails of the donor, and the new steel to cut. */
+/**
+ * The marks for a plan: what to scribe, drill and fix on both rails of the donor, and the new steel to cut.
+ *
+ * @param input Donor, body, plan and rules; validated.
+ * @param result What the plan gives.
+ */
 export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
   const { donor: frame, plan, rules } = input;
   const measurer = measurerOf(frame);

@@ -43,6 +43,11 @@ const words = (title: string, share = 2): SheetColumn => ({ title, figure: false
 const figure = (title: string, share = 1.6): SheetColumn => ({ title, figure: true, bold: false, share });
 const bold = (title: string, share = 1.8): SheetColumn => ({ title, figure: true, bold: true, share });
 
+/**
+ * Letters of joints as they are written on a sheet: `A·B`.
+ *
+ * @param letters Letters of joints, parted by spaces.
+ */
 export const dotted = (letters: string): string => letters.replaceAll(' ', '·');
 const railName = (side: Side) => (side === 'left' ? 'Left rail' : 'Right rail');
 const orDash = (mm: number, none = '–'): SheetCell => (mm > 0 ? { mm } : none);
@@ -271,7 +276,11 @@ function checksTable(sheet: MarkSheet): SheetTable {
   };
 }
 
-/** The tables of a marks sheet in the order they are worked by; those with nothing in them are left out. */
+/**
+ * The tables of a marks sheet in the order they are worked by; those with nothing in them are left out.
+ *
+ * @param sheet The sheet.
+ */
 export function markTables(sheet: MarkSheet): SheetTable[] {
   return [
     ...SIDES.map((side) => linesTable(sheet, side)),

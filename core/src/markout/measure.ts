@@ -28,6 +28,11 @@ export interface Measurer {
   readonly datum: number;
 }
 
+/**
+ * What measures along a donor’s rails from its datum hole.
+ *
+ * @param frame The donor; validated.
+ */
 export function measurerOf(frame: Frame): Measurer {
   const section = sectionLookup(frame);
   const depthOf = (id: string) => section(id).depth;
@@ -67,7 +72,12 @@ export interface Origin {
   readonly level: (x: number) => number;
 }
 
-/** From the datum hole on donor steel; on new rail from the front end of its piece, named by its letters. */
+/**
+ * From the datum hole on donor steel; on new rail from the front end of its piece, named by its letters.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param letters Letters of the joints at its ends.
+ */
 export function originOn(piece: Piece, letters: string, { datum, depthOf }: Measurer): Origin {
   const donor = piece.source === 'donor';
   const start = (side: Side) => (donor ? datum : (piece.rails[side][0]?.x ?? 0));
@@ -78,7 +88,11 @@ export function originOn(piece: Piece, letters: string, { datum, depthOf }: Meas
   };
 }
 
-/** Letters of the joints at the ends of a piece, front to rear. */
+/**
+ * Letters of the joints at the ends of a piece, front to rear.
+ *
+ * @param index Which piece, from the front.
+ */
 export const lettersOfPiece = ({ joints }: PlanResult, index: number): string =>
   joints
     .filter((joint) => joint.piece === index - 1 || joint.piece === index)

@@ -63,7 +63,11 @@ function marksOf(outcome: MemberOutcome, result: PlanResult): MemberMark[] {
   return left && right && alike(left, right) ? left.map((mark) => ({ ...mark, side: 'each' as const })) : marks.flat();
 }
 
-/** What is marked on members beside the rails and on braces. */
+/**
+ * What is marked on members beside the rails and on braces.
+ *
+ * @param result What the plan gives.
+ */
 export const memberMarks = (result: PlanResult): MemberMark[] => [
   ...result.members.flatMap((outcome) => marksOf(outcome, result)),
   ...result.braces.flatMap(({ brace: { name }, fate, built }): MemberMark[] => {

@@ -14,6 +14,11 @@ import { lettersOfPiece } from './measure.ts';
 /**
  * The new rail to cut, each piece once for each side and as it ends up: also where a later operation cuts it. Where the
  * donor is only sawn through, the blade's kerf is made good by the foremost piece. `kerf` in mm.
+ *
+ * @param result What the plan gives.
+ * @param operations Operations of the plan by id.
+ * @param depthOf Depth of a section by its id, mm.
+ * @param kerf Width of the saw cut, mm, 0 or more.
  */
 export function newPiecesOf(
   result: PlanResult,

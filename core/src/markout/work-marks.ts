@@ -8,7 +8,12 @@ const originOf = (result: PlanResult, index: number, measurer: Measurer): Origin
 
 const WHAT_BRACKET = { new: 'new', 're-drill': 'moved', 're-weld': 'moved' } as const;
 
-/** Brackets and holes that are new or moved, and brackets that come off, front to rear on each rail. */
+/**
+ * Brackets and holes that are new or moved, and brackets that come off, front to rear on each rail.
+ *
+ * @param result What the plan gives.
+ * @param measurer Measures along the donor’s rails.
+ */
 export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMark[] {
   const markOn = (side: Side, { feature, fate, piece, places }: FeatureOutcome): BracketMark[] => {
     if (!places[side]) return [];
@@ -46,7 +51,12 @@ export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMar
 
 const WHAT_CHANGED = { moved: 'moved', lowered: 'lowered', thinned: 'thinned', added: 'new', removed: 'out' } as const;
 
-/** Crossmembers that the plan adds, moves, changes or takes out, on each rail. */
+/**
+ * Crossmembers that the plan adds, moves, changes or takes out, on each rail.
+ *
+ * @param result What the plan gives.
+ * @param measurer Measures along the donor’s rails.
+ */
 export function crossmemberMarks(result: PlanResult, measurer: Measurer): CrossmemberMark[] {
   const changes = new Map(
     (result.steps.at(-1)?.state ?? result.donorState).crossmembers.map(({ item, change }) => [item.id, change]),
@@ -74,7 +84,12 @@ export function crossmemberMarks(result: PlanResult, measurer: Measurer): Crossm
   return SIDES.flatMap((side) => result.crossmembers.flatMap((outcome) => markOn(side, outcome)));
 }
 
-/** Notches and boxing plates on steel that stays, on each rail. */
+/**
+ * Notches and boxing plates on steel that stays, on each rail.
+ *
+ * @param result What the plan gives.
+ * @param measurer Measures along the donor’s rails.
+ */
 export function reworkMarks(result: PlanResult, measurer: Measurer): ReworkMark[] {
   return SIDES.flatMap((side) =>
     result.reworks.flatMap(({ operation, source, from, to }): ReworkMark[] => {

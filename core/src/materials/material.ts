@@ -89,7 +89,12 @@ export type StockMaterial = keyof typeof STOCK_MATERIALS;
 /** The stock materials' ids, in the order they are offered. */
 export const STOCK_MATERIAL_IDS = Object.keys(STOCK_MATERIALS) as StockMaterial[];
 
-/** What is wrong with the figures of a material, each with its path. Empty when it can be worked with. */
+/**
+ * What is wrong with the figures of a material, each with its path. Empty when it can be worked with.
+ *
+ * @param material The material.
+ * @param path Where that is in the document: problems are named from there.
+ */
 export function materialProblems(material: Material, path: string): InputProblem[] {
   const { yieldStress, tensile, density, heatAffected, heatTreated, weldable } = material;
   const wrong = (field: keyof Material, message: string): InputProblem[] => [

@@ -34,12 +34,27 @@ function axleX(axles: Riders, role: Axle['role'], on: On): number | null {
   return found.length > 0 ? found.reduce((sum, { x }) => sum + x, 0) / found.length : null;
 }
 
+/**
+ * Stations of the front and the rear axles, mm; null without any.
+ *
+ * @param axles Where the axles are.
+ * @param on On the donor, or as built.
+ */
 export const axleXs = (axles: Riders, on: On) => ({ front: axleX(axles, 'front', on), rear: axleX(axles, 'rear', on) });
 
-/** Where the body's front wheel opening stands: in the middle of the front axles, as they carry; null without any. */
+/**
+ * Where the body's front wheel opening stands: in the middle of the front axles, as they carry; null without any.
+ *
+ * @param axles Where the axles are.
+ * @param on On the donor, or as built.
+ */
 export const seatOf = (axles: Riders, on: On): number | null => axleX(axles, 'front', on);
 
-/** Where several weights balance together; null without any. */
+/**
+ * Where several weights balance together; null without any.
+ *
+ * @param weights kg and mm.
+ */
 export function balance(weights: readonly { readonly mass: number; readonly at: Vec3 }[]): Weight {
   const mass = weights.reduce((sum, weight) => sum + weight.mass, 0);
   const along = (axis: keyof Vec3) => weights.reduce((sum, { mass: each, at }) => sum + each * at[axis], 0) / mass;
@@ -59,7 +74,14 @@ export function axleLoadsOf(
   return { front: mass - onRear, rear: onRear };
 }
 
-/** The frame with the masses of the body on it, its front wheel opening on the front axle. Null when it brings none. */
+/**
+ * The frame with the masses of the body on it, its front wheel opening on the front axle. Null when it brings none.
+ *
+ * @param frame The frame’s mass, kg, and where it balances, mm.
+ * @param body The body; null while there is none.
+ * @param axles Where the axles are.
+ * @param on On the donor, or as built.
+ */
 export function ladenOf(frame: Weight, body: Body | null, axles: Riders, on: On): Laden | null {
   const xs = axleXs(axles, on);
   const frontX = seatOf(axles, on);

@@ -45,7 +45,13 @@ function ofCrossmember({ crossmember, donor, built, turn, piece, operation }: Cr
   return donor && { name: crossmember.name, donor, built, turn, piece, operation };
 }
 
-/** What features and crossmembers are to those that ride on them, of those whose ids are in `wanted`; by `refKey`. */
+/**
+ * What features and crossmembers are to those that ride on them, of those whose ids are in `wanted`; by `refKey`.
+ *
+ * @param features What became of each feature.
+ * @param crossmembers What became of each crossmember.
+ * @param wanted Ids of what carries something.
+ */
 export function carriersOf(
   features: readonly FeatureOutcome[],
   crossmembers: readonly CrossmemberOutcome[],
@@ -97,6 +103,8 @@ const foremost = (features: readonly Feature[], unit: UnitKind): Ref | null =>
  * What carries a point that names no carrier: the cab's back rides on the cab or else its foremost mount, a gearbox
  * flange on the power unit, its mount, or else a crossmember near it, a carrier bearing on its bracket or crossmember,
  * a pinion on its axle. Null: the rail at its own station.
+ *
+ * @param frame The donor; validated.
  */
 export function usualCarrier({ kind, x }: Pick<FramePoint, 'kind' | 'x'>, frame: Frame): Ref | null {
   const of = (wanted: FeatureKind) => frame.features.filter((feature) => feature.kind === wanted);
@@ -134,14 +142,23 @@ function usualOfAxle({ role }: Axle, frame: Frame): Ref | null {
   return alone && suspensions.length === 1 ? refTo('unit', suspensions[0]) : null;
 }
 
-/** What carries each axle and point, by its id: what the donor says, or what usually carries its kind. */
+/**
+ * What carries each axle and point, by its id: what the donor says, or what usually carries its kind.
+ *
+ * @param frame The donor; validated.
+ */
 export const carriersIn = (frame: Frame): ReadonlyMap<string, Ref | null> =>
   new Map([
     ...frame.axles.map((axle) => [axle.id, axle.carrier ?? usualOfAxle(axle, frame)] as const),
     ...frame.points.map((point) => [point.id, point.carrier ?? usualCarrier(point, frame)] as const),
   ]);
 
-/** Ids of everything that must be known as a carrier: what axles and points ride on, and mounts of units. */
+/**
+ * Ids of everything that must be known as a carrier: what axles and points ride on, and mounts of units.
+ *
+ * @param frame The donor; validated.
+ * @param carriers What carries each axle and point, by its id.
+ */
 export const wantedIn = (frame: Frame, carriers: ReadonlyMap<string, Ref | null>): ReadonlySet<string> =>
   new Set([
     ...[...carriers.values()].flatMap((ref) => (ref ? [ref.id] : [])),

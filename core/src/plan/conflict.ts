@@ -38,13 +38,22 @@ export const SEVERITIES = ['stop', 'warn', 'note'] as const;
 /** The place of a conflict that has none. */
 export const NOWHERE = { operation: null, donorX: null, builtX: null, about: null } as const;
 
-/** Advice that no press of a button carries out. */
+/**
+ * Advice that no press of a button carries out.
+ *
+ * @param sentences What to do, each a sentence.
+ */
 export const advise = (...sentences: readonly string[]): WayOut[] => sentences.map((say) => ({ say, edit: null }));
 
 /** Stops that the shop may decide to live with: all others are never to be done as they stand. */
 const ACCEPTABLE_STOPS: readonly string[] = ['unit-split', 'joint-cannot'];
 
-/** The conflict of a finding, with what the plan says of it. */
+/**
+ * The conflict of a finding, with what the plan says of it.
+ *
+ * @param finding What was found.
+ * @param acceptances What somebody has decided to live with.
+ */
 export function conflictOf(finding: Finding, acceptances: readonly Acceptance[]): Conflict {
   const { code, operation, about, severity } = finding;
   const key = [code, operation, about].filter((part) => part !== null).join('/');

@@ -25,7 +25,11 @@ export interface ControlPrediction {
   readonly ends: { readonly donor: readonly Vec3[]; readonly built: readonly Vec3[] | null };
 }
 
-/** Lengths run along one rail, widths straight across, and every other tape is a diagonal. */
+/**
+ * Lengths run along one rail, widths straight across, and every other tape is a diagonal.
+ *
+ * @param measurement The measurement.
+ */
 export function controlKind(measurement: ControlMeasurement): ControlPrediction['kind'] {
   if (measurement.kind === 'height') return 'height';
   const { from, to } = measurement;
@@ -36,7 +40,11 @@ export function controlKind(measurement: ControlMeasurement): ControlPrediction[
 /** Finds a control point on a frame; null where it is on steel that is taken out. */
 export type FindPoint = (point: ControlPoint, end: ControlEnd) => Vec3 | null;
 
-/** Finds control points on a frame in work. Each is looked up once. */
+/**
+ * Finds control points on a frame in work. Each is looked up once.
+ *
+ * @param state The frame in work.
+ */
 export function pointFinder(state: PlanState): FindPoint {
   const known = new Map<string, Vec3 | null>();
   return (point, { side }) => {
@@ -54,7 +62,13 @@ export function pointFinder(state: PlanState): FindPoint {
 /** What is read off the tape or the level at these ends, mm. */
 const reading = ([a, b]: readonly Vec3[]): number => (a && b ? distance(a, b) : (a?.z ?? 0));
 
-/** Every control measurement of the frame, before and after. */
+/**
+ * Every control measurement of the frame, before and after.
+ *
+ * @param frame The donor; validated.
+ * @param onDonor Finds a control point on the donor.
+ * @param onBuilt Finds a control point on the built frame; null where it is gone.
+ */
 export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: FindPoint): ControlPrediction[] {
   const points = new Map(frame.controlPoints.map((point) => [point.id, point]));
   return frame.controlMeasurements.flatMap((measurement): ControlPrediction[] => {

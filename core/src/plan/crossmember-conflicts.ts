@@ -64,6 +64,11 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
   return [];
 }
 
-/** Crossmembers that the plan cuts or loses, or that must become wider or narrower. */
+/**
+ * Crossmembers that the plan cuts or loses, or that must become wider or narrower.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const fatesOfCrossmembers: Finder = (findings, context) =>
   findings.crossmembers.flatMap((outcome) => conflictsOfCrossmember(outcome, findings, context));

@@ -49,6 +49,15 @@ const verb = (state: PlanState, operation: string | null): string => {
   return wedge ? 'taken out' : 'cut';
 };
 
+/**
+ * What became of a crossmember.
+ *
+ * @param state The frame in work.
+ * @param hung The crossmember, and what the plan did to it on purpose.
+ * @param donor Where and what it was on the donor.
+ * @param before Gives the frame ahead of an operation.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function crossmemberOutcome(
   state: PlanState,
   hung: Hung<Crossmember>,

@@ -11,7 +11,11 @@ export interface CutEnd {
   readonly donorX: number | null;
 }
 
-/** Free ends of the chain that an operation cut. */
+/**
+ * Free ends of the chain that an operation cut.
+ *
+ * @param state The frame in work.
+ */
 export function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
   const [first, last] = [state.pieces[0] as Piece, state.pieces[state.pieces.length - 1] as Piece];
   const donorX = (piece: Piece, x: number) => (piece.source === 'donor' ? x : null);
@@ -39,7 +43,12 @@ export function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
   ];
 }
 
-/** Letters joints and free ends together, front to rear. */
+/**
+ * Letters joints and free ends together, front to rear.
+ *
+ * @param joints Joints, front to rear.
+ * @param ends Free ends that the plan cuts.
+ */
 export function lettered(joints: readonly Omit<Joint, 'letter'>[], ends: readonly Omit<CutEnd, 'letter'>[]) {
   const inOrder = [...joints, ...ends].sort((a, b) => a.builtX - b.builtX);
   const letter = (mark: (typeof inOrder)[number]): string => letterOf(inOrder.indexOf(mark));

@@ -12,6 +12,10 @@ function cutFrom(piece: Piece, before: PlanState): Piece | undefined {
 /**
  * The pieces of a frame that an operation has cut and not yet moved, front to rear: those that stay and those that it
  * takes out, where they stood before it; new rail is not there yet.
+ *
+ * @param before The frame before it.
+ * @param after The frame after it.
+ * @param operation Id of the operation.
  */
 export function cutMoment(before: PlanState, after: PlanState, operation: string): readonly Piece[] {
   if (before.pieces === after.pieces) return before.pieces;

@@ -47,6 +47,9 @@ function directionOf({ item, turn }: Point, which: 'donor' | 'built'): Vec3 | nu
  * The drive line on the donor or on the built frame: gearbox flange, carrier bearings from front to rear, pinion. A
  * joint's working angle is the true angle in space between what goes in and what comes out (all pointing rearward):
  * flange and shaft, shaft and shaft, shaft and pinion. Null without flange and pinion, or where one of them is gone.
+ *
+ * @param points Where the points are.
+ * @param which On the donor, or as built.
  */
 export function driveLineOf(points: readonly Point[], which: 'donor' | 'built'): DriveLine | null {
   const of = (kind: FramePoint['kind']) =>

@@ -1,18 +1,35 @@
 import type { EndPlace, Plan } from './operation.ts';
 import { type Operation, placesOf, withPlaces } from './operations/index.ts';
 
-/** The plan with one operation replaced by another of the same id. */
+/**
+ * The plan with one operation replaced by another of the same id.
+ *
+ * @param plan The plan.
+ * @param operation The operation.
+ */
 export const withOperation = (plan: Plan, operation: Operation): Plan => ({
   ...plan,
   operations: plan.operations.map((other) => (other.id === operation.id ? operation : other)),
 });
 
+/**
+ * The plan without one of its operations.
+ *
+ * @param plan The plan.
+ * @param id Id of the operation.
+ */
 export const withoutOperation = (plan: Plan, id: string): Plan => ({
   ...plan,
   operations: plan.operations.filter((operation) => operation.id !== id),
 });
 
-/** The plan with an operation moved up (−1) or down (+1) the list; as it was at the ends. */
+/**
+ * The plan with an operation moved up (−1) or down (+1) the list; as it was at the ends.
+ *
+ * @param plan The plan.
+ * @param id Id of the operation.
+ * @param by Up (−1) or down (1).
+ */
 export function withOrder(plan: Plan, id: string, by: -1 | 1): Plan {
   const index = plan.operations.findIndex((operation) => operation.id === id);
   const [here, other] = [plan.operations[index], plan.operations[index + by]];
@@ -25,7 +42,12 @@ export function withOrder(plan: Plan, id: string, by: -1 | 1): Plan {
   };
 }
 
-/** The operation moved along the frame by mm, every place it names. Operations without a place stay as they are. */
+/**
+ * The operation moved along the frame by mm, every place it names. Operations without a place stay as they are.
+ *
+ * @param operation The operation.
+ * @param by How far, mm; below 0 forward.
+ */
 export const shiftOperation = (operation: Operation, by: number): Operation =>
   withPlaces(operation, (place, end) => ({
     ...place,
@@ -33,5 +55,9 @@ export const shiftOperation = (operation: Operation, by: number): Operation =>
     x: place.x + (place.on === 'end' && end === 'rear' ? -by : by),
   }));
 
-/** The place an operation is known by: its cut, or the front one of its cuts; null where it has none. */
+/**
+ * The place an operation is known by: its cut, or the front one of its cuts; null where it has none.
+ *
+ * @param operation The operation.
+ */
 export const placeOfOperation = (operation: Operation): EndPlace | null => placesOf(operation)[0] ?? null;

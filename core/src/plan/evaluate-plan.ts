@@ -17,10 +17,16 @@ import { builtOf, type Tape } from './tape.ts';
  * What a plan makes of its donor: geometry, outcomes and judgement in turn. Pure, total and deterministic for a
  * validated frame: whatever the operations say, there is a result, with everything that cannot be done listed under
  * `conflicts` and `operations`.
+ *
+ * @param input Donor, body, plan and rules; validated.
  */
 export const evaluatePlan = (input: PlanInput): PlanResult => judge(evaluateOutcomes(evaluateGeometry(input)));
 
-/** The third stage of an evaluation: the figures that people ask for, and everything they must know. */
+/**
+ * The third stage of an evaluation: the figures that people ask for, and everything they must know.
+ *
+ * @param outcomes The second stage of the evaluation.
+ */
 export function judge(outcomes: Outcomes): PlanResult {
   const { input, context, prepared, steps, state, tape, joints, cutEnds, axles, points } = outcomes;
   const { donor: frame, body, plan, rules } = input;

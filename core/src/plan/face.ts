@@ -9,16 +9,26 @@ export interface CutFace {
   readonly operation?: string;
 }
 
-/** Local x of a face at height z, mm. */
+/**
+ * Local x of a face at height z, mm.
+ *
+ * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ * @param z Height, mm.
+ */
 export const faceAt = (face: CutFace, z: number): number => face.x + face.lean * (z - face.z);
 
 /** How far a line along a rail runs below its top edge, mm, by the section there: 0 for the top edge itself. */
 export type LineOf = (section: string) => number;
+/** The top edge itself: 0 below it. */
 export const TOP_EDGE: LineOf = () => 0;
 
 /**
  * Where a face crosses a line along a rail, local x, mm. The rail is straight between its stations and carried on
  * straight beyond its ends. Where the line jumps with the section and the face falls into the jump, the station.
+ *
+ * @param rail Stations from front to rear, two or more, mm.
+ * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ * @param line How far a line runs below the top edge, by the section there, mm.
  */
 export function crossing(rail: Rail, face: CutFace, line: LineOf): number {
   if (face.lean === 0) return face.x;

@@ -32,6 +32,11 @@ type ExtentFate =
 /**
  * The piece an extent lies on whole, or what happened to it. Where it lies on a face of two, the front one. The piece
  * at `guess` is looked at first.
+ *
+ * @param state The frame in work.
+ * @param source Whose coordinates: `donor`, or the id of the operation that added the steel.
+ * @param extent A stretch at one height, in the steel’s own coordinates, mm.
+ * @param guess Index of the piece to look at first.
  */
 export function fateOfExtent(state: PlanState, source: string, extent: Extent, guess = 0): ExtentFate {
   const { pieces } = state;
@@ -53,7 +58,12 @@ export function fateOfExtent(state: PlanState, source: string, extent: Extent, g
 /** The frame ahead of an operation that moved or took off something; undefined where there is none such. */
 export type StateBefore = (operation: string | null) => PlanState | undefined;
 
-/** The operation that cut through an extent of the donor while it still hung there; null where none did. */
+/**
+ * The operation that cut through an extent of the donor while it still hung there; null where none did.
+ *
+ * @param state The frame ahead of the operation; undefined where there is none such.
+ * @param extent A stretch of the donor at one height, mm.
+ */
 export function cutThroughBefore(state: PlanState | undefined, extent: Extent): string | null {
   if (!state) return null;
   const lies = fateOfExtent(state, 'donor', extent);

@@ -123,7 +123,12 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
   return [];
 }
 
-/** Features that the plan cuts, loses, or moves though they cannot be. */
+/**
+ * Features that the plan cuts, loses, or moves though they cannot be.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const fatesOfFeatures: Finder = (findings, context) =>
   findings.features
     .filter((outcome) => !undisturbed(outcome))

@@ -64,6 +64,13 @@ function seatOf(feature: Feature, piece: Piece, context: Context): Seat {
   };
 }
 
+/**
+ * Where each feature sits on its rail, and its places before any operation.
+ *
+ * @param donor The donor as one piece.
+ * @param features Features of the donor.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function donorSeatsOf(donor: Piece, features: readonly Feature[], context: Context): DonorSeats {
   return new Map(
     features.map((feature) => {
@@ -76,7 +83,12 @@ export function donorSeatsOf(donor: Piece, features: readonly Feature[], context
   );
 }
 
-/** A feature of the donor before any operation. */
+/**
+ * A feature of the donor before any operation.
+ *
+ * @param feature The feature.
+ * @param donorSeats Where the donor’s features sit, by id.
+ */
 export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureOutcome {
   const places: Partial<Record<Side, SidePlace>> = {};
   for (const [side, { donor }] of Object.entries(donorSeats.get(feature.id)?.places ?? {}))
@@ -95,7 +107,14 @@ export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureO
 
 const STAYS: Shift = { dx: 0, dy: 0, dz: 0, turn: 0 };
 
-/** What became of every feature. Neighbours in the list are mostly neighbours on the rail: each is looked for beside the last. */
+/**
+ * What became of every feature. Neighbours in the list are mostly neighbours on the rail: each is looked for beside the last.
+ *
+ * @param state The frame in work.
+ * @param donorSeats Where the donor’s features sit, by id.
+ * @param context Sections, rules and how lengths are written.
+ * @param before Gives the frame ahead of an operation.
+ */
 export function featureOutcomes(
   state: PlanState,
   donorSeats: DonorSeats,

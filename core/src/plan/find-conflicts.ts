@@ -143,5 +143,10 @@ const FINDERS: readonly Finder[] = [
   driveLine,
 ];
 
-/** Everything a builder must know about an evaluated plan besides its refused operations. */
+/**
+ * Everything a builder must know about an evaluated plan besides its refused operations.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const findConflicts: Finder = (findings, context) => FINDERS.flatMap((find) => find(findings, context));

@@ -18,7 +18,11 @@ export interface Geometry {
   readonly datum: { readonly donor: number; readonly built: number };
 }
 
-/** Where the steel of a donor goes under a plan: every operation carried out in order, nothing judged. */
+/**
+ * Where the steel of a donor goes under a plan: every operation carried out in order, nothing judged.
+ *
+ * @param input Donor, body, plan and rules; validated.
+ */
 export function evaluateGeometry(input: PlanInput): Geometry {
   const context = contextOf(input);
   const prepared = prepare(input.donor, context);

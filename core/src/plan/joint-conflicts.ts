@@ -40,7 +40,12 @@ const SMALL = 0.2;
 
 const degrees = (radians: number): string => angleText(Math.abs(radians));
 
-/** In what the ends of one side differ, in words and numbers. */
+/**
+ * In what the ends of one side differ, in words and numbers.
+ *
+ * @param side How the two ends of one rail meet.
+ * @param show Writes a length, mm, in the job’s unit.
+ */
 export function differences(side: JointSide, { plannedKink }: Joint, show: Context['show']): string[] {
   const gap = (mm: number, edge: string) =>
     Math.abs(mm) <= SMALL
@@ -75,7 +80,12 @@ function transitionOffered(joint: Joint, { plan, before }: Findings, context: Co
   ];
 }
 
-/** Joints whose ends do not simply meet. */
+/**
+ * Joints whose ends do not simply meet.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const joints: Finder = (findings, context) =>
   findings.joints.flatMap((joint): Finding[] => {
     // Members are told of by themselves.
@@ -147,7 +157,11 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
   });
 };
 
-/** Holes, brackets and the identity stamp close to a joint. */
+/**
+ * Holes, brackets and the identity stamp close to a joint.
+ *
+ * @param context Sections, rules and how lengths are written.
+ */
 export const nearJoints: Finder = ({ joints: all, features, state }, context) => {
   const { rules, show } = context;
   const limit = ruleValue(rules, 'joint/hole-distance');

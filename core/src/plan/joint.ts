@@ -46,7 +46,11 @@ export interface Joint {
   readonly plannedKink: boolean;
 }
 
-/** The worst of several verdicts. */
+/**
+ * The worst of several verdicts.
+ *
+ * @param verdicts Any number; of none, the ends meet.
+ */
 export const worstVerdict = (verdicts: readonly JointVerdict[]): JointVerdict =>
   verdicts.reduce(
     (worst, verdict) => (JOINT_VERDICTS.indexOf(verdict) > JOINT_VERDICTS.indexOf(worst) ? verdict : worst),
@@ -185,6 +189,8 @@ const MEETS: JointSide = {
  * The length of a transition piece that joins two ends which do not meet, mm: the shortest, to a whole inch or
  * centimetre, that turns the rail by no more than half of what the rulebook allows, since a taper may add the other
  * half. Null where none is needed, and where the ends are farther apart than the rulebook lets one reach.
+ *
+ * @param joint The joint.
  */
 export function transitionFor(joint: Joint, { rules, display }: Pick<Context, 'rules' | 'display'>): number | null {
   const offset = apart(joint);
@@ -194,13 +200,24 @@ export function transitionFor(joint: Joint, { rules, display }: Pick<Context, 'r
   return Number.isFinite(shortest) ? Math.ceil(shortest / step) * step : null;
 }
 
-/** The letter of a count from 0: A … Z, AA, AB … */
+/**
+ * The letter of a count from 0: A … Z, AA, AB …
+ *
+ * @param count A whole number from 0.
+ */
 export function letterOf(count: number): string {
   const letter = String.fromCharCode(65 + (count % 26));
   return count < 26 ? letter : letterOf(Math.floor(count / 26) - 1) + letter;
 }
 
-/** Every joint of the frame in work, front to rear; `made` finds the operation that made it. */
+/**
+ * Every joint of the frame in work, front to rear; `made` finds the operation that made it.
+ *
+ * @param state The frame in work.
+ * @param made Finds the operation that made a joint.
+ * @param members What became of each member.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function jointsOf(
   state: PlanState,
   made: (operation: string) => Operation | undefined,

@@ -11,7 +11,12 @@ interface Late {
   readonly cutBefore: string;
 }
 
-/** Work that must stand before a cut and stands behind it; `hangs` says how the thing is held. */
+/**
+ * Work that must stand before a cut and stands behind it; `hangs` says how the thing is held.
+ *
+ * @param at Where it is.
+ * @param hangs On the rail, or in between.
+ */
 export function lateWork(
   at: Pick<Finding, 'donorX' | 'builtX' | 'about'>,
   { name, fate, operation, cutBefore }: Late,

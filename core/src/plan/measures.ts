@@ -81,6 +81,12 @@ function lumpsOf({ state, crossmembers, members, braces, features, points }: Sta
   return lumps;
 }
 
+/**
+ * The figures of a frame that people ask for first.
+ *
+ * @param standing Everything on the frame, where it is.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function measuresOf(standing: Standing, context: Context): Measures {
   const { pieces } = standing.state;
   const axles = axleXs(standing.axles, 'built');

@@ -100,6 +100,11 @@ const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
     ];
   });
 
-/** Members and braces that do not fit the built frame as they are. */
+/**
+ * Members and braces that do not fit the built frame as they are.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const memberConflicts: Finder = (findings, context) =>
   [memberJoints, memberEnds, braces].flatMap((find) => find(findings, context));

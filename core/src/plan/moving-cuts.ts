@@ -11,6 +11,11 @@ interface Stretch {
   readonly to: number;
 }
 
+/**
+ * What a feature takes up of the donor.
+ *
+ * @param feature The feature.
+ */
 export const stretchOf = (feature: Feature): Stretch => extentOf(feature);
 
 /** Donor stations at which an operation cuts the donor's steel. */
@@ -36,6 +41,9 @@ const cutsKnown = new WeakMap<PlanState, Map<string, number[]>>();
 /**
  * Ways of moving an operation so that its cuts stand clear of a stretch of the donor by what the rulebook asks beside a
  * joint: forward and back, to a whole division, the shorter way first. None where it does not cut near there.
+ *
+ * @param state The frame in work.
+ * @param operation Id of the operation that cuts there; null where none does.
  */
 export function waysToClear(
   state: PlanState,
@@ -58,7 +66,11 @@ export function waysToClear(
   return ways.map(({ by, say }) => ({ say, edit: { do: 'shift', operation, by } }));
 }
 
-/** Where to put something that loses its steel: just behind the nearest cut that stays, as far as the rulebook asks. */
+/**
+ * Where to put something that loses its steel: just behind the nearest cut that stays, as far as the rulebook asks.
+ *
+ * @param state The frame in work.
+ */
 export function nearestSteel(state: PlanState, { from, to }: Stretch, { rules }: Context): number | null {
   const clear = ruleValue(rules, 'joint/hole-distance') + (to - from) / 2;
   const places = state.pieces.flatMap(({ source, front, rear }) =>

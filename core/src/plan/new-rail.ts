@@ -20,13 +20,30 @@ function lengthAlong(piece: Piece, side: Side, line: LineOf): number {
   }, 0);
 }
 
-/** Length of one rail of a piece along its top edge, mm. */
+/**
+ * Length of one rail of a piece along its top edge, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ */
 export const topLength = (piece: Piece, side: Side): number => lengthAlong(piece, side, TOP_EDGE);
 
-/** Length of one rail of a piece along its bottom edge, mm. */
+/**
+ * Length of one rail of a piece along its bottom edge, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param depthOf How far a line runs below the top edge, by the section there, mm.
+ */
 export const bottomLength = (piece: Piece, side: Side, depthOf: LineOf): number => lengthAlong(piece, side, depthOf);
 
-/** How an end of one rail of a straight piece stands to square. */
+/**
+ * How an end of one rail of a straight piece stands to square.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param end The front or the rear end.
+ */
 export function endAngle(piece: Piece, side: Side, end: 'front' | 'rear'): RailEndAngle {
   const [a, b] = [piece.rails[side][0], piece.rails[side].at(-1)] as [Station, Station];
   const run = b.x - a.x;

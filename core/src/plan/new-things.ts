@@ -1,7 +1,12 @@
 import type { Crossmember, Feature } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 
-/** A crossmember that operation `id` adds, with sizes to start from. */
+/**
+ * A crossmember that operation `id` adds, with sizes to start from.
+ *
+ * @param id Id of the operation that adds it.
+ * @param x Station, mm.
+ */
 export const newCrossmember = (id: string, x: number): Crossmember => ({
   id: `${id}-member`,
   name: 'New crossmember',
@@ -14,7 +19,12 @@ export const newCrossmember = (id: string, x: number): Crossmember => ({
   mass: 8,
 });
 
-/** A hole that operation `id` drills in both webs. */
+/**
+ * A hole that operation `id` drills in both webs.
+ *
+ * @param id Id of the operation that adds it.
+ * @param x Station, mm.
+ */
 export const newHole = (id: string, x: number): Feature => ({
   id: `${id}-hole`,
   name: 'New hole',
@@ -31,7 +41,12 @@ export const newHole = (id: string, x: number): Feature => ({
   mass: 0,
 });
 
-/** A body mount that operation `id` bolts to both webs. */
+/**
+ * A body mount that operation `id` bolts to both webs.
+ *
+ * @param id Id of the operation that adds it.
+ * @param x Station, mm.
+ */
 export const newBracket = (id: string, x: number): Feature => ({
   id: `${id}-bracket`,
   name: 'New bracket',

@@ -31,13 +31,17 @@ export interface Common {
   readonly off: boolean;
 }
 
+/** The fields that every operation has. */
 export const commonFields = () => ({ id: id(), note: text(2000), off: flag() });
+/** The field of a place. */
 export const place = () => record<Place>({ x: length(), on: oneOf(['donor', 'built']) });
+/** The field of a place that may be given from an end. */
 export const endPlace = () =>
   record<Omit<EndPlace, 'on'> & { readonly on: EndPlace['on'] }>({
     x: length(),
     on: oneOf(['donor', 'built', 'end']),
   }) as Field<unknown> as Field<EndPlace>;
+/** The field of how new rail stands. */
 export const align = () => record<Alignment>({ out: length(), up: length(), yaw: angle(), pitch: angle() });
 
 /** A conflict that somebody has decided to live with, who, and why. It stays in sight. */
@@ -58,5 +62,9 @@ export interface Plan {
   readonly operations: readonly Operation[];
 }
 
-/** A plan in which nothing is done. */
+/**
+ * A plan in which nothing is done.
+ *
+ * @param name What it is called.
+ */
 export const emptyPlan = (name: string): Plan => ({ name, note: '', accepted: [], stays: [], operations: [] });

@@ -14,7 +14,11 @@ export interface Outcomes extends Geometry, Standing {
   readonly cutEnds: readonly CutEnd[];
 }
 
-/** What became of everything on a frame whose steel went where `geometry` says. */
+/**
+ * What became of everything on a frame whose steel went where `geometry` says.
+ *
+ * @param geometry The first stage of the evaluation.
+ */
 export function evaluateOutcomes(geometry: Geometry): Outcomes {
   const { input, context, prepared, steps, state } = geometry;
   const { donor: frame, plan } = input;

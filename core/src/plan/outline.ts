@@ -44,6 +44,10 @@ const localOutline = perCut((piece, section): Readonly<Record<Side, readonly Dra
 /**
  * The outline of one rail of a piece in side view, present x and z: top edge to the rear, bottom edge back. Leaning
  * faces are drawn from where they cross the top edge to where they cross the bottom edge.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param sectionOf Looks a section up by its id.
  */
 export const sideOutline = (piece: Piece, side: Side, sectionOf: (id: string) => Section): DrawnPoint[] =>
   localOutline(piece, sectionOf)[side].map(([x, z]): DrawnPoint => {
@@ -51,7 +55,13 @@ export const sideOutline = (piece: Piece, side: Side, sectionOf: (id: string) =>
     return [point.x, point.z];
   });
 
-/** The outline of one rail of a piece seen from above, present x and y: outside edge to the rear, inside edge back. */
+/**
+ * The outline of one rail of a piece seen from above, present x and y: outside edge to the rear, inside edge back.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param sectionOf Looks a section up by its id.
+ */
 export function planOutline(piece: Piece, side: Side, sectionOf: (id: string) => Section): DrawnPoint[] {
   const stations = stationsOf(piece, side);
   const edge = (inboard: (section: string) => number) =>
@@ -62,7 +72,14 @@ export function planOutline(piece: Piece, side: Side, sectionOf: (id: string) =>
   return [...edge(() => 0), ...edge((id) => widthOf(sectionOf(id))).reverse()];
 }
 
-/** The inside edge of a rail at a present station, as y: where crossmembers end. */
+/**
+ * The inside edge of a rail at a present station, as y: where crossmembers end.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param localX Station in the steel’s own coordinates, mm.
+ * @param sectionOf Looks a section up by its id.
+ */
 export const insideEdge = (piece: Piece, side: Side, localX: number, sectionOf: (id: string) => Section): number => {
   const here = railAt(piece.rails[side], localX);
   return sideSign(side) * (here.halfWidth + piece.spread - widthOf(sectionOf(here.section)));

@@ -68,6 +68,11 @@ function riseTo(edge: readonly { readonly x: number; readonly z: number }[], dis
  * from pivot to point, rising by a away from the cut, a drop D turns the piece by θ with sin(a − θ) = sin a − D/L and
  * brings the point nearer to the cut by L (cos a − cos(a − θ)): on a rising rail that is below 0, it goes away from it.
  * Derived: the point turns on a circle about the pivot.
+ *
+ * @param state The frame in work.
+ * @param at Where the cut is.
+ * @param operation The pie cut.
+ * @param context Sections, rules and how lengths are written.
  */
 export function pieTurn(state: PlanState, at: Spot, operation: PieCut, context: Context): PieTurn {
   const { amount, pivot, mode } = operation;

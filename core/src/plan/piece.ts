@@ -33,7 +33,13 @@ export interface RemovedPiece extends Piece {
 /** Shorter stretches than this are no steel, mm. */
 export const NO_LENGTH = 1e-7;
 
-/** Height of the rail top at local x, mean of both sides: what cut places on the frame are read along. */
+/**
+ * Height of the rail top at local x, mean of both sides: what cut places on the frame are read along.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param x Station in the steel’s own coordinates, mm.
+ * @param toward At a station, whether the stretch ahead (`front`) or the one behind counts.
+ */
 export function meanTop(piece: Piece, x: number, toward: 'front' | 'rear' = 'rear'): { top: number; slope: number } {
   const left = railAt(piece.rails.left, x, toward);
   if (piece.rails.left === piece.rails.right) return { top: left.top, slope: left.topSlope };
@@ -41,7 +47,13 @@ export function meanTop(piece: Piece, x: number, toward: 'front' | 'rear' = 'rea
   return { top: (left.top + right.top) / 2, slope: (left.topSlope + right.topSlope) / 2 };
 }
 
-/** Where a face crosses the mean top edge, local x. */
+/**
+ * Where a face crosses the mean top edge, local x.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ * @param toward At a station, whether the stretch ahead (`front`) or the one behind counts.
+ */
 export function faceTop(piece: Piece, face: CutFace, toward: 'front' | 'rear'): number {
   if (piece.rails.left === piece.rails.right || face.lean === 0) return crossing(piece.rails.left, face, TOP_EDGE);
   let x = face.x;
@@ -54,7 +66,14 @@ export function faceTop(piece: Piece, face: CutFace, toward: 'front' | 'rear'): 
   return x;
 }
 
-/** Where an end of a piece crosses a line along one of its rails, local x, mm. */
+/**
+ * Where an end of a piece crosses a line along one of its rails, local x, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param end The front or the rear end.
+ * @param line How far a line runs below the top edge, by the section there, mm.
+ */
 export const endCrossing = (
   piece: Pick<Piece, 'rails' | 'front' | 'rear'>,
   side: Side,
@@ -62,18 +81,46 @@ export const endCrossing = (
   line: LineOf,
 ): number => crossing(piece.rails[side], piece[end], line);
 
+/**
+ * Local x at which the front face crosses the mean top edge, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ */
 export const frontTop = (piece: Piece): number => faceTop(piece, piece.front, 'rear');
+/**
+ * Local x at which the rear face crosses the mean top edge, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ */
 export const rearTop = (piece: Piece): number => faceTop(piece, piece.rear, 'front');
 
-/** True when the local point lies between the piece's faces. */
+/**
+ * True when the local point lies between the piece's faces.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param x Station in the steel’s own coordinates, mm.
+ * @param z Local height, mm.
+ */
 export const holds = (piece: Piece, x: number, z: number): boolean =>
   x >= faceAt(piece.front, z) - NO_LENGTH && x <= faceAt(piece.rear, z) + NO_LENGTH;
 
-/** True when it lies between them and on neither. */
+/**
+ * True when it lies between them and on neither.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param x Station in the steel’s own coordinates, mm.
+ * @param z Local height, mm.
+ */
 export const holdsInside = (piece: Piece, x: number, z: number): boolean =>
   x > faceAt(piece.front, z) + NO_LENGTH && x < faceAt(piece.rear, z) - NO_LENGTH;
 
-/** Present x (and z) of the mean top edge at local x. */
+/**
+ * Present x (and z) of the mean top edge at local x.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param x Station in the steel’s own coordinates, mm.
+ * @param toward At a station, whether the stretch ahead (`front`) or the one behind counts.
+ */
 export function spine(
   piece: Piece,
   x: number,
@@ -82,10 +129,25 @@ export function spine(
   return posed(piece.pose, x, meanTop(piece, x, toward).top);
 }
 
+/**
+ * Present place of the front end on the mean top edge, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ */
 export const frontSpine = (piece: Piece) => spine(piece, frontTop(piece), 'rear');
+/**
+ * Present place of the rear end on the mean top edge, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ */
 export const rearSpine = (piece: Piece) => spine(piece, rearTop(piece), 'front');
 
-/** Local x whose place on the mean top edge has present x; exact unless the piece is turned, then to 1e-9 mm. */
+/**
+ * Local x whose place on the mean top edge has present x; exact unless the piece is turned, then to 1e-9 mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param present Present station, mm.
+ */
 export function localAt(piece: Piece, present: number): number {
   if (piece.pose.turn === 0) return present - piece.pose.dx;
   let low = frontTop(piece);
@@ -98,7 +160,15 @@ export function localAt(piece: Piece, present: number): number {
   return (low + high) / 2;
 }
 
-/** Present place of a local point on one side; `y` is outward from the centre line. */
+/**
+ * Present place of a local point on one side; `y` is outward from the centre line.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param x Station in the steel’s own coordinates, mm.
+ * @param outward From the centre line, before the piece’s rails were spread, mm.
+ * @param z Height over the datum plane in the steel’s own coordinates, mm.
+ */
 export function place(piece: Piece, side: Side, x: number, outward: number, z: number): Vec3 {
   const at = posed(piece.pose, x, z);
   return { x: at.x, y: sideSign(side) * (outward + piece.spread), z: at.z };
@@ -113,6 +183,13 @@ export interface RailEnd extends RailHere {
   readonly pitch: number;
 }
 
+/**
+ * One end of one rail of a piece, where it is now.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param end The front or the rear end.
+ */
 export function railEnd(piece: Piece, side: Side, end: 'front' | 'rear'): RailEnd {
   const toward = end === 'front' ? 'rear' : 'front';
   const localX = endCrossing(piece, side, end, TOP_EDGE);
@@ -132,21 +209,48 @@ export function railEnd(piece: Piece, side: Side, end: 'front' | 'rear'): RailEn
   };
 }
 
+/**
+ * The piece after a move.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param move The move, in present coordinates.
+ */
 export const moved = (piece: Piece, move: Pose): Piece => ({ ...piece, pose: compose(move, piece.pose) });
 
-/** A new face on a piece: the part of it ahead of the face, or behind it. */
+/**
+ * A new face on a piece: the part of it ahead of the face, or behind it.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ */
 export function partAhead(piece: Piece, face: CutFace): Piece {
   return { ...piece, rear: face };
 }
 
+/**
+ * The part of a piece behind a face.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ */
 export function partBehind(piece: Piece, face: CutFace): Piece {
   return { ...piece, front: face };
 }
 
-/** True when a piece still has steel along its top edge or below it. */
+/**
+ * True when a piece still has steel along its top edge or below it.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ */
 export const hasLength = (piece: Piece): boolean => rearTop(piece) - frontTop(piece) > NO_LENGTH;
 
-/** A new, straight piece in the local coordinates of `beside`, between two stations of each rail, with square faces. */
+/**
+ * A new, straight piece in the local coordinates of `beside`, between two stations of each rail, with square faces.
+ *
+ * @param beside The piece whose coordinates it takes.
+ * @param source Id of the operation that adds it.
+ * @param stationsOfSide Its two stations on each side, in those coordinates, mm.
+ */
 export function newPiece(
   beside: Piece,
   source: string,
@@ -168,6 +272,11 @@ export function newPiece(
 /**
  * A new, straight piece from the rear end of `front` to the front end of `rear`, in the local coordinates of
  * `front`; level and parallel where the two ends already line up.
+ *
+ * @param front The piece ahead.
+ * @param rear The piece behind.
+ * @param section Id of its section; null: that of the end ahead.
+ * @param source Id of the operation that adds it.
  */
 export function bridge(front: Piece, rear: Piece, section: string | null, source: string): Piece {
   const piece = newPiece(front, source, (side) => {
@@ -185,6 +294,12 @@ export function bridge(front: Piece, rear: Piece, section: string | null, source
 /**
  * A new, straight piece that goes on from an end of `beside`, as it is aligned to that end, for `length` mm along the
  * local axis of `beside`. Its section is that of the end where none is given.
+ *
+ * @param beside The piece it goes on from.
+ * @param end The front or the rear end.
+ * @param length Along that piece’s own axis, mm.
+ * @param section Id of its section; null: that of the end.
+ * @param source Id of the operation that adds it.
  */
 export function goingOn(
   beside: Piece,
@@ -216,7 +331,12 @@ const sameRail = (a: Rail, b: Rail): boolean =>
     );
   });
 
-/** The stations of one rail of a piece between its faces (at the top edge), local. */
+/**
+ * The stations of one rail of a piece between its faces (at the top edge), local.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ */
 export function stationsOf(piece: Pick<Piece, 'rails' | 'front' | 'rear'>, side: Side): Rail {
   const front = endCrossing(piece, side, 'front', TOP_EDGE);
   const rear = endCrossing(piece, side, 'rear', TOP_EDGE);

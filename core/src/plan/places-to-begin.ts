@@ -8,6 +8,10 @@ import { builtOf, donorOf } from './tape.ts';
 /**
  * The donor station just behind a feature or crossmember, mm, as far from it as the rulebook keeps a joint; null where
  * the donor has nothing of that id.
+ *
+ * @param frame The donor; validated.
+ * @param id Id of what is picked; null where nothing is.
+ * @param rules The shop’s rules.
  */
 export function justBehind(frame: Frame, id: string | null, rules: Rulebook): number | null {
   const clear = ruleValue(rules, 'joint/hole-distance');
@@ -21,6 +25,10 @@ export function justBehind(frame: Frame, id: string | null, rules: Rulebook): nu
  * Where a new operation of a kind begins on the frame as planned so far: behind what is picked, else at the station
  * `centre` (built, mm) that is looked at, else behind the datum. It is moved along so that all of it lies on steel that
  * is there, and of one piece where it must be, and given on the donor where both its places are donor steel, else on the built frame.
+ *
+ * @param kind A kind of operation.
+ * @param about Id of what is picked; null where nothing is.
+ * @param centre Built station that is looked at, mm; null where none is.
  */
 export function placesToBegin(
   kind: OperationKind,

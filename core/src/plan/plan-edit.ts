@@ -56,7 +56,13 @@ function moving(thing: HungRef, to: Place, id: string, { features }: Frame): Ope
   return { ...common(id), kind: 'bracket', change: { what: 'move', feature: thing.id, to, down } };
 }
 
-/** The job after an edit: `newId` is what a new operation is called. As it was where what it names is gone. */
+/**
+ * The job after an edit: `newId` is what a new operation is called. As it was where what it names is gone.
+ *
+ * @param job The job.
+ * @param edit The edit.
+ * @param newId What a new operation is called.
+ */
 export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: string): T {
   const { plan, donor } = job;
   const withPlan = (next: Plan): T => ({ ...job, plan: next });

@@ -61,7 +61,13 @@ interface Looking {
   readonly context: Context;
 }
 
-/** Everything that hangs on the frame in work, where it is now: features first, then what rides on what. */
+/**
+ * Everything that hangs on the frame in work, where it is now: features first, then what rides on what.
+ *
+ * @param state The frame in work.
+ * @param features What became of each feature.
+ * @param before Gives the frame ahead of an operation.
+ */
 export function standingOf(
   state: PlanState,
   features: readonly FeatureOutcome[],
@@ -115,7 +121,12 @@ export function standingOf(
   };
 }
 
-/** The donor half of every result: the same for all plans on a frame, so it is kept by the frame's identity. */
+/**
+ * The donor half of every result: the same for all plans on a frame, so it is kept by the frame's identity.
+ *
+ * @param frame The donor; validated.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function prepare(frame: Frame, context: Context): Prepared {
   const known = preparedFrames.get(frame);
   if (known) return known;
@@ -145,13 +156,24 @@ export function prepare(frame: Frame, context: Context): Prepared {
   return prepared;
 }
 
-/** The measures of the donor as it stands. */
+/**
+ * The measures of the donor as it stands.
+ *
+ * @param before What is remembered of the donor.
+ * @param rules The shop’s rules.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function donorMeasures(before: Prepared, rules: Rulebook, context: Context): Measures {
   if (before.measured?.rules !== rules) before.measured = { rules, measures: measuresOf(before.standing, context) };
   return before.measured.measures;
 }
 
-/** Carries out the operations in order, from the first that differs from the plan evaluated last on this frame. */
+/**
+ * Carries out the operations in order, from the first that differs from the plan evaluated last on this frame.
+ *
+ * @param before What is remembered of the donor.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function carryOutAll(
   before: Prepared,
   { plan, rules, display }: PlanInput,

@@ -26,6 +26,9 @@ export interface ProfileRow {
 /**
  * Widths and heights at every measured station and every end of a piece, front to rear. Of the built frame for the
  * pieces of a result, of the donor for those of an empty plan.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param section Looks a section up by its id.
  */
 export function frameProfile(pieces: readonly Piece[], section: (id: string) => Section): ProfileRow[] {
   return pieces.flatMap((piece, index) =>
@@ -73,7 +76,11 @@ export interface RailDifference {
   readonly mm: number;
 }
 
-/** Where the right rail stands most over or under the left, and most farther out or in; null without a station. */
+/**
+ * Where the right rail stands most over or under the left, and most farther out or in; null without a station.
+ *
+ * @param rows Rows of a profile.
+ */
 export function worstDifferences(rows: readonly ProfileRow[]): {
   readonly height: RailDifference | null;
   readonly width: RailDifference | null;

@@ -21,7 +21,14 @@ export interface RiderOutcome<T extends Axle | FramePoint> {
   readonly carrier: Ref | null;
 }
 
-/** Where an axle or a point is on the built frame: `carrier` is what carries it, if not the rail itself. */
+/**
+ * Where an axle or a point is on the built frame: `carrier` is what carries it, if not the rail itself.
+ *
+ * @param state The frame in work.
+ * @param item The axle or point.
+ * @param carrier What it rides on; null: the rail at its own station.
+ * @param carriers What carries things, by `refKey`.
+ */
 export function riderOutcome<T extends Axle | FramePoint>(
   state: PlanState,
   item: T,

@@ -156,12 +156,7 @@ const localLumps = perCut(({ rails: { left, right }, front, rear }, section) => 
   return { left: ofLeft, right: left === right ? ofLeft : lumpsOf(right, front, rear, section) };
 });
 
-const lumpsOf = (
-  rail: Rail,
-  front: CutFace,
-  rear: CutFace,
-  section: (id: string) => Section,
-): readonly LocalLump[] => {
+const lumpsOf = (rail: Rail, front: CutFace, rear: CutFace, section: (id: string) => Section): readonly LocalLump[] => {
   // What a square face leaves out needs no closer look.
   const [ahead, behind] = [front.lean === 0 ? front.x : -Infinity, rear.lean === 0 ? rear.x : Infinity];
   return stretchesOf(rail).flatMap((stretch): LocalLump[] => {
@@ -207,6 +202,11 @@ const lumpsOf = (
 /**
  * The steel of one rail of a piece between its faces, true to leaning ends: a lump for each stretch. The wall is taken
  * upright across the rail and its area square to it, as everywhere. `density` in kg/mm³.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param section Looks a section up by its id.
+ * @param density kg/mm³.
  */
 export const railLumps = (piece: Piece, side: Side, section: (id: string) => Section, density: number): Lump[] =>
   localLumps(piece, section)[side].map(({ volume, x, outward, z }) => ({
@@ -214,8 +214,19 @@ export const railLumps = (piece: Piece, side: Side, section: (id: string) => Sec
     at: place(piece, side, x, outward, z),
   }));
 
-/** The steel of both rails of some pieces. `density` in kg/mm³. */
+/**
+ * The steel of both rails of some pieces. `density` in kg/mm³.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param section Looks a section up by its id.
+ * @param density kg/mm³.
+ */
 export const steelLumps = (pieces: readonly Piece[], section: (id: string) => Section, density: number): Lump[] =>
   pieces.flatMap((piece) => SIDES.flatMap((side) => railLumps(piece, side, section, density)));
 
+/**
+ * The mass of some lumps together, kg.
+ *
+ * @param lumps kg and mm.
+ */
 export const massOf = (lumps: readonly Lump[]): number => lumps.reduce((sum, { mass }) => sum + mass, 0);

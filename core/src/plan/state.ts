@@ -64,6 +64,11 @@ export interface PlanState {
   readonly reworks: readonly Rework[];
 }
 
+/**
+ * The frame in work before any operation: the donor as one piece.
+ *
+ * @param frame The donor; validated.
+ */
 export function donorState(frame: Frame): PlanState {
   const rails = { left: railOf(frame.rails, 'left'), right: railOf(frame.rails, 'right') };
   const [frontX, rearX] = [railEnds(rails.left), railEnds(rails.right)].reduce(
@@ -106,6 +111,9 @@ export class OperationRefused extends Error {
 
 /**
  * Finds a place on the frame in work.
+ *
+ * @param state The frame in work.
+ * @param given A station on the donor, or on the frame in work, mm.
  * @throws OperationRefused when it is off the frame or on steel that is gone.
  */
 export function findSpot(state: PlanState, given: Place): Spot {
@@ -131,6 +139,10 @@ export function findSpot(state: PlanState, given: Place): Spot {
 
 /**
  * Finds a place at an end of the frame in work, which may be given by how much comes off there.
+ *
+ * @param state The frame in work.
+ * @param given A station, or how much comes off the end, mm.
+ * @param end The front or the rear end.
  * @throws OperationRefused as `findSpot` does, and for an amount that is more than the frame has, or none.
  */
 export function findEndSpot(state: PlanState, given: EndPlace, end: 'front' | 'rear'): Spot {
@@ -144,12 +156,30 @@ export function findEndSpot(state: PlanState, given: EndPlace, end: 'front' | 'r
   return findSpot(state, { x, on: 'built' });
 }
 
+/**
+ * The piece of a spot.
+ *
+ * @param state The frame in work.
+ * @param spot A place found on the frame in work: which piece, and local x, mm.
+ */
 export const pieceAt = (state: PlanState, spot: Spot): Piece => state.pieces[spot.index] as Piece;
 
-/** A square face at a spot. */
+/**
+ * A square face at a spot.
+ *
+ * @param x Local station, mm.
+ * @param operation Id of the operation.
+ */
 export const squareFace = (x: number, operation: string): CutFace => ({ x, z: 0, lean: 0, operation });
 
-/** A face through the top edge at local x of a piece, leaning. */
+/**
+ * A face through the top edge at local x of a piece, leaning.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param x Where it crosses the top edge, local, mm.
+ * @param lean dx/dz.
+ * @param operation Id of the operation.
+ */
 export const leaningFace = (piece: Piece, x: number, lean: number, operation: string): CutFace => ({
   x,
   z: meanTop(piece, x).top,
@@ -163,7 +193,14 @@ export interface SplitResult {
   readonly behind: readonly Piece[];
 }
 
-/** Cuts the chain at two spots with the given faces; each part keeps only pieces that still have length. */
+/**
+ * Cuts the chain at two spots with the given faces; each part keeps only pieces that still have length.
+ *
+ * @param state The frame in work.
+ * @param from The front cut.
+ * @param to The rear cut, behind it or at the same spot.
+ * @param faces The face that each of the four ends gets.
+ */
 export function split(
   state: PlanState,
   from: Spot,
@@ -192,18 +229,44 @@ export function split(
   };
 }
 
-/** Cuts square at two spots. */
+/**
+ * Cuts square at two spots.
+ *
+ * @param state The frame in work.
+ * @param from The front cut.
+ * @param to The rear cut, behind it or at the same spot.
+ * @param operation Id of the operation.
+ */
 export function splitSquare(state: PlanState, from: Spot, to: Spot, operation: string): SplitResult {
   const [a, b] = [squareFace(from.x, operation), squareFace(to.x, operation)];
   return split(state, from, to, { fromAhead: a, fromBehind: a, toAhead: b, toBehind: b });
 }
 
+/**
+ * Some pieces after a move.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param move The move, in present coordinates.
+ */
 export const movedAll = (pieces: readonly Piece[], move: Pose): Piece[] => pieces.map((piece) => moved(piece, move));
 
+/**
+ * Some pieces as what an operation takes out.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param operation Id of the operation that takes them out.
+ */
 export const asRemoved = (pieces: readonly Piece[], operation: string): RemovedPiece[] =>
   pieces.map((piece) => ({ ...piece, operation }));
 
-/** The piece that stays in front of a cut, or behind it. @throws OperationRefused when nothing is left there. */
+/**
+ * The piece that stays in front of a cut, or behind it.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param which The piece next to the cut.
+ * @param side Which side of the cut, in words.
+ * @throws OperationRefused when nothing is left there.
+ */
 export function mustHave(pieces: readonly Piece[], which: 'last' | 'first', side: 'ahead of' | 'behind'): Piece {
   const piece = which === 'last' ? pieces[pieces.length - 1] : pieces[0];
   if (piece) return piece;

@@ -23,7 +23,11 @@ export interface PlanSummary {
 const GONE: readonly Fate[] = ['lost', 'cut-through', 'removed'];
 const REMADE: readonly Fate[] = ['re-drill', 're-weld'];
 
-/** The joint that asks for most work, the front one of equals. */
+/**
+ * The joint that asks for most work, the front one of equals.
+ *
+ * @param joints Joints, front to rear.
+ */
 export const worstJointOf = (joints: readonly Joint[]): Joint | null =>
   joints.reduce<Joint | null>(
     (worst, joint) =>

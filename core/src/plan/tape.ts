@@ -25,6 +25,11 @@ export interface Tape {
   readonly folds: readonly TapeFold[];
 }
 
+/**
+ * The two-sided tape of a frame in work.
+ *
+ * @param state The frame in work.
+ */
 export function tapeOf(state: PlanState): Tape {
   const spans = state.pieces.map((piece, index): TapeSpan => {
     const donor = piece.source === 'donor';
@@ -52,7 +57,12 @@ export function tapeOf(state: PlanState): Tape {
 const across = (value: number, from: number, to: number, otherFrom: number, otherTo: number): number =>
   to === from ? otherFrom : otherFrom + ((value - from) / (to - from)) * (otherTo - otherFrom);
 
-/** The built station of a donor station, mm; null where the steel was taken out or off the frame. */
+/**
+ * The built station of a donor station, mm; null where the steel was taken out or off the frame.
+ *
+ * @param tape The two-sided tape.
+ * @param donorX Donor station, mm.
+ */
 export function builtOf(tape: Tape, donorX: number): number | null {
   const span = tape.spans.find(
     (s) => s.donorFrom !== null && s.donorTo !== null && donorX >= s.donorFrom && donorX <= s.donorTo,
@@ -60,7 +70,12 @@ export function builtOf(tape: Tape, donorX: number): number | null {
   return span ? across(donorX, span.donorFrom ?? 0, span.donorTo ?? 0, span.builtFrom, span.builtTo) : null;
 }
 
-/** The donor station of a built station, mm; null on new steel or off the frame. */
+/**
+ * The donor station of a built station, mm; null on new steel or off the frame.
+ *
+ * @param tape The two-sided tape.
+ * @param builtX Built station, mm.
+ */
 export function donorOf(tape: Tape, builtX: number): number | null {
   const span = tape.spans.find((s) => s.donorFrom !== null && builtX >= s.builtFrom && builtX <= s.builtTo);
   return span ? across(builtX, span.builtFrom, span.builtTo, span.donorFrom ?? 0, span.donorTo ?? 0) : null;

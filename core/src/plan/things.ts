@@ -45,6 +45,12 @@ export interface Between {
   readonly up: number;
 }
 
+/**
+ * How far one place is from another.
+ *
+ * @param a One place, mm.
+ * @param b The other, mm.
+ */
 export const between = (a: Vec3, b: Vec3): Between => ({
   straight: distance(a, b),
   along: b.x - a.x,

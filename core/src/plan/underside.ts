@@ -19,7 +19,14 @@ export interface UndersideLine {
   readonly ofRail: boolean;
 }
 
-/** The outlines of the rails in side view, leaning ends and all, and the lower edges of crossmembers and members. */
+/**
+ * The outlines of the rails in side view, leaning ends and all, and the lower edges of crossmembers and members.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param crossmembers What became of each crossmember.
+ * @param members What became of each member.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function undersides(
   pieces: readonly Piece[],
   crossmembers: readonly CrossmemberOutcome[],
@@ -65,6 +72,11 @@ export interface Wheels {
   readonly rear: Wheel;
 }
 
+/**
+ * The outermost wheels seen from the side; null without both axles, or where they lie in the wrong order.
+ *
+ * @param axles Where the axles are.
+ */
 export function wheelsUnder(axles: readonly RiderOutcome<Axle>[]): Wheels | null {
   const there = axles.flatMap((axle) =>
     axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : [],
@@ -74,7 +86,12 @@ export function wheelsUnder(axles: readonly RiderOutcome<Axle>[]): Wheels | null
   return front && rear && rear.x > front.x ? { front, rear } : null;
 }
 
-/** What is nearest the ground, and by how much it clears it, mm; of equal ones the first. Null without both axles. */
+/**
+ * What is nearest the ground, and by how much it clears it, mm; of equal ones the first. Null without both axles.
+ *
+ * @param lines What could touch the ground, in side view, mm.
+ * @param wheels The outermost wheels; null without both axles.
+ */
 export function lowestOf(
   lines: readonly UndersideLine[],
   wheels: Wheels | null,
@@ -127,7 +144,12 @@ function leastAlong([a, b]: readonly [Spot, Spot], figure: (spot: Spot) => numbe
   return Math.min(figure(a), figure(b), figure(at((low + high) / 2)));
 }
 
-/** Approach, departure and breakover angles, radians; null where nothing lies there, or without both axles. */
+/**
+ * Approach, departure and breakover angles, radians; null where nothing lies there, or without both axles.
+ *
+ * @param lines What could touch the ground, in side view, mm.
+ * @param wheels The outermost wheels; null without both axles.
+ */
 export function rampsOf(lines: readonly UndersideLine[], wheels: Wheels | null) {
   if (!wheels) return { approach: null, departure: null, breakover: null };
   const { front, rear } = wheels;

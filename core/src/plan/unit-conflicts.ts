@@ -205,6 +205,11 @@ const lostUnits: Finder = (findings) =>
     ];
   });
 
-/** Units that the plan pulls apart, leaves by a mount, or leaves without any. */
+/**
+ * Units that the plan pulls apart, leaves by a mount, or leaves without any.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const unitConflicts: Finder = (findings, context) =>
   [splitUnits, mountsLeft, lostUnits].flatMap((find) => find(findings, context));

@@ -36,7 +36,14 @@ interface AxleOn {
   readonly piece: number | null;
 }
 
-/** The axles that ride on a unit. */
+/**
+ * The axles that ride on a unit.
+ *
+ * @param unit The unit.
+ * @param carrierOfAxle What an axle rides on.
+ * @param frame The donor; validated.
+ * @param state The frame in work.
+ */
 export const axlesOn = (
   unit: Unit,
   carrierOfAxle: (axle: Frame['axles'][number]) => Ref | null,
@@ -74,6 +81,11 @@ function inOrder(
 /**
  * Where a unit is on the built frame: rigid, it goes where the mount goes that it stays with. `axles` are those that
  * it carries; `carriers` know where each mount was and is.
+ *
+ * @param unit The unit.
+ * @param plan What the plan says of which mounts units stay with.
+ * @param axles The axles that it carries.
+ * @param carriers What carries things, by `refKey`.
  */
 export function unitOutcome(
   unit: Unit,
@@ -99,7 +111,11 @@ export function unitOutcome(
   };
 }
 
-/** Where something that stood at `donor` is once what carries it has gone where it goes; null where that is gone. */
+/**
+ * Where something that stood at `donor` is once what carries it has gone where it goes; null where that is gone.
+ *
+ * @param donor Where it stood on the donor, mm.
+ */
 export function carried({ donor: from, built, turn }: Carrier, donor: Vec3): Vec3 | null {
   if (!built) return null;
   const offset = posed({ turn, dx: 0, dz: 0 }, donor.x - from.x, donor.z - from.z);

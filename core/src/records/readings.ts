@@ -4,7 +4,11 @@ import { newRecord, type ShopRecord, standing } from './record.ts';
 /** A reading as it is judged, from its record. */
 export const readingOf = ({ id, taken, by, body }: ShopRecord<'reading'>): Reading => ({ id, ...body, taken, by });
 
-/** The readings among some records that stand. */
+/**
+ * The readings among some records that stand.
+ *
+ * @param records Records of the job, in any order.
+ */
 export const readingsIn = (records: readonly ShopRecord[]): readonly Reading[] =>
   standing(records, 'reading').map(readingOf);
 

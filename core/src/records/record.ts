@@ -44,21 +44,39 @@ export const RECORD_KINDS = Object.keys(RECORD_DEFINITIONS) as readonly RecordKi
 
 const definitionOf = (kind: RecordKind) => RECORD_DEFINITIONS[kind] as unknown as RecordDefinition<object>;
 
-/** What a kind of record is called. */
+/**
+ * What a kind of record is called.
+ *
+ * @param kind A kind of record.
+ */
 export const recordName = (kind: RecordKind): string => definitionOf(kind).name;
 
-/** The columns of a kind's CSV table, besides id, taken and by. */
+/**
+ * The columns of a kind's CSV table, besides id, taken and by.
+ *
+ * @param kind A kind of record.
+ */
 export const columnsOf = (kind: RecordKind): readonly RecordColumn<Record<string, unknown>>[] =>
   definitionOf(kind).columns as unknown as readonly RecordColumn<Record<string, unknown>>[];
 
-/** A record of a kind, in the version its body has now. */
+/**
+ * A record of a kind, in the version its body has now.
+ *
+ * @param kind A kind of record.
+ * @param body What it says, in the present version of its kind.
+ * @param made Its id, when and by whom, and what it corrects.
+ */
 export const newRecord = <K extends RecordKind>(
   kind: K,
   body: BodyOf<K>,
   made: { readonly id: string; readonly taken: string; readonly by: string; readonly replaces?: string },
 ): ShopRecord<K> => ({ ...made, kind, version: definitionOf(kind).version, body }) as unknown as ShopRecord<K>;
 
-/** The schema of a record of any kind, or of some. */
+/**
+ * The schema of a record of any kind, or of some.
+ *
+ * @param kinds The kinds that are let through.
+ */
 export const recordSchema = (kinds: readonly RecordKind[] = RECORD_KINDS): Field<ShopRecord> =>
   variant<{ kind: string }, 'kind'>(
     'kind',
@@ -80,7 +98,11 @@ export const recordSchema = (kinds: readonly RecordKind[] = RECORD_KINDS): Field
     ) as never,
   ) as Field<unknown> as Field<ShopRecord>;
 
-/** A record with its body brought up to the present version of its kind; anything else as it is. */
+/**
+ * A record with its body brought up to the present version of its kind; anything else as it is.
+ *
+ * @param value The value, untrusted.
+ */
 export function upgradeRecord(value: unknown): unknown {
   if (typeof value !== 'object' || value === null) return value;
   const { kind, version, body } = value as Readonly<Record<string, unknown>>;
@@ -95,13 +117,22 @@ export function upgradeRecord(value: unknown): unknown {
   return { ...value, version: at, body: now };
 }
 
-/** Why a record cannot be, though its shape is right; null where it can. */
+/**
+ * Why a record cannot be, though its shape is right; null where it can.
+ *
+ * @param donor The donor; validated.
+ */
 export const recordProblem = ({ kind, body }: Pick<ShopRecord, 'kind' | 'body'>, donor: Frame): string | null =>
   definitionOf(kind).problem?.(body, donor) ?? null;
 
 let schema: Field<ShopRecord> | undefined;
 
-/** A record from untrusted data, its body brought up. @throws InputError with the problems found. */
+/**
+ * A record from untrusted data, its body brought up.
+ *
+ * @param value The value, untrusted.
+ * @throws InputError with the problems found.
+ */
 export function checkRecord(value: unknown): ShopRecord {
   schema ??= recordSchema();
   const present = upgradeRecord(value);
@@ -110,13 +141,22 @@ export function checkRecord(value: unknown): ShopRecord {
   return present as ShopRecord;
 }
 
-/** The records of a kind that stand, in their order: without those that a later one replaces. */
+/**
+ * The records of a kind that stand, in their order: without those that a later one replaces.
+ *
+ * @param records Records of the job, in any order.
+ * @param kind A kind of record.
+ */
 export function standing<K extends RecordKind>(records: readonly ShopRecord[], kind: K): readonly ShopRecord<K>[] {
   const replaced = new Set(records.flatMap(({ replaces }) => (replaces === undefined ? [] : [replaces])));
   const stands = records.filter((one) => one.kind === kind && !replaced.has(one.id));
   return stands as readonly ShopRecord[] as readonly ShopRecord<K>[];
 }
 
-/** Records in order of time; of two taken at the same moment by their ids. */
+/**
+ * Records in order of time; of two taken at the same moment by their ids.
+ *
+ * @param records Records in any order.
+ */
 export const inOrderOfTime = <R extends Pick<ShopRecord, 'taken' | 'id'>>(records: readonly R[]): readonly R[] =>
   [...records].sort((a, b) => (a.taken === b.taken ? (a.id < b.id ? -1 : 1) : a.taken < b.taken ? -1 : 1));

@@ -162,16 +162,30 @@ export interface Rulebook {
 
 export const RULE_IDS = Object.keys(RULES) as RuleId[];
 
-/** What a profile starts a rule with. */
+/**
+ * What a profile starts a rule with.
+ *
+ * @param profile The profile.
+ * @param id The rule.
+ */
 export function usualValue(profile: ProfileId, id: RuleId): number {
   const changes: Partial<Record<RuleId, number>> = PROFILES[profile].changes;
   return changes[id] ?? RULES[id].value;
 }
 
-/** The value of a rule in a rulebook. */
+/**
+ * The value of a rule in a rulebook.
+ *
+ * @param id The rule.
+ */
 export const ruleValue = ({ profile, changes }: Rulebook, id: RuleId): number => changes[id] ?? usualValue(profile, id);
 
-/** What is wrong with a value for a rule; null when it can be judged by. */
+/**
+ * What is wrong with a value for a rule; null when it can be judged by.
+ *
+ * @param id The rule.
+ * @param value mm, radians, or 1 and 0.
+ */
 export function ruleProblem(id: RuleId, value: number): string | null {
   switch (RULES[id].measures) {
     case 'length':
@@ -183,7 +197,12 @@ export function ruleProblem(id: RuleId, value: number): string | null {
   }
 }
 
-/** The rulebook with one rule set; what its profile says anyway is no change. */
+/**
+ * The rulebook with one rule set; what its profile says anyway is no change.
+ *
+ * @param id The rule.
+ * @param value mm, radians, or 1 and 0.
+ */
 export function withRule({ profile, changes }: Rulebook, id: RuleId, value: number): Rulebook {
   const { [id]: _, ...others } = changes;
   return { profile, changes: value === usualValue(profile, id) ? others : { ...others, [id]: value } };

@@ -69,6 +69,9 @@ function clip(parts: readonly Part[], keep: 'above' | 'below', z: number): Part[
 /**
  * A rail section with its additions, in the order given (a notch takes away what is there when its turn comes).
  * The torsion constant of a notched closed section is that of its open remains and is left at the open-wall sum.
+ *
+ * @param section The section; its walls validated.
+ * @param additions Plates, sleeves and notches, in any order.
  * @throws InputError for an addition that does not fit.
  */
 export function builtUpSection(section: Section, additions: readonly Addition[]): BuiltUpSection {

@@ -51,6 +51,9 @@ const total = (values: readonly number[]): number => values.reduce((sum, value) 
 
 /**
  * The bending properties of parts that act together, by the parallel-axis theorem.
+ *
+ * @param parts Rectangles and rings, mm.
+ * @param density kg/mm³.
  * @throws RangeError when the parts have no area.
  */
 export function propertiesOfParts(parts: readonly Part[], density = STEEL_DENSITY): SectionProperties {
@@ -81,14 +84,22 @@ export function propertiesOfParts(parts: readonly Part[], density = STEEL_DENSIT
 
 const known = new WeakMap<Section, SectionProperties>();
 
-/** The bending properties of a plain rail section; kept by the section's identity, since masses ask for them often. */
+/**
+ * The bending properties of a plain rail section; kept by the section's identity, since masses ask for them often.
+ *
+ * @param section The section; its walls validated.
+ */
 export function sectionProperties(section: Section): SectionProperties {
   const found = known.get(section) ?? propertiesOfParts(partsOf(section));
   known.set(section, found);
   return found;
 }
 
-/** The torsion constant of a plain section, mm⁴, and the formula it rests on. Warping is left out. */
+/**
+ * The torsion constant of a plain section, mm⁴, and the formula it rests on. Warping is left out.
+ *
+ * @param section The section; its walls validated.
+ */
 export function torsionConstant(section: Section): {
   readonly j: number;
   readonly basis: 'open walls' | 'closed cell';
@@ -118,7 +129,11 @@ export function torsionConstant(section: Section): {
 
 const bredt = (high: number, wide: number, flow: readonly number[]): number => (4 * (high * wide) ** 2) / total(flow);
 
-/** The area that carries vertical shear, mm²: the upright walls over the full depth (half the area of a round tube). */
+/**
+ * The area that carries vertical shear, mm²: the upright walls over the full depth (half the area of a round tube).
+ *
+ * @param section The section; its walls validated.
+ */
 export function shearArea(section: Section): number {
   const { depth, thickness: t } = section;
   switch (section.kind) {
@@ -135,6 +150,11 @@ export function shearArea(section: Section): number {
   }
 }
 
-/** Resisting bending moment, N·mm: the smaller section modulus times the yield stress (MPa). */
+/**
+ * Resisting bending moment, N·mm: the smaller section modulus times the yield stress (MPa).
+ *
+ * @param properties The section’s properties, mm.
+ * @param yieldStress MPa.
+ */
 export const resistingMoment = (properties: SectionProperties, yieldStress: number): number =>
   Math.min(properties.modulusTop, properties.modulusBottom) * yieldStress;

@@ -51,6 +51,14 @@ export interface Ring {
 
 export type Part = Rectangle | Ring;
 
+/**
+ * A solid rectangle of a section.
+ *
+ * @param y Of its lower outer corner, inward, mm.
+ * @param z Of its lower outer corner, up, mm.
+ * @param width Along y, mm.
+ * @param height Along z, mm.
+ */
 export const rectangle = (y: number, z: number, width: number, height: number): Rectangle => ({
   shape: 'rectangle',
   y,
@@ -59,7 +67,11 @@ export const rectangle = (y: number, z: number, width: number, height: number): 
   height,
 });
 
-/** The width of a section across the frame, mm, from the outside face of its web. */
+/**
+ * The width of a section across the frame, mm, from the outside face of its web.
+ *
+ * @param section The section; its walls validated.
+ */
 export function widthOf(section: Section): number {
   switch (section.kind) {
     case 'channel':
@@ -75,7 +87,11 @@ export function widthOf(section: Section): number {
   }
 }
 
-/** The solid parts of a section; they touch but never overlap. */
+/**
+ * The solid parts of a section; they touch but never overlap.
+ *
+ * @param section The section; its walls validated.
+ */
 export function partsOf(section: Section): Part[] {
   const { depth, thickness: t } = section;
   switch (section.kind) {
@@ -117,7 +133,12 @@ const channelParts = (depth: number, flange: number, t: number): Part[] => [
   rectangle(t, depth - t, flange - t, t),
 ];
 
-/** The section in shop words and the job's own figures: `channel 7 3/8 × 2 5/8 × 3/16`. */
+/**
+ * The section in shop words and the job's own figures: `channel 7 3/8 × 2 5/8 × 3/16`.
+ *
+ * @param section The section; its walls validated.
+ * @param show Writes a length, mm, in the job’s unit.
+ */
 export function describeSection(section: Section, show: (mm: number) => string): string {
   const words: Record<SectionKind, string> = {
     channel: 'channel',

@@ -50,11 +50,23 @@ const WAYS: Readonly<Record<ControlPrediction['kind'], readonly [over: string, u
   height: ['high', 'low'],
 };
 
-/** The target of a measurement at a stage, mm: the donor before the cut, the plan after it. */
+/**
+ * The target of a measurement at a stage, mm: the donor before the cut, the plan after it.
+ *
+ * @param control The measurement and what it should read, mm.
+ * @param stage When in the work readings are taken.
+ */
 export const targetOf = (control: ControlPrediction, stage: Stage): number | null =>
   stage === 'before-cut' ? control.before : control.predicted;
 
-/** Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals and heights have their own. */
+/**
+ * Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals and heights have their own.
+ *
+ * @param control The measurement and what it should read, mm.
+ * @param reading What was read, mm, and when.
+ * @param rules The shop’s rules.
+ * @param format Unit and division that lengths are written in.
+ */
 export function judgeReading(
   control: ControlPrediction,
   reading: Pick<Reading, 'stage' | 'value'>,
@@ -74,11 +86,21 @@ export function judgeReading(
   return { verdict: 'off', off, tolerance, message: `${show(off)} ${way}, allowed ${show(tolerance)}` };
 }
 
-/** What is wrong with a reading before it is judged, or null: a tape reads above 0, a height may be at 0 or below. */
+/**
+ * What is wrong with a reading before it is judged, or null: a tape reads above 0, a height may be at 0 or below.
+ *
+ * @param kind A tape or a height; undefined where it is not known.
+ * @param value mm.
+ */
 export const readingProblem = (kind: 'tape' | 'height' | undefined, value: number): string | null =>
   kind === 'tape' && value <= 0 ? 'A tape reads more than 0.' : null;
 
-/** Readings of measurements that are not on the list any more, newest first: kept, and shown as such. */
+/**
+ * Readings of measurements that are not on the list any more, newest first: kept, and shown as such.
+ *
+ * @param readings Readings, in any order.
+ * @param measurements The measurements that are on the list.
+ */
 export function strayReadings(
   readings: readonly Reading[],
   measurements: readonly { readonly id: string }[],
@@ -87,7 +109,12 @@ export function strayReadings(
   return readings.filter(({ measurement }) => !known.has(measurement)).sort((a, b) => (a.taken < b.taken ? 1 : -1));
 }
 
-/** The latest reading of each measurement at a stage; ties go to the one later in the list. */
+/**
+ * The latest reading of each measurement at a stage; ties go to the one later in the list.
+ *
+ * @param readings Readings, in any order.
+ * @param stage When in the work readings are taken.
+ */
 export function latestReadings(readings: readonly Reading[], stage: Stage): ReadonlyMap<string, Reading> {
   const latest = new Map<string, Reading>();
   for (const reading of readings) {
@@ -104,7 +131,15 @@ export interface JudgedReading extends ReadingVerdict {
   readonly reading: Reading;
 }
 
-/** The latest reading of each measurement at a stage, judged; measurements that were not read are left out. */
+/**
+ * The latest reading of each measurement at a stage, judged; measurements that were not read are left out.
+ *
+ * @param controls The measurements and what each should read, mm.
+ * @param readings Readings, in any order.
+ * @param stage When in the work readings are taken.
+ * @param rules The shop’s rules.
+ * @param format Unit and division that lengths are written in.
+ */
 export function judgedReadings(
   controls: readonly ControlPrediction[],
   readings: readonly Reading[],

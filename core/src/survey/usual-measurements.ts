@@ -1,6 +1,10 @@
 import { type ControlMeasurement, type ControlPoint, SIDES } from '../frame/index.ts';
 
-/** Every width and height, and lengths and both diagonals between neighbours and from first to last. */
+/**
+ * Every width and height, and lengths and both diagonals between neighbours and from first to last.
+ *
+ * @param points Left and right pairs, in any order.
+ */
 export function usualMeasurements(points: readonly ControlPoint[]): ControlMeasurement[] {
   const inOrder = [...points].sort((a, b) => a.x - b.x);
   const [first, last] = [inOrder[0], inOrder.at(-1)];

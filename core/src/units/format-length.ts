@@ -37,6 +37,9 @@ function decimals(value: number, places: number, unit: 'in' | 'mm'): FormattedLe
  * The length `mm` as text in the job's format, rounded to its division, ties away from zero, lowest terms.
  *
  * Millimetres are shown to 0.1 mm, decimal inches to 0.001 in.
+ *
+ * @param mm A length, mm.
+ * @param format Unit and division that lengths are written in.
  * @throws RangeError for NaN or an infinite length: the core never makes one, so showing it would hide a fault.
  */
 export function formatLength(mm: number, format: LengthFormat): FormattedLength {
@@ -61,13 +64,24 @@ export function formatLength(mm: number, format: LengthFormat): FormattedLength 
   return { sign, whole: wholeText, fraction, unit: 'in', nuance, text };
 }
 
-/** `formatLength` as one string with its nuance and, when asked, its unit: `12 3/8 scant`, `314 mm`. */
+/**
+ * `formatLength` as one string with its nuance and, when asked, its unit: `12 3/8 scant`, `314 mm`.
+ *
+ * @param mm A length, mm.
+ * @param format Unit and division that lengths are written in.
+ * @param withUnit Whether the unit is said.
+ */
 export function lengthText(mm: number, format: LengthFormat, withUnit = false): string {
   const shown = formatLength(mm, format);
   return [shown.text, withUnit ? shown.unit : '', shown.nuance].filter(Boolean).join(' ');
 }
 
-/** The same length in the unit the job does not use, with its unit, for a second look: `314.3 mm`. */
+/**
+ * The same length in the unit the job does not use, with its unit, for a second look: `314.3 mm`.
+ *
+ * @param mm A length, mm.
+ * @param format Unit and division that lengths are written in.
+ */
 export function otherUnitText(mm: number, format: LengthFormat): string {
   return format.unit === 'in'
     ? lengthText(mm, { unit: 'mm', division: 16 }, true)

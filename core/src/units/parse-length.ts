@@ -201,6 +201,9 @@ class LengthReader {
  * bare number is in `unit`.
  * Refuses, saying what and where: empty text, stray text, zero denominators, two slashes, a fraction after
  * decimals, and sizes beyond ±50 m.
+ *
+ * @param text What was typed or read.
+ * @param unit What a bare number is in.
  */
 export function parseLength(text: string, unit: LengthUnit): Outcome<number> {
   try {

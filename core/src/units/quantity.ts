@@ -55,15 +55,29 @@ function figures(value: number): string {
   return text.replace(/\d{5,}/, (whole) => whole.replace(/\B(?=(\d{3})+$)/g, '\u202f'));
 }
 
-/** What a quantity of the core is called in a shop of this unit: `lb`, `in³`. */
+/**
+ * What a quantity of the core is called in a shop of this unit: `lb`, `in³`.
+ *
+ * @param kind What is measured.
+ * @param unit Inches or millimetres.
+ */
 export const quantityUnit = (kind: QuantityKind, unit: LengthUnit): string => UNITS[kind][unit].name;
 
-/** How much of the core's unit one of the shop's is: kg in a pound, MPa in a ksi. */
+/**
+ * How much of the core's unit one of the shop's is: kg in a pound, MPa in a ksi.
+ *
+ * @param kind What is measured.
+ * @param unit Inches or millimetres.
+ */
 export const quantitySize = (kind: QuantityKind, unit: LengthUnit): number => UNITS[kind][unit].size;
 
 /**
  * A quantity of the core in the shop's unit, to three figures or to the whole number, with the unit: `2100 lb`,
  * `4.9 in³`. `value` is in kg, kg/m, mm³, mm⁴, N·mm or MPa by its kind.
+ *
+ * @param kind What is measured.
+ * @param value In the core’s unit: kg, MPa, mm³ and so on.
+ * @param unit Inches or millimetres.
  * @throws RangeError for NaN or an infinite value: the core never makes one, so showing it would hide a fault.
  */
 export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit): string {
@@ -72,7 +86,13 @@ export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit
   return `${figures(value / size)}\u00a0${name}`;
 }
 
-/** The same quantity in the unit that the shop does not use, for a second look. */
+/**
+ * The same quantity in the unit that the shop does not use, for a second look.
+ *
+ * @param kind What is measured.
+ * @param value In the core’s unit: kg, MPa, mm³ and so on.
+ * @param unit Inches or millimetres.
+ */
 export const otherQuantityText = (kind: QuantityKind, value: number, unit: LengthUnit): string =>
   quantityText(kind, value, unit === 'in' ? 'mm' : 'in');
 
@@ -82,6 +102,10 @@ const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { stress: 1, s
 /**
  * A quantity as it is typed, without its unit: a mass to a thousandth, a stress and a share to a tenth. What is a round
  * figure in the unit that the shop does not use was given in that, and is shown to a tenth: 8 kg is 17.6 lb.
+ *
+ * @param kind What is measured.
+ * @param value In the core’s unit: kg, MPa, mm³ and so on.
+ * @param unit Inches or millimetres.
  */
 export function quantityFigure(kind: QuantityKind, value: number, unit: LengthUnit): string {
   const shown = value / UNITS[kind][unit].size;
@@ -95,6 +119,10 @@ const NUMBER_AND_UNIT = /^([+\-−]?(?:\d+\.?\d*|\.\d+))\s*(.*)$/;
 /**
  * The quantity that a person typed, in the core's unit, not rounded: `2100`, `2100 lb`, `950 kg`. A bare number is in
  * what the shop calls it: pounds beside inches, kilograms beside millimetres. Refuses anything else, and below 0.
+ *
+ * @param kind What is measured.
+ * @param text What was typed or read.
+ * @param unit What a bare number is in.
  */
 export function parseQuantity(kind: QuantityKind, text: string, unit: LengthUnit): Outcome<number> {
   const units: readonly Unit[] = [UNITS[kind][unit], UNITS[kind][unit === 'in' ? 'mm' : 'in']];

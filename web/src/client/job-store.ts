@@ -1,9 +1,19 @@
-import { type Job, newRecord, type RecordKind, type ShopRecord, type Vec3 } from '@splay/core';
+import {
+  freezeDocuments,
+  guarded,
+  type Job,
+  newRecord,
+  type RecordKind,
+  type ShopRecord,
+  type Vec3,
+} from '@splay/core';
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { BenchId } from '../shared/phases.ts';
 import type { SavedJob } from './api.ts';
+
+if (import.meta.env?.DEV) freezeDocuments(true);
 
 /** How the document on this page stands against the server's. */
 export type SaveState = 'saved' | 'changed' | 'saving' | 'offline' | 'stale' | 'refused' | 'signed-out';
@@ -106,7 +116,7 @@ export function createJobStore({ saved, records, bench, canWrite, memberName }: 
 export function change(store: JobStore, label: string, edit: (job: Job) => Job): void {
   const { job, labels, canWrite } = store.getState();
   if (!canWrite) return;
-  const next = edit(job);
+  const next = guarded(edit(job));
   if (next === job) return store.setState({ preview: null });
   store.setState({ job: next, preview: null, labels: labels.at(-1) === label ? labels : [...labels, label] });
 }

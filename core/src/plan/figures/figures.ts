@@ -24,6 +24,12 @@ export interface Around {
   readonly result: PlanResult;
 }
 
-/** Section of the left rail at local x of a piece, mm. */
+/**
+ * Section of the left rail at local x of a piece, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param x Station in the steel’s own coordinates, mm.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const sectionOn = (piece: Piece, x: number, context: Context): Section =>
   context.section(railAt(piece.rails.left, x).section);

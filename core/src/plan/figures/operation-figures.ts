@@ -5,6 +5,10 @@ import type { PlanInput, PlanResult } from '../plan-result.ts';
 /**
  * What an operation does, in figures, from the frame as it was when its turn came: what every sketch and sheet shows of
  * it. Null where it was refused, is off, or is not in the plan.
+ *
+ * @param input Donor, body, plan and rules; validated.
+ * @param result What the plan gives.
+ * @param id Id of the operation.
  */
 export function operationFigures(input: PlanInput, result: PlanResult, id: string): OperationFigures | null {
   const index = result.steps.findIndex(({ outcome }) => outcome.operation.id === id);

@@ -78,6 +78,11 @@ const slopeOf = (piece: Piece, side: Side): number => {
   return a && b ? Math.atan2(b.halfWidth - a.halfWidth, b.x - a.x) : 0;
 };
 
+/**
+ * What comes out, in figures.
+ *
+ * @param operation Id of the operation.
+ */
 export function shortenFigures(operation: Shorten, { before, after, context, input }: Around): Shortened {
   const own = after.removed.filter((piece) => piece.operation === operation.id);
   const out = summed(own);
@@ -107,6 +112,11 @@ export function shortenFigures(operation: Shorten, { before, after, context, inp
   };
 }
 
+/**
+ * How far the rails go apart and what leads there, in figures.
+ *
+ * @param operation Id of the operation.
+ */
 export function widenFigures(operation: Widen, { after }: Around): Widened {
   const index = after.pieces.findIndex(({ source }) => source === operation.id);
   const leads = after.pieces.flatMap((piece, at): Lead[] =>
@@ -123,6 +133,11 @@ export function widenFigures(operation: Widen, { after }: Around): Widened {
   return { kind: 'widen', out: operation.amount / 2, leads };
 }
 
+/**
+ * The turn of a pie cut and its wedge, in figures.
+ *
+ * @param operation Id of the operation.
+ */
 export function pieFigures(operation: PieCut, { before, context }: Around): PieTurned {
   const at = findSpot(before, operation.at);
   const { angle, nearer } = pieTurn(before, at, operation, context);
@@ -136,6 +151,11 @@ export function pieFigures(operation: PieCut, { before, context }: Around): PieT
   return { kind: 'pie-cut', angle, wedge, nearer };
 }
 
+/**
+ * What a step does to the part between its cuts, in figures; null where nothing of it is left.
+ *
+ * @param operation Id of the operation.
+ */
 export function stepFigures(operation: Step, { before, after, context, result }: Around): Stepped | null {
   const from = findSpot(before, operation.from);
   const { depth } = sectionOn(pieceAt(before, from), from.x, context);
@@ -166,6 +186,12 @@ export function stepFigures(operation: Step, { before, after, context, result }:
 const cutOff = (operation: string, { after }: Around): number =>
   summed(after.removed.filter((piece) => piece.operation === operation)).left;
 
+/**
+ * What comes off an end, in figures.
+ *
+ * @param operation Id of the operation.
+ * @param around The frame before and after it, and the whole plan.
+ */
 export function trimFigures(operation: Trim, around: Around): Trimmed {
   const { before, context } = around;
   const at = findEndSpot(before, operation.at, operation.end);
@@ -178,6 +204,12 @@ export function trimFigures(operation: Trim, around: Around): Trimmed {
   };
 }
 
+/**
+ * New rail put in or on, in figures; null where nothing of it is left.
+ *
+ * @param operation Id of the operation.
+ * @param around The frame before and after it, and the whole plan.
+ */
 export function addedFigures<O extends Lengthen | Extend>(operation: O, around: Around): Added<O['kind']> | null {
   const { after, context, input } = around;
   const added = after.pieces.filter(({ source }) => source === operation.id);

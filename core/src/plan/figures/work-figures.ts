@@ -47,6 +47,11 @@ export interface Bracketed {
   readonly row: number;
 }
 
+/**
+ * What a notch leaves of the rail, in figures.
+ *
+ * @param operation Id of the operation.
+ */
 export function notchFigures(operation: Notch, { before, context }: Around): Notched {
   const at = findSpot(before, operation.at);
   const section = sectionOn(pieceAt(before, at), at.x, context);
@@ -68,6 +73,11 @@ export function notchFigures(operation: Notch, { before, context }: Around): Not
   };
 }
 
+/**
+ * What a boxing plate does for the rail, in figures; null where the rail is closed already.
+ *
+ * @param operation Id of the operation.
+ */
 export function boxFigures(operation: Box, { before, context, result }: Around): Boxed | null {
   const rework = result.reworks.find((candidate) => candidate.operation.id === operation.id);
   const from = findSpot(before, operation.from);
@@ -86,6 +96,7 @@ export function boxFigures(operation: Box, { before, context, result }: Around):
   };
 }
 
+/** How a crossmember stands in the rail, in figures; null where it is not there. */
 export function crossmemberFigures({ change }: ChangeCrossmember, { result, input, context }: Around): Crossed | null {
   const id = typeof change.crossmember === 'string' ? change.crossmember : change.crossmember.id;
   const outcome = result.crossmembers.find(({ crossmember }) => crossmember.id === id);
@@ -98,6 +109,7 @@ export function crossmemberFigures({ change }: ChangeCrossmember, { result, inpu
   return { kind: 'crossmember', railDepth, below, depth, under: below + depth - railDepth, wider: outcome?.wider ?? 0 };
 }
 
+/** How a bracket or a row of holes stands in the rail, in figures; null where it is not there. */
 export function bracketFigures({ change }: ChangeBracket, { result, input, context }: Around): Bracketed | null {
   const named = typeof change.feature === 'string' ? change.feature : null;
   const feature = named === null ? change.feature : input.donor.features.find(({ id }) => id === named);

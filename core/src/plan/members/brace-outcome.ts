@@ -78,7 +78,14 @@ function find(state: PlanState, frame: Frame, anchor: Anchor, context: Context):
 const line = (from: Vec3, to: Vec3): BraceLine => ({ from, to, length: distance(from, to) });
 const NOWHERE: Vec3 = { x: 0, y: 0, z: 0 };
 
-/** What became of a brace of the donor; `donor` is the frame in work before any operation. */
+/**
+ * What became of a brace of the donor; `donor` is the frame in work before any operation.
+ *
+ * @param state The frame in work.
+ * @param donor The frame in work before any operation.
+ * @param frame The donor; validated.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function braceOutcome(
   state: PlanState,
   donor: PlanState,

@@ -48,7 +48,13 @@ function edgeAt({ piece, points, faces }: MemberRun, end: 'front' | 'rear', up: 
   return posed(piece.pose, middle.x + along, middle.z + up + slope * along);
 }
 
-/** How the end of a run ahead and the end of the next one behind it meet. `depth` of the member's section, mm. */
+/**
+ * How the end of a run ahead and the end of the next one behind it meet. `depth` of the member's section, mm.
+ *
+ * @param ahead The run ahead of the cut.
+ * @param behind The next run behind it.
+ * @param depth Of the member’s section, mm.
+ */
 export function meetingOf(ahead: MemberRun, behind: MemberRun, depth: number): MemberMeeting {
   const [front, rear] = [placedRun(ahead).at(-1), placedRun(behind)[0]] as [Vec3, Vec3];
   const [along, line] = [directionAt(ahead, 'rear'), directionAt(behind, 'front')];

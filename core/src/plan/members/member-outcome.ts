@@ -214,7 +214,13 @@ const still = ({ donor, built }: MemberCopy): boolean =>
   built.length === 1 &&
   donor.every((point, index) => distance(point, built[0]?.points[index] ?? { x: NaN, y: 0, z: 0 }) < 1e-6);
 
-/** What became of a member of the donor, in the frame as it now is. */
+/**
+ * What became of a member of the donor, in the frame as it now is.
+ *
+ * @param state The frame in work.
+ * @param hung The member, and what the plan did to it on purpose.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function memberOutcome(state: PlanState, hung: HungMember, context: Context): MemberOutcome {
   const { item: member, change, operation } = hung;
   const copies = copiesOf(member).map((side) => copyOf(state, hung, side, context));

@@ -73,7 +73,14 @@ function faceOn(path: readonly MemberPoint[], face: CutFace, other: CutFace | un
   return crossed ? { ...face, lean: 0 } : face;
 }
 
-/** What one copy of a member has on a piece of donor steel; null where it has nothing there. */
+/**
+ * What one copy of a member has on a piece of donor steel; null where it has nothing there.
+ *
+ * @param side Left or right, as seated.
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param index The piece’s index on the frame; null where it was taken out.
+ * @param beside The faces of the pieces next to it.
+ */
 export function runOn(
   { id, path }: Member,
   side: Side,
@@ -97,11 +104,20 @@ export function runOn(
 const lengthBetween = (a: MemberPoint, b: MemberPoint): number =>
   Math.hypot(b.x - a.x, b.outward - a.outward, b.z - a.z);
 
-/** Length of a path, mm. */
+/**
+ * Length of a path, mm.
+ *
+ * @param path Points of a centre line, front to rear, mm.
+ */
 export const pathLength = (path: readonly MemberPoint[]): number =>
   path.slice(1).reduce((sum, point, index) => sum + lengthBetween(path[index] as MemberPoint, point), 0);
 
-/** Length of a path from its front end to one of its points, mm. */
+/**
+ * Length of a path from its front end to one of its points, mm.
+ *
+ * @param path Points of a centre line, front to rear, mm.
+ * @param to A point on it.
+ */
 export function distanceAlong(path: readonly MemberPoint[], to: MemberPoint): number {
   return pathLength([...path.filter(({ x }) => x < to.x), to]);
 }
@@ -115,17 +131,32 @@ export function outwardShift({ points, piece }: Pick<MemberRun, 'points' | 'piec
   return points.every(({ outward }) => outward <= 0) ? -piece.spread : 0;
 }
 
-/** Present place of a point of a run; `shift` outward, mm. */
+/**
+ * Present place of a point of a run; `shift` outward, mm.
+ *
+ * @param piece The piece; its own coordinates are those of its steel.
+ * @param side Left or right, as seated.
+ * @param shift How far outward, mm.
+ */
 export function placedAt(piece: Piece, side: Side, { x, outward, z }: MemberPoint, shift: number): Vec3 {
   const at = posed(piece.pose, x, z);
   return { x: at.x, y: sideSign(side) * (outward + shift), z: at.z };
 }
 
-/** A run where it is now. */
+/**
+ * A run where it is now.
+ *
+ * @param run The run.
+ */
 export const placedRun = (run: MemberRun): readonly Vec3[] =>
   run.points.map((point) => placedAt(run.piece, run.side, point, outwardShift(run)));
 
-/** Direction of a run at one of its ends, rearward, now: not of length 1. */
+/**
+ * Direction of a run at one of its ends, rearward, now: not of length 1.
+ *
+ * @param run The run.
+ * @param end The front or the rear end.
+ */
 export function directionAt(run: MemberRun, end: 'front' | 'rear'): Vec3 {
   const points = placedRun(run);
   const [a, b] = (end === 'front' ? points.slice(0, 2) : points.slice(-2)) as [Vec3, Vec3];

@@ -5,7 +5,12 @@ import { OperationRefused } from '../state.ts';
 /** The steepest that new rail may be turned against the end it is joined to, radians. */
 const STEEPEST = Math.PI / 3;
 
-/** @throws OperationRefused for new rail that stands too steep, or whose sides would cross. */
+/**
+ * Makes sure that new rail has room.
+ *
+ * @param piece The new piece.
+ * @throws OperationRefused for new rail that stands too steep, or whose sides would cross.
+ */
 export function needsRoom(piece: Piece, { yaw, pitch }: Alignment): void {
   if (!(Math.abs(yaw) < STEEPEST && Math.abs(pitch) < STEEPEST))
     throw new OperationRefused('operation/too-steep', 'The new rail would stand at 60° or more to the end.', [

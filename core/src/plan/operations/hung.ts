@@ -1,6 +1,13 @@
 import { type Hung, OperationRefused } from '../state.ts';
 
-/** The list with the entry called `id` changed. @throws OperationRefused when it is not on the frame any more. */
+/**
+ * The list with the entry called `id` changed.
+ *
+ * @param list What hangs on the frame.
+ * @param id Its id.
+ * @param change What becomes of it.
+ * @throws OperationRefused when it is not on the frame any more.
+ */
 export function changed<H extends { readonly item: { readonly id: string }; readonly change: string }>(
   list: readonly H[],
   id: string,
@@ -14,7 +21,13 @@ export function changed<H extends { readonly item: { readonly id: string }; read
   return list.map((hung) => (hung.item.id === id ? change(hung) : hung));
 }
 
-/** The list with one more. @throws OperationRefused when its id is on the frame already. */
+/**
+ * The list with one more.
+ *
+ * @param list What hangs on the frame.
+ * @param hung What is to hang on it too.
+ * @throws OperationRefused when its id is on the frame already.
+ */
 export function added<T extends { readonly id: string; readonly name: string }>(
   list: readonly Hung<T>[],
   hung: Hung<T>,

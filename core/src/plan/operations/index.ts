@@ -22,31 +22,67 @@ export const OPERATION_KINDS = Object.keys(OPERATIONS) as readonly OperationKind
 const definitionOf = ({ kind }: Pick<Operation, 'kind'>) =>
   OPERATIONS[kind] as unknown as OperationDefinition<Operation, OperationFigures | null>;
 
-/** The kinds of operation that a frame has something for. */
+/**
+ * The kinds of operation that a frame has something for.
+ *
+ * @param frame The donor; validated.
+ */
 export const kindsFor = (frame: Frame): readonly OperationKind[] =>
   OPERATION_KINDS.filter((kind) => definitionOf({ kind }).needs?.(frame) ?? true);
 
-/** What each operation is called, everywhere. */
+/**
+ * What each operation is called, everywhere.
+ *
+ * @param kind A kind of operation.
+ */
 export const nameOfKind = (kind: OperationKind): string => OPERATIONS[kind].name;
 
-/** One operation named more closely, such as `Narrow` or `Trim the rear`. */
+/**
+ * One operation named more closely, such as `Narrow` or `Trim the rear`.
+ *
+ * @param operation The operation.
+ */
 export const operationName = (operation: Operation): string =>
   definitionOf(operation).named?.(operation) ?? nameOfKind(operation.kind);
 
-/** Whether an operation turns the rail at its joints on purpose. */
+/**
+ * Whether an operation turns the rail at its joints on purpose.
+ *
+ * @param operation The operation.
+ */
 export const turnsRail = (operation: Operation): boolean => definitionOf(operation).turnsRail?.(operation) ?? false;
 
-/** Whether an operation's marks have a front and a rear line. */
+/**
+ * Whether an operation's marks have a front and a rear line.
+ *
+ * @param operation The operation.
+ */
 export const isPaired = (operation: Operation): boolean => definitionOf(operation).paired ?? false;
 
-/** What an operation is about besides the rails. */
+/**
+ * What an operation is about besides the rails.
+ *
+ * @param operation The operation.
+ */
 export const aboutOf = (operation: Operation): About =>
   definitionOf(operation).about?.(operation) ?? { brings: null, names: null };
 
-/** Rail that a new operation of a kind needs, mm. */
+/**
+ * Rail that a new operation of a kind needs, mm.
+ *
+ * @param kind A kind of operation.
+ */
 export const roomOf = (kind: OperationKind) => definitionOf({ kind }).room ?? { ahead: 0, behind: 0 };
 
-/** A new operation of a kind, with sizes to start from. */
+/**
+ * A new operation of a kind, with sizes to start from.
+ *
+ * @param kind A kind of operation.
+ * @param id Id of the new operation.
+ * @param places Where it begins, and ends.
+ * @param frame The donor; validated.
+ * @param about Id of what is picked, where something is.
+ */
 export const newOperation = (
   kind: OperationKind,
   id: string,
@@ -56,11 +92,20 @@ export const newOperation = (
 ): Operation =>
   ({ id, note: '', off: false, kind, ...definitionOf({ kind }).fresh(places, id, frame, about) }) as Operation;
 
-/** The operation with every place that it names seen by `visit`. */
+/**
+ * The operation with every place that it names seen by `visit`.
+ *
+ * @param operation The operation.
+ * @param visit Sees each place, and gives what stands there instead.
+ */
 export const withPlaces = (operation: Operation, visit: VisitPlace): Operation =>
   definitionOf(operation).places(operation, visit);
 
-/** Every place that an operation names, the one it is known by first. */
+/**
+ * Every place that an operation names, the one it is known by first.
+ *
+ * @param operation The operation.
+ */
 export function placesOf(operation: Operation): readonly EndPlace[] {
   const found: EndPlace[] = [];
   withPlaces(operation, (place) => {
@@ -83,7 +128,13 @@ export type Applied =
   | { readonly done: true; readonly state: PlanState }
   | { readonly done: false; readonly state: PlanState; readonly refusal: Refusal };
 
-/** The frame after one operation; when it cannot be carried out, the frame as it was and the reason. */
+/**
+ * The frame after one operation; when it cannot be carried out, the frame as it was and the reason.
+ *
+ * @param state The frame in work.
+ * @param operation The operation.
+ * @param context Sections, rules and how lengths are written.
+ */
 export function applyOperation(state: PlanState, operation: Operation, context: Context): Applied {
   const definition = definitionOf(operation);
   try {
@@ -99,7 +150,12 @@ export function applyOperation(state: PlanState, operation: Operation, context: 
   }
 }
 
-/** What an operation does, in figures, from the frame before and after it. */
+/**
+ * What an operation does, in figures, from the frame before and after it.
+ *
+ * @param operation The operation.
+ * @param around The frame before and after it, and the whole plan.
+ */
 export const figuresOf = (operation: Operation, around: Around): OperationFigures | null =>
   definitionOf(operation).figures(operation, around);
 

@@ -2,7 +2,12 @@ import { type Piece, spine } from '../piece.ts';
 import { findSpot, OperationRefused, type PlanState, type Spot } from '../state.ts';
 import { SMALLEST } from './amounts.ts';
 
-/** @throws OperationRefused for the length of a transition that cannot be: 0 is none. */
+/**
+ * Makes sure that a transition piece can be.
+ *
+ * @param length mm; 0 is none.
+ * @throws OperationRefused for the length of a transition that cannot be: 0 is none.
+ */
 export function needsTransition(length: number): void {
   if (length !== 0 && !(length >= SMALLEST))
     throw new OperationRefused('operation/not-positive', 'A transition cannot be shorter than 0.', ['Type 0 or more.']);
@@ -10,6 +15,10 @@ export function needsTransition(length: number): void {
 
 /**
  * The place where a transition piece ends that starts at a spot and runs `length` mm along the frame, below 0 forward.
+ *
+ * @param state The frame in work.
+ * @param spot A place found on the frame in work: which piece, and local x, mm.
+ * @param length Along the frame, mm; below 0 forward.
  * @throws OperationRefused where the frame ends before.
  */
 export function transitionEnd(state: PlanState, spot: Spot, length: number): Spot {

@@ -1,0 +1,3 @@
+import { freezeDocuments } from '@splay/core';
+
+freezeDocuments(true);
