@@ -69,3 +69,37 @@ it('works in millimetres where the shop does', () => {
   expect(sent().job.display.unit).toBe('mm');
   expect(evaluatePlan(sent().job).measures.after.wheelbase).toBeCloseTo(3400, 6);
 });
+
+it('puts the cab on its mounts, and what was left as it stood counts as assumed', async () => {
+  type('Job', 'Bakery van');
+  type('Donor', 'Old chassis');
+  type('Cab back', '60');
+  begin();
+  const { donor } = sent().job;
+  expect(donor.units).toMatchObject([{ kind: 'cab', mounts: [{ id: 'cab-mount-1' }, { id: 'cab-mount-2' }] }]);
+  expect(evaluatePlan(sent().job).measures.after.cabToAxle).toBeCloseTo(inches(70), 6);
+  expect(donor.points[0]!.origin).toBe('assumed');
+  await screen.findByRole('alert');
+  type('Foremost cab mount', '-10');
+  type('Rearmost cab mount', '48');
+  begin();
+  expect(sent().job.donor.points[0]!.origin).toBeUndefined();
+  expect(
+    sent()
+      .job.donor.features.filter(({ kind }) => kind === 'cab-mount')
+      .map(({ x }) => x),
+  ).toEqual([inches(-10), inches(48)]);
+});
+
+it('does without a cab, and refuses one that cannot stand there', () => {
+  type('Job', 'Bakery van');
+  type('Donor', 'Old chassis');
+  type('Rearmost cab mount', '-20');
+  begin();
+  expect(screen.getByRole('alert').textContent).toMatch(/must lie behind the foremost/);
+  expect(importJob).not.toHaveBeenCalled();
+  fireEvent.click(screen.getByRole('checkbox', { name: /A cab stands on it/ }));
+  begin();
+  expect(sent().job.donor.units).toEqual([]);
+  expect(sent().job.donor.points).toEqual([]);
+});

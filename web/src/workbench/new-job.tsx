@@ -36,11 +36,14 @@ const ABOUT: Readonly<Record<Measure, number>> = {
   cabRear: inches(50),
 };
 
+/** How far a cab mount reaches along the rail to each side of its middle, mm. */
+const MOUNT_REACH = inches(2);
+
 /** What is not right about where a cab stands, as a sentence; empty where nothing is. */
 const cabProblem = ({ cabFront, cabRear, ahead, wheelbase, behind }: Readonly<Record<Measure, number>>): string =>
   cabFront >= cabRear
     ? 'The rearmost cab mount must lie behind the foremost.'
-    : cabFront < -ahead || cabRear > wheelbase + behind
+    : cabFront < MOUNT_REACH - ahead || cabRear > wheelbase + behind - MOUNT_REACH
       ? 'A cab mount is off the frame: check its station and the frame’s ends.'
       : '';
 
@@ -67,13 +70,17 @@ function NewJobForm() {
   const [name, setName] = useState('');
   const [donor, setDonor] = useState('');
   const [unit, setUnit] = useState<LengthUnit>('in');
-  const [measures, setMeasures] = useState(ABOUT);
+  const [typed, setMeasures] = useState(ABOUT);
   const [section, setSection] = useState(STOCK_SECTIONS.length - 2);
   const [hasCab, setHasCab] = useState(true);
   const [touched, setTouched] = useState<ReadonlySet<Measure>>(new Set());
   const [problem, setProblem] = useState('');
   const [sending, setSending] = useState(false);
   const display = { unit, division: 16 } as const;
+  // A mount that nobody has typed yet stands on the frame, wherever that ends.
+  const measures = touched.has('cabFront')
+    ? typed
+    : { ...typed, cabFront: Math.max(typed.cabFront, MOUNT_REACH - typed.ahead) };
   const begin = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
     if (event.currentTarget.querySelector('[aria-invalid=true]')) return setProblem('Fix the marked fields first.');

@@ -1,0 +1,60 @@
+// @vitest-environment jsdom
+import { evaluateJob, type Job, newRecord, type ShopRecord } from '@splay/core';
+import { expect, it, vi } from 'vitest';
+import { demoJob, openStore } from '../../test/demo.ts';
+import { fireEvent, render, screen } from '../../test/page.ts';
+import { GateDialog } from './gate-dialog.tsx';
+
+const { job, records } = demoJob('parcel-van');
+
+function open(which: 0 | 1, of: Job = job, own: readonly ShopRecord[] = records, canWrite = true) {
+  const asked = { onRecord: vi.fn(), onBench: vi.fn(), onClose: vi.fn() };
+  const gate = evaluateJob(of, own).gates[which]!;
+  render(<GateDialog gate={gate} store={openStore(of, own, canWrite)} canWrite={canWrite} {...asked} />);
+  return asked;
+}
+
+it('is signed with a reason, for what is open now', () => {
+  const { onRecord, onClose } = open(1);
+  expect(screen.getByText(/2 not right/)).toBeTruthy();
+  const sign = screen.getByRole<HTMLButtonElement>('button', { name: 'Sign' });
+  expect(sign.disabled).toBe(true);
+  fireEvent.change(screen.getByRole('textbox'), { target: { value: ' the tape was read twice ' } });
+  fireEvent.click(sign);
+  expect(onRecord.mock.lastCall).toMatchObject([
+    {
+      kind: 'gate-signed',
+      by: 'owner',
+      body: { gate: 'before-welding-out', checks: ['readings-tacked'], reason: 'the tape was read twice' },
+    },
+  ]);
+  expect(onClose).toHaveBeenCalledOnce();
+});
+
+it('leads to the bench that settles a check', () => {
+  const { onBench } = open(1);
+  fireEvent.click(screen.getByRole('button', { name: 'Go there' }));
+  expect(onBench).toHaveBeenCalledExactlyOnceWith('true-up');
+});
+
+it('says who signed, when and why', () => {
+  const body = { gate: 'before-welding-out', checks: ['readings-tacked'], reason: 'tape read twice' };
+  const signed = newRecord('gate-signed', body, { id: 's', taken: '2026-05-04T10:00:00Z', by: 'owner' });
+  open(1, job, [...records, signed]);
+  expect(screen.getByText('Signed by owner, 2026-05-04: tape read twice')).toBeTruthy();
+  expect(screen.getByText(/Nothing holds the work here. That is not an approval/)).toBeTruthy();
+});
+
+it('what stops a plan is not to be signed away, and who may only look signs nothing', () => {
+  const operations = job.plan.operations.map((each) =>
+    each.kind === 'lengthen' ? { ...each, at: { x: -127, on: 'donor' as const } } : each,
+  );
+  open(0, { ...job, plan: { ...job.plan, operations } });
+  expect(screen.queryByRole('button', { name: 'Sign' })).toBeNull();
+  expect(screen.getByText(/cannot be signed away/)).toBeTruthy();
+});
+
+it('a reviewer signs nothing', () => {
+  open(1, job, records, false);
+  expect(screen.queryByRole('button', { name: 'Sign' })).toBeNull();
+});
