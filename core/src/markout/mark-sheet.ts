@@ -1,3 +1,4 @@
+import { type Frame, railOf, SIDES } from '../frame/index.ts';
 import { acceptedText, type Operation, operationName, type PlanInput, type PlanResult } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { crossChecks, cutLines } from './cut-lines.ts';
@@ -17,6 +18,21 @@ function notesOf({ operations }: PlanResult): SheetNote[] {
   });
 }
 
+/** What of the donor the marks rest on and is only assumed to be where it stands. */
+function assumedOf({ rails, features, crossmembers, datum }: Frame): string[] {
+  const things = [...features, ...crossmembers].filter(({ origin }) => origin === 'assumed');
+  return [
+    ...SIDES.flatMap((side) => {
+      const stations = railOf(rails, side);
+      const assumed = stations.filter(({ origin }) => origin === 'assumed').length;
+      if (assumed === 0 || (side === 'right' && rails.kind === 'mirrored')) return [];
+      const name = rails.kind === 'mirrored' ? 'the rails' : `the ${side} rail`;
+      return [`${assumed} of ${stations.length} stations of ${name}`];
+    }),
+    ...things.map(({ id, name }) => (id === datum ? `${name}, from which everything is measured` : name)),
+  ];
+}
+
 /**
  * The marks for a plan: what to scribe, drill and fix on both rails of the donor, and the new steel to cut.
  *
@@ -34,6 +50,7 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
     accepted: result.conflicts.flatMap(({ accepted, message }) =>
       accepted ? [`${message} ${acceptedText(accepted)}`] : [],
     ),
+    assumed: assumedOf(frame),
     lines,
     brackets: bracketMarks(result, measurer),
     crossmembers: crossmemberMarks(result, measurer),

@@ -103,6 +103,27 @@ describe('markSheet', () => {
     expect(sheetOf({ ...input, donor: { ...frame, datum: 'nothing' } }).datum).toBe('front axle');
   });
 
+  it('names what it rests on that nobody has measured', () => {
+    const frame = plainFrame();
+    const stations = frame.rails.kind === 'mirrored' ? frame.rails.stations : [];
+    const assumed = { origin: 'assumed' as const };
+    const sheet = sheetOf(
+      inputOf({
+        ...frame,
+        rails: {
+          kind: 'mirrored',
+          stations: stations.map((station, at) => (at > 0 ? { ...station, ...assumed } : station)),
+        },
+        features: frame.features.map((feature) => ({ ...feature, ...assumed })),
+      }),
+    );
+    expect(sheet.assumed).toEqual([
+      `${stations.length - 1} of ${stations.length} stations of the rails`,
+      'Datum hole, from which everything is measured',
+    ]);
+    expect(sheetOf(inputOf(frame)).assumed).toEqual([]);
+  });
+
   it('lists holes to punch on donor steel', () => {
     const bolted = { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 3000, movable: 're-drill' as const };
     const frame = plainFrame({ features: [...plainFrame().features, bolted] });

@@ -128,6 +128,8 @@ export interface MarkSheet {
   readonly stops: readonly string[];
   /** Conflicts that somebody decided to live with, who, and why. */
   readonly accepted: readonly string[];
+  /** What the marks rest on that nobody has measured yet: stations, the datum, brackets and crossmembers. */
+  readonly assumed: readonly string[];
   readonly lines: readonly CutLine[];
   readonly brackets: readonly BracketMark[];
   readonly crossmembers: readonly CrossmemberMark[];

@@ -1,8 +1,9 @@
 import type { MarkSheet } from '@splay/core';
 import { OctagonX } from 'lucide-react';
+import { assumedWords } from '../shared/sheet-words.ts';
 
 /** Whether a sheet may be cut by: a stop looks like a stop on it, and what was accepted stays in sight. */
-export function ReleaseNotice({ sheet }: { readonly sheet: Pick<MarkSheet, 'stops' | 'accepted'> }) {
+export function ReleaseNotice({ sheet }: { readonly sheet: Pick<MarkSheet, 'stops' | 'accepted' | 'assumed'> }) {
   return (
     <>
       {sheet.stops.length > 0 && (
@@ -24,6 +25,9 @@ export function ReleaseNotice({ sheet }: { readonly sheet: Pick<MarkSheet, 'stop
             <li key={line}>{line}</li>
           ))}
         </ul>
+      )}
+      {sheet.assumed.length > 0 && (
+        <p className="border-l-4 border-dashed border-pencil px-3 py-1.5 text-sm">{assumedWords(sheet.assumed)}</p>
       )}
     </>
   );

@@ -7,7 +7,10 @@ import { NewJob } from './new-job.tsx';
 const importJob = vi.hoisted(() => vi.fn<(text: string) => Promise<unknown>>());
 vi.mock('../client/api.ts', () => ({ api: { importJob } }));
 
-const sent = (): JobFile => parseJobFile(importJob.mock.lastCall?.[0] ?? '');
+const sent = async (): Promise<JobFile> => {
+  await vi.waitFor(() => expect(importJob).toHaveBeenCalled());
+  return parseJobFile(importJob.mock.lastCall?.[0] ?? '');
+};
 const type = (name: string, text: string) => {
   const box = screen.getByRole('textbox', { name });
   fireEvent.change(box, { target: { value: text } });
@@ -22,13 +25,13 @@ beforeEach(() => {
   fireEvent.click(screen.getByRole('button', { name: 'New job' }));
 });
 
-it('begins with the measures that were typed', () => {
+it('begins with the measures that were typed', async () => {
   type('Job', ' Bakery van ');
   type('Donor', 'Old chassis');
   type('Wheelbase', '133 1/2');
   type('Frame ahead of the front axle', '0');
   begin();
-  const { job } = sent();
+  const { job } = await sent();
   expect([job.name, job.donor.name]).toEqual(['Bakery van', 'Old chassis']);
   const { after } = evaluatePlan(job).measures;
   expect(after.wheelbase).toBeCloseTo(inches(133.5), 6);
@@ -60,14 +63,14 @@ it('says why the server would not have it, and keeps what was typed', async () =
   expect(screen.getByRole('textbox', { name: 'Job' })).toHaveProperty('value', 'Bakery van');
 });
 
-it('works in millimetres where the shop does', () => {
+it('works in millimetres where the shop does', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'millimetres' }));
   type('Job', 'Bakery van');
   type('Donor', 'Old chassis');
   type('Wheelbase', '3400');
   begin();
-  expect(sent().job.display.unit).toBe('mm');
-  expect(evaluatePlan(sent().job).measures.after.wheelbase).toBeCloseTo(3400, 6);
+  expect((await sent()).job.display.unit).toBe('mm');
+  expect(evaluatePlan((await sent()).job).measures.after.wheelbase).toBeCloseTo(3400, 6);
 });
 
 it('puts the cab on its mounts, and what was left as it stood counts as assumed', async () => {
@@ -75,23 +78,22 @@ it('puts the cab on its mounts, and what was left as it stood counts as assumed'
   type('Donor', 'Old chassis');
   type('Cab back', '60');
   begin();
-  const { donor } = sent().job;
+  const { donor } = (await sent()).job;
   expect(donor.units).toMatchObject([{ kind: 'cab', mounts: [{ id: 'cab-mount-1' }, { id: 'cab-mount-2' }] }]);
-  expect(evaluatePlan(sent().job).measures.after.cabToAxle).toBeCloseTo(inches(70), 6);
+  expect(evaluatePlan((await sent()).job).measures.after.cabToAxle).toBeCloseTo(inches(70), 6);
   expect(donor.points[0]!.origin).toBe('assumed');
   await screen.findByRole('alert');
   type('Foremost cab mount', '-10');
   type('Rearmost cab mount', '48');
   begin();
-  expect(sent().job.donor.points[0]!.origin).toBeUndefined();
-  expect(
-    sent()
-      .job.donor.features.filter(({ kind }) => kind === 'cab-mount')
-      .map(({ x }) => x),
-  ).toEqual([inches(-10), inches(48)]);
+  expect((await sent()).job.donor.points[0]!.origin).toBeUndefined();
+  expect((await sent()).job.donor.features.filter(({ kind }) => kind === 'cab-mount').map(({ x }) => x)).toEqual([
+    inches(-10),
+    inches(48),
+  ]);
 });
 
-it('does without a cab, and refuses one that cannot stand there', () => {
+it('does without a cab, and refuses one that cannot stand there', async () => {
   type('Job', 'Bakery van');
   type('Donor', 'Old chassis');
   type('Rearmost cab mount', '-20');
@@ -100,6 +102,6 @@ it('does without a cab, and refuses one that cannot stand there', () => {
   expect(importJob).not.toHaveBeenCalled();
   fireEvent.click(screen.getByRole('checkbox', { name: /A cab stands on it/ }));
   begin();
-  expect(sent().job.donor.units).toEqual([]);
-  expect(sent().job.donor.points).toEqual([]);
+  expect((await sent()).job.donor.units).toEqual([]);
+  expect((await sent()).job.donor.points).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import { cautionsOf, dotted, evaluatePlan, MARKS_RULES, markSheet, markTables } from '@splay/core';
-import { SHEET_FOOT } from '../../shared/sheet-words.ts';
+import { assumedWords, SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { type Paper, Sheet } from './sheet.ts';
 
@@ -22,6 +22,7 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
   });
   for (const stop of marks.stops.slice(1)) sheet.note(`Stops the plan too: ${stop}`);
   for (const line of marks.accepted) sheet.note(line);
+  if (marks.assumed.length > 0) sheet.note(assumedWords(marks.assumed));
   const tables = markTables(marks);
   if (tables.length === 0) sheet.note('The plan cuts nothing yet.');
   for (const { id, caption, measured, columns, rows } of tables) {
