@@ -20,12 +20,16 @@ function cutFrom(piece: Piece, before: PlanState): Piece | undefined {
 export function cutMoment(before: PlanState, after: PlanState, operation: string): readonly Piece[] {
   if (before.pieces === after.pieces) return before.pieces;
   const taken = after.removed.filter((piece) => piece.operation === operation);
+  const uncut = new Map(before.pieces.map((piece) => [piece.front, piece] as const));
   return [...after.pieces, ...taken]
-    .flatMap((piece): Piece[] => {
-      const was = cutFrom(piece, before);
+    .flatMap((piece) => {
+      const known = uncut.get(piece.front);
+      const same = known?.rear === piece.rear && known.source === piece.source ? known : undefined;
+      const was = same ?? cutFrom(piece, before);
       if (!was) return [];
-      const uncut = piece.front === was.front && piece.rear === was.rear;
-      return [uncut ? was : { ...piece, pose: was.pose, spread: was.spread }];
+      const standing = same ?? { ...piece, pose: was.pose, spread: was.spread };
+      return [{ standing, x: frontSpine(standing).x }];
     })
-    .sort((a, b) => frontSpine(a).x - frontSpine(b).x);
+    .sort((a, b) => a.x - b.x)
+    .map(({ standing }) => standing);
 }

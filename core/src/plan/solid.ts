@@ -150,6 +150,32 @@ interface LocalLump {
   readonly z: number;
 }
 
+/** How much longer a stretch is along its slope and flare than along the frame. */
+const stretched = ({ slope, flare }: Stretch): number => Math.sqrt(1 + slope ** 2 + flare ** 2);
+
+/** The steel of a stretch between two square faces: it balances at the centroid half-way between them. */
+function squareLump(stretch: Stretch, from: number, to: number, section: Section): LocalLump {
+  const { area, centroidY, centroidZ } = sectionProperties(section);
+  const x = (from + to) / 2;
+  return {
+    volume: area * (to - from) * stretched(stretch),
+    x,
+    outward: stretch.half + stretch.flare * x - centroidY,
+    z: stretch.top + stretch.slope * x - (section.depth - centroidZ),
+  };
+}
+
+const wholeKnown = new WeakMap<Stretch, { readonly section: Section; readonly lump: LocalLump }>();
+
+/** The steel of a whole stretch: the same in every piece that keeps it, donor and built. */
+function wholeLump(stretch: Stretch, section: Section): LocalLump {
+  const known = wholeKnown.get(stretch);
+  if (known?.section === section) return known.lump;
+  const lump = squareLump(stretch, stretch.from, stretch.to, section);
+  wholeKnown.set(stretch, { section, lump });
+  return lump;
+}
+
 /** The steel of both rails of a piece in its own coordinates. */
 const localLumps = perCut(({ rails: { left, right }, front, rear }, section) => {
   const ofLeft = lumpsOf(left, front, rear, section);
@@ -159,45 +185,43 @@ const localLumps = perCut(({ rails: { left, right }, front, rear }, section) => 
 const lumpsOf = (rail: Rail, front: CutFace, rear: CutFace, section: (id: string) => Section): readonly LocalLump[] => {
   // What a square face leaves out needs no closer look.
   const [ahead, behind] = [front.lean === 0 ? front.x : -Infinity, rear.lean === 0 ? rear.x : Infinity];
-  return stretchesOf(rail).flatMap((stretch): LocalLump[] => {
-    if (stretch.to <= ahead || stretch.from >= behind) return [];
+  const lumps: LocalLump[] = [];
+  for (const stretch of stretchesOf(rail)) {
+    if (stretch.to <= ahead || stretch.from >= behind) continue;
     const used = section(stretch.section);
-    const edges = [edgeIn(stretch, front), edgeIn(stretch, rear)] as const;
-    const reach = (edge: Edge) => [edge.at, edge.at + edge.per * used.depth];
-    if (Math.max(...reach(edges[1])) <= stretch.from || Math.min(...reach(edges[0])) >= stretch.to) return [];
+    const [begin, end] = [edgeIn(stretch, front), edgeIn(stretch, rear)];
+    if (rearmost(end, used.depth) <= stretch.from || foremost(begin, used.depth) >= stretch.to) continue;
     // A stretch that no face touches is square at both ends, wherever the faces lean.
-    const whole = Math.max(...reach(edges[0])) <= stretch.from && Math.min(...reach(edges[1])) >= stretch.to;
-    const ends = whole
-      ? ([
-          { at: stretch.from, per: 0 },
-          { at: stretch.to, per: 0 },
-        ] as const)
-      : edges;
-    const square = ends.every(({ per }) => per === 0);
-    const { area, centroidY, centroidZ } = sectionProperties(used);
-    const layers: readonly Layer[] = square ? [{ from: 0, to: 1, width: area, middle: centroidY }] : layersOf(used);
-    const total = { volume: 0, x: 0, outward: 0, z: 0 };
-    for (const layer of layers) {
-      const part = momentsOf(stretch, ends, layer);
-      total.volume += part.volume;
-      total.x += part.x;
-      total.outward += part.outward;
-      total.z += part.z;
-    }
-    if (!(total.volume > 1e-9)) return [];
-    const stretched = Math.sqrt(1 + stretch.slope ** 2 + stretch.flare ** 2);
-    // A square piece was summed over a layer of depth 1: its balance lies at the centroid, not in that layer.
-    const down = square ? used.depth - centroidZ - 0.5 : 0;
-    return [
-      {
-        volume: total.volume * stretched,
-        x: total.x / total.volume,
-        outward: total.outward / total.volume,
-        z: total.z / total.volume - down,
-      },
-    ];
-  });
+    if (rearmost(begin, used.depth) <= stretch.from && foremost(end, used.depth) >= stretch.to)
+      lumps.push(wholeLump(stretch, used));
+    else if (begin.per === 0 && end.per === 0)
+      lumps.push(squareLump(stretch, Math.max(stretch.from, begin.at), Math.min(stretch.to, end.at), used));
+    else lumps.push(leaningLump(stretch, [begin, end], used));
+  }
+  return lumps.filter(({ volume }) => volume > 1e-9);
 };
+
+/** The foremost and the rearmost that an edge reaches down to a depth, mm. */
+const foremost = ({ at, per }: Edge, depth: number): number => Math.min(at, at + per * depth);
+const rearmost = ({ at, per }: Edge, depth: number): number => Math.max(at, at + per * depth);
+
+/** The steel of a stretch between two faces of which one leans at least; of no volume, it balances nowhere. */
+function leaningLump(stretch: Stretch, edges: readonly [Edge, Edge], section: Section): LocalLump {
+  const total = { volume: 0, x: 0, outward: 0, z: 0 };
+  for (const layer of layersOf(section)) {
+    const part = momentsOf(stretch, edges, layer);
+    total.volume += part.volume;
+    total.x += part.x;
+    total.outward += part.outward;
+    total.z += part.z;
+  }
+  return {
+    volume: total.volume * stretched(stretch),
+    x: total.x / total.volume,
+    outward: total.outward / total.volume,
+    z: total.z / total.volume,
+  };
+}
 
 /**
  * The steel of one rail of a piece between its faces, true to leaning ends: a lump for each stretch. The wall is taken

@@ -163,22 +163,37 @@ export function rampsOf(lines: readonly UndersideLine[], wheels: Wheels | null) 
     }
     return found;
   };
-  const spots = (low: number, high: number) => parts(low, high).flat();
   const least = (angles: readonly number[]): number | null => (angles.length > 0 ? Math.min(...angles) : null);
+  /** The least ramp that clears everything outside a wheel: ends of straight lines are worst. */
+  const outside = (wheel: Wheel, low: number, high: number, sign: 1 | -1) => {
+    let ramp: number | null = null;
+    for (const [a, b] of parts(low, high)) {
+      const nearer = Math.min(rampAngle(wheel, a, sign), rampAngle(wheel, b, sign));
+      if (ramp === null || nearer < ramp) ramp = nearer;
+    }
+    return ramp;
+  };
   const over = (spot: Spot) => rampAngle(front, spot, 1) + rampAngle(rear, spot, -1);
   const between = parts(front.x + front.radius, rear.x - rear.radius);
   // The line whose ends and middle are worst holds the worst spot, but for what a slope between them hides: two more.
+  // Corners are shared by two lines: each is looked at once.
+  const corners = new Map<Spot, number>();
+  const overCorner = (spot: Spot) => {
+    const known = corners.get(spot) ?? over(spot);
+    corners.set(spot, known);
+    return known;
+  };
   const worst = between
     .map((part) => {
       const [a, b] = part;
       const middle = { x: (a.x + b.x) / 2, z: (a.z + b.z) / 2 };
-      return { part, figure: Math.min(over(a), over(b), over(middle)) };
+      return { part, figure: Math.min(overCorner(a), overCorner(b), over(middle)) };
     })
     .sort((a, b) => a.figure - b.figure)
     .slice(0, 3);
   return {
-    approach: least(spots(-Infinity, front.x - front.radius).map((spot) => rampAngle(front, spot, -1))),
-    departure: least(spots(rear.x + rear.radius, Infinity).map((spot) => rampAngle(rear, spot, 1))),
+    approach: outside(front, -Infinity, front.x - front.radius, -1),
+    departure: outside(rear, rear.x + rear.radius, Infinity, 1),
     breakover: least(worst.map(({ part }) => leastAlong(part, over))),
   };
 }
