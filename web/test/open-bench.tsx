@@ -1,25 +1,28 @@
 import { emptyPlan, evaluateJob, evaluatePlan, type Job, type ShopRecord } from '@splay/core';
-import type { ComponentType } from 'react';
 import { vi } from 'vitest';
-import type { BenchProps } from '../src/client/bench-props.ts';
+import type { BenchParts } from '../src/client/bench.ts';
 import { useJobState } from '../src/client/job-store.ts';
 import { openStore } from './demo.ts';
+import { picture } from './picture.ts';
 import { render } from './page.ts';
 
 interface Opening {
   readonly records?: readonly ShopRecord[];
   readonly selected?: string;
   readonly canWrite?: boolean;
+  /** What slides over the tray. */
+  readonly drawer?: string;
 }
 
-/** A bench on the page as the workbench shows it, with what it asks of the board. */
+/** A bench on the page as the workbench shows it: its panel, its picture, what slides over that, and its phone view. */
 export function openBench(
-  Bench: ComponentType<BenchProps>,
+  { Panel, Tray, Floor, Under, Over, drawers }: BenchParts,
   job: Job,
-  { records = [], selected = '', canWrite = true }: Opening = {},
+  { records = [], selected = '', canWrite = true, drawer }: Opening = {},
+  shown: 'desk' | 'hand' = 'desk',
 ) {
   const store = openStore(job, records, canWrite);
-  if (selected) store.setState({ selected });
+  store.setState({ selected: selected || null, drawer: drawer ?? null });
   const asked = {
     onShowMeasurement: vi.fn(),
     onLook: vi.fn(),
@@ -33,17 +36,38 @@ export function openBench(
       records: whole.records,
       selected: whole.selected,
       canWrite: whole.canWrite,
+      drawer: whole.drawer,
     }));
     const whole = evaluateJob(state.job, state.records);
+    const bench = {
+      ...state,
+      ...asked,
+      store,
+      whole,
+      result: whole.plan,
+      readings: whole.readings,
+      donor: evaluatePlan({ ...state.job, plan: emptyPlan('Donor') }),
+      onSelect: (id: string | null) => store.setState({ selected: id }),
+    };
+    if (shown === 'hand') return <Floor {...bench} />;
+    const Content = state.drawer === null ? undefined : drawers[state.drawer]?.Content;
+    const drawn = picture(bench);
     return (
-      <Bench
-        {...{ ...state, ...asked, store }}
-        whole={whole}
-        result={whole.plan}
-        readings={whole.readings}
-        donor={evaluatePlan({ ...state.job, plan: emptyPlan('Donor') })}
-        onSelect={(id) => store.setState({ selected: id })}
-      />
+      <>
+        <svg>
+          {Under && <Under {...drawn} />}
+          {Over && <Over {...drawn} />}
+        </svg>
+        <Tray {...drawn} />
+        <aside>
+          <Panel {...bench} />
+        </aside>
+        {Content && (
+          <section aria-label="Drawer">
+            <Content {...bench} />
+          </section>
+        )}
+      </>
     );
   }
   render(<Workbench />);

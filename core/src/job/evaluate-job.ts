@@ -3,7 +3,6 @@ import { readingsIn, type ShopRecord } from '../records/index.ts';
 import type { Reading, Stage } from '../survey/index.ts';
 import { type Gate, gatesOf } from './gates.ts';
 import type { Job } from './job.ts';
-import type { BenchId } from './benches.ts';
 import { benchesDone, nextStep, stageAtHand, worstReading } from './progress.ts';
 
 /** Everything there is to know of a job: what board, tables, sheets and hold points show. */
@@ -16,7 +15,8 @@ export interface JobResult {
   readonly readings: readonly Reading[];
   readonly stage: Stage;
   readonly worstReading: ReturnType<typeof worstReading>;
-  readonly done: readonly BenchId[];
+  /** Benches whose work stands. */
+  readonly done: readonly string[];
   readonly next: ReturnType<typeof nextStep>;
 }
 

@@ -1,7 +1,6 @@
 import type { Body } from '../body/index.ts';
 import type { Frame } from '../frame/index.ts';
 import type { Plan, PlanInput } from '../plan/index.ts';
-import type { BenchId } from './benches.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { Attachment, ShopRecord } from '../records/index.ts';
 import type { LengthFormat } from '../units/index.ts';
@@ -18,7 +17,7 @@ export interface Job extends PlanInput {
   readonly rules: Rulebook;
   readonly display: LengthFormat;
   /** Benches that the shop has called done. */
-  readonly done: readonly BenchId[];
+  readonly done: readonly string[];
 }
 
 export const JOB_FORMAT = 'splay-job';

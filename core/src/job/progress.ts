@@ -41,7 +41,7 @@ export function worstReading(job: Job, plan: PlanResult, readings: readonly Read
  * @param job The job; validated.
  * @param gates The hold points, in order.
  */
-export function benchesDone(job: Job, gates: readonly Gate[]): readonly BenchId[] {
+export function benchesDone(job: Job, gates: readonly Gate[]): readonly string[] {
   const gate = (id: Gate['id']) => gates.find((candidate) => candidate.id === id);
   const [cutting, welding] = [gate('before-cutting'), gate('before-welding-out')];
   const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
@@ -51,7 +51,7 @@ export function benchesDone(job: Job, gates: readonly Gate[]): readonly BenchId[
     marks: cutting !== undefined && isPassed(cutting),
     'true-up': welding !== undefined && isPassed(welding),
   };
-  return BENCH_IDS.filter((id) => proven[id] || job.done.includes(id));
+  return [...new Set([...job.done, ...BENCH_IDS.filter((id) => proven[id])])];
 }
 
 /**

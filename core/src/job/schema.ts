@@ -1,12 +1,11 @@
 import { type Body, bodySchema } from '../body/index.ts';
-import { type Field, list, name, number, oneOf, optional, orNull, record } from '../fields/index.ts';
+import { type Field, id, list, name, number, oneOf, optional, orNull, record } from '../fields/index.ts';
 import { type Frame, frameSchema } from '../frame/index.ts';
 import { type Plan, planSchema } from '../plan/index.ts';
 import { attachmentSchema, recordSchema } from '../records/index.ts';
 import { PROFILES, type ProfileId, type Rulebook, type RuleId, RULES } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
-import { BENCH_IDS } from './benches.ts';
 import { MOST_VARIANTS } from './variants.ts';
 
 const changes = () =>
@@ -25,7 +24,7 @@ export const jobSchema: Field<Job> = record<Job>({
   variants: list(planSchema(), MOST_VARIANTS),
   rules: record<Rulebook>({ profile: oneOf(Object.keys(PROFILES) as ProfileId[]), changes: changes() }),
   display: record<LengthFormat>({ unit: oneOf(['in', 'mm']), division: oneOf([8, 16, 32, 64, 'decimal']) }),
-  done: list(oneOf(BENCH_IDS), 50),
+  done: list(id(), 50),
 });
 
 /** The shape of a job file. */

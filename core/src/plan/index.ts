@@ -57,6 +57,6 @@ export { frameProfile, type ProfileRow, type RailDifference, type RailProfile, w
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { planSchema } from './schema.ts';
-export { type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
+export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
 export { type Between, between, type Thing, thingsOn } from './things.ts';
 export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';

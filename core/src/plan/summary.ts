@@ -65,3 +65,13 @@ export function summaryOf({
     decisions: conflicts.filter(({ severity }) => severity === 'warn'),
   };
 }
+
+/**
+ * Ids of the operations that cut, front to rear.
+ *
+ * @param result What a plan gives.
+ */
+export function cutsAlong({ joints, cutEnds }: Pick<PlanResult, 'joints' | 'cutEnds'>): readonly string[] {
+  const marks = [...joints, ...cutEnds].sort((a, b) => a.builtX - b.builtX);
+  return [...new Set(marks.map(({ operation }) => operation))];
+}

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { evaluatePlan, type Job, sectionLookup, takeUp } from '@splay/core';
+import { evaluatePlan, type Job, takeUp } from '@splay/core';
 import { describe, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen, within } from '../../test/page.ts';
@@ -11,7 +11,7 @@ const onSelect = vi.fn();
 
 function show(job: Job, selected: string | null = null) {
   const result = evaluatePlan(job);
-  render(<BoardTable {...{ job, result, selected, onSelect }} section={sectionLookup(job.donor)} />);
+  render(<BoardTable {...{ job, result, selected, onSelect }} />);
   return result;
 }
 const table = (name: string | RegExp) => screen.getByRole('table', { name });

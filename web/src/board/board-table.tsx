@@ -2,29 +2,23 @@ import {
   angleText,
   type AxleLoad,
   frameProfile,
-  type Job,
   type Laden,
   type Measures,
   operationName,
-  type PlanResult,
-  type Section,
+  sectionLookup,
 } from '@splay/core';
 import type { ReactNode } from 'react';
+import type { BenchProps } from '../client/bench-props.ts';
 import { Length } from '../ui/length.tsx';
 import { MassOf, Quantity } from '../ui/quantity.tsx';
 
-interface BoardTableProps {
-  readonly job: Job;
-  readonly result: PlanResult;
-  readonly section: (id: string) => Section;
-  readonly selected: string | null;
-  readonly onSelect: (id: string) => void;
-}
+type BoardTableProps = Pick<BenchProps, 'job' | 'result' | 'selected' | 'onSelect'>;
 
 const degrees = (radians: number | null) => (radians === null ? '–' : angleText(radians));
 
 /** Everything that the drawing shows, in tables: for screen readers, for checking a number, for copying out. */
-export function BoardTable({ job, result, section, selected, onSelect }: BoardTableProps) {
+export function BoardTable({ job, result, selected, onSelect }: BoardTableProps) {
+  const section = sectionLookup(job.donor);
   const { laden } = result;
   const { before, after } = result.measures;
   const { donor: donorDatum, built: datum } = result.datum;

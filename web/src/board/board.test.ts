@@ -1,12 +1,14 @@
 import fc from 'fast-check';
-import { inches } from '@splay/core';
+import { emptyPlan, evaluatePlan, inches, planOutline, sectionLookup, sideOutline } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { multiples, tickStep } from './ticks.ts';
-import { fitView, panView, toMm, toPx, type View, zoomView } from './view.ts';
+import { demoJob } from '../../test/demo.ts';
+import { acrossPx, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
+import { centredOn, fitView, toMm, toPx, zoomedView } from './view.ts';
 
 const reach = [-800, 5000] as const;
 const whole = fitView(800, reach);
-const ends = (view: View) => [toMm(view, 0), toMm(view, view.width)] as const;
+const { job } = demoJob('parcel-van');
 
 describe('the view', () => {
   it('fits the whole frame with a margin, and turns stations into pixels and back', () => {
@@ -17,30 +19,60 @@ describe('the view', () => {
     );
   });
 
-  it('zooms about the place under the pointer', () => {
-    const under = toMm(whole, 300);
-    const closer = zoomView(whole, 3, 300, reach);
-    expect(closer.scale).toBeCloseTo(3 * whole.scale, 12);
-    expect(toMm(closer, 300)).toBeCloseTo(under, 6);
-  });
-
-  it('never loses the frame, however it is zoomed and panned', () => {
-    const move = fc.oneof(
-      fc.record({ zoom: fc.double({ min: 0.1, max: 10, noNaN: true }), px: fc.integer({ min: 0, max: 800 }) }),
-      fc.record({ pan: fc.integer({ min: -5000, max: 5000 }) }),
-    );
+  it('is a part of the whole, as close as it is zoomed, with the station asked for in the middle', () => {
     fc.assert(
-      fc.property(fc.array(move, { maxLength: 12 }), (moves) => {
-        const view = moves.reduce<View>(
-          (at, step) => ('pan' in step ? panView(at, step.pan, reach) : zoomView(at, step.zoom, step.px, reach)),
-          whole,
-        );
-        const [left, right] = ends(view);
-        expect(view.scale).toBeGreaterThanOrEqual(whole.scale - 1e-12);
-        expect(right).toBeGreaterThan(reach[0]);
-        expect(left).toBeLessThan(reach[1]);
+      fc.property(fc.integer({ min: -800, max: 5000 }), fc.double({ min: 1, max: 12, noNaN: true }), (x, k) => {
+        const view = zoomedView(whole, centredOn(whole, x, k));
+        expect(view.scale).toBeCloseTo(k * whole.scale, 9);
+        expect(toMm(view, view.width / 2)).toBeCloseTo(x, 6);
       }),
     );
+  });
+
+  it('is the whole frame untouched', () => {
+    expect(zoomedView(whole, { k: 1, x: 0 })).toEqual(whole);
+  });
+});
+
+describe('the strips', () => {
+  const donor = evaluatePlan({ ...job, plan: emptyPlan('') });
+  const section = sectionLookup(job.donor);
+  const at = (scale: number) => ({ from: 0, scale, width: 800 });
+
+  it('leave what is free to the tray first', () => {
+    for (const column of [500, 688, 900, 1300]) {
+      const { side, plan, all } = stripHeights(column);
+      expect(side + TAPE_HEIGHT + plan).toBe(all);
+      expect(column - all).toBeGreaterThan(column * 0.4);
+    }
+    expect(stripHeights(688).all).toBe(376);
+  });
+
+  it('keep every rail inside, however close they are looked at', () => {
+    for (const scale of [0.05, 0.1, 0.3, 0.8, 1.6]) {
+      const side = sideStrip(0, 170, at(scale), donor, section);
+      const plan = planStrip(226, 150, at(scale), donor, section);
+      for (const piece of donor.pieces)
+        for (const on of ['left', 'right'] as const) {
+          for (const [, z] of sideOutline(piece, on, section)) {
+            expect(acrossPx(side.across, z)).toBeGreaterThanOrEqual(40);
+            expect(acrossPx(side.across, z)).toBeLessThanOrEqual(side.foot + 1e-6);
+          }
+          for (const [, y] of planOutline(piece, on, section)) {
+            expect(acrossPx(plan.across, y)).toBeGreaterThanOrEqual(226);
+            expect(acrossPx(plan.across, y)).toBeLessThanOrEqual(376);
+          }
+        }
+      expect(side.across.scale).toBeLessThanOrEqual(scale);
+    }
+  });
+
+  it('draw the rails nearer each other only when both do not fit, and left still over right', () => {
+    expect(planStrip(0, 150, at(0.1), donor, section).across.broken).toBeUndefined();
+    const { across } = planStrip(0, 150, at(1), donor, section);
+    expect(across.broken).toBeDefined();
+    const ys = [-500, -400, -10, 0, 10, 400, 500].map((y) => acrossPx(across, y));
+    expect(ys).toEqual([...ys].sort((a, b) => a - b));
   });
 });
 

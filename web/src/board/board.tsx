@@ -1,263 +1,224 @@
-import { type Conflict, type Job, operationName, type PlanResult, sectionLookup } from '@splay/core';
+import { sectionLookup } from '@splay/core';
+import { memo, type ReactNode, useEffect, useMemo, useRef } from 'react';
+import type { BenchParts } from '../client/bench.ts';
+import type { BenchProps } from '../client/bench-props.ts';
 import type { Look, ShownMeasurement } from '../client/job-store.ts';
-import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
-import { BoardTable } from './board-table.tsx';
-import { BodyName } from './body-over.tsx';
-import { ConflictMarks } from './conflict-marks.tsx';
-import { CutLines, CutTags } from './cut-tags.tsx';
+import type { PictureProps } from '../client/picture-props.ts';
 import { FeatureLayer } from './feature-layer.tsx';
-import { Ground, membersOf, rearBefore, wheelsOf } from './ground.tsx';
-import { Legend } from './legend.tsx';
+import { crossmembersOf, Ground, wheelsOf } from './ground.tsx';
 import { MeasurementLine } from './measurement-line.tsx';
 import { MemberLines } from './member-lines.tsx';
-import { MovedThings, movedThings } from './moved-things.tsx';
-import { PlanView, planZero } from './plan-view.tsx';
 import { Sheet } from './sheet.tsx';
-import { SideView, sideZero } from './side-view.tsx';
-import { type Across, acrossPx } from './steel.tsx';
-import { TAPE_HEIGHT, TapeStrip } from './tape.tsx';
+import { SteelStrips } from './steel-strips.tsx';
+import { acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
+import { TapeStrip } from './tape.tsx';
+import { ThreadLine } from './thread-line.tsx';
+import { TrayBar } from './tray-bar.tsx';
+import { useBoardKeys } from './use-board-keys.ts';
 import { useDrag } from './use-drag.ts';
-import { ZoomButtons } from './zoom-buttons.tsx';
+import { useSize } from './use-size.ts';
 import { type Reach, reachOf, tallOf, toPx, useView } from './view.ts';
 
-/** Room that the side view keeps over the frame and under its wheels, px. */
-const WHEEL_ROOM = 16;
-
 export interface BoardProps {
-  readonly job: Job;
-  readonly result: PlanResult;
-  /** The donor alone, evaluated. */
-  readonly donor: PlanResult;
+  /** The bench as it is while something is dragged: up with the hand. */
+  readonly bench: BenchProps;
+  readonly actions: Pick<PictureProps, 'onDragCut' | 'onDropCut' | 'onNudgeCut'>;
+  readonly parts: BenchParts;
+  readonly title: string;
+  /** Which frame the strips show. */
+  readonly shows: 'donor' | 'built';
   readonly showBefore: boolean;
-  readonly selected: string | null;
   readonly measurement: ShownMeasurement | null;
   /** What to bring into sight; a new object each time it is asked for. */
   readonly look: Look | null;
-  readonly onSelect: (id: string) => void;
-  readonly onPickConflict: (conflict: Conflict) => void;
-  /** Shows a cut moved by mm from where it was when the drag began. */
-  readonly onDragCut: (operation: string, mm: number) => void;
-  /** Makes the move that was shown last. */
-  readonly onDropCut: (operation: string) => void;
-  readonly onNudgeCut: (operation: string, event: KeyboardEvent) => void;
+  /** Stations that the thread of a figure runs through, built, mm; null where none is pulled. */
+  readonly thread: readonly { readonly builtX: number; readonly assumed: boolean }[] | null;
+  /** What slides over the tray, and its name; null for the tray's own picture. */
+  readonly drawer: { readonly id: string; readonly content: ReactNode } | null;
+  readonly onDrawer: (drawer: string | null) => void;
   /** Says which built station is in the middle of what is shown, mm. */
   readonly onCentre: (builtX: number) => void;
 }
 
-/** The drawing that every bench shares: side view, tape and plan view in register. */
+/** Frames that are drawn in the same scale while a cut is dragged: it changes by whole feet of frame. */
+const FOOT = 304.8;
+
+/**
+ * The drawing that every bench works on: side view, tape and plan view in register, with the bench's own layer over
+ * them, and along the foot the tray with the bench's own picture.
+ */
 export const Board = memo(function Board({
-  job,
-  result,
-  donor,
+  bench,
+  actions,
+  parts,
+  title,
+  shows,
   showBefore,
-  selected,
   measurement,
   look,
-  onSelect,
-  onPickConflict,
-  onDragCut,
-  onDropCut,
-  onNudgeCut,
+  thread,
+  drawer,
+  onDrawer,
   onCentre,
 }: BoardProps) {
+  const { job, result, donor, selected, onSelect, store } = bench;
+  const column = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const trayBox = useRef<HTMLDivElement>(null);
+  const [columnSize, tray] = [useSize(column), useSize(trayBox)];
+  const heights = stripHeights(columnSize.height);
+  const { width } = columnSize;
+
   const donorReach = useMemo(() => reachOf(donor), [donor]);
-  const builtReach = reachOf(result);
-  // The scale holds still while a cut is dragged; it changes by whole feet of frame, not by every sixteenth.
-  const foot = 304.8;
+  const builtReach = shows === 'donor' ? donorReach : reachOf(result);
   const reach: Reach = [
-    Math.floor(Math.min(donorReach[0], builtReach[0]) / foot) * foot,
-    Math.ceil(Math.max(donorReach[1], builtReach[1]) / foot) * foot,
+    Math.floor(Math.min(donorReach[0], builtReach[0]) / FOOT) * FOOT,
+    Math.ceil(Math.max(donorReach[1], builtReach[1]) / FOOT) * FOOT,
   ];
-  const [height, setHeight] = useState(0);
-  const sideHeight = Math.max(150, Math.round((height - TAPE_HEIGHT) * 0.52));
-  const most = useMemo(() => {
-    const { over, under } = tallOf(donor);
-    const ground = sideZero(0, sideHeight);
-    return Math.min((sideHeight - ground - WHEEL_ROOM) / under, (ground - WHEEL_ROOM) / Math.max(1, over));
-  }, [donor, sideHeight]);
-  const { box, view, zoom, pan, centre, fit, zoomed } = useView(reach, most);
-  const [legend, setLegend] = useState(false);
-  const [table, setTable] = useState(false);
+  const tall = useMemo(() => tallOf(donor), [donor]);
+  const most = mostScale(tall, heights.side);
+  const { view, zoom, pan, centre, fit, zoomed } = useView(box, width, reach, most);
   const startDrag = useDrag();
   const looked = useRef<Look | null>(null);
+  const [boardKeys, onBoardKey] = useBoardKeys({ zoom, pan, fit, onSelect });
 
   useEffect(() => {
     if (look && look !== looked.current) centre(look.builtX);
     looked.current = look;
   }, [look, centre]);
-
-  useEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => setHeight(Math.round(entry?.contentRect.height ?? 0)));
-    observer.observe(element);
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      if (event.ctrlKey || event.metaKey || Math.abs(event.deltaY) > Math.abs(event.deltaX))
-        zoom(Math.exp(-event.deltaY * 0.0015), event.clientX - element.getBoundingClientRect().left);
-      else pan(event.deltaX);
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => {
-      observer.disconnect();
-      element.removeEventListener('wheel', wheel);
-    };
-  }, [box, zoom, pan]);
-
-  const { from, scale, width } = view;
+  const { from, scale } = view;
   useEffect(() => {
     if (width > 0) onCentre(from + width / 2 / scale);
   }, [from, scale, width, onCentre]);
 
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
-  const names = useMemo(
-    () => new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)])),
-    [job.plan.operations],
-  );
-  const trims = useMemo(
-    () =>
-      new Set(job.plan.operations.filter((operation) => operation.kind === 'trim').map((operation) => operation.id)),
-    [job.plan.operations],
-  );
-  const shown = showBefore ? donor : result;
-  const datum = showBefore ? result.datum.donor : result.datum.built;
-
-  const tapeY = sideHeight;
-  const planTop = tapeY + TAPE_HEIGHT;
-  const planHeight = Math.max(100, height - planTop);
-  const side: Across = { zero: sideZero(0, sideHeight), sign: -1 };
-  const plan: Across = { zero: planZero(planTop, planHeight), sign: 1 };
-  const ends = measurement && (showBefore ? measurement.ends.donor : measurement.ends.built);
+  const onDonor = shows === 'donor' || showBefore;
+  const shown = onDonor ? donor : result;
+  const datum = onDonor ? result.datum.donor : result.datum.built;
+  const tapeTop = heights.side;
+  const planTop = tapeTop + TAPE_HEIGHT;
+  const side = sideStrip(0, heights.side, view, donor, section);
+  const plan = planStrip(planTop, heights.plan, view, donor, section);
+  const picture: PictureProps = {
+    ...bench,
+    ...actions,
+    shown,
+    showBefore,
+    datum,
+    view,
+    side,
+    tape: { top: tapeTop, height: TAPE_HEIGHT },
+    plan,
+    tray,
+    section,
+    look,
+    startDrag,
+  };
+  const { Under, Over, Tray } = parts;
   const pointed = look?.about ?? null;
   const chosen = (id: string) => selected === id || pointed === id;
-  const seat = showBefore ? result.seat.before : result.seat.after;
-  const body = job.body && job.body.outline.length > 1 && seat !== null ? { body: job.body, frontX: seat } : null;
-  const drawn = view.width > 0 && height > 0 && !table;
-  const size = { width: view.width, height };
-  const cuts = { joints: result.joints, cutEnds: result.cutEnds, view, selected };
-  const cutEnds = { top: 40, bottom: planTop + planHeight - 26 };
+  const ends = measurement && (onDonor ? measurement.ends.donor : measurement.ends.built);
+  const wheelbase = onDonor ? result.measures.before.wheelbase : result.measures.after.wheelbase;
   const members = { shown, view, section, selected, onSelect };
-  const steel = { job, result, donor, view, section, datum, showBefore, trims, selected };
+  const size = { width, height: heights.all };
+  const drawn = width > 0 && columnSize.height > 0;
 
   return (
-    <div ref={box} className="pane min-h-0 min-w-0 flex-1 overflow-hidden">
-      {table && <BoardTable {...{ job, result, section, selected, onSelect }} />}
-      {drawn && (
-        <div role="group" aria-label="Drawing of the frame; the button Table shows the same in tables">
-          <Sheet
-            {...size}
-            onPointerDown={(event) => {
-              if (event.target !== event.currentTarget || !zoomed) return;
-              let last = 0;
-              startDrag(
-                event,
-                (px) => {
-                  pan(last - px);
-                  last = px;
-                },
-                () => undefined,
-              );
-            }}
-          >
-            <clipPath id="clip-side">
-              <rect x={0} y={0} width={view.width} height={sideHeight} />
-            </clipPath>
-            <clipPath id="clip-plan">
-              <rect x={0} y={planTop} width={view.width} height={planHeight} />
-            </clipPath>
-            <Ground
-              view={view}
-              side={{ top: 0, height: sideHeight, across: side }}
-              plan={{ top: planTop, height: planHeight, across: plan }}
-              datum={datum}
-              format={job.display}
-              wheels={wheelsOf(shown)}
-              rearBefore={showBefore ? null : rearBefore(result, donor)}
-              body={body}
-              members={membersOf(shown, section, chosen)}
-              ghost={!showBefore && result.pieces.length > 1 ? donor : null}
-              section={section}
-              onSelect={onSelect}
-            />
-          </Sheet>
-          <Sheet {...size}>
-            {!showBefore && <CutLines {...cuts} {...cutEnds} />}
-            <g clipPath="url(#clip-side)">
-              <MemberLines {...members} what="side" across={side} />
-            </g>
-            <g clipPath="url(#clip-plan)">
-              <MemberLines {...members} what="plan" across={plan} />
-            </g>
-            <SideView {...steel} top={0} height={sideHeight} />
-            <PlanView {...steel} top={planTop} height={planHeight} />
-            <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeY} />
-            {look && <LookedAt x={toPx(view, look.builtX)} y={tapeY} />}
-            {!showBefore && (
-              <CutTags
-                {...cuts}
-                {...cutEnds}
-                operations={result.operations}
-                tapeY={tapeY}
-                tagY={planTop + 8}
-                describe={(id) => names.get(id) ?? id}
+    <div ref={column} className="flex min-h-0 min-w-0 flex-1 flex-col">
+      <div
+        ref={box}
+        className="pane shrink-0 touch-none overflow-hidden"
+        style={{ height: heights.all }}
+        role="group"
+        aria-label="Drawing of the frame. Arrow keys go along the tape, Enter picks, plus and minus zoom. Table shows the same in tables."
+        {...boardKeys}
+        onKeyDown={onBoardKey}
+      >
+        {drawn && (
+          <>
+            <Sheet {...size} lowest>
+              <clipPath id="clip-side">
+                <rect x={0} y={0} width={width} height={heights.side} />
+              </clipPath>
+              <clipPath id="clip-plan">
+                <rect x={0} y={planTop} width={width} height={heights.plan} />
+              </clipPath>
+              <Ground
+                view={view}
+                side={side}
+                plan={plan}
+                datum={datum}
+                format={job.display}
+                wheels={wheelsOf(shown)}
+                wheelbase={wheelbase}
+                crossmembers={crossmembersOf(shown, section, chosen)}
                 onSelect={onSelect}
-                onDragStart={(operation, event) => {
-                  startDrag(
-                    event,
-                    (px) => onDragCut(operation, px / view.scale),
-                    (moved) => moved && onDropCut(operation),
-                  );
-                }}
-                onKey={onNudgeCut}
               />
-            )}
-            {!showBefore && (
-              <ConflictMarks conflicts={result.conflicts} view={view} y={side.zero - 46} onPick={onPickConflict} />
-            )}
-          </Sheet>
-          <Sheet {...size}>
-            <g clipPath="url(#clip-side)">
-              {body && <BodyName {...body} view={view} across={side} />}
-              {!showBefore && <MovedThings {...movedThings(result, selected)} view={view} across={side} />}
-            </g>
-            <FeatureLayer
-              shown={shown}
-              view={view}
-              side={side}
-              plan={plan}
-              datum={datum}
-              format={job.display}
-              selected={selected}
-              pointed={pointed}
-              onSelect={onSelect}
-            />
-          </Sheet>
-        </div>
-      )}
-      {drawn && measurement && ends && (
-        <Sheet {...size}>
-          <g clipPath="url(#clip-plan)">
-            <MeasurementLine
-              measurement={measurement}
-              ends={ends}
-              px={(x) => toPx(view, x)}
-              py={(y) => acrossPx(view, plan, y)}
-              format={job.display}
-            />
-          </g>
-        </Sheet>
-      )}
-      <div className={`absolute right-3 flex gap-1.5 ${table ? 'top-2' : 'bottom-3'}`}>
-        {legend && !table && <Legend />}
-        <button type="button" className="button bg-paper" onClick={() => setTable(!table)}>
-          {table ? 'Drawing' : 'Table'}
-        </button>
-        {!table && (
-          <button type="button" className="button bg-paper" aria-expanded={legend} onClick={() => setLegend(!legend)}>
-            Legend
-          </button>
+            </Sheet>
+            <Sheet {...size}>
+              {Under && <Under {...picture} />}
+              <g clipPath="url(#clip-side)">
+                <MemberLines {...members} what="side" across={side.across} />
+              </g>
+              <g clipPath="url(#clip-plan)">
+                <MemberLines {...members} what="plan" across={plan.across} />
+              </g>
+              <SteelStrips {...{ shown, view, side, plan, section }} />
+              <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeTop} />
+              {look && <LookedAt x={toPx(view, look.builtX)} y={tapeTop} />}
+            </Sheet>
+            <Sheet {...size}>
+              <FeatureLayer
+                shown={shown}
+                view={view}
+                side={side.across}
+                plan={plan.across}
+                datum={datum}
+                format={job.display}
+                selected={selected}
+                pointed={pointed}
+                onSelect={onSelect}
+              />
+            </Sheet>
+            <Sheet {...size}>
+              {Over && <Over {...picture} />}
+              {measurement && ends && (
+                <g clipPath="url(#clip-plan)">
+                  <MeasurementLine
+                    measurement={measurement}
+                    ends={ends}
+                    px={(x) => toPx(view, x)}
+                    py={(y) => acrossPx(plan.across, y)}
+                    format={job.display}
+                  />
+                </g>
+              )}
+              {thread && <ThreadLine thread={thread} view={view} top={16} bottom={heights.all - 8} />}
+            </Sheet>
+          </>
         )}
-        {!table && <ZoomButtons zoomed={zoomed} onZoom={zoom} onFit={fit} />}
+      </div>
+      <TrayBar
+        title={parts.trayTitle?.(bench) ?? title}
+        drawers={parts.drawers}
+        legend={parts.legend}
+        open={drawer?.id ?? null}
+        zoomed={zoomed}
+        onDrawer={onDrawer}
+        onZoom={zoom}
+        onFit={fit}
+      />
+      <div ref={trayBox} className="pane min-h-0 flex-1 overflow-hidden" data-tray={store.getState().bench}>
+        {drawn && tray.height > 0 && <Tray {...picture} />}
+        {drawer && (
+          <section
+            aria-label={parts.drawers[drawer.id]?.name ?? 'Table'}
+            className="absolute inset-0 overflow-auto bg-sheet px-4 py-3"
+            tabIndex={0}
+          >
+            {drawer.content}
+          </section>
+        )}
       </div>
     </div>
   );

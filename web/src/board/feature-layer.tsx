@@ -1,8 +1,10 @@
 import { type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
 import { memo } from 'react';
 import { FeatureMark } from './feature-mark.tsx';
-import { type Across, acrossPx } from './steel.tsx';
-import { toPx, type View } from './view.ts';
+import type { Across } from '../client/picture-props.ts';
+import { acrossPx } from './strips.ts';
+import type { View } from '../client/picture-props.ts';
+import { toPx } from './view.ts';
 
 interface FeatureLayerProps {
   readonly shown: PlanResult;
@@ -13,6 +15,8 @@ interface FeatureLayerProps {
   readonly format: LengthFormat;
   readonly selected: string | null;
   readonly pointed: string | null;
+  /** Ids of the clip paths of both views. */
+  readonly clips?: readonly [side: string, plan: string];
   readonly onSelect: (id: string) => void;
 }
 
@@ -49,13 +53,14 @@ export const FeatureLayer = memo(function FeatureLayer({
   format,
   selected,
   pointed,
+  clips = ['clip-side', 'clip-plan'],
   onSelect,
 }: FeatureLayerProps) {
   const chosen = (id: string) => selected === id || pointed === id;
   const common = { format, onSelect };
   return (
     <>
-      <g clipPath="url(#clip-side)" className="pointer-events-auto">
+      <g clipPath={`url(#${clips[0]})`} className="pointer-events-auto">
         {shown.features.map(({ feature, places }) => {
           const at = places.left?.built ?? places.right?.built;
           if (!at) return null;
@@ -64,7 +69,7 @@ export const FeatureLayer = memo(function FeatureLayer({
               key={feature.id}
               feature={feature}
               x={toPx(view, at.x)}
-              y={acrossPx(view, side, at.z)}
+              y={acrossPx(side, at.z)}
               fromDatum={at.x - datum}
               width={(feature.ahead + feature.behind) * view.scale}
               chosen={chosen(feature.id)}
@@ -73,7 +78,7 @@ export const FeatureLayer = memo(function FeatureLayer({
           );
         })}
       </g>
-      <g clipPath="url(#clip-plan)" className="pointer-events-auto">
+      <g clipPath={`url(#${clips[1]})`} className="pointer-events-auto">
         {shown.features.flatMap(({ feature, places }) =>
           SIDES.map((on) => {
             const at = places[on]?.built;
@@ -85,7 +90,7 @@ export const FeatureLayer = memo(function FeatureLayer({
                 feature={feature}
                 side={on}
                 x={toPx(view, at.x)}
-                y={acrossPx(view, plan, at.y) + inboard}
+                y={acrossPx(plan, at.y) + inboard}
                 fromDatum={at.x - datum}
                 width={Math.min((feature.ahead + feature.behind) * view.scale, 14)}
                 chosen={chosen(feature.id)}

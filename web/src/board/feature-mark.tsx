@@ -31,8 +31,14 @@ export const FeatureMark = memo(function FeatureMark({
 }: FeatureMarkProps) {
   const assumed = feature.origin === 'assumed';
   return (
-    <g className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`} onClick={() => onSelect(feature.id)}>
+    <g
+      className={`cursor-pointer ${chosen ? 'text-layout' : 'text-graphite'}`}
+      data-pick={feature.id}
+      data-name={feature.name}
+      onClick={() => onSelect(feature.id)}
+    >
       <title>{`${feature.name}${side && `, ${side}`}, ${otherUnitText(fromDatum, format)} from the datum hole${assumed ? ', assumed' : ''}`}</title>
+      <circle cx={x} cy={y} className="touch-target" fill="transparent" />
       {assumed && <circle cx={x} cy={y} r={7} fill="none" stroke="currentColor" strokeDasharray="2 2" />}
       {chosen && <circle cx={x} cy={y} r={9} fill="none" stroke="var(--color-layout)" strokeWidth={2} />}
       <FeatureSymbol name={factsOf(feature.kind).symbol} {...{ x, y, width }} />

@@ -1,12 +1,12 @@
-import { type Body, insideEdge, type LengthFormat, type Piece, type PlanResult, type Section } from '@splay/core';
-import { BodyOver } from './body-over.tsx';
-import { type Across, acrossPx, DonorGhost } from './steel.tsx';
+import { insideEdge, type LengthFormat, type Piece, type PlanResult, type Section } from '@splay/core';
+import type { Across, Strip, View } from '../client/picture-props.ts';
 import { still } from '../ui/still.ts';
-import { SvgLength } from './svg-length.tsx';
-import { toPx, type View } from './view.ts';
+import { Dimension } from './dimension.tsx';
+import { acrossPx } from './strips.ts';
+import { toPx } from './view.ts';
 
 /** A wheel in side view, mm. */
-interface Wheel {
+export interface Wheel {
   readonly id: string;
   readonly x: number;
   readonly z: number;
@@ -16,7 +16,7 @@ interface Wheel {
 }
 
 /** A crossmember in both views, mm: its middle and top, its size, and the inside edges of the rails that it reaches. */
-interface Member {
+interface Crossmember {
   readonly id: string;
   readonly name: string;
   readonly x: number;
@@ -31,27 +31,15 @@ interface Member {
   readonly chosen: boolean;
 }
 
-/** A view of the board: where it begins and ends, px, and how mm across the frame become px. */
-interface Pane {
-  readonly top: number;
-  readonly height: number;
-  readonly across: Across;
-}
-
 export interface GroundProps {
   readonly view: View;
-  readonly side: Pane;
-  readonly plan: Pane;
+  readonly side: Strip;
+  readonly plan: Strip;
   readonly datum: number;
   readonly format: LengthFormat;
   readonly wheels: readonly Wheel[];
-  /** The rear wheel on the donor, when the plan moves it, and the wheelbase there. */
-  readonly rearBefore: { readonly wheel: Wheel; readonly wheelbase: number } | null;
-  readonly body: { readonly body: Body; readonly frontX: number } | null;
-  readonly members: readonly Member[];
-  /** The donor, to be drawn where it was. */
-  readonly ghost: PlanResult | null;
-  readonly section: (id: string) => Section;
+  readonly wheelbase: number | null;
+  readonly crossmembers: readonly Crossmember[];
   readonly onSelect: (id: string) => void;
 }
 
@@ -61,26 +49,14 @@ export const wheelsOf = ({ axles }: PlanResult): Wheel[] =>
     built ? [{ id: item.id, x: built.x, z: built.z, radius: item.tyreRadius, assumed: item.origin === 'assumed' }] : [],
   );
 
-/** The rearmost wheel on the donor, when the plan moves it by more than can be drawn over. */
-export function rearBefore(result: PlanResult, donor: PlanResult): GroundProps['rearBefore'] {
-  const { before, after } = result.measures;
-  const of = ({ axles }: PlanResult) => axles.find(({ item, built }) => item.role === 'rear' && built);
-  const [was, is] = [of(donor), of(result)];
-  if (!was?.built || !is?.built || before.wheelbase === null || after.wheelbase === null) return null;
-  if (Math.abs(was.built.x - is.built.x) <= 1) return null;
-  const { id, tyreRadius: radius } = was.item;
-  const wheel = { id, x: was.built.x, z: was.built.z, radius, assumed: false };
-  return { wheel, wheelbase: before.wheelbase };
-}
-
 /** The crossmembers of a frame as they are drawn. */
-export function membersOf(
+export function crossmembersOf(
   shown: PlanResult,
   section: (id: string) => Section,
   chosen: (id: string) => boolean,
-): readonly Member[] {
+): readonly Crossmember[] {
   return shown.crossmembers.flatMap(
-    ({ crossmember: { id, name, x, length, depth, origin }, built, piece, wider }): Member[] => {
+    ({ crossmember: { id, name, x, length, depth, origin }, built, piece, wider }): Crossmember[] => {
       const carrier = shown.pieces[piece ?? -1] as Piece | undefined;
       if (!built || !carrier) return [];
       const [left, right] = [insideEdge(carrier, 'left', x, section), insideEdge(carrier, 'right', x, section)];
@@ -103,7 +79,33 @@ export function membersOf(
   );
 }
 
-/** Everything under the steel, in both views: wheels, the body's outline, crossmembers, the donor where it was. */
+/** A wheel seen from the side: lower than it is long where heights are drawn smaller. */
+export function WheelShape({
+  wheel: { x, z, radius },
+  view,
+  across,
+  ...line
+}: {
+  readonly wheel: Wheel;
+  readonly view: View;
+  readonly across: Across;
+  readonly stroke: string;
+  readonly strokeDasharray: string;
+  readonly strokeWidth: number;
+}) {
+  return (
+    <ellipse
+      cx={toPx(view, x)}
+      cy={acrossPx(across, z)}
+      rx={radius * view.scale}
+      ry={radius * across.scale}
+      fill="none"
+      {...line}
+    />
+  );
+}
+
+/** Everything under the steel, in both views: wheels, crossmembers, the wheelbase, where the datum hole is. */
 export const Ground = still(function Ground(props: GroundProps) {
   return (
     <>
@@ -113,127 +115,102 @@ export const Ground = still(function Ground(props: GroundProps) {
   );
 });
 
-function SideGround({
-  view,
-  side: { top, height, across },
-  datum,
-  format,
-  wheels,
-  rearBefore: before,
-  body,
-  members,
-  ghost,
-  section,
-}: GroundProps) {
+const halo = { stroke: 'var(--color-paper)', strokeWidth: 4, paintOrder: 'stroke' } as const;
+
+function SideGround({ view, side, datum, format, wheels, wheelbase, crossmembers }: GroundProps) {
+  const { top, height, foot, across } = side;
   const px = (x: number) => toPx(view, x);
-  const py = (z: number) => acrossPx(view, across, z);
-  const railTop = py(0);
+  const py = (z: number) => acrossPx(across, z);
+  const [first, last] = [wheels[0], wheels.at(-1)];
   return (
     <g clipPath="url(#clip-side)">
-      <text x={10} y={top + 18} className="label" fontSize={12} fill="var(--color-pencil)">
+      <text x={10} y={top + 16} className="label" fontSize={12} fill="var(--color-pencil)" {...halo}>
         Side · left rail
+        {across.scale < view.scale * 0.97 && ' · heights drawn smaller'}
       </text>
-      {before && (
-        <>
-          <circle
-            cx={px(before.wheel.x)}
-            cy={py(before.wheel.z)}
-            r={before.wheel.radius * view.scale}
-            fill="none"
-            stroke="var(--color-rule)"
-            strokeDasharray="1 4"
-            strokeWidth={1.5}
-          />
-          <text
-            x={px(before.wheel.x)}
-            y={top + 18}
-            textAnchor="middle"
-            fontSize={13}
-            fill="var(--color-pencil)"
-            className="font-label"
-            fontWeight={500}
-          >
-            was <SvgLength mm={before.wheelbase} format={format} />
-          </text>
-        </>
-      )}
-      {wheels.map(({ id, x, z, radius, assumed }) => (
-        <g key={id} fill="none" stroke="var(--color-graphite)">
-          <circle
-            cx={px(x)}
-            cy={py(z)}
-            r={radius * view.scale}
-            strokeDasharray={assumed ? '7 6' : '2 4'}
+      {wheels.map((wheel) => (
+        <g key={wheel.id} stroke="var(--color-graphite)">
+          <WheelShape
+            {...{ wheel, view, across }}
+            stroke="var(--color-graphite)"
+            strokeDasharray={wheel.assumed ? '7 6' : '2 4'}
             strokeWidth={1.6}
           />
-          {assumed && (
+          {wheel.assumed && (
             <text
-              x={px(x)}
-              y={py(z) + 4}
+              x={px(wheel.x)}
+              y={py(wheel.z) + 4}
               textAnchor="middle"
               fontSize={12}
               className="font-label"
               fill="var(--color-pencil)"
-              stroke="var(--color-paper)"
-              strokeWidth={4}
-              paintOrder="stroke"
+              {...halo}
             >
               assumed
             </text>
           )}
-          <path d={`M${px(x)} ${top + 26}V${top + height}`} strokeDasharray="9 3 2 3" strokeWidth={0.8} />
+          <path d={`M${px(wheel.x)} ${top + 26}V${top + height}`} strokeDasharray="9 3 2 3" strokeWidth={0.8} />
         </g>
       ))}
-      {body && <BodyOver {...body} view={view} across={across} />}
-      {members.map(({ id, x, z, length, depth, assumed }) => (
+      {crossmembers.map(({ id, x, z, length, depth, assumed }) => (
         <rect
           key={id}
           x={px(x - length / 2)}
           y={py(z)}
           width={length * view.scale}
-          height={depth * view.scale}
+          height={depth * across.scale}
           fill="var(--color-bench)"
           stroke="var(--color-pencil)"
           strokeWidth={0.9}
           strokeDasharray={assumed ? '4 3' : undefined}
         />
       ))}
-      {ghost && <DonorGhost donor={ghost} what="side" {...{ view, across, section }} />}
       <g fill="var(--color-graphite)">
-        <path d={`M${px(datum) - 6} ${railTop + 42}h12l-6 -11Z`} />
+        <path d={`M${px(datum) - 5} ${foot + 13}h10l-5 -10Z`} />
         <text
           x={px(datum)}
-          y={railTop + 56}
+          y={foot + 25}
           textAnchor="middle"
           fontSize={12.5}
           className="font-label"
           fontWeight={600}
-          stroke="var(--color-paper)"
-          strokeWidth={4}
-          paintOrder="stroke"
+          {...halo}
         >
-          datum hole
+          datum
         </text>
       </g>
+      {first && last && wheelbase !== null && (
+        <Dimension
+          from={px(first.x)}
+          to={px(last.x)}
+          y={top + height - 14}
+          mm={wheelbase}
+          format={format}
+          before="WB"
+          strong
+        />
+      )}
     </g>
   );
 }
 
-function PlanGround({ view, plan: { top, across }, members, ghost, section, onSelect }: GroundProps) {
+function PlanGround({ view, plan: { top, across }, crossmembers, onSelect }: GroundProps) {
   const px = (x: number) => toPx(view, x);
-  const py = (y: number) => acrossPx(view, across, y);
+  const py = (y: number) => acrossPx(across, y);
   return (
     <g clipPath="url(#clip-plan)">
-      <text x={10} y={top + 20} className="label" fontSize={12} fill="var(--color-pencil)">
-        Plan · left on top
+      <text x={10} y={top + 16} className="label" fontSize={12} fill="var(--color-pencil)" {...halo}>
+        Plan · left on top{across.broken && ' · rails drawn nearer each other'}
       </text>
       <path d={`M0 ${py(0)}H${view.width}`} stroke="var(--color-rule)" strokeDasharray="12 4 3 4" />
-      {members.map(({ id, name, x, length, left, right, misfit, assumed, chosen }) => {
+      {crossmembers.map(({ id, name, x, length, left, right, misfit, assumed, chosen }) => {
         const number = /\d+/.exec(name)?.[0];
         return (
           <g
             key={id}
             className={`pointer-events-auto cursor-pointer ${chosen ? 'text-layout' : 'text-pencil'}`}
+            data-pick={id}
+            data-name={name}
             onClick={() => onSelect(id)}
           >
             <title>{name}</title>
@@ -247,13 +224,13 @@ function PlanGround({ view, plan: { top, across }, members, ghost, section, onSe
               strokeWidth={chosen ? 2.2 : 1}
               strokeDasharray={misfit ? '4 2' : assumed ? '4 3' : undefined}
             />
-            {number && view.scale > 0.1 && (
+            {number && (
               <text
                 x={px(x)}
                 y={py(0)}
                 dy="0.34em"
                 textAnchor="middle"
-                fontSize={11}
+                fontSize={12}
                 fontWeight={600}
                 className="font-label"
                 fill="currentColor"
@@ -267,7 +244,21 @@ function PlanGround({ view, plan: { top, across }, members, ghost, section, onSe
           </g>
         );
       })}
-      {ghost && <DonorGhost donor={ghost} what="plan" {...{ view, across, section }} />}
+      {across.broken && <Break view={view} across={across} />}
+    </g>
+  );
+}
+
+/** Two wavy lines across: what lies between them is drawn short. */
+function Break({ view, across }: { readonly view: View; readonly across: Across }) {
+  const wave = (y: number) => {
+    const waves = Math.ceil(view.width / 24);
+    return `M0 ${y}${Array.from({ length: waves }, (_, at) => `q6 ${at % 2 ? 3 : -3} 12 0t12 0`).join('')}`;
+  };
+  return (
+    <g fill="none" stroke="var(--color-rule)" strokeWidth={1.2}>
+      <path d={wave(across.zero - 4)} />
+      <path d={wave(across.zero + 4)} />
     </g>
   );
 }

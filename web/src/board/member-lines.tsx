@@ -1,7 +1,8 @@
 import { type PlanResult, ribbon, type Section, type Vec3, widthOf } from '@splay/core';
 import { memo } from 'react';
-import { type Across, pathOf } from './steel.tsx';
-import type { View } from './view.ts';
+import type { Across } from '../client/picture-props.ts';
+import { pathOf } from './steel.tsx';
+import type { View } from '../client/picture-props.ts';
 
 interface MemberLinesProps {
   readonly shown: PlanResult;

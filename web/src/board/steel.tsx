@@ -8,19 +8,12 @@ import {
   sideOutline,
   SIDES,
 } from '@splay/core';
-import { toPx, type View } from './view.ts';
-
-/** How heights (side view) or widths (plan view) become pixels. */
-export interface Across {
-  readonly zero: number;
-  /** −1: up is less; 1: down is more. */
-  readonly sign: -1 | 1;
-}
-
-export const acrossPx = (view: View, across: Across, mm: number): number => across.zero + across.sign * mm * view.scale;
+import type { Across, View } from '../client/picture-props.ts';
+import { acrossPx } from './strips.ts';
+import { toPx } from './view.ts';
 
 export const pathOf = (points: readonly DrawnPoint[], view: View, across: Across): string =>
-  `${points.map(([x, value], index) => `${index === 0 ? 'M' : 'L'}${toPx(view, x).toFixed(2)} ${acrossPx(view, across, value).toFixed(2)}`).join('')}Z`;
+  `${points.map(([x, value], index) => `${index === 0 ? 'M' : 'L'}${toPx(view, x).toFixed(2)} ${acrossPx(across, value).toFixed(2)}`).join('')}Z`;
 
 interface OutlineStyle {
   readonly fill: string;
@@ -70,34 +63,17 @@ export function DonorGhost({ donor, ...view }: ViewOfSteel & { readonly donor: P
   );
 }
 
-interface SteelProps extends ViewOfSteel {
-  readonly result: PlanResult;
-  readonly donor: PlanResult;
-  readonly showBefore: boolean;
-  /** Ids of operations that cut an end off: their steel is drawn where it was, hatched. */
-  readonly trims: ReadonlySet<string>;
+/** Steel that an operation takes out, hatched: where it stood, or where it stands now. */
+export function CutAway({ pieces, ...view }: ViewOfSteel & { readonly pieces: readonly Piece[] }) {
+  return <Rails {...view} pieces={pieces} style={() => CUT_AWAY} />;
 }
 
-/** The rails: donor steel, new steel and steel cut away; or before the work, what goes and where the rest will lie. */
-export function Steel({ result, donor, showBefore, trims, ...view }: SteelProps) {
-  if (showBefore)
-    return (
-      <g>
-        <Rails {...view} pieces={donor.pieces} style={() => DONOR_STEEL} />
-        <Rails
-          {...view}
-          pieces={result.removed
-            .filter((piece) => piece.source === 'donor')
-            .map((piece) => ({ ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 }))}
-          style={() => CUT_AWAY}
-        />
-        <Rails {...view} pieces={result.pieces} style={() => ({ ...GHOST, stroke: 'var(--color-layout)' })} />
-      </g>
-    );
-  return (
-    <g>
-      <Rails {...view} pieces={result.removed.filter((piece) => trims.has(piece.operation))} style={() => CUT_AWAY} />
-      <Rails {...view} pieces={result.pieces} style={(piece) => (piece.source === 'donor' ? DONOR_STEEL : NEW_STEEL)} />
-    </g>
-  );
+/** The frame as it will be, in layout ink under what stands now. */
+export function BuiltGhost({ pieces, ...view }: ViewOfSteel & { readonly pieces: readonly Piece[] }) {
+  return <Rails {...view} pieces={pieces} style={() => ({ ...GHOST, stroke: 'var(--color-layout)' })} />;
+}
+
+/** The rails: donor steel, and new steel hatched. */
+export function Steel({ pieces, ...view }: ViewOfSteel & { readonly pieces: readonly Piece[] }) {
+  return <Rails {...view} pieces={pieces} style={(piece) => (piece.source === 'donor' ? DONOR_STEEL : NEW_STEEL)} />;
 }

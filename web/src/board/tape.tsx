@@ -3,7 +3,9 @@ import { layLabels } from './lanes.ts';
 import { still } from '../ui/still.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 import { multiples, type TickStep, tickStep } from './ticks.ts';
-import { toPx, type View } from './view.ts';
+import type { View } from '../client/picture-props.ts';
+import { TAPE_HEIGHT } from './strips.ts';
+import { toPx } from './view.ts';
 
 interface TapeStripProps {
   readonly tape: Tape;
@@ -14,7 +16,6 @@ interface TapeStripProps {
   readonly y: number;
 }
 
-export const TAPE_HEIGHT = 56;
 const HALF = TAPE_HEIGHT / 2;
 
 const figure = (mm: number, format: LengthFormat): string =>
@@ -113,15 +114,15 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         );
       })}
 
-      <rect x={0} y={y + 1} width={40} height={13} fill="var(--color-sheet)" />
-      <rect x={0} y={y + TAPE_HEIGHT - 14} width={32} height={13} fill="var(--color-sheet)" />
-      <text x={5} y={y + 11} fontSize={10.5} fontWeight={600} letterSpacing="0.06em" fill="var(--color-pencil)">
+      <rect x={0} y={y + 1} width={44} height={14} fill="var(--color-sheet)" />
+      <rect x={0} y={y + TAPE_HEIGHT - 14} width={38} height={14} fill="var(--color-sheet)" />
+      <text x={5} y={y + 11} fontSize={12} fontWeight={600} letterSpacing="0.06em" fill="var(--color-pencil)">
         DONOR
       </text>
       <text
         x={5}
         y={y + TAPE_HEIGHT - 4}
-        fontSize={10.5}
+        fontSize={12}
         fontWeight={600}
         letterSpacing="0.06em"
         fill="var(--color-graphite)"

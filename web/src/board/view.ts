@@ -1,12 +1,8 @@
 import { type PlanResult, posed } from '@splay/core';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-
-/** What part of the frame the board shows: station at the left edge, mm, and pixels per mm. */
-export interface View {
-  readonly from: number;
-  readonly scale: number;
-  readonly width: number;
-}
+import { select } from 'd3-selection';
+import { zoom as d3zoom, type ZoomBehavior, zoomIdentity, type ZoomTransform } from 'd3-zoom';
+import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { View } from '../client/picture-props.ts';
 
 /** Stations that the whole drawing spans, mm. */
 export type Reach = readonly [front: number, rear: number];
@@ -49,56 +45,82 @@ export function fitView(width: number, [front, rear]: Reach, most = Infinity): V
   return { from: (front + rear) / 2 - width / 2 / scale, scale, width };
 }
 
-/** The view zoomed by a factor with the station under `px` staying there; never farther out than the whole frame. */
-export function zoomView(view: View, factor: number, px: number, reach: Reach, most = Infinity): View {
-  const whole = fitView(view.width, reach, most);
-  const scale = Math.min(CLOSEST, Math.max(whole.scale, view.scale * factor));
-  if (scale === whole.scale) return whole;
-  return keepInside({ ...view, scale, from: toMm(view, px) - px / scale }, reach);
+/** What a transform of the whole view shows. */
+export function zoomedView(whole: View, { k, x }: Pick<ZoomTransform, 'k' | 'x'>): View {
+  const scale = whole.scale * k;
+  return { scale, width: whole.width, from: whole.from - x / scale };
 }
 
-export const panView = (view: View, px: number, reach: Reach): View =>
-  keepInside({ ...view, from: view.from + px / view.scale }, reach);
+/** The transform of the whole view that has a station in the middle, `k` times as close. */
+export const centredOn = (whole: View, x: number, k: number): ZoomTransform =>
+  zoomIdentity.translate(whole.width / 2 - toPx(whole, x) * k, 0).scale(k);
 
-function keepInside(view: View, [front, rear]: Reach): View {
-  const margin = MARGIN_PX / view.scale;
-  const most = rear + margin - view.width / view.scale;
-  const from = Math.min(Math.max(view.from, front - margin), Math.max(most, front - margin));
-  return { ...view, from };
-}
+/** Anything on the board that is dragged or pressed itself, and does not move the whole. */
+const OWN = '[data-handle],[role="button"],button,input,select';
 
-/** The view of a board as wide as its box: fits the frame until somebody zooms, and fits again when asked. */
-export function useView(reach: Reach, most: number) {
-  const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
-  const [zoomed, setZoomed] = useState<View | null>(null);
+type Box = HTMLDivElement;
+
+/**
+ * The view of a board as wide as its box: fits the frame until somebody zooms (wheel, pinch, double press, keys), and
+ * fits again when asked. It never goes farther out than the whole frame, and never loses it.
+ */
+export function useView(box: RefObject<Box | null>, width: number, reach: Reach, most: number) {
+  const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
   const [front, rear] = reach;
+  const whole = useMemo(() => fitView(width, [front, rear], most), [width, front, rear, most]);
+  const view = useMemo(() => zoomedView(whole, transform), [whole, transform]);
+  const attached = useRef<{ readonly zooming: ZoomBehavior<Box, unknown>; readonly element: Box } | null>(null);
 
   useEffect(() => {
     const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.round(entry?.contentRect.width ?? 0)));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+    if (!element || width === 0) return;
+    const closest = Math.max(1, CLOSEST / whole.scale);
+    const zooming = d3zoom<Box, unknown>()
+      .extent([
+        [0, 0],
+        [width, 1],
+      ])
+      .translateExtent([
+        [0, 0],
+        [width, 1],
+      ])
+      .scaleExtent([1, closest])
+      .filter((event: Event) => {
+        const { target } = event;
+        if (event.type !== 'wheel' && target instanceof Element && target.closest(OWN)) return false;
+        return !(event instanceof MouseEvent && event.type === 'mousedown' && event.button !== 0);
+      })
+      .on('zoom', ({ transform: next }: { readonly transform: ZoomTransform }) => setTransform(next));
+    attached.current = { zooming, element };
+    const selection = select(element);
+    selection.call(zooming);
+    return () => {
+      selection.on('.zoom', null);
+      attached.current = null;
+    };
+  }, [box, width, whole.scale]);
 
-  const view = useMemo(
-    () => (zoomed ? { ...zoomed, width } : fitView(width, [front, rear], most)),
-    [zoomed, width, front, rear, most],
-  );
+  const call = useCallback((how: (zooming: ZoomBehavior<Box, unknown>, element: Box) => void) => {
+    if (attached.current) how(attached.current.zooming, attached.current.element);
+  }, []);
   const zoom = useCallback(
-    (factor: number, px = width / 2) => setZoomed(zoomView(view, factor, px, [front, rear], most)),
-    [view, width, front, rear, most],
+    (factor: number) => call((zooming, element) => zooming.scaleBy(select(element), factor)),
+    [call],
   );
-  const pan = useCallback((px: number) => setZoomed(panView(view, px, [front, rear])), [view, front, rear]);
+  const pan = useCallback(
+    (px: number) => call((zooming, element) => zooming.translateBy(select(element), -px / transform.k, 0)),
+    [call, transform.k],
+  );
+  const fit = useCallback(() => call((zooming, element) => zooming.transform(select(element), zoomIdentity)), [call]);
   const centre = useCallback(
-    (x: number) => {
-      const close = Math.max(view.scale, fitView(width, [front, rear], most).scale * 2.4);
-      const scale = Math.min(CLOSEST, close);
-      setZoomed(keepInside({ scale, width, from: x - width / 2 / scale }, [front, rear]));
-    },
-    [view, width, front, rear, most],
+    (x: number) =>
+      call((zooming, element) =>
+        zooming.transform(
+          select(element),
+          centredOn(whole, x, Math.max(transform.k, Math.min(2.4, CLOSEST / whole.scale))),
+        ),
+      ),
+    [call, whole, transform.k],
   );
-  const fit = useCallback(() => setZoomed(null), []);
-  return { box, view, zoom, pan, centre, fit, zoomed: zoomed !== null };
+  return { view, zoom, pan, centre, fit, zoomed: transform.k > 1.001 };
 }

@@ -1,16 +1,17 @@
 import {
+  type FigureId,
   freezeDocuments,
   guarded,
   type Job,
   newRecord,
   type RecordKind,
   type ShopRecord,
+  type Stage,
   type Vec3,
 } from '@splay/core';
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import type { BenchId } from '../shared/phases.ts';
 import type { SavedJob } from './api.ts';
 
 if (import.meta.env?.DEV) freezeDocuments(true);
@@ -37,7 +38,17 @@ export interface JobState {
   readonly unsent: readonly string[];
   /** Records that the server will not take, each with its reason; kept on this device until somebody drops them. */
   readonly refusedRecords: readonly RefusedRecord[];
-  readonly bench: BenchId;
+  readonly bench: string;
+  /** What slides over the tray; null for nothing. */
+  readonly drawer: string | null;
+  /** Where the blade stands, built station, mm; null before somebody put it anywhere. */
+  readonly blade: number | null;
+  /** The figure whose thread is pulled. */
+  readonly thread: FigureId | null;
+  /** The stage of readings that is looked at; null for the one at hand. */
+  readonly stage: Stage | null;
+  /** The first of the two things that are measured between; empty while none is picked; null when not measuring. */
+  readonly measuring: string | null;
   /** Id of the selected operation, feature, conflict place … on the bench at hand. */
   readonly selected: string | null;
   readonly showBefore: boolean;
@@ -63,6 +74,8 @@ export interface ShownMeasurement {
   readonly before: number | null;
   readonly predicted: number | null;
   readonly ends: { readonly donor: readonly Vec3[] | null; readonly built: readonly Vec3[] | null };
+  /** Ids of the two things that it runs between, where it is not a control measurement. */
+  readonly things?: readonly [from: string, to: string];
 }
 
 /** A place that somebody wants to see, and the thing there, if one; a new object each time it is asked for. */
@@ -76,7 +89,7 @@ export type JobStore = ReturnType<typeof createJobStore>;
 export interface JobStart {
   readonly saved: SavedJob;
   readonly records: readonly ShopRecord[];
-  readonly bench: BenchId;
+  readonly bench: string;
   readonly canWrite: boolean;
   readonly memberName: string;
 }
@@ -99,6 +112,11 @@ export function createJobStore({ saved, records, bench, canWrite, memberName }: 
         unsent: [],
         refusedRecords: [],
         bench,
+        drawer: null,
+        blade: null,
+        thread: null,
+        stage: null,
+        measuring: null,
         selected: null,
         showBefore: false,
         measurement: null,

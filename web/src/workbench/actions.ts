@@ -1,11 +1,21 @@
-import { builtOf, type Conflict, evaluatePlan, type Job, shiftOperation, withOperation } from '@splay/core';
+import {
+  builtOf,
+  type Conflict,
+  evaluatePlan,
+  type FigureId,
+  type Job,
+  shiftOperation,
+  withOperation,
+} from '@splay/core';
 import type { KeyboardEvent } from 'react';
 import { change, type JobStore, preview, type ShownMeasurement } from '../client/job-store.ts';
-import type { BenchId } from '../shared/phases.ts';
 import { nudgeStep } from '../ui/length-field.tsx';
+import { endsBetween } from './measuring.ts';
 import { snapShift } from './snap.ts';
 
 const operationOf = (job: Job, id: string) => job.plan.operations.find((operation) => operation.id === id);
+
+export type WorkbenchActions = ReturnType<typeof workbenchActions>;
 
 /** What the board and the benches can ask of an open job. Made once for a store, so that nothing redraws for it. */
 export function workbenchActions(store: JobStore) {
@@ -14,15 +24,28 @@ export function workbenchActions(store: JobStore) {
   return {
     onLook,
     onSelect,
+
+    /** Something pressed on the board: an end of the tape while measuring, else picked. */
+    onPick: (id: string | null) => {
+      const { measuring, job } = store.getState();
+      if (measuring === null || id === null) return onSelect(id);
+      if (measuring === '') store.setState({ measuring: id, measurement: null });
+      else store.setState({ measurement: endsBetween(evaluatePlan(job), measuring, id), measuring: '' });
+    },
+    onMeasure: () =>
+      store.setState(({ measuring }) => ({ measuring: measuring === null ? '' : null, measurement: null })),
+    onThread: (thread: FigureId | null) =>
+      store.setState((state) => ({ thread: state.thread === thread ? null : thread })),
+    onDrawer: (drawer: string | null) => store.setState({ drawer }),
     onCentre: (centre: number) => store.setState({ centre }),
     onHold: (showBefore: boolean) => store.setState({ showBefore }),
     onShowMeasurement: (measurement: ShownMeasurement | null) => store.setState({ measurement }),
 
-    onBench: (bench: BenchId) => {
+    onBench: (bench: string) => {
       const { bench: now, id } = store.getState();
-      if (bench === now) return;
+      if (bench === now) return store.setState({ thread: null });
       history.pushState(null, '', `/jobs/${id}/${bench}`);
-      store.setState({ bench, selected: null, measurement: null, look: null });
+      store.setState({ bench, selected: null, measurement: null, look: null, drawer: null, thread: null });
     },
 
     /** Goes to the place of a conflict: the operation it comes from, with what it is about pointed out. */

@@ -1,12 +1,15 @@
 import { checkJob, evaluatePlan, InputError, type Job, type PlanResult } from '@splay/core';
 import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
-import { change, type JobStore, type ShownMeasurement, takeTheirs, useJobState } from '../client/job-store.ts';
+import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
 import { forgetDraft, leftDraft } from '../client/save-loop.ts';
+import type { BenchParts } from '../client/bench.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Length } from '../ui/length.tsx';
+import type { WorkbenchActions } from './actions.ts';
+import { benchOf } from './benches.ts';
 import { GoToStation } from './go-to-station.tsx';
-import { MeasureBetween } from './measure-between.tsx';
+import { Palette } from './palette.tsx';
 import { RulebookDialog } from './rulebook-dialog.tsx';
 import { KEY_LIST } from './use-keys.ts';
 
@@ -14,31 +17,25 @@ interface DialogsProps {
   readonly store: JobStore;
   readonly open: OpenDialog | null;
   readonly result: PlanResult;
-  readonly onLook: (builtX: number) => void;
-  readonly onShowMeasurement: (measurement: ShownMeasurement) => void;
+  readonly parts: BenchParts;
+  readonly actions: WorkbenchActions;
+  readonly onDialog: (dialog: OpenDialog | null) => void;
   readonly onClose: () => void;
 }
 
-export type OpenDialog = 'history' | 'keys' | 'station' | 'measure' | 'rules';
+export type OpenDialog = 'history' | 'keys' | 'station' | 'rules' | 'palette';
 
 /** The dialog that is asked for, or that has to be answered. */
-export const Dialogs = memo(function Dialogs({
-  store,
-  open,
-  result,
-  onLook,
-  onShowMeasurement,
-  onClose,
-}: DialogsProps) {
-  const { saveState, theirs, job, selected } = useJobState(store, (state) => ({
-    selected: state.selected,
+export const Dialogs = memo(function Dialogs({ store, open, result, parts, actions, onDialog, onClose }: DialogsProps) {
+  const { saveState, theirs, job, bench } = useJobState(store, (state) => ({
+    bench: state.bench,
     saveState: state.saveState,
     theirs: state.theirs,
     job: state.job,
   }));
   if (saveState === 'stale' && theirs) return <TwoVersions store={store} mine={job} theirs={theirs} />;
-  if (open === 'station') return <GoToStation job={job} result={result} onLook={onLook} onClose={onClose} />;
-  if (open === 'measure') return <MeasureBetween {...{ job, result, selected, onClose }} onShow={onShowMeasurement} />;
+  if (open === 'station') return <GoToStation job={job} result={result} onLook={actions.onLook} onClose={onClose} />;
+  if (open === 'palette') return <Palette {...{ store, result, parts, actions, onDialog }} />;
   if (open === 'rules') return <RulebookDialog store={store} onClose={onClose} />;
   if (open === 'history') return <HistoryDialog store={store} onClose={onClose} />;
   if (open === 'keys')
@@ -46,8 +43,8 @@ export const Dialogs = memo(function Dialogs({
       <Dialog title="Keys" onClose={onClose}>
         <table className="w-full">
           <tbody>
-            {KEY_LIST.map(([keys, what]) => (
-              <tr key={keys} className="border-b border-rule/60">
+            {[...KEY_LIST, ...benchOf(bench).keys].map(([keys, what]) => (
+              <tr key={keys + what} className="border-b border-rule/60">
                 <th scope="row" className="w-24 py-1.5 text-left font-semibold">
                   {keys}
                 </th>

@@ -2,13 +2,12 @@ import { type Gate, type GateCheck, isOpen, isPassed, signableNow } from '@splay
 import { useState } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import { recordNow } from '../client/job-store.ts';
-import type { BenchId } from '../shared/phases.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Verdict } from '../ui/verdict.tsx';
 
 interface GateDialogProps extends Pick<BenchProps, 'store' | 'canWrite' | 'onRecord'> {
   readonly gate: Gate;
-  readonly onBench: (bench: BenchId) => void;
+  readonly onBench: (bench: string) => void;
   readonly onClose: () => void;
 }
 

@@ -1,4 +1,4 @@
-import { Download, History, Redo2, RulerDimensionLine, Scale, Undo2 } from 'lucide-react';
+import { Download, History, Redo2, RulerDimensionLine, Scale, Search, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
@@ -9,10 +9,11 @@ interface HeaderProps {
   readonly store: JobStore;
   readonly onDialog: (dialog: OpenDialog) => void;
   readonly onHold: (held: boolean) => void;
+  readonly onMeasure: () => void;
 }
 
 /** The job's name, how it is saved, and what can be done with it as a whole. */
-export const Header = memo(function Header({ store, onDialog, onHold }: HeaderProps) {
+export const Header = memo(function Header({ store, onDialog, onHold, onMeasure }: HeaderProps) {
   const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({
     id,
     job,
@@ -78,11 +79,20 @@ export const Header = memo(function Header({ store, onDialog, onHold }: HeaderPr
       <button
         type="button"
         className="button px-2"
-        onClick={() => onDialog('measure')}
+        onClick={onMeasure}
         aria-label="Measure between two things"
         title="Measure between two things (M)"
       >
         <RulerDimensionLine size={16} />
+      </button>
+      <button
+        type="button"
+        className="button px-2"
+        onClick={() => onDialog('palette')}
+        aria-label="Find anything"
+        title="Find anything (Ctrl K)"
+      >
+        <Search size={16} />
       </button>
       <button
         type="button"

@@ -1,16 +1,20 @@
 // @vitest-environment jsdom
-import { evaluateJob, type Job, type ShopRecord, takeUp } from '@splay/core';
+import { evaluateJob, type FigureId, type Job, type ShopRecord, takeUp } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
+import { BENCHES } from './benches.ts';
 import { Ledger } from './ledger.tsx';
 
 const van = demoJob('parcel-van');
 const sprayer = demoJob('orchard-sprayer');
-const onBench = vi.fn();
+const [onThread, onGate] = [vi.fn(), vi.fn()];
+const ALL: readonly FigureId[] = ['wheelbase', 'cab-to-axle', 'worst-joint', 'worst-reading', 'measured'];
 
-const show = (job: Job, records: readonly ShopRecord[]) =>
-  render(<Ledger {...{ job, onBench }} whole={evaluateJob(job, records)} />);
+const show = (job: Job, records: readonly ShopRecord[], showBefore = false) =>
+  render(
+    <Ledger {...{ job, onThread, onGate, showBefore }} figures={ALL} thread={null} whole={evaluateJob(job, records)} />,
+  );
 /** What a tile says, thin spaces and all. */
 const tile = (name: string) => screen.getByRole('button', { name: new RegExp(`^${name}`) }).textContent;
 
@@ -20,20 +24,19 @@ it('gives the figures that matter, before and after', () => {
   expect(tile('Cab to axle')).toBe('Cab to axle98 1⁄4was 83 1⁄2');
   expect(tile('Worst joint')).toBe('Worst jointmeetsjoint A');
   expect(tile('Worst reading')).toBe('Worst reading+1Cab back left to Kick-up right');
-  expect(tile('Next gate')).toBe('Next gateBefore welding outReadings after tacking');
 });
 
-it('opens the bench that each belongs to', () => {
+it('swaps them while the donor is held for', () => {
+  show(van.job, van.records, true);
+  expect(tile('Wheelbase')).toBe('Wheelbase141will be 155 3⁄4');
+});
+
+it('pulls the thread of a figure, and opens the hold point', () => {
   show(van.job, van.records);
-  for (const [name, bench] of [
-    ['Wheelbase', 'cuts'],
-    ['Lowest', 'donor'],
-    ['Worst reading', 'true-up'],
-    ['Next gate', 'true-up'],
-  ] as const) {
-    fireEvent.click(screen.getByRole('button', { name: new RegExp(`^${name}`) }));
-    expect(onBench).toHaveBeenLastCalledWith(bench);
-  }
+  fireEvent.click(screen.getByRole('button', { name: /^Wheelbase/ }));
+  expect(onThread).toHaveBeenLastCalledWith('wheelbase');
+  fireEvent.click(screen.getByRole('button', { name: /^Next gate/ }));
+  expect(onGate).toHaveBeenLastCalledWith('before-welding-out');
 });
 
 it('names the joint whose ends are apart', () => {
@@ -46,4 +49,19 @@ it('has a dash for what a frame lacks', () => {
   const { donor } = van.job;
   show({ ...van.job, donor: { ...donor, points: donor.points.filter(({ kind }) => kind !== 'cab-back') } }, []);
   expect(tile('Cab to axle')).toBe('Cab to axle–');
+});
+
+it('says on the gate what stops a plan', () => {
+  const operations = van.job.plan.operations.map((each) =>
+    each.kind === 'lengthen' ? { ...each, at: { x: 112 * 25.4 + 558.8, on: 'donor' as const } } : each,
+  );
+  const stopped = { ...van.job, plan: { ...van.job.plan, operations } };
+  const stops = evaluateJob(stopped, []).conflicts.filter(({ severity }) => severity === 'stop').length;
+  show(stopped, []);
+  expect(stops).toBeGreaterThan(0);
+  expect(tile('Next gate')).toMatch(/things? stops? this plan/);
+});
+
+it('has five figures for each bench', () => {
+  for (const { figures } of Object.values(BENCHES)) expect(new Set(figures).size).toBe(5);
 });

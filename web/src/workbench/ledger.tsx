@@ -1,122 +1,108 @@
-import { angleText, isOpen, isPassed, type Job, type JobResult, type JointVerdict, worstJointOf } from '@splay/core';
+import {
+  angleText,
+  type FigureId,
+  figureOf,
+  type FigureValue,
+  type Gate,
+  type Job,
+  type JobResult,
+  nextGate,
+} from '@splay/core';
 import { memo, type ReactNode } from 'react';
-import type { BenchId } from '../shared/phases.ts';
 import { Length } from '../ui/length.tsx';
+import { Quantity } from '../ui/quantity.tsx';
 
 interface LedgerProps {
   readonly job: Job;
   readonly whole: JobResult;
-  readonly onBench: (bench: BenchId) => void;
+  /** The figures of the bench at hand. */
+  readonly figures: readonly FigureId[];
+  readonly showBefore: boolean;
+  readonly thread: FigureId | null;
+  readonly onThread: (figure: FigureId) => void;
+  readonly onGate: (gate: Gate['id']) => void;
 }
 
-const VERDICT_WORDS: Readonly<Record<JointVerdict, string>> = {
-  meets: 'meets',
-  dress: 'dress',
-  'ease-with-a-pie-cut': 'kinked',
-  'needs-a-transition-piece': 'apart',
-  cannot: 'cannot',
-};
+/** A figure as it is written; a dash while it cannot be told. */
+export function FigureText({ value, job }: { readonly value: FigureValue; readonly job: Job }): ReactNode {
+  if (value === null) return '–';
+  if ('mm' in value) return <Length mm={value.mm} format={job.display} signed={value.signed ?? false} />;
+  if ('radians' in value) return angleText(value.radians);
+  if ('kg' in value) return <Quantity of="mass" value={value.kg} unit={job.display.unit} />;
+  return value.words;
+}
 
-/** The figures that matter, before and after; each opens its bench. */
-export const Ledger = memo(function Ledger({ job, whole, onBench }: LedgerProps) {
-  const { plan: result, gates, worstReading: worst } = whole;
-  const { before, after } = result.measures;
-  const { display } = job;
-  const length = (mm: number | null) => (mm === null ? '–' : <Length mm={mm} format={display} />);
-  const was = (mm: number | null) => (mm === null ? '' : <>was {length(mm)}</>);
-  const worstJoint = worstJointOf(result.joints);
-  const shaft = result.driveLine.after?.worst ?? null;
-  const gate = gates.find((candidate) => !isPassed(candidate));
-  const missing = gate?.checks.find(isOpen);
+const same = (a: FigureValue, b: FigureValue): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The figures of the bench at hand, before and after; each, pressed, shows what it rests on. And the next hold point. */
+export const Ledger = memo(function Ledger({ job, whole, figures, showBefore, thread, onThread, onGate }: LedgerProps) {
+  const next = nextGate(whole.gates);
+  const stopped = whole.conflicts.filter(({ severity }) => severity === 'stop').length;
   return (
     <ul
       aria-label="The figures that matter"
-      className="pane grid shrink-0 auto-rows-[4.75rem] grid-cols-5 bg-night text-on-night lg:flex lg:h-[4.75rem]"
+      className="pane flex h-16 shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night"
     >
-      <Figure
-        name="Wheelbase"
-        value={length(after.wheelbase)}
-        note={was(before.wheelbase)}
-        onClick={() => onBench('cuts')}
-      />
-      <Figure
-        name="Cab to axle"
-        value={length(after.cabToAxle)}
-        note={was(before.cabToAxle)}
-        onClick={() => onBench('cuts')}
-      />
-      <Figure
-        name="Axle to end"
-        value={length(after.axleToEnd)}
-        note={was(before.axleToEnd)}
-        onClick={() => onBench('cuts')}
-      />
-      <Figure name="Width" value={length(after.widest)} note={was(before.widest)} onClick={() => onBench('cuts')} />
-      <Figure
-        name="Lowest"
-        value={length(after.lowest?.clearance ?? null)}
-        note={after.lowest?.what.split(',')[0] ?? ''}
-        onClick={() => onBench('donor')}
-      />
-      <Figure
-        name="Worst joint"
-        value={worstJoint ? VERDICT_WORDS[worstJoint.verdict] : '–'}
-        note={worstJoint ? `joint ${worstJoint.letter}` : 'no joint yet'}
-        onClick={() => onBench('cuts')}
-      />
-      <Figure
-        name="Shaft angle"
-        value={shaft ? angleText(shaft.angle ?? 0) : '–'}
-        note={shaft ? shaft.point.name : 'no drive line yet'}
-        onClick={() => onBench('cuts')}
-      />
-      <Figure
-        name="Worst reading"
-        value={worst ? <Length mm={worst.off} format={display} signed /> : '–'}
-        note={worst ? worst.control.name : 'none taken yet'}
-        wide
-        onClick={() => onBench('true-up')}
-      />
+      {figures.map((id) => {
+        const { name, before, after, note } = figureOf(id, job, whole);
+        const swapped = showBefore && before !== null;
+        const other = swapped ? after : before;
+        return (
+          <Figure key={id} name={name} pressed={thread === id} onClick={() => onThread(id)}>
+            <FigureText value={swapped ? before : after} job={job} />
+            {note ||
+              (other !== null && !same(before, after) && (
+                <>
+                  {swapped ? 'will be' : 'was'} <FigureText value={other} job={job} />
+                </>
+              ))}
+          </Figure>
+        );
+      })}
       <Figure
         name="Next gate"
-        value={gate ? gate.name : 'All passed'}
-        note={missing?.name ?? 'read again after welding'}
-        tone={gate ? 'bg-[#86301f]' : 'bg-[#2f5a2e]'}
-        wide
-        onClick={() => onBench(missing?.bench ?? 'true-up')}
-      />
+        tone={next ? 'bg-oxide-deep' : 'bg-passed-deep'}
+        onClick={() => next && onGate(next.gate.id)}
+      >
+        {next ? next.gate.name : 'All passed'}
+        {next
+          ? stopped > 0 && next.gate.id === 'before-cutting'
+            ? `${stopped} ${stopped === 1 ? 'thing stops' : 'things stop'} this plan`
+            : next.check?.name
+          : 'read again after welding'}
+      </Figure>
     </ul>
   );
 });
 
 interface FigureProps {
   readonly name: string;
-  readonly value: ReactNode;
-  readonly note: ReactNode;
   readonly tone?: string;
-  readonly wide?: boolean;
+  readonly pressed?: boolean;
   readonly onClick: () => void;
+  readonly children: readonly [value: ReactNode, note: ReactNode];
 }
 
-function Figure({ name, value, note, tone = '', wide = false, onClick }: FigureProps) {
+function Figure({ name, tone = '', pressed, onClick, children: [value, note] }: FigureProps) {
   return (
-    <li
-      className={`min-w-0 border-r border-on-night/15 last:border-r-0 max-lg:border-b max-lg:last:col-span-2 ${wide ? 'flex-[1.45]' : 'flex-1'} ${tone}`}
-    >
+    <li className={`min-w-32 flex-1 border-r border-on-night/20 last:flex-[1.5] last:border-r-0 ${tone}`}>
       <button
         type="button"
-        className="hover:bg-white/10 flex h-full w-full flex-col px-2.5 py-1.5 text-left"
+        aria-pressed={pressed}
+        className={`on-dark flex h-full w-full flex-col justify-center px-3 text-left ${pressed ? 'bg-on-night/15' : 'hover:bg-on-night/10'}`}
         onClick={onClick}
       >
-        <span className="label block shrink-0 leading-[1.1] !text-on-night">{name}</span>
-        <span
-          data-figure={name}
-          className="heading block shrink-0 truncate text-[1.35rem] leading-[1.12] [&_.nuance]:!text-on-night"
-        >
-          {value}
-        </span>
-        <span className="mt-px line-clamp-2 shrink-0 text-[0.79rem] leading-[1.1] text-on-night [&_.nuance]:!text-on-night">
-          {note}
+        <span className="label block leading-[1.1] !text-on-night/85">{name}</span>
+        <span className="flex min-w-0 items-baseline gap-2">
+          <span
+            data-figure={name}
+            className="heading text-[1.45rem] leading-[1.15] whitespace-nowrap [&_.nuance]:!text-on-night"
+          >
+            {value}
+          </span>
+          <span className="line-clamp-2 min-w-0 text-[0.8rem] leading-[1.1] text-on-night/90 [&_.nuance]:!text-on-night">
+            {note}
+          </span>
         </span>
       </button>
     </li>

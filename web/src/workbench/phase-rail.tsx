@@ -1,15 +1,15 @@
 import { type Gate, isOpen, isPassed } from '@splay/core';
-import { type BenchId, PHASES } from '../shared/phases.ts';
 import { still } from '../ui/still.ts';
+import { phases } from './benches.ts';
 
-interface PhaseRailProps {
+/** How far the work has come, and ways to go elsewhere in it. */
+export interface Order {
   readonly jobId: string;
-  readonly bench: BenchId;
-  readonly done: ReadonlySet<BenchId>;
-  /** How many operations the plan has. */
-  readonly cuts: number;
+  readonly bench: string;
+  /** Benches whose work stands. */
+  readonly done: readonly string[];
   readonly gates: readonly Gate[];
-  readonly onBench: (bench: BenchId) => void;
+  readonly onBench: (bench: string) => void;
   readonly onGate: (gate: Gate['id']) => void;
 }
 
@@ -22,33 +22,32 @@ export const PhaseRail = still(function PhaseRail({
   gates,
   onBench,
   onGate,
-}: PhaseRailProps) {
+}: Order & { /** How many operations the plan has. */ readonly cuts: number }) {
   return (
     <nav
       aria-label="Order of work"
-      className="pane flex w-44 shrink-0 [scrollbar-width:none] flex-col overflow-y-auto border-r border-graphite bg-bench"
+      className="pane flex w-38 shrink-0 [scrollbar-width:none] flex-col overflow-y-auto border-r border-graphite bg-bench"
     >
-      <a href="/" className="flex h-12 shrink-0 items-center gap-2.5 px-4 no-underline" aria-label="Splay: all jobs">
+      <a href="/" className="flex h-12 shrink-0 items-center gap-2.5 px-3.5 no-underline" aria-label="Splay: all jobs">
         <Mark />
         <span className="heading text-2xl">Splay</span>
       </a>
-      <ol className="pb-4">
-        {PHASES.map((phase, index) => {
-          const gate = gates.find((candidate) => candidate.id === phase.gate);
+      <ol className="pb-3">
+        {phases().map(({ name: phase, benches, gate: gateId }) => {
+          const gate = gates.find((candidate) => candidate.id === gateId);
           return (
-            <li key={phase.name} className="pt-3">
-              <h2 className="label px-4">
-                {index + 1} {phase.name}
-              </h2>
+            <li key={phase} className="pt-2.5">
+              <h2 className="label px-3.5">{phase}</h2>
               <ul>
-                {phase.benches.map(({ id, name }) => {
+                {benches.map(([id, { name }]) => {
                   const current = id === bench;
+                  const isDone = done.includes(id);
                   return (
                     <li key={id}>
                       <a
                         href={`/jobs/${jobId}/${id}`}
                         aria-current={current ? 'page' : undefined}
-                        className={`relative flex items-center gap-2.5 px-4 py-1.5 ${current ? '-mr-px border-y border-graphite bg-paper font-semibold' : 'hover:bg-paper/60'}`}
+                        className={`relative flex min-h-8 items-center gap-2.5 px-3.5 ${current ? '-mr-px border-y border-graphite bg-paper font-semibold' : 'hover:bg-paper/60'}`}
                         onClick={(event) => {
                           if (event.metaKey || event.ctrlKey) return;
                           event.preventDefault();
@@ -57,10 +56,10 @@ export const PhaseRail = still(function PhaseRail({
                       >
                         <span
                           aria-hidden="true"
-                          className={`h-3 w-3 rounded-full border-2 ${done.has(id) ? 'border-passed bg-passed' : current ? 'border-layout bg-layout' : 'border-pencil'}`}
+                          className={`h-3 w-3 rounded-full border-2 ${isDone ? 'border-passed bg-passed' : current ? 'border-layout bg-layout' : 'border-pencil'}`}
                         />
                         <span>{name}</span>
-                        {done.has(id) && <span className="sr-only">, done</span>}
+                        {isDone && <span className="sr-only">, done</span>}
                         {id === 'cuts' && <span className="ml-auto text-pencil">{cuts}</span>}
                       </a>
                     </li>
@@ -72,38 +71,37 @@ export const PhaseRail = still(function PhaseRail({
           );
         })}
       </ol>
-      <p className="mt-auto px-4 pt-3 pb-4 text-xs text-pencil">
+      <p className="mt-auto px-3.5 pt-3 pb-4 text-xs text-pencil">
         Planning aid. Local codes, a licensed engineer and a qualified welder decide.
       </p>
     </nav>
   );
 });
 
-function GateBar({ gate, onGate }: { readonly gate: Gate; readonly onGate: PhaseRailProps['onGate'] }) {
+export function GateBar({ gate, onGate }: { readonly gate: Gate; readonly onGate: Order['onGate'] }) {
   const passed = gate.checks.filter((check) => !isOpen(check)).length;
   const open = isPassed(gate);
+  const stopped = gate.checks.some((check) => isOpen(check) && !check.signable);
   return (
-    <div className={`mx-4 mt-3 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>
+    <div className={`mx-3.5 mt-2 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>
       <button
         type="button"
-        className={`flex w-full justify-between border-t pt-1 text-left text-sm font-semibold hover:underline ${open ? 'border-passed' : 'border-oxide'}`}
+        className={`flex min-h-7 w-full items-baseline justify-between gap-2 border-t pt-1 text-left text-sm font-semibold hover:underline ${open ? 'border-passed' : 'border-oxide'}`}
         onClick={() => onGate(gate.id)}
       >
         <span className="heading">{gate.name}</span>
-        <span>
-          {passed} of {gate.checks.length}
-        </span>
+        <span className="whitespace-nowrap">{stopped ? 'stop' : `${passed} of ${gate.checks.length}`}</span>
       </button>
     </div>
   );
 }
 
 /** Two rails that part. */
-function Mark() {
+export function Mark() {
   return (
-    <svg width="26" height="24" viewBox="0 0 26 24" fill="none" aria-hidden="true">
-      <path d="M3 22L10 3h6l7 19" stroke="var(--color-graphite)" strokeWidth="3.2" strokeLinejoin="miter" />
-      <path d="M7.5 14.5h11" stroke="var(--color-layout)" strokeWidth="3.2" />
+    <svg width="28" height="22" viewBox="0 0 28 22" fill="none" aria-hidden="true" strokeWidth="3">
+      <path d="M1 8.5H11L17 4H27" stroke="var(--color-graphite)" />
+      <path d="M1 13.5H11L17 18H27" stroke="var(--color-layout)" />
     </svg>
   );
 }

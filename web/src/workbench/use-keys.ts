@@ -1,28 +1,29 @@
 import type { PlanResult } from '@splay/core';
 import { useEffect } from 'react';
+import type { BenchParts } from '../client/bench.ts';
 import { change, type JobStore, redo, undo } from '../client/job-store.ts';
-import type { BenchId } from '../shared/phases.ts';
+import type { WorkbenchActions } from './actions.ts';
 import type { OpenDialog } from './dialogs.tsx';
 
 interface Keys {
   readonly store: JobStore;
   readonly result: PlanResult;
-  readonly onHold: (held: boolean) => void;
+  readonly parts: BenchParts;
   readonly onDialog: (dialog: OpenDialog) => void;
-  readonly onBench: (bench: BenchId) => void;
+  readonly actions: WorkbenchActions;
 }
 
 /** The keys that work everywhere, as the list under `?` tells them. */
 export const KEY_LIST: readonly (readonly [keys: string, what: string])[] = [
-  ['B', 'hold: the donor as it was'],
-  ['[ ]', 'previous and next cut along the tape; on the Donor bench, the next thing on the rail'],
+  ['Ctrl K', 'find anything that a key or a button can do, and anything on the frame'],
+  ['B', 'hold: the donor as it was, figures too'],
   ['G', 'go to a station'],
-  ['M', 'measure between two things; Escape takes the line away'],
-  ['D', 'make the selected hole the datum'],
-  ['← →', 'move the selected cut by one division; Shift eight, Alt a quarter'],
-  ['↑ ↓', 'in a length: one division more or less'],
+  ['M', 'measure between two things'],
+  ['Tab', 'to the drawing; there ← → go along it, Enter picks, + − 0 zoom'],
+  ['↑ ↓', 'in a length: one division more or less; Shift eight, Alt a quarter'],
   ['N', 'new operation'],
   ['R', 'new reading'],
+  ['Esc', 'puts away what was opened last'],
   ['Ctrl Z', 'undo; with Shift redo'],
   ['?', 'this list'],
 ];
@@ -33,20 +34,8 @@ const typing = (target: EventTarget | null): boolean =>
 /** Focuses an element that a bench has named for a key, after the bench had time to appear. */
 const focusNamed = (name: string) =>
   requestAnimationFrame(() =>
-    setTimeout(() => document.querySelector<HTMLElement>(`[data-key="${name}"]`)?.focus(), 30),
+    setTimeout(() => document.querySelector<HTMLElement>(`[data-key="${name}"]`)?.focus(), 60),
   );
-
-/** Ids of the operations that cut, front to rear. */
-function cutsAlong(result: PlanResult): string[] {
-  const marks = [...result.joints, ...result.cutEnds].sort((a, b) => a.builtX - b.builtX);
-  return [...new Set(marks.map((mark) => mark.operation))];
-}
-
-/** Ids of what hangs on the donor, front to rear. */
-function thingsAlong(store: JobStore): string[] {
-  const { features, crossmembers } = store.getState().job.donor;
-  return [...features, ...crossmembers].sort((a, b) => a.x - b.x).map(({ id }) => id);
-}
 
 /** Makes the selected feature the datum hole, when it is a hole. */
 function setDatum(store: JobStore): void {
@@ -55,30 +44,47 @@ function setDatum(store: JobStore): void {
   if (hole) change(store, 'Chose the datum hole', (old) => ({ ...old, donor: { ...old.donor, datum: hole.id } }));
 }
 
-export function useKeys({ store, result, onHold, onDialog, onBench }: Keys): void {
+/** Puts away what was opened last: a drawer, a thread, the tape that is measured with. */
+function putAway(store: JobStore): void {
+  const { drawer, thread, measuring } = store.getState();
+  if (drawer !== null) store.setState({ drawer: null });
+  else if (thread !== null) store.setState({ thread: null });
+  else if (measuring !== null) store.setState({ measuring: null, measurement: null });
+  else store.setState({ measurement: null });
+}
+
+export function useKeys({ store, result, parts, onDialog, actions }: Keys): void {
   useEffect(() => {
+    const { onHold, onBench, onMeasure } = actions;
     const stepAlong = (by: 1 | -1) => {
-      const ids = store.getState().bench === 'donor' ? thingsAlong(store) : cutsAlong(result);
+      const { selected, job } = store.getState();
+      const ids = parts.along({ job, result });
       if (ids.length === 0) return;
-      const at = ids.indexOf(store.getState().selected ?? '');
-      store.setState({ selected: ids[(at + by + ids.length) % ids.length] ?? null });
+      const at = ids.indexOf(selected ?? '');
+      const next = at < 0 ? (by === 1 ? 0 : ids.length - 1) : (at + by + ids.length) % ids.length;
+      store.setState({ selected: ids[next] ?? null });
     };
     const down = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
-      if ((event.ctrlKey || event.metaKey) && key === 'z' && !typing(event.target)) {
+      const control = event.ctrlKey || event.metaKey;
+      if (control && key === 'k') {
+        event.preventDefault();
+        return onDialog('palette');
+      }
+      if (control && key === 'z' && !typing(event.target)) {
         event.preventDefault();
         if (event.shiftKey) redo(store);
         else undo(store);
         return;
       }
-      if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (typing(event.target) || control || event.altKey || event.defaultPrevented) return;
       if (key === 'b' && !event.repeat) onHold(true);
       else if (key === '[') stepAlong(-1);
       else if (key === ']') stepAlong(1);
       else if (key === '?') onDialog('keys');
       else if (key === 'g') onDialog('station');
-      else if (key === 'm') onDialog('measure');
-      else if (key === 'escape') store.setState({ measurement: null });
+      else if (key === 'm') onMeasure();
+      else if (key === 'escape') putAway(store);
       else if (key === 'd') setDatum(store);
       else if (key === 'n') {
         onBench('cuts');

@@ -1,40 +1,33 @@
-import { emptyPlan, evaluateJob, evaluatePlan, type GateId, type ShopRecord } from '@splay/core';
-import { memo, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, type ShopRecord } from '@splay/core';
+import { Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
+import { BoardTable } from '../board/board-table.tsx';
 import { Hatches } from '../board/hatches.tsx';
-import { CutsBench } from '../benches/cuts/cuts-bench.tsx';
-import { DonorBench } from '../benches/donor/donor-bench.tsx';
-import { MarksBench } from '../benches/marks/marks-bench.tsx';
-import { TrueUpBench } from '../benches/true-up/true-up-bench.tsx';
+import type { BenchParts } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { hearRecords } from '../client/live.ts';
 import { startRecordQueue } from '../client/record-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
-import { type BenchId, BENCHES, isBench } from '../shared/phases.ts';
 import { workbenchActions } from './actions.ts';
+import { benchOf, isBench, partsOf } from './benches.ts';
 import { Dialogs, type OpenDialog } from './dialogs.tsx';
 import { FloorView } from './floor-view.tsx';
 import { GateDialog } from './gate-dialog.tsx';
 import { Header } from './header.tsx';
 import { Ledger } from './ledger.tsx';
+import { MeasureBar } from './measure-bar.tsx';
+import { PhaseBar } from './phase-bar.tsx';
 import { PhaseRail } from './phase-rail.tsx';
+import { ThreadCard } from './thread-card.tsx';
 import { useCatchUp } from './use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
-import { useNarrow } from './use-narrow.ts';
+import { useScreen } from './use-screen.ts';
 
-const PANELS: Readonly<Record<BenchId, { readonly Bench: (props: BenchProps) => ReactNode; readonly width: string }>> =
-  {
-    donor: { Bench: DonorBench, width: 'w-[38rem]' },
-    cuts: { Bench: CutsBench, width: 'w-[19.5rem]' },
-    marks: { Bench: MarksBench, width: 'w-[37rem]' },
-    'true-up': { Bench: TrueUpBench, width: 'w-[41rem]' },
-  };
-
-/** The bench at hand. Redrawn only when what it shows has changed. */
-const Panel = memo(function Panel({ bench, ...props }: BenchProps & { readonly bench: BenchId }) {
-  const { Bench } = PANELS[bench];
-  return <Bench {...props} key={bench} />;
+/** Every bench has its drawing as tables, beside what it brings of its own. */
+const withTable = (parts: BenchParts): BenchParts => ({
+  ...parts,
+  drawers: { ...parts.drawers, table: { name: 'Table', Content: BoardTable } },
 });
 
 /** Saving, sending records and hearing of others', for as long as the page is open. Gives what takes one and drops one. */
@@ -64,7 +57,7 @@ function useAddress(store: JobStore): void {
   useEffect(() => {
     const onPop = () => {
       const last = location.pathname.split('/').at(-1) ?? '';
-      if (isBench(last)) store.setState({ bench: last, selected: null, look: null });
+      if (isBench(last)) store.setState({ bench: last, selected: null, look: null, drawer: null });
     };
     window.addEventListener('popstate', onPop);
     return () => window.removeEventListener('popstate', onPop);
@@ -74,22 +67,48 @@ function useAddress(store: JobStore): void {
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
 export default function Workbench(start: JobStart) {
   const [store] = useState<JobStore>(() => createJobStore(start));
-  const actions = useMemo(() => workbenchActions(store), [store]);
   const server = useServer(store);
   useAddress(store);
+  const name = useJobState(store, ({ job }) => job.name);
+  return (
+    <Suspense
+      fallback={
+        <p className="heading flex h-dvh items-center justify-center text-2xl" role="status">
+          Laying out {name} …
+        </p>
+      }
+    >
+      <OpenJob store={store} server={server} />
+    </Suspense>
+  );
+}
+
+interface OpenJobProps {
+  readonly store: JobStore;
+  readonly server: Pick<BenchProps, 'onRecord' | 'onDropRecord'>;
+}
+
+function OpenJob({ store, server }: OpenJobProps) {
+  const actions = useMemo(() => workbenchActions(store), [store]);
   const state = useJobState(store, ({ job, preview, records, bench, selected, ...rest }) => ({
     job: preview ?? job,
     dragging: preview !== null,
     records,
     bench,
     selected,
+    drawer: rest.drawer,
+    thread: rest.thread,
+    measuring: rest.measuring,
     showBefore: rest.showBefore,
     measurement: rest.measurement,
     look: rest.look,
     canWrite: rest.canWrite,
     id: rest.id,
   }));
-  const narrow = useNarrow();
+  const definition = benchOf(state.bench);
+  const loaded = use(partsOf(state.bench));
+  const parts = useMemo(() => withTable(loaded), [loaded]);
+  const screen = useScreen();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [gateId, setGateId] = useState<GateId | null>(null);
 
@@ -98,7 +117,6 @@ export default function Workbench(start: JobStart) {
   const { job } = useCatchUp(shown, state.dragging);
   const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
   const { plan: result, gates, readings } = whole;
-  const done = useMemo(() => new Set<BenchId>(whole.done), [whole.done]);
   const donor = useMemo(
     () =>
       evaluatePlan({
@@ -110,88 +128,132 @@ export default function Workbench(start: JobStart) {
       }),
     [state.job.donor, state.job.rules, state.job.display],
   );
-  useKeys({ store, result, onHold: actions.onHold, onDialog: setDialog, onBench: actions.onBench });
+  useKeys({ store, result, parts, onDialog: setDialog, actions });
 
-  const closeDialog = useCallback(() => setDialog(null), []);
-  const dialogs = (
-    <Dialogs
-      store={store}
-      open={dialog}
-      result={result}
-      onLook={actions.onLook}
-      onShowMeasurement={actions.onShowMeasurement}
-      onClose={closeDialog}
-    />
+  const bench: BenchProps = useMemo(
+    () => ({
+      store,
+      job,
+      whole,
+      result,
+      donor,
+      records: state.records,
+      readings,
+      canWrite: state.canWrite,
+      selected: state.selected,
+      onSelect: actions.onSelect,
+      onShowMeasurement: actions.onShowMeasurement,
+      onLook: actions.onLook,
+      onPickConflict: actions.onPickConflict,
+      ...server,
+    }),
+    [store, job, whole, result, donor, state.records, readings, state.canWrite, state.selected, actions, server],
   );
-  const bench: BenchProps = {
-    store,
-    job,
-    whole,
-    result,
-    donor,
-    records: state.records,
-    readings,
-    canWrite: state.canWrite,
-    selected: state.selected,
-    onSelect: actions.onSelect,
-    onShowMeasurement: actions.onShowMeasurement,
-    onLook: actions.onLook,
-    onPickConflict: actions.onPickConflict,
-    ...server,
-  };
+  const drawn = useMemo(
+    () => ({ ...bench, job: shown.job, result: shown.result, onSelect: actions.onPick }),
+    [bench, shown, actions],
+  );
+  const figure = useMemo(() => (state.thread ? figureOf(state.thread, job, whole) : null), [state.thread, job, whole]);
+  const thread = useMemo(
+    () =>
+      figure?.restsOn.flatMap(({ builtX, comesFrom }) =>
+        builtX === null ? [] : [{ builtX, assumed: comesFrom === 'assumed' }],
+      ) ?? null,
+    [figure],
+  );
+  const opened = state.drawer === null ? undefined : parts.drawers[state.drawer];
+  const drawer = useMemo(
+    () => (opened && state.drawer ? { id: state.drawer, content: <opened.Content {...bench} /> } : null),
+    [opened, state.drawer, bench],
+  );
   const gate = gates.find(({ id }) => id === gateId);
-  const panel = <Panel bench={state.bench} {...bench} />;
-  if (narrow)
+  const overlays = (
+    <>
+      <Dialogs
+        store={store}
+        open={dialog}
+        result={result}
+        parts={parts}
+        actions={actions}
+        onDialog={setDialog}
+        onClose={() => setDialog(null)}
+      />
+      {gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />}
+    </>
+  );
+  const { Panel, Floor } = parts;
+  const order = {
+    jobId: state.id,
+    bench: state.bench,
+    done: whole.done,
+    gates,
+    onBench: actions.onBench,
+    onGate: setGateId,
+  };
+  if (screen === 'hand')
     return (
       <>
         <Hatches />
-        <FloorView bench={state.bench} gates={gates} onBench={actions.onBench} {...bench}>
-          {panel}
+        <FloorView {...bench} order={order}>
+          <Floor {...bench} />
         </FloorView>
-        {dialogs}
+        {overlays}
       </>
     );
   return (
     <div className="flex h-dvh overflow-hidden">
+      <a href="#panel" className="skip-link">
+        Skip to the bench
+      </a>
       <Hatches />
-      <PhaseRail
-        jobId={state.id}
-        bench={state.bench}
-        done={done}
-        cuts={job.plan.operations.length}
-        gates={gates}
-        onBench={actions.onBench}
-        onGate={setGateId}
-      />
+      {screen === 'desk' && <PhaseRail {...order} cuts={job.plan.operations.length} />}
       <div className="flex min-w-0 flex-1 flex-col">
-        <Header store={store} onDialog={setDialog} onHold={actions.onHold} />
-        <main className="flex min-h-0 flex-1">
+        <Header store={store} onDialog={setDialog} onHold={actions.onHold} onMeasure={actions.onMeasure} />
+        {state.measuring !== null && <MeasureBar store={store} result={shown.result} format={job.display} />}
+        <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
           <Board
-            job={shown.job}
-            result={shown.result}
-            donor={donor}
+            bench={drawn}
+            actions={actions}
+            parts={parts}
+            title={definition.name}
+            shows={definition.shows}
             showBefore={state.showBefore}
-            selected={state.selected}
             measurement={state.measurement}
             look={state.look}
-            onSelect={actions.onSelect}
-            onPickConflict={actions.onPickConflict}
-            onDragCut={actions.onDragCut}
-            onDropCut={actions.onDropCut}
-            onNudgeCut={actions.onNudgeCut}
+            thread={thread}
+            drawer={drawer}
+            onDrawer={actions.onDrawer}
             onCentre={actions.onCentre}
           />
           <aside
-            aria-label={BENCHES.find(({ id }) => id === state.bench)?.name}
-            className={`pane ${PANELS[state.bench].width} shrink-0 overflow-y-auto border-l border-graphite bg-sheet px-4 py-3`}
+            id="panel"
+            tabIndex={-1}
+            aria-label={definition.name}
+            className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
           >
-            {panel}
+            {figure ? (
+              <ThreadCard figure={figure} job={job} datum={result.datum.built} actions={actions} />
+            ) : (
+              <>
+                <h2 className="heading text-2xl leading-none">{definition.name}</h2>
+                <p className="mb-3 text-sm text-pencil">{definition.sentence}</p>
+                <Panel {...bench} key={state.bench} />
+              </>
+            )}
           </aside>
         </main>
-        <Ledger job={job} whole={whole} onBench={actions.onBench} />
+        <Ledger
+          job={job}
+          whole={whole}
+          figures={definition.figures}
+          showBefore={state.showBefore}
+          thread={state.thread}
+          onThread={actions.onThread}
+          onGate={setGateId}
+        />
+        {screen === 'tablet' && <PhaseBar {...order} />}
       </div>
-      {dialogs}
-      {gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />}
+      {overlays}
     </div>
   );
 }

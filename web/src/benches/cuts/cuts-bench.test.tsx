@@ -5,17 +5,18 @@ import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { act, fireEvent, screen, within } from '../../../test/page.ts';
 import { undo } from '../../client/job-store.ts';
-import { CutsBench } from './cuts-bench.tsx';
+import { parts } from './parts.tsx';
 
 const { job: van } = demoJob('parcel-van');
 const { job: sprayer } = demoJob('orchard-sprayer');
 const { job: pickup } = demoJob('beach-rescue');
-const open = (job: Job, canWrite = true) => openBench(CutsBench, job, { canWrite });
+const open = (job: Job, canWrite = true) => openBench(parts, job, { canWrite });
 
 const list = () => screen.getByRole('list', { name: 'Operations in order' });
 const rows = () => within(list()).getAllByRole('listitem');
 const kinds = ({ plan }: Job) => plan.operations.map(({ kind }) => kind);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const panel = () => within(screen.getByRole('complementary'));
+const press = (name: string | RegExp) => fireEvent.click(panel().getByRole('button', { name }));
 const type = (name: string | RegExp, text: string) => {
   const box = screen.getByRole('textbox', { name });
   fireEvent.change(box, { target: { value: text } });
@@ -63,8 +64,9 @@ describe('the operations of a plan', () => {
     expect(store.getState().selected).toBe(now().plan.operations[0]?.id);
     const detail = screen.getByRole('region', { name: nameOfKind(kind) });
     expect(within(detail).getByRole('textbox', { name: 'Note' })).toBeTruthy();
-    // A rail that is closed already has nothing to draw.
-    expect(within(detail).queryAllByRole('img')).toHaveLength(kind === 'box' ? 0 : 1);
+    // The tray draws what it comes to; a rail that is closed already has nothing to draw.
+    const figures = screen.queryByRole('group', { name: 'Figures of the operation' });
+    expect(figures && within(figures).queryAllByRole('img')).toHaveLength(kind === 'box' ? 0 : 1);
   });
 
   it('is added behind what is picked on the drawing, and moves a bracket that is picked', () => {

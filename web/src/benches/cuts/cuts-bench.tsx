@@ -3,9 +3,7 @@ import {
   type Conflict,
   kindsFor,
   nameOfKind,
-  newOperation,
   type OperationKind,
-  placesToBegin,
   withoutDeadAcceptances,
 } from '@splay/core';
 import { useState } from 'react';
@@ -14,6 +12,7 @@ import { change, useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { addOperation } from './add-operation.ts';
 import { ComparePlans } from './compare-plans.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { type ConflictActions, ConflictList } from './conflict-list.tsx';
@@ -46,14 +45,7 @@ export function CutsBench(props: BenchProps) {
   const memberName = useJobState(store, (state) => state.memberName);
 
   const add = (kind: OperationKind) => {
-    const id = freshId('cut');
-    const { centre } = store.getState();
-    const fresh = newOperation(kind, id, placesToBegin(kind, job, result, selected, centre), job.donor, selected);
-    change(store, `Added ${nameOfKind(kind).toLowerCase()}`, (old) => ({
-      ...old,
-      plan: { ...old.plan, operations: [...old.plan.operations, fresh] },
-    }));
-    onSelect(id);
+    addOperation(store, result, kind);
     setAsked('');
   };
 

@@ -10,7 +10,6 @@ import { change, type JobStore } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { OperationFields } from './operation-fields.tsx';
-import { Sketch } from './sketches/sketch.tsx';
 
 interface OperationDetailProps {
   readonly store: JobStore;
@@ -34,7 +33,6 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         {nameOfKind(operation.kind)}
         {letters.length > 0 && <span className="bg-layout px-2 text-sheet">{letters.join('–')}</span>}
       </h2>
-      <Sketch operation={operation} job={job} result={result} />
       <div className="mt-2 space-y-2.5">
         <OperationFields operation={operation} job={job} result={result} disabled={!canWrite} onChange={set} />
       </div>

@@ -1,6 +1,8 @@
 import { type Piece, type PlanResult, type Section, sideOutline } from '@splay/core';
-import { type Across, acrossPx, pathOf } from '../../board/steel.tsx';
+import { pathOf } from '../../board/steel.tsx';
+import { acrossPx } from '../../board/strips.ts';
 import { type Reach, toPx } from '../../board/view.ts';
+import type { Across } from '../../client/picture-props.ts';
 
 interface PlanStripProps {
   readonly result: PlanResult;
@@ -33,9 +35,9 @@ export function PlanStrip({ result, section, reach, width }: PlanStripProps) {
     'donor',
   );
   const ofBuilt = heights(result.pieces, 'built');
-  const onDonor: Across = { zero: MARGIN + Math.max(...ofDonor) * view.scale, sign: -1 };
+  const onDonor: Across = { zero: MARGIN + Math.max(...ofDonor) * view.scale, sign: -1, scale: view.scale };
   const between = onDonor.zero - Math.min(...ofDonor) * view.scale + MARGIN;
-  const onBuilt: Across = { zero: between + MARGIN + Math.max(...ofBuilt) * view.scale, sign: -1 };
+  const onBuilt: Across = { zero: between + MARGIN + Math.max(...ofBuilt) * view.scale, sign: -1, scale: view.scale };
   const foot = onBuilt.zero - Math.min(...ofBuilt) * view.scale + MARGIN + LETTERS;
   return (
     <svg width={width} height={foot} viewBox={`0 0 ${width} ${foot}`} aria-hidden="true">
@@ -65,9 +67,9 @@ export function PlanStrip({ result, section, reach, width }: PlanStripProps) {
       ))}
       {result.axles.map(({ item, donor, built }) => (
         <g key={item.id} fill="none" strokeWidth={1.2}>
-          <circle cx={donorX(donor.x)} cy={acrossPx(view, onDonor, donor.z)} r={2.5} stroke="var(--color-pencil)" />
+          <circle cx={donorX(donor.x)} cy={acrossPx(onDonor, donor.z)} r={2.5} stroke="var(--color-pencil)" />
           {built && (
-            <circle cx={donorX(built.x)} cy={acrossPx(view, onBuilt, built.z)} r={3.5} stroke="var(--color-graphite)" />
+            <circle cx={donorX(built.x)} cy={acrossPx(onBuilt, built.z)} r={3.5} stroke="var(--color-graphite)" />
           )}
         </g>
       ))}

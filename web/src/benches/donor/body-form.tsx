@@ -6,7 +6,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { type Column, lengthColumn, massColumn, textColumn } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
 import { editProblems } from './check-edit.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 
 const columnsOf = (format: LengthFormat): readonly Column<BodyMass>[] => [

@@ -11,7 +11,7 @@ import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from './table-file.tsx';
 

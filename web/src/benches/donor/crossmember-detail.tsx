@@ -2,7 +2,7 @@ import type { Crossmember } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 
 interface CrossmemberDetailProps extends PartProps {
   readonly member: Crossmember;
@@ -43,7 +43,7 @@ export function CrossmemberDetail({ job, result, set, disabled, member, index }:
           </span>
         )}
       </h3>
-      <div className="mt-1 grid grid-cols-3 items-end gap-2">
+      <div className="mt-1 grid grid-cols-2 items-end gap-2">
         <Choice
           list
           label="Its section"

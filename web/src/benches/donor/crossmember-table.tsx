@@ -1,8 +1,7 @@
 import { type Crossmember, datumStation, inches, newCrossmember } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
-import { CrossmemberDetail } from './crossmember-detail.tsx';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { measuredAnew } from './measured-anew.ts';
 import { MemberTables } from './member-tables.tsx';
@@ -20,10 +19,8 @@ export function CrossmemberTable(part: PartProps) {
     choiceColumn('fixing', 'Fixed by', '16%', words(['riveted', 'bolted', 'welded'])),
   ];
   const index = crossmembers.findIndex(({ id }) => id === selected);
-  const member = crossmembers[index];
   return (
     <>
-      {member && <CrossmemberDetail {...part} key={member.id} member={member} index={index} />}
       <p className="mb-2 text-sm text-pencil">
         Below rail top: more than the rail is deep hangs under the rail. Pick one here or on the drawing.
       </p>

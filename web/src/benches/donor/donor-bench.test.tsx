@@ -5,16 +5,12 @@ import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { fireEvent, screen, userEvent, within } from '../../../test/page.ts';
 import { undo } from '../../client/job-store.ts';
-import { DonorBench } from './donor-bench.tsx';
+import { parts } from './parts.tsx';
 
 const { job: van } = demoJob('parcel-van');
 const { job: pickup } = demoJob('beach-rescue');
 
-async function open(job: Job, tab: string, selected?: string) {
-  const bench = openBench(DonorBench, job, selected ? { selected } : {});
-  if (!selected) await userEvent.setup().click(screen.getByRole('tab', { name: tab }));
-  return bench;
-}
+const open = (job: Job, drawer: string, selected = '') => openBench(parts, job, { drawer, selected });
 const type = (name: string | RegExp, text: string) => {
   const box = screen.getByLabelText<HTMLInputElement>(name);
   fireEvent.change(box, { target: { value: text } });
@@ -24,7 +20,7 @@ const alerts = () => screen.queryAllByRole('alert').map(({ textContent }) => tex
 
 describe('the stations', () => {
   it('are typed from the datum hole, and what cannot be is said at its cell', async () => {
-    const { now } = await open(van, 'Stations');
+    const { now } = open(van, 'stations');
     type('Half-width, row 1', '15');
     const first = () => railOf(now().donor.rails, 'left')[0]!;
     expect(first().halfWidth).toBe(inches(15));
@@ -34,7 +30,7 @@ describe('the stations', () => {
   });
 
   it('are parted into left and right, and joined again only as the left', async () => {
-    const { now } = await open(van, 'Stations');
+    const { now } = open(van, 'stations');
     fireEvent.click(screen.getByRole('checkbox', { name: /measured separately/ }));
     expect(now().donor.rails).toMatchObject({ kind: 'measured' });
     expect(evaluatePlan(now()).measures.after.wheelbase).toBeCloseTo(inches(155.75), 6);
@@ -43,7 +39,7 @@ describe('the stations', () => {
 
 describe('the material', () => {
   it('is picked from the usual grades, and one that must not be welded says so', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     fireEvent.change(screen.getByRole('combobox', { name: 'Material' }), {
       target: { value: STOCK_MATERIALS['heat-treated-110'].name },
     });
@@ -53,7 +49,7 @@ describe('the material', () => {
   });
 
   it('takes a figure off a certificate, with its source, and can be set back', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     type('Tensile, ksi', '70');
     type('Yield, ksi', '55');
     type('Where the figures are from', 'mill certificate of the donor');
@@ -64,7 +60,7 @@ describe('the material', () => {
   });
 
   it('does not take a yield above the tensile strength, nor a heat-treated steel that may be welded', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     type('Yield, ksi', '90');
     expect(alerts()).toEqual([expect.stringMatching(/tensile strength cannot be less/)]);
     const choose = (name: string, answer: string) =>
@@ -79,7 +75,7 @@ describe('the material', () => {
 
 describe('the sections', () => {
   it('show what they carry in the shop’s units, and follow their sizes', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     const plain = () => screen.getByText('RBM a rail').parentElement?.textContent?.replaceAll(/[\u00a0\u202f]/g, ' ');
     expect(plain()).toMatch(/^RBM a rail245 27[78] in·lb$/);
     type('Wall', '1/4');
@@ -91,7 +87,7 @@ describe('the sections', () => {
   });
 
   it('are added from the yard and taken out again where nothing is made of them', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     const [before] = [van.donor.sections.length];
     fireEvent.change(screen.getByRole('combobox', { name: /^Add a section/ }), { target: { value: '0' } });
     expect(now().donor.sections).toHaveLength(before + 1);
@@ -102,7 +98,7 @@ describe('the sections', () => {
 
 describe('the job', () => {
   it('is renamed, and shows its lengths and weights as the shop works', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     type('Job', 'Bakery van');
     fireEvent.change(screen.getByRole('combobox', { name: 'Round to' }), { target: { value: '32' } });
     expect(now()).toMatchObject({ name: 'Bakery van', display: { unit: 'in', division: 32 } });
@@ -116,11 +112,11 @@ describe('the job', () => {
 
 describe('what is picked on the drawing', () => {
   it('opens its table and its card: a feature', async () => {
-    const { now, store } = await open(van, 'Features', 'stamp');
+    const { now, store } = open(van, 'features', 'stamp');
     const feature = now().donor.features.find(({ kind }) => kind === 'identity-stamp')!;
     store.setState({ selected: feature.id });
     const card = await screen.findByRole('region', { name: feature.name });
-    expect(screen.getByRole('tab', { name: 'Features' }).getAttribute('aria-selected')).toBe('true');
+    expect(screen.getByRole('table', { name: 'Features' })).toBeTruthy();
     type('Mass, lb', '2');
     expect(now().donor.features.find(({ id }) => id === feature.id)?.mass).toBeCloseTo(0.907, 3);
     expect(within(card).getByText(/in the plan/)).toBeTruthy();
@@ -130,7 +126,7 @@ describe('what is picked on the drawing', () => {
 
   it('says over the bench why a card’s figure cannot be, and changes nothing', async () => {
     const feature = van.donor.features.find(({ kind }) => kind === 'hitch')!;
-    const { now } = await open(van, 'Features', feature.id);
+    const { now } = open(van, 'features', feature.id);
     type('Reach ahead', '40 ft');
     expect(alerts()).toEqual([expect.stringMatching(/Nothing was changed/)]);
     expect(now()).toBe(van);
@@ -138,7 +134,7 @@ describe('what is picked on the drawing', () => {
 
   it('opens its table and its card: a crossmember', async () => {
     const [member] = pickup.donor.crossmembers;
-    const { now } = await open(pickup, 'Crossmembers', member!.id);
+    const { now } = open(pickup, 'crossmembers', member!.id);
     expect(screen.getByRole('region', { name: member!.name })).toBeTruthy();
     type('Mass, as weighed, lb', '12 kg');
     expect(now().donor.crossmembers[0]?.mass).toBe(12);
@@ -148,25 +144,25 @@ describe('what is picked on the drawing', () => {
 describe('the guide', () => {
   it('says what to measure next, and leads to where it is typed', async () => {
     const bare = { ...pickup, body: null };
-    await open(bare, 'What next');
+    const { store } = open(bare, '');
     const next = screen.getByRole('button', { name: /^Measure next/ });
     expect(next.textContent).toMatch(/Needed for: /);
     await userEvent
       .setup()
       .click(screen.getByRole('button', { name: 'The body: distance between its wheel openings' }));
-    expect(screen.getByRole('tab', { name: 'Frame' }).getAttribute('aria-selected')).toBe('true');
+    expect(store.getState().drawer).toBe('frame');
   });
 
   it('asks for nothing where everything is measured', async () => {
     const left = railOf(van.donor.rails, 'left');
-    await open({ ...van, donor: { ...van.donor, rails: { kind: 'measured', left, right: left } } }, 'What next');
+    open({ ...van, donor: { ...van.donor, rails: { kind: 'measured', left, right: left } } }, '');
     expect(screen.getByText('Everything a plan asks for is measured.')).toBeTruthy();
   });
 });
 
 describe('lines, weights and the body', () => {
   it('take masses in pounds or kilograms', async () => {
-    const { now } = await open(van, 'Frame');
+    const { now } = open(van, 'frame');
     type('Mass, lb, row 1', '3000');
     expect(now().body?.masses[0]?.mass).toBeCloseTo(1360.777, 3);
     type('Mass, lb, row 1', '1300 kg');
@@ -177,7 +173,7 @@ describe('lines, weights and the body', () => {
   });
 
   it('say which lines there are, and take their slack', async () => {
-    const { now } = await open(van, 'Lines, weights');
+    const { now } = open(van, 'lines');
     type('Slack, row 1', '20');
     expect(now().donor.lines[0]?.slack).toBe(inches(20));
     const said = evaluatePlan(now()).conflicts.find(({ about }) => about === van.donor.lines[0]?.id);

@@ -1,8 +1,7 @@
-export type DonorTab = 'guide' | 'stations' | 'features' | 'crossmembers' | 'lines' | 'controls' | 'frame';
+export type DonorTab = 'stations' | 'features' | 'crossmembers' | 'lines' | 'controls' | 'frame';
 
 /** The parts of the donor, in the order they are best measured. */
 export const TABS: readonly (readonly [DonorTab, string])[] = [
-  ['guide', 'What next'],
   ['stations', 'Stations'],
   ['features', 'Features'],
   ['crossmembers', 'Crossmembers'],

@@ -6,7 +6,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { type Choice as ChoiceOf, ORIGIN_CHOICES, words } from '../../ui/table-columns.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 
 interface FeatureDetailProps extends PartProps {
   readonly feature: Feature;
@@ -66,7 +66,7 @@ export function FeatureDetail({
           </span>
         )}
       </h3>
-      <div className="mt-1 grid grid-cols-4 items-end gap-2">
+      <div className="mt-1 grid grid-cols-2 items-end gap-2">
         {pick('Face', feature.face, FACES, (face) => ({ ...feature, face: face as Feature['face'] }))}
         {pick('Fixed by', feature.attachment, ATTACHMENTS, (attachment) => ({
           ...feature,

@@ -1,8 +1,7 @@
 import { datumStation, type Feature, FEATURE_KINDS, newHole } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
-import type { PartProps } from './donor-bench.tsx';
-import { FeatureDetail } from './feature-detail.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { measuredAnew } from './measured-anew.ts';
 import { TableFile } from './table-file.tsx';
@@ -20,10 +19,8 @@ export function FeatureTable(part: PartProps) {
     lengthColumn('down', 'Down', '13%'),
   ];
   const index = features.findIndex((feature) => feature.id === selected);
-  const feature = features[index];
   return (
     <>
-      {feature && <FeatureDetail {...part} key={feature.id} feature={feature} index={index} />}
       <EditTable<Feature>
         caption="Features"
         columns={columns}

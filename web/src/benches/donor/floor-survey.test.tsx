@@ -5,7 +5,7 @@ import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { fireEvent, screen, within } from '../../../test/page.ts';
 import { asKind } from './floor-feature.tsx';
-import { FloorSurvey } from './floor-survey.tsx';
+import { parts } from './parts.tsx';
 import { surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 
 const { job: van } = demoJob('parcel-van');
@@ -18,7 +18,7 @@ const pressed = () =>
 
 describe('walking along the stations', () => {
   it('takes one figure after the other, and goes on to the next station', () => {
-    const { now } = openBench(FloorSurvey, van);
+    const { now } = openBench(parts, van, {}, 'hand');
     press('The one behind', /^Half-width/, '1', '5', '1/4', 'Take it');
     expect(railOf(now().donor.rails, 'left')[1]?.halfWidth).toBe(inches(15.25));
     expect([heading(), pressed()]).toEqual(['Station 2', 'Top height0']);
@@ -28,7 +28,7 @@ describe('walking along the stations', () => {
   });
 
   it('says why a station cannot be there, keeps what was typed, and changes nothing', () => {
-    const { now } = openBench(FloorSurvey, van);
+    const { now } = openBench(parts, van, {}, 'hand');
     press('9', '9', 'Take it');
     expect(screen.getByRole('alert').textContent).toMatch(/./);
     expect(screen.getByLabelText('Typed so far').textContent).toBe('99');
@@ -36,7 +36,7 @@ describe('walking along the stations', () => {
   });
 
   it('adds one half-way to the next, and takes it out again', () => {
-    const { now } = openBench(FloorSurvey, van);
+    const { now } = openBench(parts, van, {}, 'hand');
     const before = railOf(van.donor.rails, 'left');
     press('One more behind');
     expect(heading()).toBe('Station 2');
@@ -48,7 +48,7 @@ describe('walking along the stations', () => {
   });
 
   it('goes round at the ends', () => {
-    openBench(FloorSurvey, van);
+    openBench(parts, van, {}, 'hand');
     press('The one ahead');
     expect(heading()).toBe('Station 9');
     press('The one behind');
@@ -56,7 +56,7 @@ describe('walking along the stations', () => {
   });
 
   it('parts the rails, and each then has its own stations', () => {
-    const { now } = openBench(FloorSurvey, van);
+    const { now } = openBench(parts, van, {}, 'hand');
     press('Measure the right rail apart', /^Half-width/, '1', '5', 'Take it');
     const { rails } = now().donor;
     expect([railOf(rails, 'left')[0]?.halfWidth, railOf(rails, 'right')[0]?.halfWidth]).toEqual([
@@ -66,7 +66,7 @@ describe('walking along the stations', () => {
   });
 
   it('gives who may only look nothing to take or add', () => {
-    openBench(FloorSurvey, van, { canWrite: false });
+    openBench(parts, van, { canWrite: false }, 'hand');
     press('9');
     expect(screen.getByRole('button', { name: 'Take it' })).toHaveProperty('disabled', true);
     expect(screen.queryByRole('button', { name: 'One more behind' })).toBeNull();
@@ -75,7 +75,7 @@ describe('walking along the stations', () => {
 
 describe('walking along what hangs on the rails', () => {
   it('finds a bracket again where it was moved to', () => {
-    const { now } = openBench(FloorSurvey, van);
+    const { now } = openBench(parts, van, {}, 'hand');
     fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'features' } });
     press('One more behind', '1', '2', '0', 'Take it');
     const added = now().donor.features.at(-1)!;

@@ -15,7 +15,7 @@ import {
 import { TextField } from '../../ui/text-field.tsx';
 import { BodyForm } from './body-form.tsx';
 import { carrierChoices, carrierColumn } from './carrier-choices.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { measuredAnew } from './measured-anew.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { MaterialChoice, MaterialFigures } from './material-form.tsx';

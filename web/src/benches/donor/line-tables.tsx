@@ -12,7 +12,7 @@ import {
   words,
 } from '../../ui/table-columns.ts';
 import { axleChoices, carrierChoices, carrierColumn } from './carrier-choices.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { measuredAnew } from './measured-anew.ts';
 

@@ -3,7 +3,7 @@ import { dequal } from 'dequal/lite';
 import { Choice } from '../../ui/choice.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 
 const STOCK: readonly Material[] = STOCK_MATERIAL_IDS.map((id) => STOCK_MATERIALS[id]);
 const FIGURES = [

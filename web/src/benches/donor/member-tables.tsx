@@ -19,7 +19,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
 import { type Choice, choiceColumn, type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import { freshId } from '../../client/fresh-id.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 
 const COPIES: readonly Choice[] = [
   ['pair', 'left and right'],

@@ -3,9 +3,9 @@ import { type Job } from '@splay/core';
 import { expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
-import { fireEvent, screen, userEvent, within } from '../../../test/page.ts';
+import { fireEvent, screen, within } from '../../../test/page.ts';
 import { undo } from '../../client/job-store.ts';
-import { DonorBench } from './donor-bench.tsx';
+import { parts } from './parts.tsx';
 
 const { job } = demoJob('parcel-van');
 
@@ -14,14 +14,14 @@ type Block = readonly (readonly string[])[];
 /** Every table of the bench: its part, its caption, three rows as a spreadsheet has them, and what the job then holds. */
 const TABLES: readonly (readonly [
   caption: string,
-  tab: string,
+  drawer: string,
   block: Block,
   list: (of: Job) => readonly object[],
   last: object,
 ])[] = [
   [
     'Stations of both rails',
-    'Stations',
+    'stations',
     [
       ['190', '16 3/4', '0'],
       ['194', '16 3/4', '0'],
@@ -32,7 +32,7 @@ const TABLES: readonly (readonly [
   ],
   [
     'Features',
-    'Features',
+    'features',
     [
       ['Hole x', 'hole', 'both', '10', '3'],
       ['Bed mount x', 'bed mount', 'left', '20 1/2', '2'],
@@ -41,10 +41,10 @@ const TABLES: readonly (readonly [
     ({ donor }) => donor.features,
     { name: 'Clip x', kind: 'line-clip', side: 'right' },
   ],
-  ['Units', 'Features', [['Links x'], ['Springs x'], ['Shocks x']], ({ donor }) => donor.units, { name: 'Shocks x' }],
+  ['Units', 'features', [['Links x'], ['Springs x'], ['Shocks x']], ({ donor }) => donor.units, { name: 'Shocks x' }],
   [
     'Crossmembers',
-    'Crossmembers',
+    'crossmembers',
     [
       ['Member x', '20', '3', '4', '1', 'bolted'],
       ['Member y', '40', '3', '4', '1', 'riveted'],
@@ -55,7 +55,7 @@ const TABLES: readonly (readonly [
   ],
   [
     'Lines',
-    'Lines, weights',
+    'lines',
     [
       ['Line x', 'brake', 'left', '0', '50', '1'],
       ['Line y', 'fuel', 'right', '0', '60', '2'],
@@ -66,7 +66,7 @@ const TABLES: readonly (readonly [
   ],
   [
     'Drive line, cab back and weights',
-    'Lines, weights',
+    'lines',
     [
       ['Weight x', 'mass', '10', '0', '20', '', '', '100 lb'],
       ['Weight y', 'mass', '20', '0', '20', '', '', '200 lb'],
@@ -77,7 +77,7 @@ const TABLES: readonly (readonly [
   ],
   [
     'Control points',
-    'Control',
+    'controls',
     [
       ['Point x', '12', '0', '0'],
       ['Point y', '24', '0', '0'],
@@ -88,7 +88,7 @@ const TABLES: readonly (readonly [
   ],
   [
     'Axles',
-    'Frame',
+    'frame',
     [
       ['Tag x', 'rear', '150', '-12', '15', '65', '3000 lb'],
       ['Tag y', 'rear', '160', '-12', '15', '65', '3000 lb'],
@@ -99,7 +99,7 @@ const TABLES: readonly (readonly [
   ],
   [
     'Weights of the body',
-    'Frame',
+    'frame',
     [
       ['Tank x', '100 lb', '10', '0', '30'],
       ['Rack x', '200 lb', '20', '0', '30'],
@@ -112,9 +112,8 @@ const TABLES: readonly (readonly [
 
 it.each(TABLES)(
   'three rows pasted past the end of “%s” are all taken, and stay',
-  async (caption, tab, block, list, last) => {
-    const bench = openBench(DonorBench, job);
-    await userEvent.setup().click(screen.getByRole('tab', { name: tab }));
+  (caption, drawer, block, list, last) => {
+    const bench = openBench(parts, job, { drawer });
     const table = screen.getByRole('table', { name: caption });
     const add = within(table.parentElement!).getByRole('button', { name: /^Add/ });
     const before = list(bench.now()).length;
@@ -135,9 +134,8 @@ it.each(TABLES)(
   },
 );
 
-it('a block with a cell that cannot be read is kept as it was pasted, with the reason, and nothing else changes', async () => {
-  const bench = openBench(DonorBench, job);
-  await userEvent.setup().click(screen.getByRole('tab', { name: 'Crossmembers' }));
+it('a block with a cell that cannot be read is kept as it was pasted, with the reason, and nothing else changes', () => {
+  const bench = openBench(parts, job, { drawer: 'crossmembers' });
   const table = screen.getByRole('table', { name: 'Crossmembers' });
   const cell = within(table).getByRole('textbox', { name: `Name, row ${job.donor.crossmembers.length}` });
   fireEvent.paste(cell, {

@@ -13,7 +13,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 
 const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, label: string])[]>> = {

@@ -1,7 +1,7 @@
 import { datumStation, inches, railOf, type Side, SIDES, type Station } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, originColumn } from '../../ui/table-columns.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { measuredAnew } from './measured-anew.ts';
 import { TableFile } from './table-file.tsx';
 

@@ -15,7 +15,7 @@ import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { choiceColumn, type Column, textColumn } from '../../ui/table-columns.ts';
 import { freshId } from '../../client/fresh-id.ts';
-import type { PartProps } from './donor-bench.tsx';
+import type { PartProps } from './donor-part.tsx';
 
 const COLUMNS: readonly Column<Unit>[] = [
   textColumn('name', 'Unit', '60%'),

@@ -3,17 +3,14 @@ import { evaluatePlan, inches, type Job, newRecord } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
-import { fireEvent, screen, userEvent, within } from '../../../test/page.ts';
-import { DonorBench } from './donor-bench.tsx';
+import { fireEvent, screen, within } from '../../../test/page.ts';
+import { parts } from './parts.tsx';
 
 const { job: tour } = demoJob('tour-carrier');
 const { job: van } = demoJob('parcel-van');
 
-async function open(job: Job, tab: string, selected = '', records = demoJob('tour-carrier').records) {
-  const bench = openBench(DonorBench, job, { selected, records });
-  if (!selected) await userEvent.setup().click(screen.getByRole('tab', { name: tab }));
-  return bench;
-}
+const open = (job: Job, drawer: string, selected = '', records = demoJob('tour-carrier').records) =>
+  openBench(parts, job, { drawer, selected, records });
 const type = (name: string | RegExp, text: string) => {
   const box = screen.getByLabelText<HTMLInputElement>(name);
   fireEvent.change(box, { target: { value: text } });
@@ -23,13 +20,13 @@ const unit = (name: string) => screen.getByRole('heading', { name, level: 4 }).c
 
 describe('units', () => {
   it('stand on their mounts, and say which one they stay with', async () => {
-    await open(tour, 'Features');
+    open(tour, 'features');
     expect(unit('Cab').textContent).toMatch(/Cab mount 1, stays with it/);
     expect(unit('Engine and gearbox').textContent).toMatch(/Crossmember 3, gearbox/);
   });
 
   it('lose a mount and get it back, and it is offered again as a usual one', async () => {
-    const { now } = await open(tour, 'Features');
+    const { now } = open(tour, 'features');
     fireEvent.click(screen.getByRole('button', { name: 'Take Cab mount 2 off Cab' }));
     const mounts = () =>
       now()
@@ -41,7 +38,7 @@ describe('units', () => {
   });
 
   it('take any other mount from the list, each under one unit only', async () => {
-    const { now } = await open(tour, 'Features');
+    const { now } = open(tour, 'features');
     const list = screen.getByRole<HTMLSelectElement>('combobox', { name: 'Another mount of Fuel tank' });
     expect([...list.options].map(({ value }) => value)).not.toContain('cab-1');
     fireEvent.change(list, { target: { value: 'cm-4' } });
@@ -58,12 +55,12 @@ describe('units', () => {
   it('say by how much a mount has left them', async () => {
     const between = { x: inches(10), on: 'donor' } as const;
     const operations = tour.plan.operations.map((each) => (each.kind === 'lengthen' ? { ...each, at: between } : each));
-    await open({ ...tour, plan: { ...tour.plan, operations } }, 'Features');
+    open({ ...tour, plan: { ...tour.plan, operations } }, 'features');
     expect(unit('Cab').textContent).toMatch(/Cab mount 2, left by 9 1⁄2/);
   });
 
   it('are chosen on a feature’s card as well', async () => {
-    const { now } = await open(van, '', 'exhaust-1');
+    const { now } = open(van, '', 'exhaust-1');
     fireEvent.change(screen.getByRole('combobox', { name: 'Carries' }), { target: { value: 'cab' } });
     expect(
       now()
@@ -73,7 +70,7 @@ describe('units', () => {
   });
 
   it('can be what an axle or a point rides on', async () => {
-    const { now } = await open(tour, 'Frame');
+    const { now } = open(tour, 'frame');
     fireEvent.change(screen.getByLabelText('Rides on, row 2'), { target: { value: 'crossmember/cm-5' } });
     expect(now().donor.axles[1]!.carrier).toEqual({ kind: 'crossmember', id: 'cm-5' });
     fireEvent.change(screen.getByLabelText('Rides on, row 2'), { target: { value: '' } });
@@ -83,7 +80,7 @@ describe('units', () => {
 
 describe('members and braces', () => {
   it('are typed with their points, their ends and their section', async () => {
-    const { now } = await open(tour, '', 'x-leg');
+    const { now } = open(tour, 'crossmembers', 'x-leg');
     const card = screen.getByRole('region', { name: 'X leg' });
     expect(card.textContent).toMatch(/68 7⁄8 full long, 56\.2.lb/);
     type('Outward, row 1', '12');
@@ -93,7 +90,7 @@ describe('members and braces', () => {
   });
 
   it('whose points are out of order are refused at their cell', async () => {
-    const { now } = await open(tour, '', 'x-leg');
+    const { now } = open(tour, 'crossmembers', 'x-leg');
     const table = screen.getByRole('table', { name: 'Points of X leg' });
     const cell = within(table).getByLabelText<HTMLInputElement>('From datum, row 2');
     fireEvent.change(cell, { target: { value: '-30' } });
@@ -108,7 +105,7 @@ describe('members and braces', () => {
   });
 
   it('are added whole, and a brace follows its end from a rail to a member', async () => {
-    const { now } = await open(van, 'Crossmembers');
+    const { now } = open(van, 'crossmembers');
     fireEvent.click(screen.getByRole('button', { name: 'Add a member' }));
     const [member] = now().donor.members;
     expect(member).toMatchObject({ copies: 'pair', path: [expect.anything(), expect.anything()] });
@@ -131,7 +128,7 @@ it('what is assumed counts as measured once it is typed', async () => {
       })),
     },
   };
-  const { now } = await open({ ...van, donor }, 'Stations');
+  const { now } = open({ ...van, donor }, 'stations');
   type('Half-width, row 2', '15');
   const { rails } = now().donor;
   const origins = rails.kind === 'mirrored' ? rails.stations.map(({ origin }) => origin) : [];
@@ -145,7 +142,7 @@ it('photos of a feature are shown on its card, and of no other', async () => {
       { of: { kind: 'feature', id: of }, note: '', attachment: 'a'.repeat(64), width: 40, height: 30 },
       { id, taken: '2026-05-01T10:00:00Z', by: 'fabricator' },
     );
-  await open(van, '', 'cab-1', [photo('p1', 'cab-1'), photo('p2', 'cab-2')]);
+  open(van, '', 'cab-1', [photo('p1', 'cab-1'), photo('p2', 'cab-2')]);
   const card = screen.getByRole('region', { name: 'Cab mount 1' });
   expect(within(card).getAllByRole('img')).toHaveLength(1);
   expect(within(card).getByRole<HTMLImageElement>('img').alt).toBe('Cab mount 1, by fabricator, 2026-05-01');

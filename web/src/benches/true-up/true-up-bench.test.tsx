@@ -14,11 +14,11 @@ import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { act, fireEvent, screen, within } from '../../../test/page.ts';
 import { readingProblemOf } from './taking.ts';
-import { TrueUpBench } from './true-up-bench.tsx';
+import { parts } from './parts.tsx';
 
 const { job, records } = demoJob('parcel-van');
 const { plan: result } = evaluateJob(job, records);
-const open = (own: readonly ShopRecord[] = records) => openBench(TrueUpBench, job, { records: own });
+const open = (own: readonly ShopRecord[] = records) => openBench(parts, job, { records: own, drawer: 'readings' });
 let made = 0;
 const newReading = ({ measurement }: ControlPrediction, stage: Stage, value: number) =>
   newRecord(
@@ -27,7 +27,8 @@ const newReading = ({ measurement }: ControlPrediction, stage: Stage, value: num
     { id: `made-${(made += 1)}`, taken: '2026-04-01T10:00:00Z', by: 'owner' },
   );
 const row = (name: RegExp) => screen.getByRole('row', { name });
-const status = () => screen.getAllByRole('status')[0]?.textContent;
+const table = () => within(screen.getByRole('region', { name: 'Drawer' }));
+const status = () => table().getAllByRole('status')[0]?.textContent;
 const type = (within_: RegExp, text: string) => {
   const box = within(row(within_)).getByRole('textbox');
   fireEvent.change(box, { target: { value: text } });
@@ -44,7 +45,7 @@ const setOf = (stage: Stage): ShopRecord<'reading'>[] =>
 describe('what the tape says', () => {
   it('opens on the stage at hand, counts what is right, and names the misread diagonal', () => {
     open();
-    expect(screen.getByRole('button', { name: 'Tacked' }).getAttribute('aria-pressed')).toBe('true');
+    expect(table().getByRole('button', { name: 'Tacked' }).getAttribute('aria-pressed')).toBe('true');
     expect(status()).toBe('33 right, 2 not');
     expect(row(/Cab back left to Kick-up right/).textContent).toMatch(
       /\+1an inch long|\+1.*an inch long: read from the 1 in mark/,
@@ -73,7 +74,7 @@ describe('what the tape says', () => {
 
   it('shows each stage’s own readings', () => {
     open();
-    fireEvent.click(screen.getByRole('button', { name: 'Welded out' }));
+    fireEvent.click(table().getByRole('button', { name: 'Welded out' }));
     expect(status()).toMatch(/^0 right, \d+ to take$/);
     expect(within(row(/^Horn, across/)).getByRole<HTMLInputElement>('textbox').value).toBe('');
   });
@@ -90,13 +91,13 @@ describe('what the tape says', () => {
     expect(asked.onRecord.mock.lastCall).toMatchObject([
       { kind: 'caution-read', body: { step: 'welding', caution: 'fire-watch' }, by: 'owner' },
     ]);
-    fireEvent.click(screen.getByRole('button', { name: 'Before the cut' }));
+    fireEvent.click(table().getByRole('button', { name: 'Before the cut' }));
     expect(screen.getByText('Before the saw')).toBeTruthy();
   });
 
   it('says where to begin when nothing is to be measured', () => {
-    openBench(TrueUpBench, { ...job, donor: { ...job.donor, controlMeasurements: [] } });
-    expect(screen.getByText(/No control measurements yet/)).toBeTruthy();
+    openBench(parts, { ...job, donor: { ...job.donor, controlMeasurements: [] } });
+    expect(within(screen.getByRole('complementary')).getByText(/No control measurements yet/)).toBeTruthy();
   });
 });
 

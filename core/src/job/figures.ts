@@ -1,0 +1,349 @@
+import type { Axle, FramePoint, Origin, Ref, RefKind, Vec3 } from '../frame/index.ts';
+import { type Measures, type PlanResult, type RiderOutcome, worstJointOf } from '../plan/index.ts';
+import { STAGE_NAMES } from '../survey/index.ts';
+import type { BenchId } from './benches.ts';
+import type { JobResult } from './evaluate-job.ts';
+import { type Gate, isOpen, isPassed } from './gates.ts';
+import type { Job } from './job.ts';
+import { measuringGuide } from './measuring-guide.ts';
+import { stageCount } from './stage-count.ts';
+
+/** What a figure says: mm, radians, kg or words; null while it cannot be told. */
+export type FigureValue =
+  | { readonly mm: number; readonly signed?: true }
+  | { readonly radians: number }
+  | { readonly kg: number }
+  | { readonly words: string }
+  | null;
+
+/** One thing that a figure rests on: what it is, where, and how far it can be trusted. */
+export interface Support {
+  readonly ref: Ref | null;
+  readonly name: string;
+  /** Measured where nothing else is said; `decided` for what the plan does. */
+  readonly comesFrom: 'measured' | Origin | 'decided' | 'read';
+  /** Where it is on the built frame, mm; null where it has no one place. */
+  readonly builtX: number | null;
+}
+
+/** A figure that the shop goes by: before and after, and what it rests on. */
+export interface Figure {
+  readonly id: FigureId;
+  readonly name: string;
+  /** The bench that settles it. */
+  readonly bench: BenchId;
+  readonly before: FigureValue;
+  readonly after: FigureValue;
+  /** What it is about, in few words; empty where its name says it. */
+  readonly note: string;
+  readonly restsOn: readonly Support[];
+}
+
+interface Looked {
+  readonly job: Job;
+  readonly whole: JobResult;
+}
+
+type Told = Omit<Figure, 'id' | 'name' | 'bench'>;
+
+const length = (mm: number | null): FigureValue => (mm === null ? null : { mm });
+const words = (text: string): FigureValue => ({ words: text });
+
+const support = (
+  kind: RefKind,
+  { id, name, origin }: { readonly id: string; readonly name: string; readonly origin?: Origin },
+  built: Vec3 | null,
+): Support => ({ ref: { kind, id }, name, comesFrom: origin ?? 'measured', builtX: built?.x ?? null });
+
+/** An axle or a point, and what carries it down to its mounts. */
+function riding(
+  plan: PlanResult,
+  kind: 'axle' | 'point',
+  rider: RiderOutcome<Axle | FramePoint> | undefined,
+): Support[] {
+  if (!rider) return [];
+  const own = support(kind, rider.item, rider.built);
+  const { carrier } = rider;
+  if (!carrier) return [own];
+  const unit = carrier.kind === 'unit' ? plan.units.find((each) => each.unit.id === carrier.id) : undefined;
+  if (unit)
+    return [
+      own,
+      ...unit.mounts.map(({ ref, name, built }) =>
+        support(ref.kind, { id: ref.id, name, ...originOf(plan, ref.id) }, built),
+      ),
+    ];
+  const feature = plan.features.find((each) => each.feature.id === carrier.id);
+  if (!feature) return [own];
+  return [own, support('feature', feature.feature, (feature.places.left ?? feature.places.right)?.built ?? null)];
+}
+
+function originOf(plan: PlanResult, id: string): { readonly origin?: Origin } {
+  const thing =
+    plan.features.find(({ feature }) => feature.id === id)?.feature ??
+    plan.crossmembers.find(({ crossmember }) => crossmember.id === id)?.crossmember;
+  return thing?.origin ? { origin: thing.origin } : {};
+}
+
+/** The operations that move steel between two built stations, or anywhere. */
+function deciding({ operations, joints }: PlanResult, from = -Infinity, to = Infinity): Support[] {
+  return operations.flatMap(({ operation, status, letters }): Support[] => {
+    const at = joints.find((joint) => joint.operation === operation.id)?.builtX;
+    if (status !== 'done' || at === undefined || at < from || at > to) return [];
+    return [
+      {
+        ref: { kind: 'operation', id: operation.id },
+        name: `Cut ${letters.join(' ')}`,
+        comesFrom: 'decided',
+        builtX: at,
+      },
+    ];
+  });
+}
+
+const axleOf = ({ axles }: PlanResult, role: 'front' | 'rear') =>
+  axles.find(({ item, built }) => item.role === role && built);
+const pointOf = ({ points }: PlanResult, kind: FramePoint['kind']) => points.find(({ item }) => item.kind === kind);
+
+/** A length of the frame before and after, between two riders. */
+const span = (
+  { whole: { plan } }: Looked,
+  of: (measures: Measures) => number | null,
+  ends: readonly Support[],
+  note = '',
+): Told => {
+  const xs = ends.flatMap(({ builtX }) => builtX ?? []);
+  const cuts = xs.length > 0 ? deciding(plan, Math.min(...xs), Math.max(...xs)) : [];
+  return {
+    before: length(of(plan.measures.before)),
+    after: length(of(plan.measures.after)),
+    note,
+    restsOn: [...ends, ...cuts],
+  };
+};
+
+/** The rails' stations on the built frame: as one thing, measured or with some assumed. */
+function stationsOf({ donor: { rails } }: Job): Support {
+  const stations = rails.kind === 'mirrored' ? rails.stations : [...rails.left, ...rails.right];
+  const assumed = stations.filter(({ origin }) => origin === 'assumed').length;
+  return {
+    ref: null,
+    name: `${stations.length} stations of the rails${assumed > 0 ? `, ${assumed} assumed` : ''}`,
+    comesFrom: assumed > 0 ? 'assumed' : 'measured',
+    builtX: null,
+  };
+}
+
+const FIGURES = {
+  wheelbase: {
+    name: 'Wheelbase',
+    bench: 'cuts',
+    tell: (looked) =>
+      span(looked, ({ wheelbase }) => wheelbase, [
+        ...riding(looked.whole.plan, 'axle', axleOf(looked.whole.plan, 'front')),
+        ...riding(looked.whole.plan, 'axle', axleOf(looked.whole.plan, 'rear')),
+      ]),
+  },
+  'cab-to-axle': {
+    name: 'Cab to axle',
+    bench: 'cuts',
+    tell: (looked) =>
+      span(looked, ({ cabToAxle }) => cabToAxle, [
+        ...riding(looked.whole.plan, 'point', pointOf(looked.whole.plan, 'cab-back')),
+        ...riding(looked.whole.plan, 'axle', axleOf(looked.whole.plan, 'rear')),
+      ]),
+  },
+  'axle-to-end': {
+    name: 'Axle to end',
+    bench: 'cuts',
+    tell: (looked) => {
+      const { plan } = looked.whole;
+      const told = span(looked, ({ axleToEnd }) => axleToEnd, riding(plan, 'axle', axleOf(plan, 'rear')));
+      const rear = axleOf(plan, 'rear')?.built?.x ?? -Infinity;
+      return { ...told, restsOn: [...told.restsOn, ...deciding(plan, rear), stationsOf(looked.job)] };
+    },
+  },
+  width: {
+    name: 'Width',
+    bench: 'cuts',
+    tell: (looked) => ({ ...span(looked, ({ widest }) => widest, []), restsOn: [stationsOf(looked.job)] }),
+  },
+  'overall-length': {
+    name: 'Frame length',
+    bench: 'donor',
+    tell: (looked) => ({
+      ...span(looked, ({ overallLength }) => overallLength, []),
+      restsOn: [stationsOf(looked.job), ...deciding(looked.whole.plan)],
+    }),
+  },
+  lowest: {
+    name: 'Lowest',
+    bench: 'donor',
+    tell: (looked) => {
+      const { plan } = looked.whole;
+      const what = plan.measures.after.lowest?.what ?? '';
+      const crossmember = plan.crossmembers.find((each) => each.crossmember.name === what);
+      return {
+        ...span(looked, ({ lowest }) => lowest?.clearance ?? null, [], what.split(',')[0] ?? ''),
+        restsOn: [
+          ...(crossmember
+            ? [support('crossmember', crossmember.crossmember, crossmember.built)]
+            : [stationsOf(looked.job)]),
+          ...riding(plan, 'axle', axleOf(plan, 'front')),
+          ...riding(plan, 'axle', axleOf(plan, 'rear')),
+        ],
+      };
+    },
+  },
+  'worst-joint': {
+    name: 'Worst joint',
+    bench: 'cuts',
+    tell: ({ job, whole: { plan } }) => {
+      const joint = worstJointOf(plan.joints);
+      return {
+        before: null,
+        after: joint ? words(JOINT_WORDS[joint.verdict]) : null,
+        note: joint ? `joint ${joint.letter}` : 'no joint yet',
+        restsOn: joint ? [...deciding(plan).filter(({ ref }) => ref?.id === joint.operation), stationsOf(job)] : [],
+      };
+    },
+  },
+  'shaft-angle': {
+    name: 'Shaft angle',
+    bench: 'cuts',
+    tell: ({ whole: { plan } }) => {
+      const { before, after } = plan.driveLine;
+      const angle = (worst: { readonly angle: number | null } | null | undefined): FigureValue =>
+        worst ? { radians: worst.angle ?? 0 } : null;
+      const joints = new Set(after?.joints.map(({ point }) => point.id));
+      return {
+        before: angle(before?.worst),
+        after: angle(after?.worst),
+        note: after?.worst?.point.name ?? 'no drive line yet',
+        restsOn: plan.points.filter(({ item }) => joints.has(item.id)).flatMap((point) => riding(plan, 'point', point)),
+      };
+    },
+  },
+  'worst-reading': {
+    name: 'Worst reading',
+    bench: 'true-up',
+    tell: ({ whole: { plan, worstReading: worst } }) => ({
+      before: null,
+      after: worst ? { mm: worst.off, signed: true } : null,
+      note: worst ? worst.control.name : 'none taken yet',
+      restsOn: worst
+        ? [
+            {
+              ref: { kind: 'measurement', id: worst.control.measurement.id },
+              name: `${worst.control.name}, read by ${worst.reading.by}`,
+              comesFrom: 'read',
+              builtX: worst.control.ends.built?.[0]?.x ?? null,
+            },
+            ...deciding(plan),
+          ]
+        : [],
+    }),
+  },
+  'readings-right': {
+    name: 'Readings right',
+    bench: 'true-up',
+    tell: ({ job, whole: { plan, readings, stage } }) => {
+      const { right, total } = stageCount(job, plan, readings, stage);
+      return { before: null, after: words(`${right} of ${total}`), note: STAGE_NAMES[stage], restsOn: [] };
+    },
+  },
+  measured: {
+    name: 'Measured',
+    bench: 'donor',
+    tell: ({ job }) => {
+      const asks = measuringGuide(job);
+      const there = asks.filter(({ state }) => state === 'there').length;
+      const next = asks.find(({ state }) => state !== 'there');
+      return {
+        before: null,
+        after: words(`${there} of ${asks.length}`),
+        note: next ? `next: ${next.what.split(':')[0]}` : 'all there',
+        restsOn: [],
+      };
+    },
+  },
+  mass: {
+    name: 'Mass',
+    bench: 'donor',
+    tell: ({ job, whole: { plan } }) => ({
+      before: { kg: plan.measures.before.mass },
+      after: { kg: plan.measures.after.mass },
+      note: 'steel and what hangs on it',
+      restsOn: [stationsOf(job), ...deciding(plan)],
+    }),
+  },
+  lines: {
+    name: 'Lines to scribe',
+    bench: 'marks',
+    tell: ({ whole: { plan } }) => {
+      const letters = [...plan.joints, ...plan.cutEnds].map(({ letter }) => letter);
+      return {
+        before: null,
+        after: words(
+          letters.length === 0 ? 'none' : `${letters[0]}${letters.length > 1 ? ` to ${letters.at(-1)}` : ''}`,
+        ),
+        note: 'on both rails',
+        restsOn: deciding(plan),
+      };
+    },
+  },
+  'new-steel': {
+    name: 'New rail',
+    bench: 'marks',
+    tell: ({ whole: { plan } }) => {
+      const fresh = plan.tape.spans.filter(({ kind }) => kind === 'new');
+      return {
+        before: null,
+        after: length(fresh.reduce((sum, { builtFrom, builtTo }) => sum + builtTo - builtFrom, 0)),
+        note: fresh.length === 1 ? 'in one piece a side' : `in ${fresh.length} pieces a side`,
+        restsOn: deciding(plan),
+      };
+    },
+  },
+} as const satisfies Readonly<
+  Record<string, { readonly name: string; readonly bench: BenchId; readonly tell: (looked: Looked) => Told }>
+>;
+
+/** The figures that a shop goes by. */
+export type FigureId = keyof typeof FIGURES;
+
+const JOINT_WORDS = {
+  meets: 'meets',
+  dress: 'dress',
+  'ease-with-a-pie-cut': 'kinked',
+  'needs-a-transition-piece': 'apart',
+  cannot: 'cannot',
+} as const;
+
+/**
+ * One of the figures that a shop goes by, with what it rests on.
+ *
+ * @param id Which figure.
+ * @param job The job; validated.
+ * @param whole What `evaluateJob` gives for it.
+ */
+export function figureOf(id: FigureId, job: Job, whole: JobResult): Figure {
+  const { name, bench, tell } = FIGURES[id];
+  const told = tell({ job, whole });
+  const seen = new Set<string>();
+  const restsOn = told.restsOn.filter(({ ref, name: called }) => {
+    const key = ref ? `${ref.kind}/${ref.id}` : called;
+    return !seen.has(key) && seen.add(key);
+  });
+  return { id, name, bench, ...told, restsOn };
+}
+
+/**
+ * The hold point that the work comes to next, and the first of its checks that is open; null past the last.
+ *
+ * @param gates The hold points, in order.
+ */
+export function nextGate(gates: readonly Gate[]) {
+  const gate = gates.find((candidate) => !isPassed(candidate));
+  return gate ? { gate, check: gate.checks.find(isOpen) } : null;
+}

@@ -1,0 +1,69 @@
+import type { Conflict } from '@splay/core';
+import { still } from '../../ui/still.ts';
+import type { View } from '../../client/picture-props.ts';
+import { toPx } from '../../board/view.ts';
+
+interface ConflictMarksProps {
+  readonly conflicts: readonly Conflict[];
+  readonly view: View;
+  /** Where the marks stand: the lowest of a pile, px. */
+  readonly y: number;
+  readonly onPick: (conflict: Conflict) => void;
+}
+
+const SIZE = 15;
+
+/** Piles conflicts that fall on the same place one above the other. */
+export function pileConflicts(conflicts: readonly Conflict[], view: View) {
+  const piles: { x: number; height: number }[] = [];
+  return conflicts.flatMap((conflict) => {
+    const at = conflict.builtX ?? conflict.donorX;
+    if (at === null || conflict.severity === 'note') return [];
+    const x = toPx(view, at);
+    const pile = piles.find((known) => Math.abs(known.x - x) < SIZE + 2);
+    if (!pile) {
+      piles.push({ x, height: 1 });
+      return [{ conflict, x, level: 0 }];
+    }
+    pile.height += 1;
+    return [{ conflict, x: pile.x, level: pile.height - 1 }];
+  });
+}
+
+/** What must stop a plan or needs a decision, where it is on the frame: an octagon stops, a triangle asks. */
+export const ConflictMarks = still(function ConflictMarks({ conflicts, view, y, onPick }: ConflictMarksProps) {
+  return (
+    <g>
+      {pileConflicts(conflicts, view).map(({ conflict, x, level }, index) => {
+        const stop = conflict.severity === 'stop';
+        return (
+          <g
+            key={`${conflict.code}${conflict.about}${index}`}
+            transform={`translate(${x} ${y - level * (SIZE + 3)})`}
+            className="pointer-events-auto"
+            data-pick={`conflict/${conflict.key}`}
+            data-press="true"
+            data-name={`${stop ? 'Stop' : 'Decide'}: ${conflict.message}`}
+            role="button"
+            aria-label={`${stop ? 'Stop' : 'Decide'}: ${conflict.message}`}
+            onClick={() => onPick(conflict)}
+          >
+            <title>{conflict.message}</title>
+            <circle className="touch-target" fill="transparent" />
+            <path
+              d={stop ? 'M-3.4 -8H3.4L8 -3.4V3.4L3.4 8H-3.4L-8 3.4V-3.4Z' : 'M0 -8L8.5 7H-8.5Z'}
+              fill={stop ? 'var(--color-oxide)' : 'var(--color-ochre)'}
+              stroke="var(--color-paper)"
+              strokeWidth={1.5}
+            />
+            <path
+              d={stop ? 'M-3 -3L3 3M3 -3L-3 3' : 'M0 -3.5V2M0 4.2V5.2'}
+              stroke="var(--color-sheet)"
+              strokeWidth={1.8}
+            />
+          </g>
+        );
+      })}
+    </g>
+  );
+});

@@ -1,0 +1,35 @@
+import { sectionLookup } from '@splay/core';
+import { reachOfAll } from '../../board/view.ts';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { CutsBench } from './cuts-bench.tsx';
+import { atHand } from './cuts-tray.tsx';
+import { PlanStrip } from './plan-strip.tsx';
+import { Sketch } from './sketches/sketch.tsx';
+
+/** The plan at the frame: what goes, the frame as built, and its operations. */
+export function CutsFloor(props: BenchProps) {
+  const outcome = atHand(props);
+  return (
+    <>
+      <p className="border-b border-rule bg-ochre-wash px-3 py-2 text-sm">
+        At a glance: what goes, and the frame as built. The full drawing needs a larger screen.
+      </p>
+      <div className="px-3 pt-3">
+        <PlanStrip
+          result={props.result}
+          section={sectionLookup(props.job.donor)}
+          reach={reachOfAll([props.donor, props.result])}
+          width={350}
+        />
+      </div>
+      {outcome && (
+        <div className="px-3">
+          <Sketch operation={outcome.operation} job={props.job} result={props.result} />
+        </div>
+      )}
+      <div className="p-3">
+        <CutsBench {...props} />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,191 @@
+import { railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import { acrossPx } from '../../board/strips.ts';
+import { toPx } from '../../board/view.ts';
+import { change, preview } from '../../client/job-store.ts';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { nudgeStep } from '../../ui/length-field.tsx';
+import { editProblems } from './check-edit.ts';
+import { RailDifference } from './rail-difference.tsx';
+import { type PickedStation, stationId, withStation } from './station-ids.ts';
+
+/** Every station that can be picked: those of both rails where they are mirrored, else of each. */
+function stationsOf({ job }: PictureProps): readonly PickedStation[] {
+  const { rails } = job.donor;
+  const sides: readonly (Side | 'both')[] = rails.kind === 'mirrored' ? ['both'] : SIDES;
+  return sides.flatMap((side) =>
+    railOf(rails, side === 'right' ? 'right' : 'left').map((station, index) => ({ side, index, station })),
+  );
+}
+
+/** Where the blade stands on the donor, mm: where it was put, else at the datum hole. */
+export const bladeOf = ({ store, datum }: Pick<PictureProps, 'store' | 'datum'>): number =>
+  store.getState().blade ?? datum;
+
+/** Stations hang from the tape, to be dragged where they are; the blade stands where the tray looks. */
+export function DonorOver(props: PictureProps) {
+  const { job, shown, view, side, section, datum, tape, plan } = props;
+  return (
+    <>
+      {job.donor.rails.kind === 'measured' && (
+        <g clipPath="url(#clip-side)">
+          <RailDifference
+            pieces={shown.pieces}
+            format={job.display}
+            y={side.top + side.height - 58}
+            view={view}
+            across={side.across}
+            section={section}
+            datum={datum}
+          />
+        </g>
+      )}
+      {stationsOf(props).map((picked) => (
+        <StationHandles key={stationId(picked.side, picked.index)} {...props} picked={picked} />
+      ))}
+      <Blade {...props} top={side.top + 24} bottom={plan.top + plan.height - 4} at={tape.top} />
+    </>
+  );
+}
+
+interface StationHandlesProps extends PictureProps {
+  readonly picked: PickedStation;
+}
+
+/** A station: its peg on the tape, its height in side view, its half-width from above. */
+function StationHandles({ picked, ...props }: StationHandlesProps) {
+  const { job, store, view, side, plan, tape, selected, canWrite, onSelect, startDrag } = props;
+  const { station, index } = picked;
+  const id = stationId(picked.side, index);
+  const chosen = selected === id;
+  const x = toPx(view, station.x);
+  const put = (figures: Partial<Station>) => ({ ...job, donor: withStation(job.donor, picked, figures) });
+  const step = (mm: number) =>
+    Math.round(mm / nudgeStep({ shiftKey: false, altKey: false }, job.display)) *
+    nudgeStep({ shiftKey: false, altKey: false }, job.display);
+  const drop = (moved: boolean) => {
+    const { preview: made } = store.getState();
+    if (!moved || !made) return;
+    // What cannot be is not taken, and the drawing goes back to what stands.
+    if (editProblems(made, '')) store.setState({ preview: null });
+    else change(store, 'Dragged a station', () => made);
+  };
+  const drag = (event: PointerEvent, figures: (px: number, py: number) => Partial<Station>) => {
+    onSelect(id);
+    if (canWrite) startDrag(event, (px, py) => preview(store, () => put(figures(px, py))), drop);
+  };
+  const key = (event: KeyboardEvent, figure: 'top' | 'halfWidth' | 'x', by: number) => {
+    event.preventDefault();
+    const made = put({ [figure]: station[figure] + by * nudgeStep(event, job.display) });
+    if (!editProblems(made, '')) change(store, 'Nudged a station', () => made);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const way = { ArrowLeft: ['x', -1], ArrowRight: ['x', 1], ArrowUp: ['top', 1], ArrowDown: ['top', -1] } as const;
+    if (event.key === 'Enter') onSelect(id);
+    else if (event.key in way && canWrite) {
+      const [figure, by] = way[event.key as keyof typeof way];
+      key(event, figure, by);
+    }
+  };
+  const ink = chosen ? 'var(--color-layout)' : 'var(--color-pencil)';
+  const assumed = station.origin === 'assumed';
+  const dot = (cx: number, cy: number, onPointerDown: (event: PointerEvent) => void, cursor: string) => (
+    <g className={`pointer-events-auto touch-none ${cursor}`} data-handle="station" onPointerDown={onPointerDown}>
+      <circle cx={cx} cy={cy} r={9} fill="transparent" className="touch-target" />
+      <circle
+        cx={cx}
+        cy={cy}
+        r={chosen ? 5 : 3.4}
+        fill={assumed ? 'var(--color-paper)' : ink}
+        stroke={ink}
+        strokeWidth={1.4}
+      />
+    </g>
+  );
+  const sides: readonly Side[] = picked.side === 'both' ? SIDES : [picked.side];
+  const topY = acrossPx(side.across, station.top);
+  return (
+    <g>
+      <path
+        d={`M${x} ${topY}V${tape.top}`}
+        stroke={ink}
+        strokeWidth={0.8}
+        strokeDasharray={assumed ? '3 3' : undefined}
+      />
+      {picked.side !== 'right' &&
+        dot(
+          x,
+          topY,
+          (event) => drag(event, (_, py) => ({ top: station.top - step(py / side.across.scale) })),
+          'cursor-ns-resize',
+        )}
+      {sides.map((each) => (
+        <g key={each}>
+          {dot(
+            x,
+            acrossPx(plan.across, sideSign(each) * station.halfWidth),
+            (event) =>
+              drag(event, (_, py) => ({
+                halfWidth: station.halfWidth + step((sideSign(each) * py) / plan.across.scale),
+              })),
+            'cursor-ns-resize',
+          )}
+        </g>
+      ))}
+      <g
+        className="pointer-events-auto cursor-ew-resize touch-none"
+        data-handle="station"
+        role="button"
+        tabIndex={0}
+        aria-label={`Station ${index + 1}${picked.side === 'both' ? '' : `, ${picked.side}`}. Arrow keys move it.`}
+        aria-pressed={chosen}
+        onPointerDown={(event) => drag(event, (px) => ({ x: station.x + step(px / view.scale) }))}
+        onKeyDown={onKeyDown}
+      >
+        <rect x={x - 9} y={tape.top - 12} width={18} height={18} fill="transparent" className="touch-target" />
+        <path
+          d={`M${x - 5} ${tape.top - 9}h10v5l-5 5l-5 -5Z`}
+          fill={chosen ? ink : 'var(--color-sheet)'}
+          stroke={ink}
+          strokeWidth={1.3}
+        />
+      </g>
+    </g>
+  );
+}
+
+/** The blade: where the tray shows the section. Dragged along, or nudged. */
+function Blade(props: PictureProps & { readonly top: number; readonly bottom: number; readonly at: number }) {
+  const { store, job, view, startDrag, top, bottom, at } = props;
+  const x = toPx(view, bladeOf(props));
+  const put = (blade: number) => store.setState({ blade });
+  return (
+    <g
+      className="pointer-events-auto cursor-ew-resize touch-none text-ochre"
+      data-handle="blade"
+      role="slider"
+      tabIndex={0}
+      aria-label="Blade: where the section is shown"
+      aria-valuenow={Math.round(bladeOf(props))}
+      onPointerDown={(event) => {
+        const begun = bladeOf(props);
+        startDrag(
+          event,
+          (px) => put(begun + px / view.scale),
+          () => undefined,
+        );
+      }}
+      onKeyDown={(event) => {
+        const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+        if (way === 0) return;
+        event.preventDefault();
+        put(bladeOf(props) + way * nudgeStep(event, job.display));
+      }}
+    >
+      <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={14} />
+      <path d={`M${x} ${top}V${bottom}`} stroke="currentColor" strokeWidth={1.6} strokeDasharray="10 3 2 3" />
+      <rect className="touch-target" x={x - 24} y={at + 22} width={48} height={40} fill="transparent" />
+      <path d={`M${x - 7} ${at + 57}h14v8h-14Z`} fill="currentColor" />
+    </g>
+  );
+}

@@ -1,0 +1,77 @@
+import { formatLength, markSheet } from '@splay/core';
+import { useMemo } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { useJobState } from '../../client/job-store.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
+import { Length } from '../../ui/length.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { ReleaseNotice } from '../../ui/release-notice.tsx';
+import { linesByCut } from './cut-lines.ts';
+
+/** Whether the marks may be cut by, the lines one after the other, and the sheet for the wall. */
+export function MarksPanel(props: BenchProps) {
+  const { store, job, result, selected, onSelect } = props;
+  const { id, saveState } = useJobState(store, (state) => ({ id: state.id, saveState: state.saveState }));
+  const cautions = useCautions(props, 'cutting');
+  const sheet = useMemo(() => markSheet(job, result), [job, result]);
+  const lines = linesByCut(sheet.lines);
+  return (
+    <div className="space-y-3">
+      <ReleaseNotice sheet={sheet} />
+      <div className="grid grid-cols-3 gap-1.5">
+        <a className="button px-1" href={`/print/${id}/marks`} target="_blank" rel="noreferrer">
+          Print page
+        </a>
+        <a className="button px-1" href={`/api/jobs/${id}/marks.pdf?paper=a4`}>
+          PDF A4
+        </a>
+        <a className="button px-1" href={`/api/jobs/${id}/marks.pdf?paper=letter`}>
+          PDF Letter
+        </a>
+      </div>
+      {saveState !== 'saved' && (
+        <p role="status" className="border-l-4 border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
+          The last change is not saved yet: print and PDF show the saved plan.
+        </p>
+      )}
+      {lines.length > 0 ? (
+        <section>
+          <PanelHeading aside={<span>along the top edge</span>}>From the {sheet.datum.toLowerCase()}</PanelHeading>
+          <ul>
+            {lines.map(({ key, letters, operation, left, right }) => {
+              const [first, other] = left ? [left, right] : [right, null];
+              if (!first) return null;
+              const differs =
+                other &&
+                formatLength(first.from.top, job.display).text !== formatLength(other.from.top, job.display).text;
+              return (
+                <li key={key} className="border-b border-rule/60">
+                  <button
+                    type="button"
+                    aria-pressed={selected === operation}
+                    className={`flex w-full items-baseline gap-2 py-1.5 text-left ${selected === operation ? 'bg-layout-wash' : ''}`}
+                    onClick={() => onSelect(operation)}
+                  >
+                    <span className="heading bg-layout px-1.5 text-sheet">{letters}</span>
+                    <span className="ml-auto text-right">
+                      <Length mm={first.from.top} format={job.display} className="heading text-xl" />
+                      {differs && (
+                        <span className="block text-sm">
+                          right <Length mm={other.from.top} format={job.display} className="font-semibold" />
+                        </span>
+                      )}
+                    </span>
+                  </button>
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+      ) : (
+        <p className="text-pencil">Nothing to mark yet: the plan cuts nothing.</p>
+      )}
+      <CautionList {...cautions} />
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import type { BenchParts } from '../../client/bench.ts';
+import { FloorReadings } from './floor-readings.tsx';
+import { INKS } from './lines.ts';
+import { ReadingsTable } from './readings-table.tsx';
+import { TrueUpOver } from './true-up-layer.tsx';
+import { TrueUpPanel } from './true-up-panel.tsx';
+import { TrueUpTray } from './true-up-tray.tsx';
+
+const line = (ink: string, dash?: string, width = 1.4) => (
+  <path d="M1 7h24" stroke={ink} strokeDasharray={dash} strokeWidth={width} />
+);
+
+export const parts: BenchParts = {
+  Panel: TrueUpPanel,
+  Tray: TrueUpTray,
+  trayTitle: () => 'Readings, from above',
+  Floor: FloorReadings,
+  Over: TrueUpOver,
+  along: ({ result }) => result.controls.map(({ measurement }) => measurement.id),
+  drawers: { readings: { name: 'All readings', Content: ReadingsTable } },
+  legend: [
+    { name: 'right', draw: line(INKS.right) },
+    {
+      name: 'wrong, with its amount',
+      draw: (
+        <>
+          {line(INKS.wrong, undefined, 5)}
+          {line('var(--color-paper)', undefined, 2)}
+        </>
+      ),
+    },
+    { name: 'still to take', draw: line(INKS.missing, '5 4') },
+  ],
+};

@@ -1,0 +1,118 @@
+import { finer, judgeReading, latestReadings, readReadings, recordOfReading, STAGE_NAMES, targetOf } from '@splay/core';
+import { MoveDiagonal } from 'lucide-react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { recordNow, useJobState } from '../../client/job-store.ts';
+import { CsvFile } from '../../ui/csv-file.tsx';
+import { Length } from '../../ui/length.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { ReadingCell } from './reading-cell.tsx';
+import { StrayReadings } from './reading-notices.tsx';
+import { LOOKS } from './taking.ts';
+import { StageChoice, useStage } from './stage-choice.tsx';
+
+/** Every measurement with what it was, should read, does read, and whether that is right. */
+export function ReadingsTable(props: BenchProps) {
+  const { store, job, result, readings, canWrite, onShowMeasurement, onRecord, onSelect, selected } = props;
+  const { id, unsent } = useJobState(store, (state) => ({ id: state.id, unsent: state.unsent }));
+  const stage = useStage(props);
+  const latest = latestReadings(readings, stage);
+  const waiting = new Set(unsent);
+  const take = (measurement: string, value: number) =>
+    onRecord(recordNow(store, 'reading', { measurement, stage, value }));
+  return (
+    <>
+      <StageChoice {...props} />
+      <table className="w-full border-collapse text-[0.92rem]">
+        <caption className="sr-only">Readings, {STAGE_NAMES[stage]}</caption>
+        <thead className="sticky top-0 z-10 bg-sheet">
+          <tr className="border-b border-graphite text-sm text-pencil">
+            <th scope="col" className="py-1 text-left font-normal">
+              Measurement
+            </th>
+            <th scope="col" className="text-right font-normal">
+              before
+            </th>
+            <th scope="col" className="pl-2 text-right font-normal">
+              {stage === 'before-cut' ? 'target' : 'predicted'}
+            </th>
+            <th scope="col" className="w-24 pl-3 text-right font-normal">
+              measured
+            </th>
+            <th scope="col" className="pl-2 text-right font-normal">
+              off by
+            </th>
+            <th scope="col" className="w-40 pl-3 text-left font-normal">
+              verdict
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {result.controls.map((control) => {
+            const reading = latest.get(control.measurement.id);
+            const judged = reading && judgeReading(control, reading, job.rules, job.display);
+            const target = targetOf(control, stage);
+            return (
+              <tr
+                key={control.measurement.id}
+                className={`border-b border-rule/70 ${selected === control.measurement.id ? 'bg-layout-wash' : ''} ${judged?.verdict === 'misread' ? 'bg-ochre-wash' : judged?.verdict === 'off' ? 'bg-oxide-wash' : ''}`}
+                onMouseEnter={() => onShowMeasurement(control)}
+                onFocus={() => {
+                  onShowMeasurement(control);
+                  onSelect(control.measurement.id);
+                }}
+                data-measurement={control.measurement.id}
+              >
+                <th scope="row" className="py-1 pr-1 text-left font-normal">
+                  {control.kind === 'diagonal' && (
+                    <MoveDiagonal size={13} aria-label="diagonal" className="mr-1 inline text-pencil" />
+                  )}
+                  {control.name}
+                </th>
+                <td className="text-right text-pencil">
+                  <Length mm={control.before} format={job.display} />
+                </td>
+                <td className="pl-2 text-right font-semibold">
+                  {target === null ? '–' : <Length mm={target} format={job.display} />}
+                </td>
+                <td className="pl-3">
+                  <ReadingCell
+                    control={control}
+                    reading={reading}
+                    waiting={reading !== undefined && waiting.has(reading.id)}
+                    format={job.display}
+                    disabled={!canWrite}
+                    first={false}
+                    onTake={(value) => take(control.measurement.id, value)}
+                  />
+                </td>
+                <td className="pl-2 text-right">
+                  {judged && judged.verdict !== 'no-target' && (
+                    <Length mm={judged.off} format={finer(job.display)} signed />
+                  )}
+                </td>
+                <td className="pl-3 text-sm leading-tight">
+                  {judged && <Verdict kind={LOOKS[judged.verdict]}>{judged.message}</Verdict>}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <CsvFile
+        name="readings"
+        href={`/api/jobs/${id}/table?what=readings`}
+        disabled={!canWrite}
+        onText={(text) => {
+          const fresh = readReadings(text, job, readings);
+          for (const reading of fresh) onRecord(recordOfReading(reading));
+          return fresh.length === 0 ? 'All of them are here already.' : `${fresh.length} readings were added.`;
+        }}
+      />
+      <StrayReadings job={job} readings={readings} />
+      <p className="mt-2 text-sm text-pencil">
+        Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added. Heights
+        are over the datum plane, by level or laser.
+      </p>
+    </>
+  );
+}

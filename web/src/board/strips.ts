@@ -1,0 +1,126 @@
+import { type DrawnPoint, planOutline, type PlanResult, posed, type Section, sideOutline } from '@splay/core';
+import type { Across, Strip, View } from '../client/picture-props.ts';
+
+export const TAPE_HEIGHT = 56;
+
+/** Room in the side view over the frame, for tags and the body's floor, and under it for dimensions, px. */
+const [OVER, UNDER] = [46, 62];
+/** Room beside the rails in the plan view, px. */
+const BESIDE = 20;
+
+/** How the height of the strips is shared out, px: the tray gets what is free first. */
+export function stripHeights(column: number): { readonly side: number; readonly plan: number; readonly all: number } {
+  const all = Math.round(Math.min(560, Math.max(Math.min(376, column * 0.55), column * 0.42)));
+  const side = Math.round((all - TAPE_HEIGHT) * 0.53);
+  return { side, plan: all - TAPE_HEIGHT - side, all };
+}
+
+/** Pixels a mm at which the wheels still fit in a side view so high. */
+export const mostScale = (
+  { over, under }: { readonly over: number; readonly under: number },
+  sideHeight: number,
+): number => (sideHeight - OVER) / (over + under);
+
+/** Heights of rails over and under the datum plane, mm. */
+function railsTall({ pieces }: PlanResult, section: (id: string) => Section): readonly [number, number] {
+  let [over, under] = [0, 1];
+  for (const { rails, pose } of pieces)
+    for (const { x, top, section: id } of rails.left) {
+      const { z } = posed(pose, x, top);
+      over = Math.max(over, z);
+      under = Math.max(under, section(id).depth - z);
+    }
+  return [over, under];
+}
+
+/** Heights of the left rail over and under the datum plane between two stations, mm. */
+function tallBetween(
+  { pieces }: PlanResult,
+  section: (id: string) => Section,
+  [from, to]: readonly [number, number],
+): readonly [number, number] {
+  const zs = pieces.flatMap((piece) =>
+    sideOutline(piece, 'left', section).flatMap(([x, z], at, outline) => {
+      // Corners between the two stations, and where a line of the outline comes in or goes out.
+      const [nextX, nextZ] = outline[(at + 1) % outline.length] as DrawnPoint;
+      const inside = x >= from && x <= to ? [z] : [];
+      const crossed = [from, to].flatMap((edge) =>
+        (x - edge) * (nextX - edge) < 0 ? [z + ((edge - x) / (nextX - x)) * (nextZ - z)] : [],
+      );
+      return [...inside, ...crossed];
+    }),
+  );
+  return zs.length > 0 ? [Math.max(...zs), -Math.min(...zs)] : railsTall({ pieces } as PlanResult, section);
+}
+
+/** A side view of what lies between two stations, true to scale as far as that fits its height. */
+export function closeSideStrip(
+  height: number,
+  view: View,
+  frame: PlanResult,
+  section: (id: string) => Section,
+  between: readonly [number, number],
+): Strip {
+  const [over, under] = tallBetween(frame, section, between);
+  const [above, below] = [44, 40];
+  const scale = Math.min(view.scale, (height - above - below) / Math.max(1, over + under));
+  const middle = above + (height - above - below) / 2;
+  const zero = middle + ((over - under) / 2) * scale;
+  return { top: 0, height, foot: zero + under * scale, across: { zero, sign: -1, scale } };
+}
+
+/** The side view: true to scale until the rails would not fit any more; then heights are drawn smaller than lengths. */
+export function sideStrip(
+  top: number,
+  height: number,
+  view: View,
+  frame: PlanResult,
+  section: (id: string) => Section,
+): Strip {
+  const [over, under] = railsTall(frame, section);
+  const scale = Math.min(view.scale, (height - OVER - UNDER) / (over + under));
+  const zero = top + OVER + over * scale;
+  return { top, height, foot: zero + under * scale, across: { zero, sign: -1, scale } };
+}
+
+/** How far the inside and the outside of the rails lie from the centre line, mm: the least and the most of all. */
+function railsWide({ pieces }: PlanResult, section: (id: string) => Section): readonly [number, number] {
+  let [inner, outer] = [Infinity, 0];
+  for (const piece of pieces)
+    for (const side of ['left', 'right'] as const)
+      for (const [, y] of planOutline(piece, side, section)) {
+        inner = Math.min(inner, Math.abs(y));
+        outer = Math.max(outer, Math.abs(y));
+      }
+  return [inner, outer];
+}
+
+/**
+ * The plan view: true to scale while both rails fit; closer up the rails are drawn nearer each other, with a break
+ * between them. Figures stay true.
+ */
+export function planStrip(
+  top: number,
+  height: number,
+  view: View,
+  frame: PlanResult,
+  section: (id: string) => Section,
+): Strip {
+  const [inner, outer] = railsWide(frame, section);
+  const half = height / 2 - BESIDE;
+  const zero = top + height / 2;
+  if (outer * view.scale <= half || inner === Infinity)
+    return { top, height, foot: zero + outer * view.scale, across: { zero, sign: 1, scale: view.scale } };
+  // Each rail keeps its own scale; what lies between them is drawn short. Where even one does not fit, it is smaller.
+  const scale = Math.min(view.scale, (half * 0.72) / (outer - inner + 1));
+  const shown = half - (outer - inner) * scale;
+  return { top, height, foot: zero + half, across: { zero, sign: 1, scale, broken: { at: inner, shown } } };
+}
+
+/** Pixels across a strip of a place so many mm from its zero. */
+export function acrossPx({ zero, sign, scale, broken }: Across, mm: number): number {
+  if (!broken) return zero + sign * mm * scale;
+  const away = Math.abs(mm);
+  const px = away <= broken.at ? (away / broken.at) * broken.shown : broken.shown + (away - broken.at) * scale;
+  return zero + sign * Math.sign(mm) * px;
+}
