@@ -194,15 +194,16 @@ function SideGround({ view, side, datum, format, wheels, wheelbase, crossmembers
   );
 }
 
-function PlanGround({ view, plan: { top, across }, crossmembers, onSelect }: GroundProps) {
+function PlanGround({ view, plan: { top, height, across }, crossmembers, onSelect }: GroundProps) {
   const px = (x: number) => toPx(view, x);
   const py = (y: number) => acrossPx(across, y);
   return (
     <g clipPath="url(#clip-plan)">
-      <text x={10} y={top + 16} className="label" fontSize={12} fill="var(--color-pencil)" {...halo}>
+      <text x={10} y={top + height - 6} className="label" fontSize={12} fill="var(--color-pencil)" {...halo}>
         Plan · left on top{across.broken && ' · rails drawn nearer each other'}
       </text>
       <path d={`M0 ${py(0)}H${view.width}`} stroke="var(--color-rule)" strokeDasharray="12 4 3 4" />
+      {across.broken && <Break view={view} across={across} />}
       {crossmembers.map(({ id, name, x, length, left, right, misfit, assumed, chosen }) => {
         const number = /\d+/.exec(name)?.[0];
         return (
@@ -244,7 +245,6 @@ function PlanGround({ view, plan: { top, across }, crossmembers, onSelect }: Gro
           </g>
         );
       })}
-      {across.broken && <Break view={view} across={across} />}
     </g>
   );
 }

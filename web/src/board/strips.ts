@@ -53,6 +53,21 @@ function tallBetween(
   return zs.length > 0 ? [Math.max(...zs), -Math.min(...zs)] : railsTall({ pieces } as PlanResult, section);
 }
 
+/** Room in a close side view over the rail, for letters, and under it, for a dimension, px. */
+const [ABOVE, BELOW] = [48, 30];
+const closeScale = (height: number, tall: number): number => (height - ABOVE - BELOW) / Math.max(1, tall);
+
+/** Pixels a mm at which the left rail between two stations fits the height of a close side view. */
+export const closestScale = (
+  height: number,
+  frame: PlanResult,
+  section: (id: string) => Section,
+  between: readonly [number, number],
+): number => {
+  const [over, under] = tallBetween(frame, section, between);
+  return closeScale(height, over + under);
+};
+
 /** A side view of what lies between two stations, true to scale as far as that fits its height. */
 export function closeSideStrip(
   height: number,
@@ -62,9 +77,8 @@ export function closeSideStrip(
   between: readonly [number, number],
 ): Strip {
   const [over, under] = tallBetween(frame, section, between);
-  const [above, below] = [44, 40];
-  const scale = Math.min(view.scale, (height - above - below) / Math.max(1, over + under));
-  const middle = above + (height - above - below) / 2;
+  const scale = Math.min(view.scale, closeScale(height, over + under));
+  const middle = ABOVE + (height - ABOVE - BELOW) / 2;
   const zero = middle + ((over - under) / 2) * scale;
   return { top: 0, height, foot: zero + under * scale, across: { zero, sign: -1, scale } };
 }
@@ -109,6 +123,9 @@ export function planStrip(
   const [inner, outer] = railsWide(frame, section);
   const half = height / 2 - BESIDE;
   const zero = top + height / 2;
+  // A little too wide is drawn a little smaller; only what is much too wide is broken.
+  if (outer * view.scale > half && outer * view.scale <= half * 1.4)
+    return { top, height, foot: zero + half, across: { zero, sign: 1, scale: half / outer } };
   if (outer * view.scale <= half || inner === Infinity)
     return { top, height, foot: zero + outer * view.scale, across: { zero, sign: 1, scale: view.scale } };
   // Each rail keeps its own scale; what lies between them is drawn short. Where even one does not fit, it is smaller.

@@ -37,7 +37,7 @@ export const TrayBar = still(function TrayBar({
     <div className="pane flex min-h-9 shrink-0 [scrollbar-width:none] items-stretch overflow-x-auto border-y border-graphite bg-bench">
       <button
         type="button"
-        className={`heading min-w-0 shrink truncate px-3 text-left text-[1.02rem] ${open === null ? '' : 'text-layout underline'}`}
+        className={`heading shrink-0 px-3 text-left text-[1.02rem] ${open === null ? '' : 'text-layout underline'}`}
         disabled={open === null}
         onClick={() => onDrawer(null)}
       >

@@ -10,9 +10,25 @@ const SIXTEENTHS = Array.from({ length: 15 }, (_, index) => {
 
 const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0'];
 
-/** What a key makes of the text so far: a fraction takes the place of the one before it, a digit follows it. */
+/** One thirty-second more than what is typed, in lowest terms. */
+function plusThirtySecond(text: string): string {
+  const [, sign = '', whole = '', over = '0', under = '1'] = /^(-?)(\d*)\s*(?:(\d+)\/(\d+))?$/.exec(text.trim()) ?? [];
+  const parts = (Number(over) * 32) / Number(under) + 1;
+  if (!Number.isInteger(parts)) return text;
+  const [more, left] = [Math.floor(parts / 32), parts % 32];
+  const inches = Number(whole || '0') + more;
+  const shared = [32, 16, 8, 4, 2].find((divisor) => left % divisor === 0) ?? 1;
+  const fraction = left === 0 ? '' : `${left / shared}/${32 / shared}`;
+  return `${sign}${[inches > 0 || fraction === '' ? String(inches) : '', fraction].filter(Boolean).join(' ')}`;
+}
+
+/**
+ * What a key makes of the text so far: a fraction takes the place of the one before it, a digit follows it, and `+1/32`
+ * adds a thirty-second.
+ */
 export function pressKey(text: string, key: string): string {
   if (key === 'back') return text.replace(/\s*(\d+\/\d+|\S)\s*$/, '');
+  if (key === '+1/32') return plusThirtySecond(text);
   if (key === 'minus') return text.startsWith('-') ? text.slice(1) : `-${text}`;
   if (key.includes('/')) {
     const whole = text.replace(/\s*\d+\/\d+$/, '');
@@ -30,7 +46,7 @@ interface KeypadProps {
 
 /** Keys for a thumb in a glove: whole figures on the left, the fractions of a tape on the right. */
 export function Keypad({ unit, minus, onKey }: KeypadProps) {
-  const key = 'heading flex min-h-14 items-center justify-center border border-graphite bg-sheet active:bg-layout-wash';
+  const key = 'heading flex min-h-12 items-center justify-center border border-graphite bg-sheet active:bg-layout-wash';
   const digit = (figure: string) => (
     <button
       key={figure}
@@ -70,13 +86,17 @@ export function Keypad({ unit, minus, onKey }: KeypadProps) {
       </div>
     );
   return (
-    <div className="flex gap-2">
-      <div className="grid flex-[3] grid-cols-3 gap-1.5">
+    <div className="flex gap-1 min-[400px]:gap-2">
+      <div className="grid flex-[3] grid-cols-3 gap-px min-[400px]:gap-1.5">
         {DIGITS.map(digit)}
         {below}
         {back}
       </div>
-      <div className="grid flex-[4] grid-cols-4 gap-1.5" role="group" aria-label="Fractions of an inch">
+      <div
+        className="grid flex-[4] grid-cols-4 gap-px min-[400px]:gap-1.5"
+        role="group"
+        aria-label="Fractions of an inch"
+      >
         {SIXTEENTHS.map((fraction) => (
           <button
             key={fraction}
@@ -87,6 +107,14 @@ export function Keypad({ unit, minus, onKey }: KeypadProps) {
             <span className="fraction">{fraction}</span>
           </button>
         ))}
+        <button
+          type="button"
+          className={`${key} bg-bench text-lg`}
+          aria-label="one thirty-second more"
+          onClick={() => onKey('+1/32')}
+        >
+          +<span className="fraction">1/32</span>
+        </button>
       </div>
     </div>
   );

@@ -18,11 +18,13 @@ interface FloorViewProps extends BenchProps {
 /** A phone at the frame: one task at a time, large targets, one hand. */
 export function FloorView({ order, children, ...props }: FloorViewProps) {
   const { store, job, result, donor } = props;
-  const { saveState, unsent, look } = useJobState(store, (state) => ({
+  const { saveState, unsent, look, measurement } = useJobState(store, (state) => ({
     saveState: state.saveState,
     unsent: state.unsent,
     look: state.look,
+    measurement: state.measurement,
   }));
+  const onDonor = order.bench === 'donor' || order.bench === 'marks';
   const { past } = useHistory(store);
   return (
     <div className="flex h-dvh flex-col">
@@ -45,11 +47,12 @@ export function FloorView({ order, children, ...props }: FloorViewProps) {
       </header>
       <GateNotice gates={order.gates} onGate={order.onGate} />
       <FrameStrip
-        frame={order.bench === 'donor' || order.bench === 'marks' ? donor : result}
+        frame={onDonor ? donor : result}
         section={sectionLookup(job.donor)}
         at={look?.builtX ?? null}
+        ends={measurement && (onDonor ? measurement.ends.donor : measurement.ends.built)}
       />
-      <main className="min-h-0 flex-1 overflow-y-auto" tabIndex={0} aria-label="The bench">
+      <main className="min-h-0 flex-1 overflow-y-auto" aria-label="The bench">
         {children}
       </main>
       <PhaseBar {...order} />

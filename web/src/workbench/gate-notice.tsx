@@ -12,7 +12,7 @@ export function GateNotice({ gates, onGate }: GateNoticeProps) {
   return (
     <button
       type="button"
-      className="on-dark line-clamp-1 min-h-9 w-full shrink-0 bg-oxide-deep px-3 text-left text-sm text-on-night"
+      className="on-dark w-full shrink-0 truncate bg-oxide-deep px-3 text-left text-sm text-on-night low:hidden"
       onClick={() => onGate(next.gate.id)}
     >
       {next.gate.name}: {next.check?.name.toLowerCase()}, {next.check?.detail}

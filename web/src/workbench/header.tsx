@@ -27,7 +27,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure 
   const { past, future } = useHistory(store);
   const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
   return (
-    <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4">
+    <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4 pointer-coarse:h-15">
       <h1 className="heading min-w-0 shrink truncate text-xl" title={state.job.name}>
         {state.job.name}
       </h1>

@@ -41,7 +41,7 @@ export const Ledger = memo(function Ledger({ job, whole, figures, showBefore, th
   return (
     <ul
       aria-label="The figures that matter"
-      className="pane flex h-16 shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night"
+      className="pane flex h-[4.6rem] shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night"
     >
       {figures.map((id) => {
         const { name, before, after, note } = figureOf(id, job, whole);
@@ -92,17 +92,15 @@ function Figure({ name, tone = '', pressed, onClick, children: [value, note] }: 
         className={`on-dark flex h-full w-full flex-col justify-center px-3 text-left ${pressed ? 'bg-on-night/15' : 'hover:bg-on-night/10'}`}
         onClick={onClick}
       >
-        <span className="label block leading-[1.1] !text-on-night/85">{name}</span>
-        <span className="flex min-w-0 items-baseline gap-2">
-          <span
-            data-figure={name}
-            className="heading text-[1.45rem] leading-[1.15] whitespace-nowrap [&_.nuance]:!text-on-night"
-          >
-            {value}
-          </span>
-          <span className="line-clamp-2 min-w-0 text-[0.8rem] leading-[1.1] text-on-night/90 [&_.nuance]:!text-on-night">
-            {note}
-          </span>
+        <span className="label block truncate leading-[1.15] !text-on-night/85">{name}</span>
+        <span
+          data-figure={name}
+          className="heading block truncate text-[1.4rem] leading-[1.15] [&_.nuance]:!text-on-night"
+        >
+          {value}
+        </span>
+        <span className="block min-h-4 truncate text-[0.82rem] leading-[1.2] text-on-night/90 [&_.nuance]:!text-on-night">
+          {note}
         </span>
       </button>
     </li>

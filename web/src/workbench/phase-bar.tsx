@@ -12,7 +12,7 @@ export function PhaseBar({ jobId, bench, done, gates, onBench, onGate }: Order) 
   const step = (to: string | undefined, Icon: typeof ChevronLeft, forward: boolean) => (
     <button
       type="button"
-      className="flex min-h-14 flex-1 items-center justify-center gap-1 disabled:text-rule"
+      className="flex min-h-14 flex-1 items-center justify-center gap-1 disabled:text-rule low:min-h-12"
       disabled={to === undefined}
       onClick={() => to !== undefined && onBench(to)}
       aria-label={
@@ -28,7 +28,7 @@ export function PhaseBar({ jobId, bench, done, gates, onBench, onGate }: Order) 
     <nav aria-label="Order of work" className="flex shrink-0 border-t border-graphite bg-bench">
       {step(ids[at - 1], ChevronLeft, false)}
       <Radix.Root open={open} onOpenChange={setOpen}>
-        <Radix.Trigger className="heading flex min-h-14 flex-[1.4] items-center justify-center gap-2 border-x border-graphite bg-paper text-lg">
+        <Radix.Trigger className="heading flex min-h-14 flex-[1.4] items-center justify-center gap-2 border-x border-graphite bg-paper text-lg low:min-h-12">
           <ListOrdered size={18} aria-hidden="true" />
           {BENCHES[bench]?.name}
         </Radix.Trigger>

@@ -28,7 +28,11 @@ export const PhaseRail = still(function PhaseRail({
       aria-label="Order of work"
       className="pane flex w-38 shrink-0 [scrollbar-width:none] flex-col overflow-y-auto border-r border-graphite bg-bench"
     >
-      <a href="/" className="flex h-12 shrink-0 items-center gap-2.5 px-3.5 no-underline" aria-label="Splay: all jobs">
+      <a
+        href="/"
+        className="flex h-12 shrink-0 items-center gap-2.5 px-3.5 no-underline pointer-coarse:h-15"
+        aria-label="Splay: all jobs"
+      >
         <Mark />
         <span className="heading text-2xl">Splay</span>
       </a>

@@ -108,6 +108,7 @@ export function CutTags({
             <rect className="touch-target" x={-24} y={y - 15} width={48} height={48} fill="transparent" />
             <path
               d={mark.free ? `M0 ${y - 7}l11 14l-11 14l-11 -14Z` : `M0 ${y - 7}l10 8v17h-20v-17Z`}
+              className="focus-ring"
               fill={mark.colour}
               stroke={chosen ? 'var(--color-graphite)' : 'none'}
               strokeWidth={2}

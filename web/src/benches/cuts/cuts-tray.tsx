@@ -2,7 +2,7 @@ import { nameOfKind, nudgeOf, type Operation, type OperationOutcome, withOperati
 import type { PointerEvent } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
-import { closeSideStrip, planStrip } from '../../board/strips.ts';
+import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
 import { toMm, toPx } from '../../board/view.ts';
 import { change, preview } from '../../client/job-store.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
@@ -78,11 +78,11 @@ function CloseUp(props: CloseUpProps) {
   const { job, result, donor, section, outcome, span, width, tray, selected, datum, showBefore, onSelect } = props;
   const { operation } = outcome;
   const { height } = tray;
-  const sideHeight = Math.round(height * 0.56);
+  const sideHeight = Math.round(height * 0.6);
   const [front, rear] = [span[0] - AROUND, span[1] + AROUND];
-  const scale = Math.min(1.2, width / (rear - front));
-  const shown: View = { scale, width, from: (span[0] + span[1]) / 2 - width / 2 / scale };
   const frame = showBefore ? donor : result;
+  const scale = Math.min(1.2, width / (rear - front), closestScale(sideHeight, frame, section, span));
+  const shown: View = { scale, width, from: (span[0] + span[1]) / 2 - width / 2 / scale };
   const side = closeSideStrip(sideHeight, shown, frame, section, [toMm(shown, 0), toMm(shown, width)]);
   const plan = planStrip(sideHeight, height - sideHeight, shown, donor, section);
   const px = (x: number) => toPx(shown, x);
@@ -122,7 +122,7 @@ function CloseUp(props: CloseUpProps) {
       <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
         Side{side.across.scale < shown.scale * 0.97 && ' · heights drawn smaller'}
       </text>
-      <text x={10} y={sideHeight + 16} className="label" fontSize={12} fill="var(--color-pencil)">
+      <text x={10} y={height - 6} className="label" fontSize={12} fill="var(--color-pencil)">
         Plan{plan.across.broken && ' · rails drawn nearer each other'}
       </text>
       {!showBefore &&

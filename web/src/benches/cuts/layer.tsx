@@ -31,24 +31,29 @@ function bodyOf({ job: { body }, result, showBefore }: PictureProps) {
   return body && body.outline.length > 1 && frontX !== null ? { body, frontX } : null;
 }
 
+/** Both strips, each with what clips it. */
+const stripsOf = ({ side, plan }: PictureProps) =>
+  [
+    { what: 'side', across: side.across, clip: 'url(#clip-side)' },
+    { what: 'plan', across: plan.across, clip: 'url(#clip-plan)' },
+  ] as const;
+
+/** The donor steel that the plan takes out, where it stood. */
+const goneOf = ({ removed }: PlanResult) =>
+  removed
+    .filter((piece) => piece.source === 'donor')
+    .map((piece) => ({ ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 }));
+
 /** Under the steel: the body's floor, the donor where it was, what is cut away. */
 export function CutsUnder(props: PictureProps) {
-  const { job, result, donor, showBefore, view, side, plan, tape, section, selected } = props;
+  const { job, result, donor, showBefore, view, side, tape, section, selected } = props;
   const trims = useMemo(
     () => new Set(job.plan.operations.filter(({ kind }) => kind === 'trim').map(({ id }) => id)),
     [job.plan.operations],
   );
   const body = bodyOf(props);
   const before = showBefore ? null : rearBefore(result, donor);
-  const cutAway = showBefore
-    ? result.removed
-        .filter((piece) => piece.source === 'donor')
-        .map((piece) => ({ ...piece, pose: { turn: 0, dx: 0, dz: 0 }, spread: 0 }))
-    : result.removed.filter(({ operation }) => trims.has(operation));
-  const drawn = [
-    { what: 'side', across: side.across, clip: 'url(#clip-side)' },
-    { what: 'plan', across: plan.across, clip: 'url(#clip-plan)' },
-  ] as const;
+  const cutAway = showBefore ? [] : result.removed.filter(({ operation }) => trims.has(operation));
   return (
     <>
       <g clipPath="url(#clip-side)">
@@ -64,7 +69,7 @@ export function CutsUnder(props: PictureProps) {
         )}
         {body && <BodyOver {...body} view={view} across={side.across} />}
       </g>
-      {drawn.map(({ what, across, clip }) => (
+      {stripsOf(props).map(({ what, across, clip }) => (
         <g key={what} clipPath={clip}>
           {showBefore ? (
             <BuiltGhost pieces={result.pieces} {...{ what, view, across, section }} />
@@ -115,7 +120,16 @@ export function CutsOver(props: PictureProps) {
     [job.plan.operations],
   );
   const body = bodyOf(props);
-  if (showBefore) return null;
+  if (showBefore)
+    return (
+      <>
+        {stripsOf(props).map(({ what, across, clip }) => (
+          <g key={what} clipPath={clip}>
+            <CutAway pieces={goneOf(result)} {...{ what, view, across, section }} />
+          </g>
+        ))}
+      </>
+    );
   const px = (x: number) => toPx(view, x);
   const before = rearBefore(result, donor);
   const cuts = [...result.joints, ...result.cutEnds];

@@ -1,7 +1,7 @@
 import { railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { acrossPx } from '../../board/strips.ts';
-import { toPx } from '../../board/view.ts';
+import { reachOf, toPx } from '../../board/view.ts';
 import { change, preview } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
@@ -18,9 +18,11 @@ function stationsOf({ job }: PictureProps): readonly PickedStation[] {
   );
 }
 
-/** Where the blade stands on the donor, mm: where it was put, else at the datum hole. */
-export const bladeOf = ({ store, datum }: Pick<PictureProps, 'store' | 'datum'>): number =>
-  store.getState().blade ?? datum;
+/** Where the blade stands on the donor, mm: where it was put, else half-way along the frame. */
+export function bladeOf({ store, donor }: Pick<PictureProps, 'store' | 'donor'>): number {
+  const [front, rear] = reachOf(donor);
+  return store.getState().blade ?? (front + rear) / 2;
+}
 
 /** Stations hang from the tape, to be dragged where they are; the blade stands where the tray looks. */
 export function DonorOver(props: PictureProps) {
@@ -144,6 +146,7 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
       >
         <rect x={x - 9} y={tape.top - 12} width={18} height={18} fill="transparent" className="touch-target" />
         <path
+          className="focus-ring"
           d={`M${x - 5} ${tape.top - 9}h10v5l-5 5l-5 -5Z`}
           fill={chosen ? ink : 'var(--color-sheet)'}
           stroke={ink}
@@ -185,7 +188,7 @@ function Blade(props: PictureProps & { readonly top: number; readonly bottom: nu
       <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={14} />
       <path d={`M${x} ${top}V${bottom}`} stroke="currentColor" strokeWidth={1.6} strokeDasharray="10 3 2 3" />
       <rect className="touch-target" x={x - 24} y={at + 22} width={48} height={40} fill="transparent" />
-      <path d={`M${x - 7} ${at + 57}h14v8h-14Z`} fill="currentColor" />
+      <path className="focus-ring" d={`M${x - 7} ${at + 57}h14v8h-14Z`} fill="currentColor" />
     </g>
   );
 }

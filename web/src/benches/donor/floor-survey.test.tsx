@@ -5,6 +5,7 @@ import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { fireEvent, screen, within } from '../../../test/page.ts';
 import { asKind } from './floor-feature.tsx';
+import { undo } from '../../client/job-store.ts';
 import { parts } from './parts.tsx';
 import { surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 
@@ -36,14 +37,15 @@ describe('walking along the stations', () => {
   });
 
   it('adds one half-way to the next, and takes it out again', () => {
-    const { now } = openBench(parts, van, {}, 'hand');
+    const { now, store } = openBench(parts, van, {}, 'hand');
     const before = railOf(van.donor.rails, 'left');
     press('One more behind');
     expect(heading()).toBe('Station 2');
     expect(railOf(now().donor.rails, 'left')[1]).toMatchObject({ x: (before[0]!.x + before[1]!.x) / 2 });
     press('Take it out');
     expect(railOf(now().donor.rails, 'left')).toEqual(before);
-    press('Undo', 'Undo');
+    undo(store);
+    undo(store);
     expect(now()).toBe(van);
   });
 

@@ -1,17 +1,17 @@
-import { datumStation, finer, formatLength, type Frame, measuringGuide, parseLength } from '@splay/core';
-import { ChevronLeft, ChevronRight, Plus, Trash2, Undo2 } from 'lucide-react';
+import { finer, formatLength, type Frame, measuringGuide, parseLength } from '@splay/core';
+import { ChevronLeft, ChevronRight, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { change, undo, useHistory } from '../../client/job-store.ts';
+import { change } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
+import { ThumbLayout } from '../../ui/thumb-layout.tsx';
 import { editProblems } from './check-edit.ts';
 import { FloorFeature } from './floor-feature.tsx';
-import { RailStrip } from './rail-strip.tsx';
 import { type SurveyList, surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 
 /** The donor at the frame: walk along it one thing at a time, and type each figure with a thumb. */
-export function FloorSurvey({ store, job, canWrite }: BenchProps) {
+export function FloorSurvey({ store, job, canWrite, onLook }: BenchProps) {
   const { donor, display } = job;
   const lists = surveyLists(donor);
   const [asked, setAsked] = useState<SurveyList>('stations');
@@ -25,12 +25,14 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
   const figure = stop?.figures[figureIndex];
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
-  const history = useHistory(store);
   const feature = list === 'features' ? donor.features.find(({ id }) => id === stop?.id) : undefined;
   const next = measuringGuide(job).find(({ state }) => state === 'missing');
 
   const go = (to: number, figureTo = 0) => {
-    setIndex(stops.length === 0 ? 0 : (to + stops.length) % stops.length);
+    const at = stops.length === 0 ? 0 : (to + stops.length) % stops.length;
+    const there = stops[at];
+    if (there) onLook(there.x);
+    setIndex(at);
     setFigureIndex(figureTo);
     setText('');
     setProblem('');
@@ -63,7 +65,20 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
   const square =
     'flex h-13 w-13 shrink-0 items-center justify-center border border-graphite bg-sheet disabled:border-rule disabled:text-rule';
   return (
-    <div className="flex min-h-full flex-col gap-2.5 p-3">
+    <ThumbLayout
+      entry={
+        <ThumbEntry
+          text={text}
+          before={figure ? formatLength(figure.mm, finer(display)).text : '–'}
+          problem={problem}
+          unit={display.unit}
+          minus={figure?.signed ?? false}
+          disabled={!canWrite}
+          onText={setText}
+          onTake={take}
+        />
+      }
+    >
       <div className="flex items-center gap-2">
         <select
           className="field h-13 min-w-0 text-base"
@@ -80,18 +95,7 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
             </option>
           ))}
         </select>
-        <button
-          type="button"
-          className={square}
-          aria-label="Undo"
-          disabled={!canWrite || history.past === 0}
-          onClick={() => undo(store)}
-        >
-          <Undo2 size={22} />
-        </button>
       </div>
-
-      <RailStrip frame={donor} stops={stops.map(({ x }) => x)} here={stop?.x ?? datumStation(donor)} />
 
       <section aria-label={stop?.name ?? 'Nothing yet'} className="border-2 border-graphite bg-sheet p-3">
         <div className="flex items-start gap-2">
@@ -126,16 +130,6 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
         )}
       </section>
 
-      <ThumbEntry
-        text={text}
-        before={figure ? formatLength(figure.mm, finer(display)).text : '–'}
-        problem={problem}
-        unit={display.unit}
-        minus={figure?.signed ?? false}
-        disabled={!canWrite}
-        onText={setText}
-        onTake={take}
-      />
       {canWrite && (
         <div className="flex gap-2">
           <button type="button" className="button min-h-13 flex-1" onClick={add}>
@@ -180,6 +174,6 @@ export function FloorSurvey({ store, job, canWrite }: BenchProps) {
           <b>Still to measure:</b> {next.what}. {next.where}. Needed for: {next.answers}.
         </p>
       )}
-    </div>
+    </ThumbLayout>
   );
 }

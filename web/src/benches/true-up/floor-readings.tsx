@@ -3,6 +3,7 @@ import {
   finer,
   judgeReading,
   latestReadings,
+  type LengthFormat,
   lengthText,
   parseLength,
   type Reading,
@@ -14,13 +15,14 @@ import {
   targetOf,
 } from '@splay/core';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { recordNow } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
+import { ThumbLayout } from '../../ui/thumb-layout.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
 import { cautionStepOf, LOOKS, readingProblemOf } from './taking.ts';
@@ -44,28 +46,29 @@ function nextToTake({ job, result }: BenchProps, latest: ReadonlyMap<string, Rea
 
 /** Readings at the frame: one measurement at a time, what it should be, a keypad, and at once whether it is right. */
 export function FloorReadings(props: BenchProps) {
-  const { store, job, result, readings, canWrite, onRecord } = props;
+  const { store, job, result, readings, canWrite, onRecord, onShowMeasurement } = props;
   const [stage, setStage] = useState<Stage>(() => props.whole.stage);
   const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
   const [index, setIndex] = useState(() => nextToTake(props, latest, 0));
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
-  const [last, setLast] = useState<{ readonly control: ControlPrediction; readonly value: number } | null>(null);
+  // What was taken just now: its verdict stands where the keypad was, until one goes on.
+  const [taken, setTaken] = useState<Taken | null>(null);
   const control = result.controls[index];
+  // The strip over the keypad shows where both hooks go.
+  useEffect(() => {
+    if (control) onShowMeasurement(control);
+  }, [control, onShowMeasurement]);
   if (!control)
     return (
       <p className="p-4 text-pencil">No control measurements yet: choose them on the Donor bench, under Control.</p>
     );
 
   const count = stageCount(job, result, readings, stage);
-  const taken = latest.get(control.measurement.id);
+  const stored = latest.get(control.measurement.id);
   const target = targetOf(control, stage);
-  const go = (by: number) => {
-    setIndex((index + by + result.controls.length) % result.controls.length);
-    setText('');
-    setProblem('');
-  };
+  const go = (by: number) => goOn((index + by + result.controls.length) % result.controls.length);
   const take = () => {
     const read = parseLength(text, job.display.unit);
     const wrong = read.ok ? readingProblemOf(control, read.value) : read.problem.message;
@@ -73,9 +76,18 @@ export function FloorReadings(props: BenchProps) {
     if (!read.ok || wrong) return;
     const record = recordNow(store, 'reading', { measurement: control.measurement.id, stage, value: read.value });
     onRecord(record);
-    setLast({ control, value: read.value });
+    setTaken({
+      control,
+      value: read.value,
+      next: nextToTake(props, new Map(latest).set(record.body.measurement, readingOf(record)), index + 1),
+    });
     setText('');
-    setIndex(nextToTake(props, new Map(latest).set(record.body.measurement, readingOf(record)), index + 1));
+  };
+  const goOn = (to: number) => {
+    setTaken(null);
+    setIndex(to);
+    setText('');
+    setProblem('');
   };
   const judge = (of: ControlPrediction, value: number) => {
     const { verdict, message, off } = judgeReading(of, { stage, value }, job.rules, job.display);
@@ -92,7 +104,30 @@ export function FloorReadings(props: BenchProps) {
   };
   const step = 'flex h-13 w-13 shrink-0 items-center justify-center border border-graphite bg-sheet';
   return (
-    <div className="flex min-h-full flex-col gap-3 p-3">
+    <ThumbLayout
+      entry={
+        taken ? (
+          <TakenCard
+            taken={taken}
+            judge={judge}
+            format={job.display}
+            onNext={() => goOn(taken.next)}
+            onAgain={() => setTaken(null)}
+          />
+        ) : (
+          <ThumbEntry
+            text={text}
+            before="0"
+            problem={problem}
+            unit={job.display.unit}
+            minus={control.kind === 'height'}
+            disabled={!canWrite}
+            onText={setText}
+            onTake={take}
+          />
+        )
+      }
+    >
       <RefusedRecords {...props} />
       <div className="flex items-center gap-2">
         <select
@@ -135,35 +170,62 @@ export function FloorReadings(props: BenchProps) {
             {target === null ? control.reason : <Length mm={target} format={job.display} />}
           </span>
         </p>
-        {taken && (
+        {stored && (
           <div className="mt-1 border-t border-rule pt-1 text-sm">
             <span className="text-pencil">
-              read {lengthText(taken.value, finer(job.display))} by {taken.by}:
+              read {lengthText(stored.value, finer(job.display))} by {stored.by}:
             </span>{' '}
-            {judge(control, taken.value)}
+            {judge(control, stored.value)}
           </div>
         )}
       </section>
 
-      <ThumbEntry
-        text={text}
-        before="0"
-        problem={problem}
-        unit={job.display.unit}
-        minus={control.kind === 'height'}
-        disabled={!canWrite}
-        onText={setText}
-        onTake={take}
-      />
       <CautionList {...cautions} />
-      {last && (
-        <div role="status" className="border-l-4 border-graphite bg-sheet px-3 py-2">
-          <p className="text-sm text-pencil">
-            {last.control.name}: {lengthText(last.value, finer(job.display))}
-          </p>
-          {judge(last.control, last.value)}
-        </div>
-      )}
-    </div>
+    </ThumbLayout>
+  );
+}
+
+/** A reading that was taken just now, and which measurement comes next. */
+interface Taken {
+  readonly control: ControlPrediction;
+  readonly value: number;
+  readonly next: number;
+}
+
+/** What was taken and whether it is right, where the keypad was. */
+function TakenCard({
+  taken: { control, value },
+  judge,
+  format,
+  onNext,
+  onAgain,
+}: {
+  readonly taken: Taken;
+  readonly judge: (of: ControlPrediction, value: number) => ReactNode;
+  readonly format: LengthFormat;
+  readonly onNext: () => void;
+  readonly onAgain: () => void;
+}) {
+  return (
+    <section
+      aria-label="Taken"
+      className="flex min-h-56 flex-col justify-between gap-3 border-2 border-graphite bg-sheet p-3"
+    >
+      <div role="status">
+        <p className="text-sm text-pencil">{control.name}</p>
+        <p className="heading text-4xl">
+          <Length mm={value} format={finer(format)} />
+        </p>
+        <div className="mt-2 text-lg">{judge(control, value)}</div>
+      </div>
+      <div className="grid grid-cols-2 gap-2">
+        <button type="button" className="button min-h-14 text-lg" onClick={onAgain}>
+          Type it again
+        </button>
+        <button type="button" className="button button-dark min-h-14 text-lg" onClick={onNext} autoFocus>
+          Next
+        </button>
+      </div>
+    </section>
   );
 }
