@@ -1,21 +1,19 @@
 import { expect, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop, saved } from './steps.ts';
+import { newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 test('the guide says what to measure next, where, and for which answer', async ({ page }) => {
   await openDemoShop(page);
   await openBench(page, await newFlagship(page, 'Guided van'), 'donor');
-  await page.getByRole('tab', { name: 'What next' }).click();
   const next = page.getByRole('button', { name: /^Measure next/ });
   await expect(next).toContainText('Left and right apart');
   await expect(next).toContainText('whether the donor is square and flat');
   await next.click();
-  await expect(page.getByRole('tab', { name: 'Stations' })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('region', { name: 'Stations' })).toBeVisible();
   await page.getByRole('checkbox', { name: 'Left and right were measured separately' }).check();
-  await page.getByRole('tab', { name: 'What next' }).click();
   await expect(page.getByText('Everything a plan asks for is measured.')).toBeVisible();
 
   // One rail a little higher: the drawing says where and by how much.
-  await page.getByRole('tab', { name: 'Stations' }).click();
+  await openDrawer(page, 'Stations');
   const right = page.getByRole('table', { name: 'Stations of the right rail' });
   await right.getByRole('textbox', { name: 'Top height, row 6' }).fill('4 1/2');
   await right.getByRole('textbox', { name: 'Top height, row 6' }).press('Tab');
@@ -29,7 +27,6 @@ test('a feature is picked on the drawing, edited beside it, and its unit is kept
     .locator('svg g', { has: page.locator('title', { hasText: /^Cab mount 2, left/ }) })
     .last()
     .click();
-  await expect(page.getByRole('tab', { name: 'Features' })).toHaveAttribute('aria-selected', 'true');
   const card = page.getByRole('region', { name: 'Cab mount 2' });
   await expect(card).toContainText('in the plan: not moved');
   await card.getByRole('textbox', { name: 'Hole (0: none)' }).fill('9/16');
@@ -63,7 +60,7 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
   await expect(card.getByRole('alert')).toHaveCount(0);
   await saved(page);
   await page.reload();
-  await page.getByRole('tab', { name: 'Crossmembers' }).click();
+  await openDrawer(page, 'Crossmembers');
   await page.getByRole('textbox', { name: 'Name, row 5' }).click();
   await expect(card.getByRole('combobox', { name: 'Removable' })).toHaveValue('no');
   await expect(card.getByRole('textbox', { name: 'Mass, as weighed, lb' })).toHaveValue('11.5');
@@ -76,6 +73,7 @@ test('tables go out as CSV and come in again; a bad one changes nothing', async 
   const csv = await (await page.request.get(`/api/jobs/${id}/table?what=stations&unit=in`)).text();
   expect(csv.split('\n')[0]).toBe('side,x [in],halfWidth [in],top [in],section');
   const file = (text: string) => ({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await openDrawer(page, 'Stations');
   const load = page.getByLabel('Load stations from a CSV file');
 
   await load.setInputFiles(file(csv.replace('both,-32,14.875', 'both,-32,cheese')));
@@ -107,6 +105,7 @@ test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
     mimeType: 'text/csv',
     buffer: Buffer.from([header, ...lines, ''].join('\n')),
   });
+  await openDrawer(page, 'All readings');
   const load = page.getByLabel('Load readings from a CSV file');
   const good = 'tablet-1,p1-width,welded,29 3/4,2026-06-01T10:00:00Z,fabricator';
   await load.setInputFiles(file(good, 'tablet-2,p99-width,welded,30,2026-06-01T10:01:00Z,fabricator'));
@@ -115,7 +114,7 @@ test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
   );
   await load.setInputFiles(file(good));
   await expect(page.getByText('1 readings were added.')).toBeVisible();
-  await page.getByRole('button', { name: 'Welded out' }).click();
+  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
   await expect(page.locator('[data-measurement="p1-width"] input')).toHaveValue('29 3/4');
   await load.setInputFiles(file(good));
   await expect(page.getByText('All of them are here already.')).toBeVisible();

@@ -24,7 +24,9 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   for (const key of ['6', '9', '1/8', '3/8']) await page.getByRole('button', { name: key, exact: true }).tap();
   await expect(page.getByLabel('Typed so far')).toHaveText('69 3/8');
   await page.getByRole('button', { name: 'Take it' }).tap();
-  await expect(page.getByText('Cab back left to Kick-up right: 69 3/8')).toBeVisible();
+  const taken = page.getByRole('region', { name: 'Taken' });
+  await expect(taken).toContainText('69 3⁄8');
+  await expect(taken).toContainText('right');
   await expect(page.getByRole('banner')).toContainText('1 record waiting to be sent');
   await context.setOffline(false);
   await expect(page.getByRole('banner')).toContainText('saved');
@@ -34,6 +36,10 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
     ({ body }) => body.measurement === 'p3-left-p4-right',
   );
   expect(mine.at(-1)?.body.value).toBeCloseTo(69.375 * 25.4, 6);
+
+  // The verdict stands where the keypad was, until one goes on.
+  await expect(page.getByRole('button', { name: '0', exact: true })).toBeHidden();
+  await taken.getByRole('button', { name: 'Next' }).tap();
 
   // What cannot be a tape reading is refused with the reason.
   await page.getByRole('button', { name: '0', exact: true }).tap();
@@ -83,7 +89,9 @@ test('the marks at the frame are one card a line, and nothing runs off the side'
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
     expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes[0]?.target.join(' ')}`)).toEqual([]);
   }
-  await page.getByRole('button', { name: 'Marks' }).tap();
+  await page.goto(`/jobs/${id}/donor`);
+  await page.getByRole('button', { name: 'Next: Cuts' }).tap();
+  await page.getByRole('button', { name: 'Next: Marks' }).tap();
   await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
   await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');
 });

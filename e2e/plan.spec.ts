@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop, saved } from './steps.ts';
+import { newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 const place = (page: Page) => page.getByRole('textbox', { name: 'Where, level from the datum hole' });
 
@@ -38,7 +38,7 @@ test('operations are added, drawn, put in another order, switched off, noted and
   const list = page.getByRole('list', { name: 'Operations in order' });
   await expect(list.getByRole('listitem')).toHaveCount(4);
   const add = (kind: string) => page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
-  const sketch = page.locator('aside figure');
+  const sketch = page.getByRole('group', { name: 'Figures of the operation' }).locator('figure');
 
   await add('pie-cut');
   await type(page.getByRole('textbox', { name: 'Moves by' }), '4');
@@ -91,7 +91,7 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
   const panel = page.getByRole('complementary', { name: 'Cuts' });
   const add = (kind: string) => page.getByRole('combobox', { name: 'New operation' }).selectOption(kind);
   const what = panel.getByRole('combobox', { name: 'What', exact: true });
-  const sketch = panel.locator('figure');
+  const sketch = page.getByRole('group', { name: 'Figures of the operation' }).locator('figure');
 
   await add('crossmember');
   await panel.getByRole('textbox', { name: 'Name', exact: true }).fill('Crossmember 11, splice');
@@ -117,7 +117,7 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
   await panel.getByRole('textbox', { name: 'Mass, lb' }).fill('3.5');
   await panel.getByRole('textbox', { name: 'Mass, lb' }).press('Tab');
   await expect(list.getByRole('listitem').last()).toContainText('Add bracket');
-  await page.getByRole('button', { name: 'Table' }).click();
+  await openDrawer(page, 'Table');
   await expect(page.getByRole('row', { name: /^New bracket/ })).toContainText(/new/i);
   await saved(page);
 });
@@ -125,7 +125,7 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
 test('the drawing says the same in tables, and a station can be gone to by its length', async ({ page }) => {
   await openDemoShop(page);
   await openBench(page, await newFlagship(page, 'Tabled plan'), 'cuts');
-  await page.getByRole('button', { name: 'Table' }).click();
+  await openDrawer(page, 'Table');
   const row = (name: string) => page.getByRole('row', { name });
   await expect(row('Wheelbase').first()).toContainText('141');
   await expect(row('Wheelbase').first()).toContainText('155 3⁄4');
@@ -133,26 +133,23 @@ test('the drawing says the same in tables, and a station can be gone to by its l
   await expect(row('B, lengthen')).toContainText('70 3⁄4');
   await expect(page.getByRole('row', { name: /^Rear axle/ })).toContainText('133 3⁄4');
   await expect(page.getByRole('table', { name: /^Widths and heights/ })).toContainText('new');
-  await page.getByRole('button', { name: 'Drawing' }).click();
+  await page.keyboard.press('Escape');
 
-  // M: the tape between any two things, on the donor and as built.
+  // M: the tape between any two things, pressed on the drawing or named, on the donor and as built.
   await page.locator('body').press('m');
-  const tape = page.getByRole('dialog', { name: 'Measure between two things' });
-  await tape.getByRole('combobox', { name: 'From' }).selectOption({ label: 'Datum hole, left' });
-  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Rear axle' });
-  await expect(tape.getByRole('row', { name: /^along the frame/ }).getByRole('cell')).toHaveText([
-    '119 in',
-    '133 3⁄4 in',
-  ]);
-  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Datum hole, right' });
-  await expect(tape.getByRole('row', { name: /^along the frame/ }).getByRole('cell')).toHaveText(['0 in', '0 in']);
-  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Hitch bracket, left' });
-  await expect(tape.getByRole('row', { name: /^Tape pulled straight/ })).toContainText('not there');
-  await tape.getByRole('combobox', { name: 'To' }).selectOption({ label: 'Rear axle' });
-  await tape.getByRole('button', { name: 'Draw it on the plan view' }).click();
-  await expect(page.getByText(/^straight/)).toBeVisible();
+  const tape = page.getByRole('region', { name: 'Measure between two things' });
+  await expect(tape).toContainText('Press the first thing on the drawing');
+  await page
+    .locator('svg g[data-pick]', { has: page.locator('title', { hasText: /^Datum hole, left/ }) })
+    .last()
+    .click();
+  await expect(tape).toContainText('From Datum hole');
+  await tape.getByRole('combobox').fill('Rear axle');
+  await expect(tape).toContainText('to Rear axle');
+  await expect(tape).toContainText(/along\s*119\s*→\s*133 3⁄4/);
+  await expect(page.getByText(/^straight/).last()).toBeVisible();
   await page.locator('body').press('Escape');
-  await expect(page.getByText(/^straight/)).toHaveCount(0);
+  await expect(tape).toBeHidden();
 
   await page.locator('body').press('g');
   const dialog = page.getByRole('dialog', { name: 'Go to a station' });

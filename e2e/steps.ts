@@ -28,6 +28,13 @@ export async function openBench(page: Page, id: string, bench: string): Promise<
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
 }
 
+/** Opens what slides over the tray, by its name. */
+export async function openDrawer(page: Page, name: string): Promise<void> {
+  const button = page.getByRole('group', { name: 'Slides over the tray' }).getByRole('button', { name, exact: true });
+  if ((await button.getAttribute('aria-pressed')) !== 'true') await button.click();
+  await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
+}
+
 /** A figure of the ledger at the bottom, by its name, as text such as `155 3/4`. */
 export const ledger = (page: Page, name: string) => page.locator(`[data-figure="${name}"]`);
 

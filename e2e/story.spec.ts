@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { flagshipText, ledger, newFlagship, openBench, openDemoShop, saved } from './steps.ts';
+import { flagshipText, ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 test('from tape to marks: the whole story on the flagship', async ({ page }) => {
   await openDemoShop(page);
@@ -23,6 +23,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await expect(ledger(page, 'Wheelbase')).toHaveText('151');
   await expect(page.getByText('Still 4 3⁄4 short.')).toBeVisible();
   await page.getByRole('link', { name: 'True-up' }).click();
+  await openDrawer(page, 'All readings');
   const diagonal = page.locator('[data-measurement="p3-left-p4-right"] td');
   await expect(diagonal.nth(1)).toHaveText('65 1⁄4');
   await page.getByRole('link', { name: 'Cuts' }).click();
@@ -47,12 +48,14 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
 
   // A diagonal's prediction is not simply +14 3/4: 56 7/8 full + 14 3/4 would be 71 5/8.
   await page.getByRole('link', { name: 'True-up' }).click();
+  await openDrawer(page, 'All readings');
   await expect(diagonal.nth(0)).toHaveText('56 7⁄8 full');
   await expect(diagonal.nth(1)).toHaveText('69 3⁄8');
   await expect(page.locator('[data-measurement="p3-p4-left"] td').nth(1)).toHaveText('60 3⁄4');
 
   // The marks for both rails, and the new rail with its kerf.
   await page.getByRole('link', { name: 'Marks' }).click();
+  await openDrawer(page, 'All marks');
   for (const side of ['left', 'right']) {
     const cut = page.locator(`[data-mark="lines-${side} A B"] td`);
     await expect(cut.nth(2)).toHaveText('56');
@@ -75,9 +78,11 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   }
   await print.close();
 
+  const drawer = page.getByRole('region', { name: 'All readings' });
   // The tape after tacking: type it in, learn whether it is right.
   await page.getByRole('link', { name: 'True-up' }).click();
-  await page.getByRole('button', { name: 'Welded out' }).click();
+  await openDrawer(page, 'All readings');
+  await drawer.getByRole('button', { name: 'Welded out' }).click();
   const read = async (measurement: string, text: string) => {
     const cell = page.locator(`[data-measurement="${measurement}"] input`);
     await cell.fill(text);
@@ -91,7 +96,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   );
   await read('p3-p4-left', '61');
   await expect(page.locator('[data-measurement="p3-p4-left"]')).toContainText('1/4 in long, allowed 1/16 in');
-  await expect(page.getByRole('status').filter({ hasText: 'to take' })).toContainText('1 right, 2 not, 32 to take');
+  await expect(drawer.getByRole('status').filter({ hasText: 'to take' })).toContainText('1 right, 2 not, 32 to take');
 
   // A height over the datum plane may be 0, or below it.
   const height = page.locator('[data-measurement="p4-height-left"]');
@@ -99,7 +104,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await read('p4-height-left', '-1/32');
   await expect(height).toContainText('right');
   await page.reload();
-  await page.getByRole('button', { name: 'Welded out' }).click();
+  await drawer.getByRole('button', { name: 'Welded out' }).click();
   await expect(page.locator('[data-measurement="p3-p4-left"] input')).toHaveValue('61');
   await expect(height.locator('input')).toHaveValue('−1/32');
 });
@@ -152,6 +157,7 @@ test('the donor table takes typed lengths and a pasted column, and says at the c
   await openDemoShop(page);
   const id = await newFlagship(page, 'Measured van');
   await openBench(page, id, 'donor');
+  await openDrawer(page, 'Stations');
   const cell = (name: string) => page.getByRole('textbox', { name });
   await cell('Top height, row 6').fill('4 3/8');
   await cell('Top height, row 6').press('Tab');

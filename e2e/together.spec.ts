@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { ledger, newFlagship, openBench, openDemoShop, saved } from './steps.ts';
+import { ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 test('two windows on one job: the later save is refused and both versions are shown', async ({ page, context }) => {
   await openDemoShop(page);
@@ -38,7 +38,8 @@ test('the connection drops while readings are typed: queued, sent later, nothing
   await openDemoShop(page);
   const id = await newFlagship(page, 'Offline van');
   await openBench(page, id, 'true-up');
-  await page.getByRole('button', { name: 'Welded out' }).click();
+  await openDrawer(page, 'All readings');
+  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
   const cell = (measurement: string) => page.locator(`[data-measurement="${measurement}"] input`);
   await context.setOffline(true);
   for (const [measurement, text] of [
@@ -68,7 +69,8 @@ test('readings and changes made offline outlive a closed window', async ({ page,
   await openDemoShop(page);
   const id = await newFlagship(page, 'Closed van');
   await openBench(page, id, 'true-up');
-  await page.getByRole('button', { name: 'Welded out' }).click();
+  await openDrawer(page, 'All readings');
+  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
   await page.route('**/api/jobs/**', (route) => route.abort());
   const cell = page.locator('[data-measurement="p1-width"] input');
   await cell.fill('29 3/4');

@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
 import { type Animal, jobOf, operationsFor, UNREAL, ZOO } from '../core/test/zoo.ts';
-import { openBench, openDemoShop, saved } from './steps.ts';
+import { openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 /** The job file of an animal with all its operations in one plan: some are refused, and none may upset a page. */
 function fileOf(animal: Animal): string {
@@ -43,7 +43,7 @@ for (const animal of ZOO)
       await list.nth(index).getByRole('button').first().click();
       await real();
     }
-    await page.getByRole('button', { name: 'Table' }).click();
+    await openDrawer(page, 'Table');
     await real();
     await page.goto(`/print/${id}/marks`);
     await real();

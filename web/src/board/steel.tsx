@@ -58,9 +58,7 @@ type ViewOfSteel = Pick<RailsProps, 'what' | 'view' | 'across' | 'section'>;
 
 /** The donor where it was, as a dashed ghost. */
 export function DonorGhost({ donor, ...view }: ViewOfSteel & { readonly donor: PlanResult }) {
-  return (
-    <Rails {...view} pieces={donor.pieces} style={() => ({ ...GHOST, stroke: 'var(--color-pencil)', opacity: 0.6 })} />
-  );
+  return <Rails {...view} pieces={donor.pieces} style={() => ({ ...GHOST, stroke: 'var(--color-pencil)' })} />;
 }
 
 /** Steel that an operation takes out, hatched: where it stood, or where it stands now. */

@@ -208,7 +208,7 @@ export function EditTable<Row>({
                   {!disabled && (
                     <button
                       type="button"
-                      className="p-1 text-rule hover:text-oxide"
+                      className="p-1 text-pencil hover:text-oxide"
                       aria-label={`Remove row ${rowIndex + 1}`}
                       onClick={() => forget(rowIndex)}
                     >

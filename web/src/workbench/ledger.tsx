@@ -39,39 +39,41 @@ export const Ledger = memo(function Ledger({ job, whole, figures, showBefore, th
   const next = nextGate(whole.gates);
   const stopped = whole.conflicts.filter(({ severity }) => severity === 'stop').length;
   return (
-    <ul
-      aria-label="The figures that matter"
-      className="pane flex h-[4.6rem] shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night"
-    >
-      {figures.map((id) => {
-        const { name, before, after, note } = figureOf(id, job, whole);
-        const swapped = showBefore && before !== null;
-        const other = swapped ? after : before;
-        return (
-          <Figure key={id} name={name} pressed={thread === id} onClick={() => onThread(id)}>
-            <FigureText value={swapped ? before : after} job={job} />
-            {note ||
-              (other !== null && !same(before, after) && (
-                <>
-                  {swapped ? 'will be' : 'was'} <FigureText value={other} job={job} />
-                </>
-              ))}
-          </Figure>
-        );
-      })}
-      <Figure
-        name="Next gate"
-        tone={next ? 'bg-oxide-deep' : 'bg-passed-deep'}
-        onClick={() => next && onGate(next.gate.id)}
+    <footer className="shrink-0">
+      <ul
+        aria-label="The figures that matter"
+        className="pane flex h-[4.6rem] shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night"
       >
-        {next ? next.gate.name : 'All passed'}
-        {next
-          ? stopped > 0 && next.gate.id === 'before-cutting'
-            ? `${stopped} ${stopped === 1 ? 'thing stops' : 'things stop'} this plan`
-            : next.check?.name
-          : 'read again after welding'}
-      </Figure>
-    </ul>
+        {figures.map((id) => {
+          const { name, before, after, note } = figureOf(id, job, whole);
+          const swapped = showBefore && before !== null;
+          const other = swapped ? after : before;
+          return (
+            <Figure key={id} name={name} pressed={thread === id} onClick={() => onThread(id)}>
+              <FigureText value={swapped ? before : after} job={job} />
+              {note ||
+                (other !== null && !same(before, after) && (
+                  <>
+                    {swapped ? 'will be' : 'was'} <FigureText value={other} job={job} />
+                  </>
+                ))}
+            </Figure>
+          );
+        })}
+        <Figure
+          name="Next gate"
+          tone={next ? 'bg-oxide-deep' : 'bg-passed-deep'}
+          onClick={() => next && onGate(next.gate.id)}
+        >
+          {next ? next.gate.name : 'All passed'}
+          {next
+            ? stopped > 0 && next.gate.id === 'before-cutting'
+              ? `${stopped} ${stopped === 1 ? 'thing stops' : 'things stop'} this plan`
+              : next.check?.name
+            : 'read again after welding'}
+        </Figure>
+      </ul>
+    </footer>
   );
 });
 

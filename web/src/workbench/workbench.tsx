@@ -60,13 +60,25 @@ function useAddress(store: JobStore): void {
       if (isBench(last)) store.setState({ bench: last, selected: null, look: null, drawer: null });
     };
     window.addEventListener('popstate', onPop);
-    return () => window.removeEventListener('popstate', onPop);
+    // What is open over the tray is part of the address, so that a reload or a link opens it again.
+    const unsubscribe = store.subscribe(({ drawer }, before) => {
+      if (drawer !== before.drawer)
+        history.replaceState(null, '', drawer ? `#${drawer}` : `${location.pathname}${location.search}`);
+    });
+    return () => {
+      window.removeEventListener('popstate', onPop);
+      unsubscribe();
+    };
   }, [store]);
 }
 
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
 export default function Workbench(start: JobStart) {
-  const [store] = useState<JobStore>(() => createJobStore(start));
+  const [store] = useState<JobStore>(() => {
+    const opened = createJobStore(start);
+    opened.setState({ drawer: location.hash.slice(1) || null });
+    return opened;
+  });
   const server = useServer(store);
   useAddress(store);
   const name = useJobState(store, ({ job }) => job.name);

@@ -62,7 +62,7 @@ export function CutsUnder(props: PictureProps) {
             wheel={before.wheel}
             view={view}
             across={side.across}
-            stroke="var(--color-rule)"
+            stroke="var(--color-pencil)"
             strokeDasharray="1 4"
             strokeWidth={1.5}
           />

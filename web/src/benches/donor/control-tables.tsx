@@ -139,7 +139,7 @@ function MeasurementList({ controls, format, disabled, onRemove }: MeasurementLi
               {!disabled && (
                 <button
                   type="button"
-                  className="p-1 text-rule hover:text-oxide"
+                  className="p-1 text-pencil hover:text-oxide"
                   aria-label={`Do not measure ${name}`}
                   onClick={() => onRemove(measurement.id)}
                 >

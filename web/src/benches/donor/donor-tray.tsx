@@ -62,9 +62,9 @@ export function DonorTray(props: PictureProps) {
           className="shrink-0 overflow-y-auto border-l border-rule bg-sheet px-3 py-2"
           style={{ width: LIST }}
         >
-          <h3 className="label">
+          <h2 className="label">
             Near the blade, at <Length mm={fromDatum} format={job.display} />
-          </h3>
+          </h2>
           {near.length === 0 && <p className="mt-1 text-sm text-pencil">Nothing hangs within a foot of it.</p>}
           <ul className="mt-1">
             {near.map(({ id, name, side, x }) => (

@@ -58,7 +58,7 @@ export function ReadingCell({ control, reading, waiting, format, disabled, first
       <span className="flex items-center gap-1">
         {waiting && <CloudOff size={14} className="shrink-0 text-ochre" aria-label="not sent yet" />}
         <input
-          className={`field min-h-7 min-w-0 px-1 text-right ${reading ? 'border-rule' : ''}`}
+          className={`field min-h-7 min-w-0 px-1 text-right ${reading ? 'border-pencil' : ''}`}
           aria-label={`Measured: ${control.name}`}
           aria-invalid={problem !== ''}
           data-key={first ? 'new-reading' : undefined}

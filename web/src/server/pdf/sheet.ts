@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
-import fontkit from '@pdf-lib/fontkit';
+import fontkit from '@cantoo/fontkit';
 import { formatLength, type LengthFormat } from '@splay/core';
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
 
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 export type Paper = keyof typeof PAPERS;
