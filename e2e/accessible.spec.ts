@@ -36,7 +36,7 @@ for (const bench of ['donor', 'cuts', 'marks', 'true-up'])
 test('nor have the cautions, opened', async ({ page }) => {
   await openDemoShop(page);
   await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer with cautions'), 'marks');
-  await page.getByText('Before the saw').click();
+  await page.getByText('Before the saw', { exact: true }).click();
   await expect(page.getByRole('button', { name: 'Mark as read: Fire watch' })).toBeVisible();
   expect(await faults(page)).toEqual([]);
 });

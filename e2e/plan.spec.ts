@@ -140,8 +140,8 @@ test('the drawing says the same in tables, and a station can be gone to by its l
   const tape = page.getByRole('region', { name: 'Measure between two things' });
   await expect(tape).toContainText('Press the first thing on the drawing');
   await page
-    .locator('svg g[data-pick]', { has: page.locator('title', { hasText: /^Datum hole, left/ }) })
-    .last()
+    .getByRole('group', { name: /^Drawing of the frame/ })
+    .locator('g[data-pick]', { has: page.locator('title', { hasText: /^Datum hole, left/ }) })
     .click();
   await expect(tape).toContainText('From Datum hole');
   await tape.getByRole('combobox').fill('Rear axle');

@@ -45,9 +45,10 @@ function setDatum(store: JobStore): void {
 }
 
 /** Puts away what was opened last: a drawer, a thread, the tape that is measured with. */
-function putAway(store: JobStore): void {
+function putAway(store: JobStore, { drawers }: BenchParts): void {
   const { drawer, thread, measuring } = store.getState();
-  if (drawer !== null) store.setState({ drawer: null });
+  // A link can name a drawer that this bench does not have: nothing is open then.
+  if (drawer !== null && drawer in drawers) store.setState({ drawer: null });
   else if (thread !== null) store.setState({ thread: null });
   else if (measuring !== null) store.setState({ measuring: null, measurement: null });
   else store.setState({ measurement: null });
@@ -84,7 +85,7 @@ export function useKeys({ store, result, parts, onDialog, actions }: Keys): void
       else if (key === '?') onDialog('keys');
       else if (key === 'g') onDialog('station');
       else if (key === 'm') onMeasure();
-      else if (key === 'escape') putAway(store);
+      else if (key === 'escape') putAway(store, parts);
       else if (key === 'd') setDatum(store);
       else if (key === 'n') {
         onBench('cuts');
