@@ -24,8 +24,13 @@ export interface JobResult {
 const plans = new WeakMap<Job, PlanResult>();
 const results = new WeakMap<PlanResult, { readonly records: readonly ShopRecord[]; readonly result: JobResult }>();
 
-/** What a job's plan makes of its donor; remembered for the job as long as it is the same object. */
-function planOf(job: Job): PlanResult {
+/**
+ * What a job's plan makes of its donor; remembered for the job as long as it is the same object, so that whoever asks
+ * while a cut is dragged does not evaluate again what the picture has already.
+ *
+ * @param job The job; validated.
+ */
+export function planOf(job: Job): PlanResult {
   const known = plans.get(job);
   if (known) return known;
   const result = evaluatePlan(job);

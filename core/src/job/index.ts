@@ -1,5 +1,5 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
-export { evaluateJob, type JobResult } from './evaluate-job.ts';
+export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
 export { type Figure, type FigureId, figureOf, type FigureValue, nextGate, type Support } from './figures.ts';

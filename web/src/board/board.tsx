@@ -97,8 +97,12 @@ export const Board = memo(function Board({
   const datum = onDonor ? result.datum.donor : result.datum.built;
   const tapeTop = heights.side;
   const planTop = tapeTop + TAPE_HEIGHT;
-  const side = sideStrip(0, heights.side, view, donor, section);
-  const plan = planStrip(planTop, heights.plan, view, donor, section);
+  // Laid out from the donor alone, so that both stay while the plan is changed under the hand.
+  const side = useMemo(() => sideStrip(0, heights.side, view, donor, section), [heights.side, view, donor, section]);
+  const plan = useMemo(
+    () => planStrip(planTop, heights.plan, view, donor, section),
+    [planTop, heights.plan, view, donor, section],
+  );
   const picture: PictureProps = {
     ...bench,
     ...actions,

@@ -1,4 +1,4 @@
-import { type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
+import { type Feature, type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
 import { memo } from 'react';
 import { FeatureMark } from './feature-mark.tsx';
 import type { Across } from '../client/picture-props.ts';
@@ -23,6 +23,17 @@ interface FeatureLayerProps {
 const sameAcross = (a: Across, b: Across): boolean => a.zero === b.zero && a.sign === b.sign;
 const samePlace = (a: Vec3 | null | undefined, b: Vec3 | null | undefined): boolean =>
   a === b || (a !== null && a !== undefined && a.x === b?.x && a.y === b.y && a.z === b.z);
+
+/** Room for a symbol beyond the edge of a picture, px. */
+const EDGE = 30;
+
+/** True when a feature reaches into what a view shows, on either rail. */
+function isInSight(view: View, { ahead, behind }: Feature, places: PlanResult['features'][number]['places']): boolean {
+  return SIDES.some((on) => {
+    const at = places[on]?.built;
+    return at && toPx(view, at.x + behind) > -EDGE && toPx(view, at.x - ahead) < view.width + EDGE;
+  });
+}
 
 /** True when nothing that is drawn has changed: a drag evaluates the plan anew but seldom moves a feature. */
 function sameDrawing(a: FeatureLayerProps, b: FeatureLayerProps): boolean {
@@ -58,10 +69,12 @@ export const FeatureLayer = memo(function FeatureLayer({
 }: FeatureLayerProps) {
   const chosen = (id: string) => selected === id || pointed === id;
   const common = { format, onSelect };
+  // What lies beside the picture is not drawn: a close-up has a few of a hundred.
+  const inSight = shown.features.filter(({ feature, places }) => isInSight(view, feature, places));
   return (
     <>
       <g clipPath={`url(#${clips[0]})`} className="pointer-events-auto">
-        {shown.features.map(({ feature, places }) => {
+        {inSight.map(({ feature, places }) => {
           const at = places.left?.built ?? places.right?.built;
           if (!at) return null;
           return (
@@ -79,7 +92,7 @@ export const FeatureLayer = memo(function FeatureLayer({
         })}
       </g>
       <g clipPath={`url(#${clips[1]})`} className="pointer-events-auto">
-        {shown.features.flatMap(({ feature, places }) =>
+        {inSight.flatMap(({ feature, places }) =>
           SIDES.map((on) => {
             const at = places[on]?.built;
             if (!at) return null;

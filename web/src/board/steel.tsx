@@ -9,6 +9,7 @@ import {
   SIDES,
 } from '@splay/core';
 import type { Across, View } from '../client/picture-props.ts';
+import { still } from '../ui/still.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
 
@@ -56,10 +57,13 @@ const GHOST = { fill: 'none', strokeDasharray: '4 3', strokeWidth: 1 } as const;
 
 type ViewOfSteel = Pick<RailsProps, 'what' | 'view' | 'across' | 'section'>;
 
+const ghost = (stroke: string) => () => ({ ...GHOST, stroke });
+const [donorGhost, builtGhost] = [ghost('var(--color-pencil)'), ghost('var(--color-layout)')];
+
 /** The donor where it was, as a dashed ghost. */
-export function DonorGhost({ donor, ...view }: ViewOfSteel & { readonly donor: PlanResult }) {
-  return <Rails {...view} pieces={donor.pieces} style={() => ({ ...GHOST, stroke: 'var(--color-pencil)' })} />;
-}
+export const DonorGhost = still(function DonorGhost({ donor, ...view }: ViewOfSteel & { readonly donor: PlanResult }) {
+  return <Rails {...view} pieces={donor.pieces} style={donorGhost} />;
+});
 
 /** Steel that an operation takes out, hatched: where it stood, or where it stands now. */
 export function CutAway({ pieces, ...view }: ViewOfSteel & { readonly pieces: readonly Piece[] }) {
@@ -68,7 +72,7 @@ export function CutAway({ pieces, ...view }: ViewOfSteel & { readonly pieces: re
 
 /** The frame as it will be, in layout ink under what stands now. */
 export function BuiltGhost({ pieces, ...view }: ViewOfSteel & { readonly pieces: readonly Piece[] }) {
-  return <Rails {...view} pieces={pieces} style={() => ({ ...GHOST, stroke: 'var(--color-layout)' })} />;
+  return <Rails {...view} pieces={pieces} style={builtGhost} />;
 }
 
 /** The rails: donor steel, and new steel hatched. */

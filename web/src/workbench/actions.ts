@@ -1,12 +1,4 @@
-import {
-  builtOf,
-  type Conflict,
-  evaluatePlan,
-  type FigureId,
-  type Job,
-  shiftOperation,
-  withOperation,
-} from '@splay/core';
+import { builtOf, type Conflict, planOf, type FigureId, type Job, shiftOperation, withOperation } from '@splay/core';
 import type { KeyboardEvent } from 'react';
 import { change, type JobStore, preview, type ShownMeasurement } from '../client/job-store.ts';
 import { nudgeStep } from '../ui/length-field.tsx';
@@ -30,7 +22,7 @@ export function workbenchActions(store: JobStore) {
       const { measuring, job } = store.getState();
       if (measuring === null || id === null) return onSelect(id);
       if (measuring === '') store.setState({ measuring: id, measurement: null });
-      else store.setState({ measurement: endsBetween(evaluatePlan(job), measuring, id), measuring: '' });
+      else store.setState({ measurement: endsBetween(planOf(job), measuring, id), measuring: '' });
     },
     onMeasure: () =>
       store.setState(({ measuring }) => ({ measuring: measuring === null ? '' : null, measurement: null })),
@@ -50,7 +42,7 @@ export function workbenchActions(store: JobStore) {
 
     /** Goes to the place of a conflict: the operation it comes from, with what it is about pointed out. */
     onPickConflict: ({ operation, about, builtX, donorX }: Conflict) => {
-      const { tape } = evaluatePlan(store.getState().job);
+      const { tape } = planOf(store.getState().job);
       const at = builtX ?? (donorX === null ? null : (builtOf(tape, donorX) ?? donorX));
       if (at !== null) onLook(at, about);
       onSelect(operation ?? about);
@@ -60,7 +52,7 @@ export function workbenchActions(store: JobStore) {
     onDragCut: (id: string, mm: number) =>
       preview(store, (job) => {
         const operation = operationOf(job, id);
-        const by = operation ? snapShift(job, evaluatePlan(job), operation, mm) : 0;
+        const by = operation ? snapShift(job, planOf(job), operation, mm) : 0;
         return operation && by !== 0 ? { ...job, plan: withOperation(job.plan, shiftOperation(operation, by)) } : job;
       }),
 

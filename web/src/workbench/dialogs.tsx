@@ -1,4 +1,4 @@
-import { checkJob, evaluatePlan, InputError, type Job, type PlanResult } from '@splay/core';
+import { checkJob, planOf, InputError, type Job, type PlanResult } from '@splay/core';
 import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
 import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
@@ -60,7 +60,7 @@ export const Dialogs = memo(function Dialogs({ store, open, result, parts, actio
 
 /** A job's main figures and operations, to compare two versions by. */
 function Version({ title, job }: { readonly title: string; readonly job: Job }) {
-  const { measures, operations } = evaluatePlan(job);
+  const { measures, operations } = planOf(job);
   return (
     <section className="min-w-0 flex-1 border border-rule p-3">
       <h3 className="heading text-lg">{title}</h3>

@@ -1,4 +1,4 @@
-import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, type ShopRecord } from '@splay/core';
+import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf, type ShopRecord } from '@splay/core';
 import { Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { BoardTable } from '../board/board-table.tsx';
@@ -124,7 +124,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [gateId, setGateId] = useState<GateId | null>(null);
 
-  const shown = useMemo(() => ({ job: state.job, result: evaluatePlan(state.job) }), [state.job]);
+  const shown = useMemo(() => ({ job: state.job, result: planOf(state.job) }), [state.job]);
   // While a cut is dragged the board keeps up with the hand, and everything else catches up.
   const { job } = useCatchUp(shown, state.dragging);
   const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
@@ -194,6 +194,8 @@ function OpenJob({ store, server }: OpenJobProps) {
     </>
   );
   const { Panel, Floor } = parts;
+  // Kept while something is dragged: what the panel says catches up with the hand, and is not drawn for every move.
+  const panel = useMemo(() => <Panel {...bench} key={state.bench} />, [Panel, bench, state.bench]);
   const order = {
     jobId: state.id,
     bench: state.bench,
@@ -249,7 +251,7 @@ function OpenJob({ store, server }: OpenJobProps) {
               <>
                 <h2 className="heading text-2xl leading-none">{definition.name}</h2>
                 <p className="mb-3 text-sm text-pencil">{definition.sentence}</p>
-                <Panel {...bench} key={state.bench} />
+                {panel}
               </>
             )}
           </aside>

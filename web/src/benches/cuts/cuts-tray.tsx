@@ -1,10 +1,10 @@
 import { nameOfKind, nudgeOf, type Operation, type OperationOutcome, withOperation } from '@splay/core';
-import type { PointerEvent } from 'react';
+import { type PointerEvent, useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
 import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
 import { toMm, toPx } from '../../board/view.ts';
-import { change, preview } from '../../client/job-store.ts';
+import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
 import { viewOf } from './kinds/index.ts';
@@ -73,6 +73,23 @@ interface CloseUpProps extends PictureProps {
   readonly width: number;
 }
 
+/** Room that a joint keeps to the edge of a held close-up, px. */
+const MARGIN = 40;
+
+/**
+ * The view of a close-up. While something is dragged it stays where it was, so that the joint moves with the hand and
+ * not the steel under it; a joint that comes to its edge is brought back to its middle.
+ */
+function useHeldView(dragging: boolean, span: readonly [number, number], fresh: () => View): View {
+  const [held, setHeld] = useState<View | null>(null);
+  const inSight = (view: View) => span.every((x) => toPx(view, x) > MARGIN && toPx(view, x) < view.width - MARGIN);
+  if (dragging && held && inSight(held)) return held;
+  const view = fresh();
+  const same = held && view.from === held.from && view.scale === held.scale && view.width === held.width;
+  if (!same) setHeld(view);
+  return same ? held : view;
+}
+
 /** The steel round an operation in both views, true to scale, with its joints and what is near. */
 function CloseUp(props: CloseUpProps) {
   const { job, result, donor, section, outcome, span, width, tray, selected, datum, showBefore, onSelect } = props;
@@ -81,10 +98,16 @@ function CloseUp(props: CloseUpProps) {
   const sideHeight = Math.round(height * 0.6);
   const [front, rear] = [span[0] - AROUND, span[1] + AROUND];
   const frame = showBefore ? donor : result;
-  const scale = Math.min(1.2, width / (rear - front), closestScale(sideHeight, frame, section, span));
-  const shown: View = { scale, width, from: (span[0] + span[1]) / 2 - width / 2 / scale };
+  const dragging = useJobState(props.store, ({ preview: moved }) => moved !== null);
+  const shown = useHeldView(dragging, span, () => {
+    const scale = Math.min(1.2, width / (rear - front), closestScale(sideHeight, frame, section, span));
+    return { scale, width, from: (span[0] + span[1]) / 2 - width / 2 / scale };
+  });
   const side = closeSideStrip(sideHeight, shown, frame, section, [toMm(shown, 0), toMm(shown, width)]);
-  const plan = planStrip(sideHeight, height - sideHeight, shown, donor, section);
+  const plan = useMemo(
+    () => planStrip(sideHeight, height - sideHeight, shown, donor, section),
+    [sideHeight, height, shown, donor, section],
+  );
   const px = (x: number) => toPx(shown, x);
   const joints = [...result.joints, ...result.cutEnds]
     .filter((each) => each.operation === operation.id)

@@ -1,4 +1,4 @@
-import { cautionsOf, dotted, evaluatePlan, MARKS_RULES, markSheet, markTables } from '@splay/core';
+import { cautionsOf, dotted, planOf, MARKS_RULES, markSheet, markTables } from '@splay/core';
 import { assumedWords, SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { type Paper, Sheet } from './sheet.ts';
@@ -6,7 +6,7 @@ import { type Paper, Sheet } from './sheet.ts';
 /** The marks sheet of a job's saved revision as a PDF. */
 export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<ArrayBuffer>> {
   const { job } = head;
-  const result = evaluatePlan(job);
+  const result = planOf(job);
   const marks = markSheet(job, result);
   const sheet = await Sheet.make(paper, job.display, {
     title: 'Marks for cutting',
