@@ -2,7 +2,7 @@ import { sectionLookup } from '@splay/core';
 import { memo, type ReactNode, useEffect, useMemo, useRef } from 'react';
 import type { BenchParts } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
-import type { Look, ShownMeasurement } from '../client/job-store.ts';
+import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
 import type { PictureProps } from '../client/picture-props.ts';
 import { FeatureLayer } from './feature-layer.tsx';
 import { crossmembersOf, Ground, wheelsOf } from './ground.tsx';
@@ -16,6 +16,7 @@ import { ThreadLine } from './thread-line.tsx';
 import { TrayBar } from './tray-bar.tsx';
 import { useBoardKeys } from './use-board-keys.ts';
 import { useDrag } from './use-drag.ts';
+import { useHeld } from './use-held.ts';
 import { useSize } from './use-size.ts';
 import { type Reach, reachOf, tallOf, toPx, useView } from './view.ts';
 
@@ -69,18 +70,20 @@ export const Board = memo(function Board({
   const heights = stripHeights(columnSize.height);
   const { width } = columnSize;
 
-  const donorReach = useMemo(() => reachOf(donor), [donor]);
+  const dragging = useJobState(store, ({ preview }) => preview !== null);
+  const laidBy = useHeld(donor, dragging);
+  const donorReach = useMemo(() => reachOf(laidBy), [laidBy]);
   const builtReach = shows === 'donor' ? donorReach : reachOf(result);
   const reach: Reach = [
     Math.floor(Math.min(donorReach[0], builtReach[0]) / FOOT) * FOOT,
     Math.ceil(Math.max(donorReach[1], builtReach[1]) / FOOT) * FOOT,
   ];
-  const tall = useMemo(() => tallOf(donor), [donor]);
+  const tall = useMemo(() => tallOf(laidBy), [laidBy]);
   const most = mostScale(tall, heights.side);
   const { view, zoom, pan, centre, fit, zoomed } = useView(box, width, reach, most);
   const startDrag = useDrag();
   const looked = useRef<Look | null>(null);
-  const [boardKeys, onBoardKey] = useBoardKeys({ zoom, pan, fit, onSelect });
+  const { keys, said } = useBoardKeys({ zoom, pan, fit, onSelect });
 
   useEffect(() => {
     if (look && look !== looked.current) centre(look.builtX);
@@ -98,10 +101,10 @@ export const Board = memo(function Board({
   const tapeTop = heights.side;
   const planTop = tapeTop + TAPE_HEIGHT;
   // Laid out from the donor alone, so that both stay while the plan is changed under the hand.
-  const side = useMemo(() => sideStrip(0, heights.side, view, donor, section), [heights.side, view, donor, section]);
+  const side = useMemo(() => sideStrip(0, heights.side, view, laidBy, section), [heights.side, view, laidBy, section]);
   const plan = useMemo(
-    () => planStrip(planTop, heights.plan, view, donor, section),
-    [planTop, heights.plan, view, donor, section],
+    () => planStrip(planTop, heights.plan, view, laidBy, section),
+    [planTop, heights.plan, view, laidBy, section],
   );
   const picture: PictureProps = {
     ...bench,
@@ -135,9 +138,11 @@ export const Board = memo(function Board({
         style={{ height: heights.all }}
         role="group"
         aria-label="Drawing of the frame. Arrow keys go along the tape, Enter picks, plus and minus zoom. Table shows the same in tables."
-        {...boardKeys}
-        onKeyDown={onBoardKey}
+        {...keys}
       >
+        <p className="sr-only" aria-live="polite">
+          {said}
+        </p>
         {drawn && (
           <>
             <Sheet {...size} lowest>

@@ -21,10 +21,11 @@ function picks(board: HTMLElement): readonly SVGElement[] {
 
 /**
  * The board under the keys: Tab comes to it as one thing, arrows go along what can be picked on it, Enter picks, plus,
- * minus and 0 zoom. What an arrow is at is said and ringed; what handles keys itself (a cut's tag) is left alone.
+ * minus and 0 zoom. What an arrow is at is ringed, and `said` is for who listens; what handles keys itself (a cut's tag) is left alone.
  */
 export function useBoardKeys({ zoom, pan, fit, onSelect }: BoardKeys) {
   const [at, setAt] = useState<string | null>(null);
+  const [said, setSaid] = useState('');
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const { currentTarget: board, target, key } = event;
     if (target !== board) return;
@@ -38,7 +39,10 @@ export function useBoardKeys({ zoom, pan, fit, onSelect }: BoardKeys) {
       const next = all[now < 0 ? (key === 'ArrowRight' ? 0 : all.length - 1) : now + (key === 'ArrowRight' ? 1 : -1)];
       for (const each of all) each.classList.remove('at-key');
       next?.classList.add('at-key');
-      if (next) setAt(next.dataset.pick ?? null);
+      if (next) {
+        setAt(next.dataset.pick ?? null);
+        setSaid(next.querySelector('title')?.textContent ?? next.dataset.name ?? '');
+      }
     } else if ((key === 'Enter' || key === ' ') && at !== null) {
       const picked = picks(board).find(({ dataset }) => dataset.pick === at);
       // A conflict goes to its own place when it is picked; a thing is only selected.
@@ -48,5 +52,5 @@ export function useBoardKeys({ zoom, pan, fit, onSelect }: BoardKeys) {
     event.preventDefault();
     event.stopPropagation();
   };
-  return [{ tabIndex: 0, 'data-at': at ?? '' }, onKeyDown] as const;
+  return { keys: { tabIndex: 0, 'data-at': at ?? '', onKeyDown }, said } as const;
 }

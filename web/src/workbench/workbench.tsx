@@ -124,12 +124,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [gateId, setGateId] = useState<GateId | null>(null);
 
-  const shown = useMemo(() => ({ job: state.job, result: planOf(state.job) }), [state.job]);
-  // While a cut is dragged the board keeps up with the hand, and everything else catches up.
-  const { job } = useCatchUp(shown, state.dragging);
-  const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
-  const { plan: result, gates, readings } = whole;
-  const donor = useMemo(
+  const standing = useMemo(
     () =>
       evaluatePlan({
         donor: state.job.donor,
@@ -140,6 +135,11 @@ function OpenJob({ store, server }: OpenJobProps) {
       }),
     [state.job.donor, state.job.rules, state.job.display],
   );
+  const shown = useMemo(() => ({ job: state.job, result: planOf(state.job), donor: standing }), [state.job, standing]);
+  // While something is dragged the board keeps up with the hand, and everything else catches up.
+  const { job, donor } = useCatchUp(shown, state.dragging);
+  const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
+  const { plan: result, gates, readings } = whole;
   useKeys({ store, result, parts, onDialog: setDialog, actions });
 
   const bench: BenchProps = useMemo(
@@ -161,10 +161,7 @@ function OpenJob({ store, server }: OpenJobProps) {
     }),
     [store, job, whole, result, donor, state.records, readings, state.canWrite, state.selected, actions, server],
   );
-  const drawn = useMemo(
-    () => ({ ...bench, job: shown.job, result: shown.result, onSelect: actions.onPick }),
-    [bench, shown, actions],
-  );
+  const drawn = useMemo(() => ({ ...bench, ...shown, onSelect: actions.onPick }), [bench, shown, actions]);
   const figure = useMemo(() => (state.thread ? figureOf(state.thread, job, whole) : null), [state.thread, job, whole]);
   const thread = useMemo(
     () =>

@@ -2,7 +2,7 @@ import { railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { acrossPx } from '../../board/strips.ts';
 import { reachOf, toPx } from '../../board/view.ts';
-import { change, preview } from '../../client/job-store.ts';
+import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { editProblems } from './check-edit.ts';
@@ -19,9 +19,9 @@ function stationsOf({ job }: PictureProps): readonly PickedStation[] {
 }
 
 /** Where the blade stands on the donor, mm: where it was put, else half-way along the frame. */
-export function bladeOf({ store, donor }: Pick<PictureProps, 'store' | 'donor'>): number {
+export function useBlade({ store, donor }: Pick<PictureProps, 'store' | 'donor'>): number {
   const [front, rear] = reachOf(donor);
-  return store.getState().blade ?? (front + rear) / 2;
+  return useJobState(store, (state) => state.blade) ?? (front + rear) / 2;
 }
 
 /** Stations hang from the tape, to be dragged where they are; the blade stands where the tray looks. */
@@ -160,8 +160,9 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
 /** The blade: where the tray shows the section. Dragged along, or nudged. */
 function Blade(props: PictureProps & { readonly top: number; readonly bottom: number; readonly at: number }) {
   const { store, job, view, startDrag, top, bottom, at } = props;
-  const x = toPx(view, bladeOf(props));
-  const put = (blade: number) => store.setState({ blade });
+  const blade = useBlade(props);
+  const x = toPx(view, blade);
+  const put = (at: number) => store.setState({ blade: at });
   return (
     <g
       className="pointer-events-auto cursor-ew-resize touch-none text-ochre"
@@ -169,12 +170,11 @@ function Blade(props: PictureProps & { readonly top: number; readonly bottom: nu
       role="slider"
       tabIndex={0}
       aria-label="Blade: where the section is shown"
-      aria-valuenow={Math.round(bladeOf(props))}
+      aria-valuenow={Math.round(blade)}
       onPointerDown={(event) => {
-        const begun = bladeOf(props);
         startDrag(
           event,
-          (px) => put(begun + px / view.scale),
+          (px) => put(blade + px / view.scale),
           () => undefined,
         );
       }}
@@ -182,7 +182,7 @@ function Blade(props: PictureProps & { readonly top: number; readonly bottom: nu
         const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
         if (way === 0) return;
         event.preventDefault();
-        put(bladeOf(props) + way * nudgeStep(event, job.display));
+        put(blade + way * nudgeStep(event, job.display));
       }}
     >
       <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={14} />

@@ -17,10 +17,9 @@ import {
 } from '@splay/core';
 import { Dimension } from '../../board/dimension.tsx';
 import { SvgLength } from '../../board/svg-length.tsx';
-import { useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
-import { bladeOf } from './donor-layer.tsx';
+import { useBlade } from './donor-layer.tsx';
 
 /** What hangs within this of the blade is listed beside the section, mm. */
 const NEAR = 305;
@@ -48,8 +47,7 @@ function nearBlade({ job: { donor } }: PictureProps, blade: number): readonly Ne
 /** The section at the blade, both rails seen from behind, and what hangs near it. */
 export function DonorTray(props: PictureProps) {
   const { job, tray, onSelect, selected } = props;
-  useJobState(props.store, (state) => state.blade);
-  const blade = bladeOf(props);
+  const blade = useBlade(props);
   const near = nearBlade(props, blade);
   const wide = tray.width > 560;
   const fromDatum = blade - datumStation(job.donor);
