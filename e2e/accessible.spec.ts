@@ -1,19 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { faults } from './axe.ts';
 import { newFlagship, newJob, openBench, openDemoShop, openDrawer } from './steps.ts';
-
-async function faults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'])
-    .analyze();
-  return violations.map(
-    ({ id, nodes }) =>
-      `${id}: ${nodes
-        .map((node) => node.target.join(' '))
-        .slice(0, 3)
-        .join(', ')}`,
-  );
-}
 
 test('the pages before a job have no accessibility faults that axe can find', async ({ page }) => {
   await page.goto('/sign-in');

@@ -215,6 +215,7 @@ function PlanGround({ view, plan: { top, height, across }, crossmembers, onSelec
             onClick={() => onSelect(id)}
           >
             <title>{name}</title>
+            <circle cx={px(x)} cy={py(0)} className="touch-target" fill="transparent" />
             <rect
               x={px(x - length / 2)}
               y={py(left)}

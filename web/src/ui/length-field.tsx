@@ -19,6 +19,17 @@ export const nudgeStep = (
   format: LengthFormat,
 ): number => nudgeOf(format) * (event.shiftKey ? 8 : event.altKey ? 0.25 : 1);
 
+/**
+ * A length as a field holds it: a sixty-fourth that it is stands there, however coarse lengths are shown elsewhere, so
+ * that a quarter of a division typed or nudged can be seen.
+ */
+function fieldText(mm: number, format: LengthFormat): string {
+  if (format.unit === 'mm' || format.division === 'decimal') return formatLength(mm, format).text;
+  const fine = formatLength(mm, { ...format, division: 64 }).text;
+  const read = parseLength(fine, format.unit);
+  return read.ok && Math.abs(read.value - mm) < 0.01 ? fine : formatLength(mm, format).text;
+}
+
 /** A length to type, step or nudge with the arrow keys. What was typed stays there until it can be read. */
 export function LengthField({
   label,
@@ -32,7 +43,7 @@ export function LengthField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const shown = draft ?? formatLength(mm, format).text;
+  const shown = draft ?? fieldText(mm, format);
 
   const take = (value: number) => {
     const wrong = check?.(value) ?? null;
@@ -56,7 +67,9 @@ export function LengthField({
       setProblem(null);
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
-      take(mm + nudgeStep(event, format) * (event.key === 'ArrowUp' ? 1 : -1));
+      // From what is typed, where that can be read already.
+      const read = draft === null ? null : parseLength(draft, format.unit);
+      take((read?.ok ? read.value : mm) + nudgeStep(event, format) * (event.key === 'ArrowUp' ? 1 : -1));
     }
   };
   const stepper = 'flex w-9 items-center justify-center bg-bench text-pencil hover:text-graphite disabled:text-rule';

@@ -119,6 +119,7 @@ export function Palette(props: PaletteProps) {
               <Command.Item
                 key={`${name}${index}`}
                 value={`${heading} ${name} ${index}`}
+                keywords={hint ? [hint] : []}
                 className="flex min-h-9 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-layout-wash"
                 onSelect={() => {
                   onDialog(null);

@@ -106,6 +106,9 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
   );
   const sides: readonly Side[] = picked.side === 'both' ? SIDES : [picked.side];
   const topY = acrossPx(side.across, station.top);
+  // The right rail's own stations hang from the lower edge of the tape, so that no peg hides another.
+  const up = picked.side === 'right' ? -1 : 1;
+  const pegY = picked.side === 'right' ? tape.top + tape.height + 3 : tape.top - 3;
   return (
     <g>
       <path
@@ -144,10 +147,10 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
         onPointerDown={(event) => drag(event, (px) => ({ x: station.x + step(px / view.scale) }))}
         onKeyDown={onKeyDown}
       >
-        <rect x={x - 9} y={tape.top - 12} width={18} height={18} fill="transparent" className="touch-target" />
+        <circle cx={x} cy={pegY} r={9} fill="transparent" className="touch-target" />
         <path
           className="focus-ring"
-          d={`M${x - 5} ${tape.top - 9}h10v5l-5 5l-5 -5Z`}
+          d={`M${x - 5} ${pegY - 6 * up}h10v${5 * up}l-5 ${5 * up}l-5 ${-5 * up}Z`}
           fill={chosen ? ink : 'var(--color-sheet)'}
           stroke={ink}
           strokeWidth={1.3}

@@ -1,0 +1,16 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+/** Every fault that axe can find on a page, with where the first three of a kind are. */
+export async function faults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'])
+    .analyze();
+  return violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .map((node) => node.target.join(' '))
+        .slice(0, 3)
+        .join(', ')}`,
+  );
+}
