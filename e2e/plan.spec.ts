@@ -161,3 +161,23 @@ test('the drawing says the same in tables, and a station can be gone to by its l
   await expect(dialog).toBeHidden();
   await expect(page.getByRole('button', { name: 'Show the whole frame' })).toBeEnabled();
 });
+
+test('a layer that is kept stays in sight on benches with the same frame, until it is put away', async ({ page }) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Layered plan'), 'cuts');
+  const kept = page.locator('[data-pinned="cuts"]');
+  await page.getByRole('button', { name: 'Legend' }).click();
+  await page.getByRole('checkbox', { name: 'Keep this layer on other benches' }).check();
+  await page.keyboard.press('Escape');
+  await expect(kept).toHaveCount(0);
+  await page.getByRole('link', { name: 'True-up' }).click();
+  await expect(kept.locator('[data-handle="cut"]').first()).toBeVisible();
+  // The donor alone is no frame that cuts lie on.
+  await page.getByRole('link', { name: 'Donor' }).click();
+  await expect(page.getByRole('complementary', { name: 'Donor' })).toBeVisible();
+  await expect(kept).toHaveCount(0);
+  await page.getByRole('link', { name: 'True-up' }).click();
+  await page.getByRole('button', { name: 'Legend' }).click();
+  await page.getByRole('checkbox', { name: 'Cuts, kept here' }).click();
+  await expect(kept).toHaveCount(0);
+});

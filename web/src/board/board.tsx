@@ -1,6 +1,6 @@
 import { sectionLookup } from '@splay/core';
 import { memo, type ReactNode, useEffect, useMemo, useRef } from 'react';
-import type { BenchParts } from '../client/bench.ts';
+import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
 import type { PictureProps } from '../client/picture-props.ts';
@@ -34,6 +34,10 @@ export interface BoardProps {
   readonly look: Look | null;
   /** Stations that the thread of a figure runs through, built, mm; null where none is pulled. */
   readonly thread: readonly { readonly builtX: number; readonly assumed: boolean }[] | null;
+  /** The layers of other benches that stay in sight, and whether this bench's own does on others. */
+  readonly pinned: readonly PinnedLayer[];
+  readonly kept: boolean;
+  readonly onPin: (bench: string, keep: boolean) => void;
   /** What slides over the tray, and its name; null for the tray's own picture. */
   readonly drawer: { readonly id: string; readonly content: ReactNode } | null;
   readonly onDrawer: (drawer: string | null) => void;
@@ -58,6 +62,9 @@ export const Board = memo(function Board({
   measurement,
   look,
   thread,
+  pinned,
+  kept,
+  onPin,
   drawer,
   onDrawer,
   onCentre,
@@ -164,6 +171,15 @@ export const Board = memo(function Board({
                 onSelect={onSelect}
               />
             </Sheet>
+            {pinned.map(({ bench: id, parts: { Under: Low, Over: High } }) => (
+              // To be looked at only: it is worked on at its own bench.
+              <div key={id} inert className="absolute inset-0 opacity-60" data-pinned={id}>
+                <Sheet {...size}>
+                  {Low && <Low {...picture} />}
+                  {High && <High {...picture} />}
+                </Sheet>
+              </div>
+            ))}
             <Sheet {...size}>
               {Under && <Under {...picture} />}
               <g clipPath="url(#clip-side)">
@@ -211,6 +227,10 @@ export const Board = memo(function Board({
         title={parts.trayTitle?.(bench) ?? title}
         drawers={parts.drawers}
         legend={parts.legend}
+        bench={store.getState().bench}
+        pinned={pinned}
+        kept={kept}
+        onPin={onPin}
         open={drawer?.id ?? null}
         zoomed={zoomed}
         onDrawer={onDrawer}

@@ -1,7 +1,7 @@
 import { SYMBOL_NAMES, type SymbolName } from '@splay/core';
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import type { BenchParts, LegendEntry } from '../client/bench.ts';
+import type { BenchParts, LegendEntry, PinnedLayer } from '../client/bench.ts';
 import { still } from '../ui/still.ts';
 import { FeatureSymbol } from './feature-symbol.tsx';
 import { Swatch } from './swatch.tsx';
@@ -10,6 +10,11 @@ interface TrayBarProps {
   readonly title: string;
   readonly drawers: BenchParts['drawers'];
   readonly legend: readonly LegendEntry[];
+  readonly bench: string;
+  readonly pinned: readonly PinnedLayer[];
+  /** Whether the layer of this bench stays in sight on others. */
+  readonly kept: boolean;
+  readonly onPin: (bench: string, keep: boolean) => void;
   readonly open: string | null;
   readonly zoomed: boolean;
   readonly onDrawer: (drawer: string | null) => void;
@@ -22,6 +27,10 @@ export const TrayBar = still(function TrayBar({
   title,
   drawers,
   legend,
+  bench,
+  pinned,
+  kept,
+  onPin,
   open,
   zoomed,
   onDrawer,
@@ -64,9 +73,18 @@ export const TrayBar = still(function TrayBar({
             align="end"
             sideOffset={6}
             aria-label="Legend"
-            className="z-30 w-56 border border-graphite bg-sheet p-3 text-sm"
+            className="z-30 max-h-[80dvh] w-60 overflow-y-auto border border-graphite bg-sheet p-3 text-sm"
           >
             <Legend entries={legend} />
+            <div className="mt-2 border-t border-rule pt-2">
+              <Keep name="Keep this layer on other benches" kept={kept} onKeep={(keep) => onPin(bench, keep)} />
+              {pinned.map(({ bench: id, name, parts }) => (
+                <div key={id} className="mt-2">
+                  <Keep name={`${name}, kept here`} kept onKeep={(keep) => onPin(id, keep)} />
+                  <Entries entries={parts.legend} />
+                </div>
+              ))}
+            </div>
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
@@ -76,6 +94,21 @@ export const TrayBar = still(function TrayBar({
     </div>
   );
 });
+
+interface KeepProps {
+  readonly name: string;
+  readonly kept: boolean;
+  readonly onKeep: (keep: boolean) => void;
+}
+
+function Keep({ name, kept, onKeep }: KeepProps) {
+  return (
+    <label className="flex items-center gap-2 font-semibold">
+      <input type="checkbox" checked={kept} onChange={(event) => onKeep(event.target.checked)} />
+      {name}
+    </label>
+  );
+}
 
 /** What the fills, lines and symbols on the board mean: those of every bench, and those of the one at hand. */
 function Legend({ entries }: { readonly entries: readonly LegendEntry[] }) {
@@ -92,9 +125,13 @@ function Legend({ entries }: { readonly entries: readonly LegendEntry[] }) {
       ),
     })),
   ];
+  return <Entries entries={common} />;
+}
+
+function Entries({ entries }: { readonly entries: readonly LegendEntry[] }) {
   return (
     <ul className="space-y-1">
-      {common.map(({ name, draw }) => (
+      {entries.map(({ name, draw }) => (
         <li key={name} className="flex items-center gap-2">
           <svg width={26} height={14} aria-hidden="true" className="shrink-0">
             {draw}

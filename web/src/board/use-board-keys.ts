@@ -14,7 +14,7 @@ const STEP = 80;
 function picks(board: HTMLElement): readonly SVGElement[] {
   const left = (element: Element) => element.getBoundingClientRect().left;
   const seen = new Set<string>();
-  return [...board.querySelectorAll<SVGElement>('[data-pick]')]
+  return [...board.querySelectorAll<SVGElement>('[data-pick]:not([inert] *)')]
     .sort((a, b) => left(a) - left(b))
     .filter(({ dataset: { pick = '' } }) => !seen.has(pick) && seen.add(pick));
 }

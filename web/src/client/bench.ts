@@ -53,3 +53,10 @@ export interface BenchParts {
   readonly drawers: Readonly<Record<string, Drawer>>;
   readonly legend: readonly LegendEntry[];
 }
+
+/** The layer of another bench that somebody keeps in sight. */
+export interface PinnedLayer {
+  readonly bench: string;
+  readonly name: string;
+  readonly parts: BenchParts;
+}

@@ -41,6 +41,8 @@ export interface JobState {
   readonly bench: string;
   /** What slides over the tray; null for nothing. */
   readonly drawer: string | null;
+  /** Benches whose layer stays on the board of others that show the same frame. */
+  readonly pinned: readonly string[];
   /** Where the blade stands, built station, mm; null before somebody put it anywhere. */
   readonly blade: number | null;
   /** The figure whose thread is pulled. */
@@ -113,6 +115,7 @@ export function createJobStore({ saved, records, bench, canWrite, memberName }: 
         refusedRecords: [],
         bench,
         drawer: null,
+        pinned: [],
         blade: null,
         thread: null,
         stage: null,

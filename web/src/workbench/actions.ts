@@ -28,6 +28,11 @@ export function workbenchActions(store: JobStore) {
       store.setState(({ measuring }) => ({ measuring: measuring === null ? '' : null, measurement: null })),
     onThread: (thread: FigureId | null) =>
       store.setState((state) => ({ thread: state.thread === thread ? null : thread })),
+    /** Keeps the layer of a bench in sight on others, or puts it away. */
+    onPin: (bench: string, keep: boolean) =>
+      store.setState(({ pinned }) => ({
+        pinned: keep ? [...pinned, bench] : pinned.filter((each) => each !== bench),
+      })),
     onDrawer: (drawer: string | null) => store.setState({ drawer }),
     onCentre: (centre: number) => store.setState({ centre }),
     onHold: (showBefore: boolean) => store.setState({ showBefore }),

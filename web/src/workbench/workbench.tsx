@@ -3,14 +3,14 @@ import { Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { BoardTable } from '../board/board-table.tsx';
 import { Hatches } from '../board/hatches.tsx';
-import type { BenchParts } from '../client/bench.ts';
+import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { hearRecords } from '../client/live.ts';
 import { startRecordQueue } from '../client/record-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
 import { workbenchActions } from './actions.ts';
-import { benchOf, isBench, partsOf } from './benches.ts';
+import { BENCHES, benchOf, isBench, partsOf } from './benches.ts';
 import { Dialogs, type OpenDialog } from './dialogs.tsx';
 import { FloorView } from './floor-view.tsx';
 import { GateDialog } from './gate-dialog.tsx';
@@ -29,6 +29,13 @@ const withTable = (parts: BenchParts): BenchParts => ({
   ...parts,
   drawers: { ...parts.drawers, table: { name: 'Table', Content: BoardTable } },
 });
+
+/** The layers kept from other benches, where the board shows the frame that they lie on. */
+function usePinned(pinned: readonly string[], bench: string): readonly PinnedLayer[] {
+  const { shows } = benchOf(bench);
+  const kept = Object.entries(BENCHES).filter(([id, of]) => id !== bench && of.shows === shows && pinned.includes(id));
+  return kept.map(([id, { name }]) => ({ bench: id, name, parts: use(partsOf(id)) }));
+}
 
 /** Saving, sending records and hearing of others', for as long as the page is open. Gives what takes one and drops one. */
 function useServer(store: JobStore): Pick<BenchProps, 'onRecord' | 'onDropRecord'> {
@@ -112,6 +119,7 @@ function OpenJob({ store, server }: OpenJobProps) {
     thread: rest.thread,
     measuring: rest.measuring,
     showBefore: rest.showBefore,
+    pinned: rest.pinned,
     measurement: rest.measurement,
     look: rest.look,
     canWrite: rest.canWrite,
@@ -120,6 +128,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   const definition = benchOf(state.bench);
   const loaded = use(partsOf(state.bench));
   const parts = useMemo(() => withTable(loaded), [loaded]);
+  const layers = usePinned(state.pinned, state.bench);
   const screen = useScreen();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [gateId, setGateId] = useState<GateId | null>(null);
@@ -232,8 +241,11 @@ function OpenJob({ store, server }: OpenJobProps) {
             measurement={state.measurement}
             look={state.look}
             thread={thread}
+            pinned={layers}
+            kept={state.pinned.includes(state.bench)}
             drawer={drawer}
             onDrawer={actions.onDrawer}
+            onPin={actions.onPin}
             onCentre={actions.onCentre}
           />
           <aside
