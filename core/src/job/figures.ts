@@ -1,5 +1,5 @@
 import type { Axle, FramePoint, Origin, Ref, RefKind, Vec3 } from '../frame/index.ts';
-import { type Measures, type PlanResult, type RiderOutcome, worstJointOf } from '../plan/index.ts';
+import { dotted, type Measures, type PlanResult, type RiderOutcome, worstJointOf } from '../plan/index.ts';
 import { STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
@@ -93,7 +93,7 @@ function deciding({ operations, joints }: PlanResult, from = -Infinity, to = Inf
     return [
       {
         ref: { kind: 'operation', id: operation.id },
-        name: `Cut ${letters.join(' ')}`,
+        name: `Cut ${dotted(letters)}`,
         comesFrom: 'decided',
         builtX: at,
       },

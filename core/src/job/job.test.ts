@@ -113,7 +113,7 @@ describe('parseJobFile', () => {
     ['job.donor.features.1.id', 'datum', 'job.donor.features[1].id', 'is used twice'],
     ['job.donor.points.0.id', 'datum', 'job.donor.points[0].id', 'is used twice'],
     ['job.plan.operations.1.id', 'datum', 'job.plan.operations[1].id', 'is used twice'],
-    ['job.done', ['sawing'], 'job.done[0]', 'must be one of donor'],
+    ['job.done', ['true up!'], 'job.done[0]', 'must be letters, digits'],
     ['job.donor.points.0.mass', 1e306, 'job.donor.points[0].mass', 'is above 100000 kg'],
     [
       'job.donor.points.0.carrier',

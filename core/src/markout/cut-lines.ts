@@ -1,5 +1,13 @@
 import { type Frame, railOf, type Side, SIDES } from '../frame/index.ts';
-import { type CutFace, crossing, type Operation, operationName, type Piece, type PlanResult } from '../plan/index.ts';
+import {
+  type CutFace,
+  crossing,
+  dotted,
+  type Operation,
+  operationName,
+  type Piece,
+  type PlanResult,
+} from '../plan/index.ts';
 import { distance } from '../plan/index.ts';
 import type { CrossCheck, CutLine, KerfSide } from './marks.ts';
 import { type MarkPlaces, type Measurer, SHARES } from './measure.ts';
@@ -72,7 +80,7 @@ export function crossChecks(lines: readonly CutLine[], { corner, datum }: Measur
   const on = (side: Side) => lines.filter((line) => line.side === side);
   const name = (line: CutLine) => {
     const paired = lines.some((other) => other !== line && other.side === line.side && other.letters === line.letters);
-    return `${line.letters.replace(' ', '·')}${paired ? (line.kerf === 'behind' ? ' front line' : ' rear line') : ''}`;
+    return `${dotted(line.letters)}${paired ? (line.kerf === 'behind' ? ' front line' : ' rear line') : ''}`;
   };
   const along = SIDES.flatMap((side) =>
     on(side)

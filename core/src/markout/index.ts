@@ -1,7 +1,7 @@
 export { alongRail } from './along-rail.ts';
 export { markSheet } from './mark-sheet.ts';
 export {
-  dotted,
+  lineName,
   MARKS_RULES,
   markTables,
   type SheetCell,

@@ -1,5 +1,5 @@
 import { type Frame, railOf, SIDES } from '../frame/index.ts';
-import { acceptedText, type Operation, operationName, type PlanInput, type PlanResult } from '../plan/index.ts';
+import { acceptedText, dotted, type Operation, operationName, type PlanInput, type PlanResult } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { crossChecks, cutLines } from './cut-lines.ts';
 import type { MarkSheet, SheetNote } from './marks.ts';
@@ -13,7 +13,7 @@ function notesOf({ operations }: PlanResult): SheetNote[] {
   return operations.flatMap(({ operation, status, letters }): SheetNote[] => {
     const text = operation.note.trim();
     return status === 'done' && text !== ''
-      ? [{ letters: letters.length > 0 ? letters.join(' ') : operationName(operation), text }]
+      ? [{ letters: letters.length > 0 ? dotted(letters) : operationName(operation), text }]
       : [];
   });
 }

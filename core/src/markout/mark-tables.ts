@@ -1,5 +1,5 @@
 import { type Side, SIDES } from '../frame/index.ts';
-import { isPaired, operationName, type RailEndAngle } from '../plan/index.ts';
+import { dotted, isPaired, operationName, type RailEndAngle } from '../plan/index.ts';
 import { angleText } from '../units/index.ts';
 import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkSheet } from './marks.ts';
 
@@ -43,17 +43,15 @@ const words = (title: string, share = 2): SheetColumn => ({ title, figure: false
 const figure = (title: string, share = 1.6): SheetColumn => ({ title, figure: true, bold: false, share });
 const bold = (title: string, share = 1.8): SheetColumn => ({ title, figure: true, bold: true, share });
 
-/**
- * Letters of joints as they are written on a sheet: `A·B`.
- *
- * @param letters Letters of joints, parted by spaces.
- */
-export const dotted = (letters: string): string => letters.replaceAll(' ', '·');
 const railName = (side: Side) => (side === 'left' ? 'Left rail' : 'Right rail');
 const orDash = (mm: number, none = '–'): SheetCell => (mm > 0 ? { mm } : none);
 
-/** What a line is for, in few words. */
-function lineName({ operation, kerf, lean }: CutLine): string {
+/**
+ * What a line is for, in few words: its operation, and which of two lines of a wedge it is.
+ *
+ * @param line A line to cut by.
+ */
+export function lineName({ operation, kerf, lean }: CutLine): string {
   const name = operationName(operation).toLowerCase();
   return `${name}${isPaired(operation) ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
 }

@@ -81,7 +81,7 @@ describe('markSheet', () => {
     const notes = ['  Harness first. ', 'Keep the rivets.', 'Never done.', '  '];
     const operations = input.plan.operations.map((operation, index) => ({ ...operation, note: notes[index]! }));
     expect(sheetOf({ ...input, plan: { ...input.plan, operations } }).notes).toEqual([
-      { letters: 'A B', text: 'Harness first.' },
+      { letters: 'A·B', text: 'Harness first.' },
       { letters: 'Remove bracket', text: 'Keep the rivets.' },
     ]);
     const off = operations.map((operation) => ({ ...operation, off: true }));

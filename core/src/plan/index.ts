@@ -24,6 +24,7 @@ export {
   type Notch,
   type Operation,
   type OperationFigures,
+  dotted,
   operationName,
   OPERATION_KINDS,
   type OperationKind,

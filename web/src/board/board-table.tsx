@@ -243,7 +243,7 @@ function CaptionedTable({
       <thead>
         <tr className="border-b border-graphite text-pencil">
           {columns.map((column, index) => (
-            <th key={column} scope="col" className={`pr-2 font-normal ${index === 0 ? 'text-left' : 'text-right'}`}>
+            <th key={column} scope="col" className={`font-normal ${index === 0 ? 'pr-2 text-left' : 'figures'}`}>
               {column}
             </th>
           ))}
@@ -287,7 +287,7 @@ function Row({
         )}
       </th>
       {cells.map((cell, index) => (
-        <td key={index} className="pr-2 text-right">
+        <td key={index} className="figures">
           {cell}
         </td>
       ))}

@@ -88,15 +88,11 @@ function OneTable({ table, display }: { readonly table: SheetTable; readonly dis
 }
 
 const cellLook = (column: SheetColumn | undefined): string =>
-  column?.bold
-    ? 'pl-3 text-right text-lg font-semibold'
-    : column?.figure
-      ? 'pl-3 text-right'
-      : 'pr-2 text-sm leading-tight';
+  column?.bold ? 'figures text-lg font-semibold' : column?.figure ? 'figures' : 'pr-2 text-sm leading-tight';
 
 function Head({ column, name }: { readonly column: SheetColumn; readonly name: string }) {
   return (
-    <th scope="col" className={`py-0.5 font-normal ${column.figure ? 'pl-3 text-right' : 'pr-2 text-left'}`}>
+    <th scope="col" className={`py-0.5 font-normal ${column.figure ? 'figures' : 'pr-2 text-left'}`}>
       {column.title || <span className="sr-only">{name}</span>}
     </th>
   );

@@ -1,4 +1,4 @@
-import { checkJob, planOf, InputError, type Job, type PlanResult } from '@splay/core';
+import { checkJob, dotted, planOf, InputError, type Job, type PlanResult } from '@splay/core';
 import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
 import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
@@ -76,7 +76,7 @@ function Version({ title, job }: { readonly title: string; readonly job: Job }) 
       <ul className="mt-2 list-inside list-disc text-sm">
         {operations.map(({ operation, letters }) => (
           <li key={operation.id}>
-            {letters.join(' ')} {operation.kind}{' '}
+            {dotted(letters)} {operation.kind}{' '}
             {'length' in operation && <Length mm={operation.length} format={job.display} />}
           </li>
         ))}

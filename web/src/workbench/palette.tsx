@@ -1,4 +1,4 @@
-import { kindsFor, nameOfKind, operationName, type PlanResult } from '@splay/core';
+import { dotted, kindsFor, nameOfKind, operationName, type PlanResult } from '@splay/core';
 import { Command } from 'cmdk';
 import { addOperation } from '../benches/cuts/add-operation.ts';
 import type { BenchParts } from '../client/bench.ts';
@@ -69,7 +69,7 @@ function entriesOf({ store, result, parts, actions, onDialog }: PaletteProps) {
     })),
     'On the frame': [
       ...result.operations.map(({ operation, letters }) => ({
-        name: `${letters.join(' ')} ${operationName(operation)}`.trim(),
+        name: `${dotted(letters)} ${operationName(operation)}`.trim(),
         run: place(result.joints.find((joint) => joint.operation === operation.id)?.builtX ?? null, operation.id),
       })),
       ...result.features.map(({ feature: { id, name }, places }) => ({

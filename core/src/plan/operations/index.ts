@@ -38,6 +38,14 @@ export const kindsFor = (frame: Frame): readonly OperationKind[] =>
 export const nameOfKind = (kind: OperationKind): string => OPERATIONS[kind].name;
 
 /**
+ * Letters of joints as they are written everywhere, on the drawing, in lists, on marks and paper: `A·B`.
+ *
+ * @param letters Letters of joints, one after the other or parted by spaces.
+ */
+export const dotted = (letters: string | readonly string[]): string =>
+  (typeof letters === 'string' ? letters.split(' ') : letters).join('·');
+
+/**
  * One operation named more closely, such as `Narrow` or `Trim the rear`.
  *
  * @param operation The operation.

@@ -1,4 +1,4 @@
-import { nameOfKind, nudgeOf, type Operation, type OperationOutcome, withOperation } from '@splay/core';
+import { dotted, nameOfKind, nudgeOf, type Operation, type OperationOutcome, withOperation } from '@splay/core';
 import { type PointerEvent, useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
@@ -124,7 +124,7 @@ function CloseUp(props: CloseUpProps) {
       height={height}
       className="shrink-0"
       role="img"
-      aria-label={`${outcome.letters.join(' ')} close up`}
+      aria-label={`${dotted(outcome.letters)} close up`}
     >
       {draws.map(({ what, across, id, top, high }) => {
         const common = { what, view: shown, across, section };

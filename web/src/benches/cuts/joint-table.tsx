@@ -38,10 +38,10 @@ export const JointTable = still(function JointTable({
             <th scope="col" className="text-left font-normal">
               <span className="sr-only">Joint and measure</span>
             </th>
-            <th scope="col" className="text-right font-normal">
+            <th scope="col" className="figures font-normal">
               left
             </th>
-            <th scope="col" className="text-right font-normal">
+            <th scope="col" className="figures font-normal">
               right
             </th>
           </tr>
@@ -62,8 +62,8 @@ export const JointTable = still(function JointTable({
                   <th scope="row" className="py-0.5 text-left font-normal">
                     {name}
                   </th>
-                  <td className="text-right">{show(joint.sides.left)}</td>
-                  <td className="text-right">{show(joint.sides.right)}</td>
+                  <td className="figures">{show(joint.sides.left)}</td>
+                  <td className="figures">{show(joint.sides.right)}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,4 +1,5 @@
 import {
+  dotted,
   type Job,
   nameOfKind,
   type Operation,
@@ -31,7 +32,7 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
     <section aria-label={nameOfKind(operation.kind)} className="mt-3">
       <h2 className="heading flex items-center gap-2 text-xl">
         {nameOfKind(operation.kind)}
-        {letters.length > 0 && <span className="bg-layout px-2 text-sheet">{letters.join('–')}</span>}
+        {letters.length > 0 && <span className="bg-layout px-2 text-sheet">{dotted(letters)}</span>}
       </h2>
       <div className="mt-2 space-y-2.5">
         <OperationFields operation={operation} job={job} result={result} disabled={!canWrite} onChange={set} />

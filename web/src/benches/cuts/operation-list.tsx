@@ -15,6 +15,7 @@ import {
 } from '@dnd-kit/sortable';
 import {
   aboutOf,
+  dotted,
   type Job,
   type Operation,
   operationName,
@@ -114,7 +115,7 @@ function Row({ outcome, index, store, result, canWrite, selected, onSelect, job 
         <span
           className={`heading flex h-6 min-w-6 items-center justify-center px-1 text-sm ${letters.length > 0 ? 'bg-layout text-sheet' : 'border border-rule text-pencil'}`}
         >
-          {letters.length > 0 ? letters.join(' ') : index + 1}
+          {letters.length > 0 ? dotted(letters) : index + 1}
         </span>
         <span
           className={`min-w-0 ${status === 'off' ? 'text-pencil line-through' : status === 'refused' ? 'text-oxide' : ''} ${current ? 'font-semibold' : ''}`}

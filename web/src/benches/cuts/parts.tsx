@@ -1,5 +1,5 @@
 import { Swatch } from '../../board/swatch.tsx';
-import { cutsAlong, operationName } from '@splay/core';
+import { cutsAlong, dotted, operationName } from '@splay/core';
 import type { BenchParts } from '../../client/bench.ts';
 import { CutsBench } from './cuts-bench.tsx';
 import { atHand, CutsTray } from './cuts-tray.tsx';
@@ -11,7 +11,7 @@ export const parts: BenchParts = {
   Tray: CutsTray,
   trayTitle: (props) => {
     const outcome = atHand(props);
-    return outcome ? `${outcome.letters.join('–')} ${operationName(outcome.operation)}, close up` : 'Close up';
+    return outcome ? `${dotted(outcome.letters)} ${operationName(outcome.operation)}, close up` : 'Close up';
   },
   Floor: CutsFloor,
   Under: CutsUnder,

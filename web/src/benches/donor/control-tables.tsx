@@ -111,10 +111,10 @@ function MeasurementList({ controls, format, disabled, onRemove }: MeasurementLi
           <th scope="col" className="text-left font-normal">
             kind
           </th>
-          <th scope="col" className="text-right font-normal">
+          <th scope="col" className="figures font-normal">
             on the donor
           </th>
-          <th scope="col" className="text-right font-normal">
+          <th scope="col" className="figures font-normal">
             in the plan
           </th>
           <th className="w-7">
@@ -129,10 +129,10 @@ function MeasurementList({ controls, format, disabled, onRemove }: MeasurementLi
               {name}
             </th>
             <td className="text-pencil">{kind}</td>
-            <td className="text-right">
+            <td className="figures">
               <Length mm={before} format={format} />
             </td>
-            <td className="text-right" title={reason}>
+            <td className="figures" title={reason}>
               {predicted === null ? 'gone' : <Length mm={predicted} format={format} />}
             </td>
             <td className="text-center">

@@ -1,4 +1,4 @@
-import type { CutLine } from '@splay/core';
+import { type CutLine, dotted } from '@splay/core';
 
 /** One cut line on both rails; null on a rail that it does not cross. */
 export interface CutOnBoth {
@@ -16,7 +16,7 @@ export function linesByCut(lines: readonly CutLine[]): readonly CutOnBoth[] {
     const key = `${line.letters}/${line.kerf}/${line.operation.id}`;
     const known = byKey.get(key) ?? {
       key,
-      letters: line.letters.replaceAll(' ', '·'),
+      letters: dotted(line.letters),
       operation: line.operation.id,
       left: null,
       right: null,

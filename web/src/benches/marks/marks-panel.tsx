@@ -1,4 +1,4 @@
-import { formatLength, markSheet } from '@splay/core';
+import { formatLength, lineName, markSheet } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -54,6 +54,7 @@ export function MarksPanel(props: BenchProps) {
                     onClick={() => onSelect(operation)}
                   >
                     <span className="heading bg-layout px-1.5 text-sheet">{letters}</span>
+                    <span className="text-sm text-pencil">{lineName(first)}</span>
                     <span className="ml-auto text-right">
                       <Length mm={first.from.top} format={job.display} className="heading text-xl" />
                       {differs && (

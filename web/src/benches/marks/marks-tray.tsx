@@ -1,4 +1,4 @@
-import { type CutLine, lengthText, markSheet, type Side, SIDES } from '@splay/core';
+import { type CutLine, dotted, lengthText, markSheet, type Side, SIDES } from '@splay/core';
 import { useMemo } from 'react';
 import { layLabels } from '../../board/lanes.ts';
 import { lengthWidth, SvgLength } from '../../board/svg-length.tsx';
@@ -167,7 +167,7 @@ function Lines({
               className="font-label"
               fill="var(--color-graphite)"
             >
-              <tspan fill="var(--color-layout)">{line.letters.replaceAll(' ', '·')}</tspan>{' '}
+              <tspan fill="var(--color-layout)">{dotted(line.letters)}</tspan>{' '}
               <SvgLength mm={line.from.top} format={job.display} />
             </text>
           </g>

@@ -29,16 +29,16 @@ export function ReadingsTable(props: BenchProps) {
             <th scope="col" className="py-1 text-left font-normal">
               Measurement
             </th>
-            <th scope="col" className="text-right font-normal">
+            <th scope="col" className="figures font-normal">
               before
             </th>
-            <th scope="col" className="pl-2 text-right font-normal">
+            <th scope="col" className="figures font-normal">
               {stage === 'before-cut' ? 'target' : 'predicted'}
             </th>
             <th scope="col" className="w-24 pl-3 text-right font-normal">
               measured
             </th>
-            <th scope="col" className="pl-2 text-right font-normal">
+            <th scope="col" className="figures font-normal">
               off by
             </th>
             <th scope="col" className="w-40 pl-3 text-left font-normal">
@@ -68,10 +68,10 @@ export function ReadingsTable(props: BenchProps) {
                   )}
                   {control.name}
                 </th>
-                <td className="text-right text-pencil">
+                <td className="figures text-pencil">
                   <Length mm={control.before} format={job.display} />
                 </td>
-                <td className="pl-2 text-right font-semibold">
+                <td className="figures font-semibold">
                   {target === null ? '–' : <Length mm={target} format={job.display} />}
                 </td>
                 <td className="pl-3">
@@ -85,7 +85,7 @@ export function ReadingsTable(props: BenchProps) {
                     onTake={(value) => take(control.measurement.id, value)}
                   />
                 </td>
-                <td className="pl-2 text-right">
+                <td className="figures [--whole:1.4ch]">
                   {judged && judged.verdict !== 'no-target' && (
                     <Length mm={judged.off} format={finer(job.display)} signed />
                   )}
