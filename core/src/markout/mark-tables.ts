@@ -53,7 +53,7 @@ const orDash = (mm: number, none = '–'): SheetCell => (mm > 0 ? { mm } : none)
  */
 export function lineName({ operation, kerf, lean }: CutLine): string {
   const name = operationName(operation).toLowerCase();
-  return `${name}${isPaired(operation) ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
+  return `${name}${isPaired(operation) && kerf !== 'line' ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
 }
 
 const onNewRail = (origin: MarkOrigin): string =>

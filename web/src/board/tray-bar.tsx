@@ -43,7 +43,7 @@ export const TrayBar = still(function TrayBar({
     </button>
   );
   return (
-    <div className="pane flex min-h-9 shrink-0 [scrollbar-width:none] items-stretch overflow-x-auto border-y border-graphite bg-bench">
+    <div className="pane flex min-h-9 shrink-0 items-stretch border-y border-graphite bg-bench">
       <button
         type="button"
         className={`heading shrink-0 px-3 text-left text-[1.02rem] ${open === null ? '' : 'text-layout underline'}`}
@@ -52,7 +52,11 @@ export const TrayBar = still(function TrayBar({
       >
         {title}
       </button>
-      <div className="ml-auto flex items-stretch" role="group" aria-label="Slides over the tray">
+      <div
+        className="ml-auto flex min-w-0 [scrollbar-width:none] items-stretch overflow-x-auto"
+        role="group"
+        aria-label="Slides over the tray"
+      >
         {Object.entries(drawers).map(([id, { name }]) => (
           <button
             key={id}

@@ -78,7 +78,7 @@ export function LengthField({
       <label htmlFor={id} className="mb-1 block text-sm text-pencil">
         {label}
       </label>
-      <div className={`flex h-9 border ${problem ? 'border-oxide' : 'border-graphite'}`}>
+      <div className={`flex min-h-9 border ${problem ? 'border-oxide' : 'border-graphite'}`}>
         <button
           type="button"
           className={`${stepper} border-r border-inherit`}

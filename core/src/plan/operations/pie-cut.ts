@@ -93,5 +93,6 @@ export const pieCut: OperationDefinition<PieCut, PieTurned> = {
   places: (operation, visit) => ({ ...operation, at: visit(operation.at) }),
   carryOut,
   turnsRail: () => true,
+  paired: true,
   figures: pieFigures,
 };

@@ -1,4 +1,14 @@
-import { dotted, nameOfKind, nudgeOf, type Operation, type OperationOutcome, withOperation } from '@splay/core';
+import {
+  aboutOf,
+  builtOf,
+  dotted,
+  nameOfKind,
+  nudgeOf,
+  type Operation,
+  type OperationOutcome,
+  type PlanResult,
+  withOperation,
+} from '@splay/core';
 import { type PointerEvent, useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
@@ -20,14 +30,32 @@ const FIGURES = 276;
 /** Frame that is drawn ahead of and behind an operation, mm. */
 const AROUND = 330;
 
+/** Where the bracket or crossmember that an operation is about stands on the built frame, or stood, mm. */
+function placeOf(operation: Operation, { result, donor }: PictureProps): readonly number[] {
+  const { brings, names } = aboutOf(operation);
+  const id = (brings ?? names)?.id;
+  const on = ({ features, crossmembers }: PlanResult) => {
+    const feature = features.find((each) => each.feature.id === id);
+    const crossmember = crossmembers.find((each) => each.crossmember.id === id);
+    return (feature?.places.left ?? feature?.places.right)?.built?.x ?? crossmember?.built?.x;
+  };
+  const stood = on(donor);
+  if (stood === undefined) return [on(result) ?? []].flat();
+  // What went out with its steel stood where that is folded away now.
+  const fold = result.tape.folds.find(({ donorFrom, donorTo }) => stood >= donorFrom && stood <= donorTo);
+  return [on(result) ?? builtOf(result.tape, stood) ?? fold?.builtX ?? []].flat();
+}
+
 /** Where an operation works on the built frame, mm: from its foremost cut or edge to its rearmost; null for nowhere. */
-function spanOf({ operation }: OperationOutcome, { result }: PictureProps): readonly [number, number] | null {
+function spanOf({ operation }: OperationOutcome, props: PictureProps): readonly [number, number] | null {
+  const { result } = props;
   const own = (of: { readonly operation: string }) => of.operation === operation.id;
   const xs = [...result.joints.filter(own), ...result.cutEnds.filter(own)].map(({ builtX }) => builtX);
   for (const { operation: of, from, to, source } of result.reworks) {
     const piece = result.pieces.find((each) => each.source === source && each.front.x <= from && each.rear.x >= to);
     if (of.id === operation.id && piece) xs.push(from + piece.pose.dx, to + piece.pose.dx);
   }
+  if (xs.length === 0) xs.push(...placeOf(operation, props));
   return xs.length > 0 ? [Math.min(...xs), Math.max(...xs)] : null;
 }
 

@@ -23,7 +23,7 @@ export function CutsFloor(props: BenchProps) {
         />
       </div>
       {outcome && (
-        <div className="px-3">
+        <div className="max-w-md px-3">
           <Sketch operation={outcome.operation} job={props.job} result={props.result} />
         </div>
       )}

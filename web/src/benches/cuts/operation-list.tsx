@@ -108,7 +108,7 @@ function Row({ outcome, index, store, result, canWrite, selected, onSelect, job 
     >
       <button
         type="button"
-        className="flex min-w-0 flex-1 items-center gap-2 py-1.5 pl-1 text-left"
+        className="flex min-w-0 grow basis-38 items-center gap-2 py-1.5 pl-1 text-left"
         aria-pressed={current}
         onClick={() => onSelect(operation.id)}
       >
