@@ -30,7 +30,6 @@ try {
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
   const out = join(root, 'docs/screenshots');
-  mkdirSync(out, { recursive: true });
   const base = `http://127.0.0.1:${port}`;
   const shot = async (name) => {
     await page.waitForLoadState('networkidle');
@@ -38,43 +37,80 @@ try {
     await page.screenshot({ path: join(out, `${name}.png`) });
     say(name);
   };
+  rmSync(out, { recursive: true, force: true });
+  mkdirSync(out, { recursive: true });
   await page.goto(`${base}/sign-in`);
   await shot('sign-in');
   await page.getByRole('button', { name: 'Open the demo shop' }).click();
   await page.waitForURL(`${base}/`);
   await shot('jobs');
   const hrefOf = (name) => page.getByRole('link', { name }).getAttribute('href');
-  const [van, sprayer, pickup] = [await hrefOf(/^Parcel van/), await hrefOf(/^Orchard/), await hrefOf(/^Beach/)];
-  for (const bench of ['donor', 'cuts', 'marks', 'true-up']) {
-    await page.goto(`${base}${van}/${bench}`);
-    if (bench === 'donor')
-      await page
-        .locator('svg g', { has: page.locator('title', { hasText: /^Cab mount 2, left/ }) })
-        .last()
-        .click();
-    await shot(bench);
-  }
-  await page.goto(`${base}${van}/cuts`);
-  await page.getByRole('button', { name: 'Table' }).click();
-  await shot('board-as-tables');
-  await page.goto(`${base}${sprayer}/cuts`);
-  await page.getByRole('button', { name: /^A Shorten/ }).click();
-  await shot('cuts-shorten');
+  const [van, sprayer, pickup, tour] = [
+    await hrefOf(/^Parcel van/),
+    await hrefOf(/^Orchard/),
+    await hrefOf(/^Beach/),
+    await hrefOf(/^Hilltop/),
+  ];
+  const open = (job, bench) => page.goto(`${base}${job}/${bench}`);
+  const drawer = (name) =>
+    page.getByRole('group', { name: 'Slides over the tray' }).getByRole('button', { name, exact: true }).click();
+
+  // Measure.
+  await open(van, 'donor');
+  await shot('donor');
+  await drawer('Features');
+  await shot('donor-features');
+  await open(tour, 'donor');
+  const top = (heading) =>
+    page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
+  await drawer('Features');
+  await top('Units');
+  await shot('donor-units');
+  await drawer('Crossmembers');
+  await top('Members beside the rails');
+  await shot('donor-members');
+  await open(pickup, 'donor');
+  await shot('donor-what-next');
+
+  // Plan.
+  await open(van, 'cuts');
+  await shot('cuts');
+  await page.getByRole('button', { name: /^Cab to axle/ }).click();
+  await shot('thread');
+  await open(tour, 'cuts');
+  await shot('cuts-of-members');
+  await open(sprayer, 'cuts');
   await page.getByRole('button', { name: /^Compare with/ }).click();
   await shot('plans-side-by-side');
   // A cut through the rear suspension, and back again.
-  await page.goto(`${base}${van}/cuts`);
+  await open(van, 'cuts');
   const place = page.getByRole('textbox', { name: 'Where, level from the datum hole' });
   await place.fill('112');
   await place.press('Enter');
   await shot('cuts-stopped');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByText('saved as revision').waitFor();
-  await page.goto(`${base}${pickup}/donor`);
-  await shot('donor-what-next');
+
+  // Mark and join.
+  await open(tour, 'marks');
+  await shot('marks');
   await page.goto(`${base}/print/${van.split('/').pop()}/marks`);
   await shot('marks-on-paper');
+  await open(van, 'true-up');
+  await shot('true-up');
 
+  /** Pictures next to each other in one. */
+  const side = async (name, pictures, width) => {
+    const table = await browser.newPage({ viewport: { width: width + 8 * (pictures.length + 1), height: 700 } });
+    await table.setContent(
+      `<body style="margin:0;padding:8px;width:max-content;display:flex;gap:8px;background:#d8cfbb">${pictures
+        .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
+        .join('')}</body>`,
+    );
+    await table.locator('body').screenshot({ path: join(out, `${name}.png`) });
+    await table.close();
+    say(name);
+  };
   // Each kind of operation with its own panel, side by side on two sheets.
   const panelOf = async (kind) => {
     // Boxing wants open rails; everything else is shown on the job that is still to be planned.
@@ -94,31 +130,39 @@ try {
   const sheet = async (name, kinds) => {
     const pictures = [];
     for (const kind of kinds) pictures.push(await panelOf(kind));
-    const table = await browser.newPage({ viewport: { width: 320 * kinds.length + 8, height: 700 } });
-    await table.setContent(
-      `<body style="margin:0;padding:8px;width:max-content;display:flex;gap:8px;background:#d8cfbb">${pictures
-        .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
-        .join('')}</body>`,
-    );
-    await table.locator('body').screenshot({ path: join(out, `${name}.png`) });
-    await table.close();
-    say(name);
+    await side(name, pictures, 320 * kinds.length);
   };
   await sheet('panels-lengths', ['shorten', 'lengthen', 'trim', 'extend', 'step', 'pie-cut']);
   await sheet('panels-shapes', ['widen', 'notch', 'box', 'crossmember', 'bracket']);
 
+  // On a tablet in the night shop, and on a phone.
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await open(van, 'true-up');
+  await page.getByRole('button', { name: 'Night shop: dark' }).click();
+  await shot('tablet-by-night');
+  await page.getByRole('button', { name: 'Layout paper: light' }).click();
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${base}${pickup}/donor`);
+  const phone = [];
+  const held = async () => {
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(300);
+    phone.push(await page.screenshot());
+  };
+  const press = async (...keys) => {
+    for (const key of keys) await page.getByRole('button', { name: key, exact: true }).click();
+  };
+  await open(pickup, 'donor');
   await page.getByRole('button', { name: 'The one behind' }).click();
   await page.getByRole('button', { name: /^Half-width/ }).click();
-  for (const key of ['1', '6', '5/16']) await page.getByRole('button', { name: key, exact: true }).click();
-  await shot('floor-survey');
-  await page.goto(`${base}${van}/true-up`);
-  await shot('floor-readings');
-  await page.goto(`${base}${van}/marks`);
-  await shot('floor-marks');
-  await page.goto(`${base}${sprayer}/cuts`);
-  await shot('floor-cuts');
+  await press('1', '6', '5/16');
+  await held();
+  await open(van, 'marks');
+  await held();
+  await open(van, 'true-up');
+  await held();
+  await press('6', '9', '3/8', 'Take it');
+  await held();
+  await side('phone', phone, 390 * phone.length);
 } finally {
   await browser?.close();
   server?.kill('SIGTERM');

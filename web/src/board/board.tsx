@@ -189,7 +189,7 @@ export const Board = memo(function Board({
                 <MemberLines {...members} what="plan" across={plan.across} />
               </g>
               <SteelStrips {...{ shown, view, side, plan, section }} />
-              <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeTop} />
+              <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeTop} alone={onDonor} />
               {look && <LookedAt x={toPx(view, look.builtX)} y={tapeTop} />}
             </Sheet>
             <Sheet {...size}>

@@ -14,6 +14,8 @@ interface TapeStripProps {
   /** Station of the datum hole on donor and built frame: both edges count from it. */
   readonly datum: number;
   readonly y: number;
+  /** The donor alone is shown: one edge says it all. */
+  readonly alone: boolean;
 }
 
 const HALF = TAPE_HEIGHT / 2;
@@ -23,9 +25,10 @@ const figure = (mm: number, format: LengthFormat): string =>
 
 /**
  * The two-sided tape: its upper edge reads the donor, its lower edge the built frame, both from the datum hole.
- * Where steel is added the donor edge parts; where steel is taken out it folds, and says how much is in the fold.
+ * Where steel is added the donor edge parts; where steel is taken out it folds, and says how much is in the fold. The
+ * donor alone has the lower edge only.
  */
-export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
+export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProps) {
   const scale = { view, format, datum, step: tickStep(view.scale, format) };
   const px = (x: number) => toPx(view, x);
   const spans = tape.spans;
@@ -50,9 +53,9 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         stroke="var(--color-graphite)"
         strokeWidth={1.5}
       />
-      <path d={`M0 ${y + HALF}H${view.width}`} stroke="var(--color-rule)" />
+      {!alone && <path d={`M0 ${y + HALF}H${view.width}`} stroke="var(--color-rule)" />}
 
-      {spans.map((span) => {
+      {(alone ? [] : spans).map((span) => {
         if (span.donorFrom === null || span.donorTo === null) {
           const wide = px(span.builtTo) - px(span.builtFrom);
           const room = lengthWidth(span.builtTo - span.builtFrom, format, 13, 1) + 4;
@@ -114,11 +117,13 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         );
       })}
 
-      <rect x={0} y={y + 1} width={44} height={14} fill="var(--color-sheet)" />
-      <rect x={0} y={y + TAPE_HEIGHT - 14} width={38} height={14} fill="var(--color-sheet)" />
-      <text x={5} y={y + 11} fontSize={12} fontWeight={600} letterSpacing="0.06em" fill="var(--color-pencil)">
-        DONOR
-      </text>
+      {!alone && <rect x={0} y={y + 1} width={44} height={14} fill="var(--color-sheet)" />}
+      <rect x={0} y={y + TAPE_HEIGHT - 14} width={alone ? 44 : 38} height={14} fill="var(--color-sheet)" />
+      {!alone && (
+        <text x={5} y={y + 11} fontSize={12} fontWeight={600} letterSpacing="0.06em" fill="var(--color-pencil)">
+          DONOR
+        </text>
+      )}
       <text
         x={5}
         y={y + TAPE_HEIGHT - 4}
@@ -127,7 +132,7 @@ export function TapeStrip({ tape, view, format, datum, y }: TapeStripProps) {
         letterSpacing="0.06em"
         fill="var(--color-graphite)"
       >
-        BUILT
+        {alone ? 'DONOR' : 'BUILT'}
       </text>
     </g>
   );
