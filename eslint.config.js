@@ -13,6 +13,7 @@ const CORE_ORDER = [
   'fields',
   'sections',
   'materials',
+  'splice',
   'rules',
   'frame',
   'body',

@@ -11,5 +11,6 @@ export * from './plan/index.ts';
 export * from './records/index.ts';
 export * from './rules/index.ts';
 export * from './sections/index.ts';
+export * from './splice/index.ts';
 export * from './survey/index.ts';
 export * from './units/index.ts';

@@ -1,0 +1,262 @@
+import { InputError } from '../input-error.ts';
+import { type Part, partsOf, resistingMoment, type Section, sectionProperties } from '../sections/index.ts';
+import { type Band, type JointForm, weldAt, weldReach } from './joint-form.ts';
+import { fedFrom, reachOfPart, type Slice, sliceAt, type SplicePart, type WeldMetal } from './part.ts';
+
+/** A joint of one rail with all that is welded over it. */
+export interface Splice {
+  readonly section: Section;
+  /** Yield stress of the rail, MPa. */
+  readonly yieldStress: number;
+  readonly joint: JointForm;
+  /** Share of the wall's strength that its weld has, by how it is made and inspected; above 0, at most 1. */
+  readonly efficiency: number;
+  /** Share of the yield stress that the heat leaves the wall that is in weld; above 0, at most 1. */
+  readonly heatAffected: number;
+  readonly metal: WeldMetal;
+  readonly parts: readonly SplicePart[];
+  /** The edge that the bending moment is taken to: the rail's own, or that of every part that is fed in full too. */
+  readonly edge: 'rail' | 'fed-parts';
+}
+
+/** How much of a part acts at a station. Forces N, moments N·mm. */
+export interface PartShare {
+  readonly name: string;
+  /** What its welds must bring in before all of it acts, and what they can: as a force and, on the web, as a moment. */
+  readonly force: { readonly asked: number; readonly fed: number };
+  readonly moment: { readonly asked: number; readonly fed: number } | null;
+  /** 0 to 1. */
+  readonly share: number;
+}
+
+/** The rail with what acts of its parts, at one station. mm, mm², mm⁴; moment N·mm. */
+export interface EffectiveSection {
+  readonly x: number;
+  /** Heights between which the wall is in weld there. */
+  readonly inWeld: Band | null;
+  readonly parts: readonly PartShare[];
+  readonly area: number;
+  readonly centroidZ: number;
+  readonly iy: number;
+  /** From the centroid to the edge that the moment is taken to. */
+  readonly edge: number;
+  readonly resisting: number;
+  /** To the bare rail's resisting moment; may be above 1. */
+  readonly ratio: number;
+}
+
+/** What a splice is worth beside the bare rail. */
+export interface SpliceStrength {
+  /** Of the bare rail, N·mm. */
+  readonly parent: number;
+  /** Front to rear, from just outside one end of all that is welded to just outside the other. */
+  readonly curve: readonly EffectiveSection[];
+  /** The least along the curve; the bare rail beside the joint belongs to it, so that it is never above 1. */
+  readonly ratio: number;
+  /** The least where the weld itself is; may be above 1. */
+  readonly ratioAtWeld: number;
+  /** Where the least is, mm; empty where nothing is weaker than the bare rail. */
+  readonly weakest: readonly number[];
+  readonly limitedBy: 'rail' | 'weld' | 'feeding';
+  /** Names of the parts that their welds do not feed in full at the weakest station. */
+  readonly underfed: readonly string[];
+}
+
+/** Area and moments of something that counts with a factor. */
+interface Weighted {
+  readonly area: number;
+  readonly z: number;
+  readonly iy: number;
+}
+
+const ofRectangle = (width: number, low: number, high: number, factor: number): Weighted => ({
+  area: factor * width * (high - low),
+  z: (low + high) / 2,
+  iy: (factor * width * (high - low) ** 3) / 12,
+});
+
+/** Strips that a ring is cut into where only a part of its height is in weld. */
+const STRIPS = 720;
+
+/** Half the width of a ring's steel at a height over its centre, mm. */
+const ringChord = (outer: number, inner: number, z: number): number =>
+  2 * (Math.sqrt(Math.max(0, outer ** 2 - z ** 2)) - Math.sqrt(Math.max(0, inner ** 2 - z ** 2)));
+
+/** A part of the rail between two heights, counted with a factor. */
+function banded(part: Part, low: number, high: number, factor: number): readonly Weighted[] {
+  if (part.shape === 'rectangle') {
+    const [from, to] = [Math.max(low, part.z), Math.min(high, part.z + part.height)];
+    return to > from ? [ofRectangle(part.width, from, to, factor)] : [];
+  }
+  const { outer, inner, z } = part;
+  if (low <= z - outer && high >= z + outer) {
+    const area = factor * Math.PI * (outer ** 2 - inner ** 2);
+    return [{ area, z, iy: (factor * Math.PI * (outer ** 4 - inner ** 4)) / 4 }];
+  }
+  const step = (2 * outer) / STRIPS;
+  return Array.from({ length: STRIPS }, (_, at) => z - outer + at * step).flatMap((from) => {
+    const [a, b] = [Math.max(low, from), Math.min(high, from + step)];
+    return b > a ? [ofRectangle(ringChord(outer, inner, (a + b) / 2 - z), a, b, factor)] : [];
+  });
+}
+
+/** The rail's wall, what of it is in weld counted less. */
+function wall(section: Section, inWeld: Band | null, factor: number): readonly Weighted[] {
+  const parts = partsOf(section);
+  if (!inWeld) return parts.flatMap((part) => banded(part, -Infinity, Infinity, 1));
+  const [low, high] = inWeld;
+  return parts.flatMap((part) => [
+    ...banded(part, -Infinity, low, 1),
+    ...banded(part, low, high, factor),
+    ...banded(part, high, Infinity, 1),
+  ]);
+}
+
+function sumOf(all: readonly Weighted[]) {
+  let [area, first] = [0, 0];
+  for (const each of all) {
+    area += each.area;
+    first += each.area * each.z;
+  }
+  const centroidZ = first / area;
+  let iy = 0;
+  for (const each of all) iy += each.iy + each.area * (each.z - centroidZ) ** 2;
+  return { area, centroidZ, iy };
+}
+
+const ofSlice = ({ y, z }: Slice, factor: number): Weighted => ofRectangle(y[1] - y[0], z[0], z[1], factor);
+
+/** A part at a station that it covers: its slice, and what its welds can bring in from the worse of its sides. */
+function presentAt(splice: Splice, x: number) {
+  return splice.parts.flatMap((part) => {
+    const slice = sliceAt(part, x);
+    if (!slice || slice.y[1] <= slice.y[0] || slice.z[1] <= slice.z[0]) return [];
+    const axis = part.fed === 'as-web' ? (slice.z[0] + slice.z[1]) / 2 : (slice.y[0] + slice.y[1]) / 2;
+    const [front, rear] = [fedFrom(part, splice.metal, x, 'front', axis), fedFrom(part, splice.metal, x, 'rear', axis)];
+    const fed = { force: Math.min(front.force, rear.force), moment: Math.min(front.moment, rear.moment) };
+    const [thick, high] = [slice.y[1] - slice.y[0], slice.z[1] - slice.z[0]];
+    const whole = part.yieldStress * thick * high;
+    return [{ part, slice, fed, whole, bending: (part.yieldStress * thick * high ** 2) / 6 }];
+  });
+}
+
+const shareOf = (fed: number, asked: number): number => (asked <= 0 ? 1 : Math.min(1, fed / asked));
+
+/**
+ * The section that acts at a station of a splice, and its resisting moment.
+ *
+ * A web plate's share is that of its own moment first; where the centroid that this gives lies off its axis, its force
+ * must be fed too, and the smaller share counts.
+ *
+ * @param splice The splice.
+ * @param x The station, mm.
+ */
+export function effectiveSection(splice: Splice, x: number): EffectiveSection {
+  const { section, yieldStress, efficiency, heatAffected } = splice;
+  const inWeld = weldAt(splice.joint, section.depth, x);
+  const steel = wall(section, inWeld, efficiency * heatAffected);
+  const present = presentAt(splice, x);
+  const sum = (shares: readonly number[]) =>
+    sumOf([
+      ...steel,
+      ...present.map(({ part, slice }, at) => ofSlice(slice, ((shares[at] ?? 0) * part.yieldStress) / yieldStress)),
+    ]);
+  const first = present.map(({ part, fed, whole, bending }) =>
+    part.fed === 'as-web' ? shareOf(fed.moment, bending) : shareOf(fed.force, whole),
+  );
+  const before = sum(first);
+  const farther = (centroid: number) => Math.max(centroid, section.depth - centroid);
+  const parts = present.map(({ part, slice, fed, whole, bending }, at): PartShare => {
+    if (part.fed === 'as-flange')
+      return { name: part.name, force: { asked: whole, fed: fed.force }, moment: null, share: first[at] ?? 0 };
+    const off = Math.abs((slice.z[0] + slice.z[1]) / 2 - before.centroidZ);
+    const asked = (whole * off) / farther(before.centroidZ);
+    return {
+      name: part.name,
+      force: { asked, fed: fed.force },
+      moment: { asked: bending, fed: fed.moment },
+      share: Math.min(first[at] ?? 0, shareOf(fed.force, asked)),
+    };
+  });
+  const { area, centroidZ, iy } = sum(parts.map(({ share }) => share));
+  const reached = present.flatMap(({ slice }, at) =>
+    splice.edge === 'fed-parts' && parts[at]?.share === 1
+      ? [Math.abs(slice.z[0] - centroidZ), Math.abs(slice.z[1] - centroidZ)]
+      : [],
+  );
+  const edge = Math.max(farther(centroidZ), ...reached);
+  const resisting = (yieldStress * iy) / edge;
+  return { x, inWeld, parts, area, centroidZ, iy, edge, resisting, ratio: resisting / bareRail(splice) };
+}
+
+/** The bare rail's resisting moment, N·mm. */
+const bareRail = ({ section, yieldStress }: Pick<Splice, 'section' | 'yieldStress'>): number =>
+  resistingMoment(sectionProperties(section), yieldStress);
+
+/** How far outside the last weld the curve begins and ends, and how near to a plug it is looked at, mm. */
+const OUTSIDE = 1;
+const BESIDE = 1e-6;
+/** Stations looked at between the ends beside those where something begins or ends. */
+const SAMPLES = 160;
+/** Ratios nearer to each other than this are equally weak. */
+const ALIKE = 1e-9;
+
+/** Every station that a splice is looked at, front to rear. */
+function stationsOf({ joint, parts, section }: Splice): readonly number[] {
+  const weld = weldReach(joint);
+  const xs = [...weld];
+  if (joint.form === 'angled') {
+    // Where the band leaves a flange, as well as where it comes in at the edges of the rail.
+    const { undersideX, topX, band } = joint;
+    const wallAt = 'thickness' in section ? section.thickness / section.depth : 0;
+    for (const share of [0, wallAt, 1 - wallAt, 1])
+      for (const side of [-1, 1]) xs.push(undersideX + (topX - undersideX) * share + (side * band) / 2);
+  }
+  for (const part of parts) {
+    xs.push(...part.slices.map(({ x }) => x));
+    for (const { from, to } of part.fillets) xs.push(from.x, to.x);
+    for (const { x } of part.plugs) xs.push(x - BESIDE, x, x + BESIDE);
+  }
+  const [from, to] = [Math.min(...xs) - OUTSIDE, Math.max(...xs) + OUTSIDE];
+  const even = Array.from({ length: SAMPLES + 1 }, (_, at) => from + ((to - from) * at) / SAMPLES);
+  return [...new Set([...xs, ...even])].sort((a, b) => a - b);
+}
+
+/**
+ * The strength of a splice along all that it covers, beside the bare rail's.
+ *
+ * @param splice The splice.
+ * @throws InputError for factors outside 0 to 1, and for parts without a length.
+ */
+export function spliceStrength(splice: Splice): SpliceStrength {
+  const problems = [
+    ...(['efficiency', 'heatAffected'] as const).flatMap((path) =>
+      splice[path] > 0 && splice[path] <= 1
+        ? []
+        : [{ code: 'splice/factor', path, message: 'must be above 0 and at most 1' }],
+    ),
+    ...splice.parts.flatMap((part, index) => {
+      const [from, to] = reachOfPart(part);
+      return to > from ? [] : [{ code: 'splice/no-length', path: `parts[${index}]`, message: 'must have a length' }];
+    }),
+  ];
+  if (problems.length > 0) throw new InputError(problems);
+  const curve = stationsOf(splice).map((x) => effectiveSection(splice, x));
+  const [weldFrom, weldTo] = weldReach(splice.joint);
+  const atWeld = curve.filter(({ x, inWeld }) => inWeld !== null && x >= weldFrom && x <= weldTo);
+  const least = (sections: readonly EffectiveSection[]) => Math.min(...sections.map(({ ratio }) => ratio));
+  const lowest = least(curve);
+  const weak = lowest < 1 - ALIKE ? curve.filter(({ ratio }) => ratio - lowest < ALIKE) : [];
+  const underfed = [
+    ...new Set(weak.flatMap(({ parts }) => parts.filter(({ share }) => share < 1).map(({ name }) => name))),
+  ];
+  return {
+    parent: bareRail(splice),
+    curve,
+    ratio: weak.length === 0 ? 1 : lowest,
+    ratioAtWeld: least(atWeld),
+    weakest: weak.map(({ x }) => x),
+    limitedBy: weak.length === 0 ? 'rail' : underfed.length > 0 ? 'feeding' : 'weld',
+    underfed,
+  };
+}
