@@ -72,7 +72,7 @@ test('operations are added, drawn, put in another order, switched off, noted and
   await page.getByRole('button', { name: /^Remove Box/ }).click();
   await expect(list.getByRole('listitem')).toHaveCount(4);
 
-  await list.getByRole('button', { name: /^A B Lengthen/ }).click();
+  await list.getByRole('button', { name: /^A·B ?Lengthen/ }).click();
   await page.getByRole('button', { name: 'Do Lengthen later' }).click();
   await expect(list.getByRole('listitem').nth(1)).toContainText('Lengthen');
   await page.getByRole('button', { name: 'Switch Lengthen off' }).click();
