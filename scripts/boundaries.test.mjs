@@ -27,7 +27,7 @@ it.each([
   [
     'a bench never imports another bench',
     'web/src/benches/cuts/planted.ts',
-    `export { MarksBench } from '../marks/marks-bench.tsx';`,
+    `export { MarksPanel } from '../marks/marks-panel.tsx';`,
   ],
   [
     'the board imports no bench',
