@@ -1,20 +1,25 @@
 import { useEffect, useRef, useState } from 'react';
 
-/** How often what catches up does so, ms: a figure that changes faster cannot be read. */
-const EVERY_MS = 400;
+/** The hand rests: what it did is caught up with, ms. */
+const REST_MS = 150;
+/** While it goes on, figures are renewed so often, ms: faster they cannot be read, and each time costs a frame. */
+const MOST_MS = 1000;
 
-/** The value itself, or while `hurried` the value of some moments ago, renewed a few times a second. */
+/** The value itself, or while `hurried` that of the moment when the hand last rested, or of a second ago at most. */
 export function useCatchUp<T>(value: T, hurried: boolean): T {
   const [late, setLate] = useState(value);
-  const latest = useRef(value);
-  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const since = useRef<number | null>(null);
   useEffect(() => {
-    latest.current = value;
-    timer.current ??= setTimeout(() => {
-      timer.current = undefined;
-      setLate(latest.current);
-    }, EVERY_MS);
+    const now = performance.now();
+    since.current ??= now;
+    const timer = setTimeout(
+      () => {
+        since.current = null;
+        setLate(value);
+      },
+      Math.max(0, Math.min(REST_MS, since.current + MOST_MS - now)),
+    );
+    return () => clearTimeout(timer);
   }, [value]);
-  useEffect(() => () => clearTimeout(timer.current), []);
   return hurried ? late : value;
 }
