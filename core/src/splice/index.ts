@@ -33,3 +33,4 @@ export {
   sleeveWalls,
   type StockTube,
 } from './sleeve.ts';
+export { reachFedInFull } from './plate-reach.ts';

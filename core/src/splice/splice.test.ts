@@ -9,6 +9,7 @@ import {
   type Plate,
   plateOn,
   plugCapacity,
+  reachFedInFull,
   type Splice,
   spliceStrength,
   weldAt,
@@ -169,6 +170,40 @@ describe('what holds of any splice', () => {
     // As steel, the strips are the ring.
     const steel = effectiveSection({ ...bare, section: round, joint: step, efficiency: 1 }, 0);
     expect(steel.iy).toBeWithin((Math.PI / 64) * (100 ** 4 - 90 ** 4), 2e-4);
+  });
+});
+
+describe('how far a plate must reach', () => {
+  it('as far as its seams need to feed it: 78.6 mm where its ends are not welded', () => {
+    const open = { ...plate, endsWelded: false };
+    expect(reachFedInFull(open, bare)).toBeNear(5_344_000 / (486.9 * 139.7), 0.1);
+    // Heavier fillets get by with less; end welds feed no moment, and change nothing on the centroid.
+    expect(reachFedInFull({ ...open, leg: 7 }, bare)).toBeLessThan(60);
+    expect(reachFedInFull(plate, bare)).toBeNear(reachFedInFull(open, bare) ?? NaN, 0.02);
+  });
+
+  it('what it says is enough, and a little less is not', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 40, max: 170, noNaN: true }),
+        fc.double({ min: 3, max: 10, noNaN: true }),
+        (deep, leg) => {
+          const of = { ...plate, depth: deep, leg };
+          const reach = reachFedInFull(of, bare) ?? NaN;
+          const share = (ahead: number) =>
+            withPlate({ ...of, ahead, behind: ahead }).curve.find(({ x }) => x === 0)?.parts[0]?.share ?? NaN;
+          expect(share(reach)).toBe(1);
+          expect(share(reach - 0.5)).toBeLessThan(1);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it('over a step it must be fed at both verticals; without welds no length does it', () => {
+    const joint: JointForm = { form: 'step', upperX: -75, lowerX: 75, z: rail.depth / 2 };
+    expect(reachFedInFull(plate, { ...bare, joint })).toBeGreaterThan(75 + 78);
+    expect(reachFedInFull({ ...plate, leg: 0 }, bare)).toBeNull();
   });
 });
 
