@@ -300,7 +300,7 @@ const FIGURES = {
       return {
         before: null,
         after: length(fresh.reduce((sum, { builtFrom, builtTo }) => sum + builtTo - builtFrom, 0)),
-        note: fresh.length === 1 ? 'in one piece a side' : `in ${fresh.length} pieces a side`,
+        note: ['none is let in', 'in one piece a side'][fresh.length] ?? `in ${fresh.length} pieces a side`,
         restsOn: deciding(plan),
       };
     },
