@@ -1,5 +1,5 @@
-import type { Axle, FramePoint, Origin, Ref, RefKind, Vec3 } from '../frame/index.ts';
-import { dotted, type Measures, type PlanResult, type RiderOutcome, worstJointOf } from '../plan/index.ts';
+import type { FramePoint } from '../frame/index.ts';
+import { type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
 import { STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
@@ -7,6 +7,7 @@ import { type Gate, isOpen, isPassed } from './gates.ts';
 import type { Job } from './job.ts';
 import { measuringGuide } from './measuring-guide.ts';
 import { stageCount } from './stage-count.ts';
+import { deciding, riding, stationsOf, type Support, support } from './supports.ts';
 
 /** What a figure says: mm, radians, kg or words; null while it cannot be told. */
 export type FigureValue =
@@ -15,16 +16,6 @@ export type FigureValue =
   | { readonly kg: number }
   | { readonly words: string }
   | null;
-
-/** One thing that a figure rests on: what it is, where, and how far it can be trusted. */
-export interface Support {
-  readonly ref: Ref | null;
-  readonly name: string;
-  /** Measured where nothing else is said; `decided` for what the plan does. */
-  readonly comesFrom: 'measured' | Origin | 'decided' | 'read';
-  /** Where it is on the built frame, mm; null where it has no one place. */
-  readonly builtX: number | null;
-}
 
 /** A figure that the shop goes by: before and after, and what it rests on. */
 export interface Figure {
@@ -49,58 +40,6 @@ type Told = Omit<Figure, 'id' | 'name' | 'bench'>;
 const length = (mm: number | null): FigureValue => (mm === null ? null : { mm });
 const words = (text: string): FigureValue => ({ words: text });
 
-const support = (
-  kind: RefKind,
-  { id, name, origin }: { readonly id: string; readonly name: string; readonly origin?: Origin },
-  built: Vec3 | null,
-): Support => ({ ref: { kind, id }, name, comesFrom: origin ?? 'measured', builtX: built?.x ?? null });
-
-/** An axle or a point, and what carries it down to its mounts. */
-function riding(
-  plan: PlanResult,
-  kind: 'axle' | 'point',
-  rider: RiderOutcome<Axle | FramePoint> | undefined,
-): Support[] {
-  if (!rider) return [];
-  const own = support(kind, rider.item, rider.built);
-  const { carrier } = rider;
-  if (!carrier) return [own];
-  const unit = carrier.kind === 'unit' ? plan.units.find((each) => each.unit.id === carrier.id) : undefined;
-  if (unit)
-    return [
-      own,
-      ...unit.mounts.map(({ ref, name, built }) =>
-        support(ref.kind, { id: ref.id, name, ...originOf(plan, ref.id) }, built),
-      ),
-    ];
-  const feature = plan.features.find((each) => each.feature.id === carrier.id);
-  if (!feature) return [own];
-  return [own, support('feature', feature.feature, (feature.places.left ?? feature.places.right)?.built ?? null)];
-}
-
-function originOf(plan: PlanResult, id: string): { readonly origin?: Origin } {
-  const thing =
-    plan.features.find(({ feature }) => feature.id === id)?.feature ??
-    plan.crossmembers.find(({ crossmember }) => crossmember.id === id)?.crossmember;
-  return thing?.origin ? { origin: thing.origin } : {};
-}
-
-/** The operations that move steel between two built stations, or anywhere. */
-function deciding({ operations, joints }: PlanResult, from = -Infinity, to = Infinity): Support[] {
-  return operations.flatMap(({ operation, status, letters }): Support[] => {
-    const at = joints.find((joint) => joint.operation === operation.id)?.builtX;
-    if (status !== 'done' || at === undefined || at < from || at > to) return [];
-    return [
-      {
-        ref: { kind: 'operation', id: operation.id },
-        name: `Cut ${dotted(letters)}`,
-        comesFrom: 'decided',
-        builtX: at,
-      },
-    ];
-  });
-}
-
 const axleOf = ({ axles }: PlanResult, role: 'front' | 'rear') =>
   axles.find(({ item, built }) => item.role === role && built);
 const pointOf = ({ points }: PlanResult, kind: FramePoint['kind']) => points.find(({ item }) => item.kind === kind);
@@ -121,18 +60,6 @@ const span = (
     restsOn: [...ends, ...cuts],
   };
 };
-
-/** The rails' stations on the built frame: as one thing, measured or with some assumed. */
-function stationsOf({ donor: { rails } }: Job): Support {
-  const stations = rails.kind === 'mirrored' ? rails.stations : [...rails.left, ...rails.right];
-  const assumed = stations.filter(({ origin }) => origin === 'assumed').length;
-  return {
-    ref: null,
-    name: `${stations.length} stations of the rails${assumed > 0 ? `, ${assumed} assumed` : ''}`,
-    comesFrom: assumed > 0 ? 'assumed' : 'measured',
-    builtX: null,
-  };
-}
 
 const FIGURES = {
   wheelbase: {

@@ -2,10 +2,12 @@ export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './jo
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
-export { type Figure, type FigureId, figureOf, type FigureValue, nextGate, type Support } from './figures.ts';
+export { type Figure, type FigureId, figureOf, type FigureValue, nextGate } from './figures.ts';
+export type { Support } from './supports.ts';
 export { type StageCount, stageCount } from './stage-count.ts';
 export { type Caution, cautionsOf, lastRead } from './cautions.ts';
-export { type Ask, measuringGuide } from './measuring-guide.ts';
+export type { Ask } from './asks.ts';
+export { measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { type FirstCab, type FirstMeasures, newJob } from './new-job.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';

@@ -1,35 +1,19 @@
+import { datumStation, type FeatureKind, kindsThat } from '../frame/index.ts';
+import { lengthText, quantityText } from '../units/index.ts';
 import {
-  datumStation,
-  factsOf,
-  type Feature,
-  type FeatureKind,
-  type Frame,
-  kindsThat,
-  type Origin,
-  type Rail,
-  railOf,
-  SIDES,
-  unitOf,
-} from '../frame/index.ts';
-import { controlKind } from '../plan/index.ts';
-import { inches, lengthText, quantityText } from '../units/index.ts';
+  type Ask,
+  axlesAsk,
+  controlsAsk,
+  datumAsk,
+  driveLineAsk,
+  onlyAssumed,
+  presence,
+  stateOf,
+  stationsAsk,
+  suspensionAsk,
+  unitsAsk,
+} from './asks.ts';
 import type { Job } from './job.ts';
-
-/** One thing to measure on the donor: where, and which answers wait for it. */
-export interface Ask {
-  readonly id: string;
-  readonly what: string;
-  /** Where to put the tape, or what is there already. */
-  readonly where: string;
-  /** What cannot be told without it. */
-  readonly answers: string;
-  readonly state: 'there' | 'partly' | 'missing';
-  /** The part of the donor it is entered in. */
-  readonly part: 'stations' | 'features' | 'crossmembers' | 'lines' | 'controls' | 'frame';
-}
-
-/** Longest stretch of rail that is taken as straight without a station on it, mm. */
-const LONG_STRETCH = inches(60);
 
 /**
  * What to measure on the donor, in the order it is best done, and what is still missing for which answer.
@@ -134,186 +118,4 @@ export function measuringGuide(job: Job): Ask[] {
       part: 'frame',
     },
   ];
-}
-
-function datumAsk(donor: Frame): Ask {
-  const datum = donor.features.find(({ id }) => id === donor.datum);
-  return {
-    id: 'datum',
-    what: 'Level the frame on stands and pick a datum hole',
-    where: !datum
-      ? 'a hole that stays, the same on both rails'
-      : datum.origin === 'assumed'
-        ? 'its place is only assumed: measure it, or pick another hole'
-        : `${datum.name}, on ${datum.side === 'both' ? 'both rails' : `the ${datum.side} rail`}`,
-    answers: 'every mark is given from it',
-    state: datum?.kind === 'hole' && datum.origin !== 'assumed' ? 'there' : 'missing',
-    part: 'frame',
-  };
-}
-
-/** The longest stretch between two stations of either rail. */
-function longestStretch(donor: Frame): { readonly from: number; readonly to: number } {
-  const stretches = SIDES.flatMap((side) => {
-    const rail: Rail = railOf(donor.rails, side);
-    return rail.slice(1).map((station, index) => ({ from: rail[index]?.x ?? station.x, to: station.x }));
-  });
-  return stretches.reduce((a, b) => (b.to - b.from > a.to - a.from ? b : a), { from: 0, to: 0 });
-}
-
-function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: number) => string): Ask {
-  const measured = (side: 'left' | 'right') => railOf(donor.rails, side).filter(({ origin }) => origin !== 'assumed');
-  const fewest = Math.min(...SIDES.map((side) => measured(side).length));
-  const assumed = Math.max(...SIDES.map((side) => railOf(donor.rails, side).length - measured(side).length));
-  const { from, to } = longestStretch(donor);
-  const long = to - from > LONG_STRETCH;
-  return {
-    id: 'stations',
-    what: 'Stations: half-width and height where the rail bends, tapers or changes',
-    where: long
-      ? `${assumed > 0 ? `${assumed} only assumed; ` : ''}nothing between ${at(from)} and ${at(to)} from the datum hole: measure at ${at((from + to) / 2)}`
-      : `${fewest} measured a side${assumed > 0 ? `, ${assumed} only assumed` : ''}, none more than ${show(to - from)} from the next`,
-    answers: 'whether two ends meet after a cut',
-    state: fewest < 4 ? 'missing' : long || assumed > 0 ? 'partly' : 'there',
-    part: 'stations',
-  };
-}
-
-function axlesAsk(donor: Frame): Ask {
-  const unrated = donor.axles.filter(({ rating }) => rating === undefined);
-  const assumed = assumedOf(donor.axles);
-  return {
-    id: 'axles',
-    what: 'Axles: station, height, tyre, rating',
-    where:
-      assumed.length > 0
-        ? onlyAssumed(assumed)
-        : unrated.length > 0
-          ? `no rating yet: ${unrated.map(({ name }) => name).join(', ')}`
-          : `${donor.axles.length} entered`,
-    answers: 'wheelbase, clearance, angles, axle loads',
-    state: assumed.length > 0 ? 'missing' : unrated.length > 0 ? 'partly' : 'there',
-    part: 'frame',
-  };
-}
-
-/** How far a list is there: measured enough, some of it only assumed, or missing. */
-function stateOf(things: readonly { readonly origin?: Origin }[], enough: number): Ask['state'] {
-  const measured = things.filter(({ origin }) => origin !== 'assumed').length;
-  if (measured < enough) return things.length > measured ? 'partly' : 'missing';
-  return measured < things.length ? 'partly' : 'there';
-}
-
-/** Names of what has only been assumed to be where it stands. */
-const assumedOf = (things: readonly Pick<Feature, 'name' | 'origin'>[]): readonly string[] =>
-  things.flatMap(({ name, origin }) => (origin === 'assumed' ? [name] : []));
-
-const onlyAssumed = (names: readonly string[]): string => `only assumed so far: ${names.slice(0, 3).join(', ')}`;
-
-function suspensionAsk(brackets: readonly Feature[], donor: Frame, at: (x: number) => string): Ask {
-  const loose = brackets.filter(({ id }) => !unitOf(donor, id));
-  const assumed = assumedOf(brackets);
-  return {
-    id: 'suspension',
-    what: 'Spring, link and shock brackets, each under its suspension',
-    where:
-      brackets.length === 0
-        ? 'every bracket that holds an axle'
-        : loose.length > 0
-          ? `under no unit: ${loose
-              .map(({ name, x }) => `${name} at ${at(x)}`)
-              .slice(0, 3)
-              .join(', ')}`
-          : assumed.length > 0
-            ? onlyAssumed(assumed)
-            : `${brackets.length} brackets, all under their suspensions`,
-    answers: 'whether a cut would pull a suspension apart',
-    state: brackets.length === 0 ? 'missing' : loose.length > 0 || assumed.length > 0 ? 'partly' : 'there',
-    part: 'features',
-  };
-}
-
-function presence(
-  id: string,
-  what: string,
-  found: readonly Feature[],
-  at: (x: number) => string,
-  answers: string,
-): Ask {
-  const [first] = found;
-  const assumed = assumedOf(found);
-  const entered = first && found.length === 1 ? `at ${at(first.x)}` : `${found.length} entered`;
-  return {
-    id,
-    what,
-    where: !first ? 'not entered yet' : assumed.length > 0 ? onlyAssumed(assumed) : entered,
-    answers,
-    state: !first ? 'missing' : assumed.length > 0 ? 'partly' : 'there',
-    part: 'features',
-  };
-}
-
-/** What stands on what: without it a cut between two mounts goes unseen. */
-function unitsAsk(donor: Frame): Ask {
-  // Mounts of a body may be left over from one that is gone.
-  const standsOn = ({ kind }: Feature) => factsOf(kind).unit !== undefined && factsOf(kind).unit !== 'body';
-  const loose = donor.features.filter((feature) => standsOn(feature) && !unitOf(donor, feature.id));
-  const bare = donor.units.filter(({ mounts }) => mounts.length === 0);
-  return {
-    id: 'units',
-    what: 'What stands on which mounts: cab, engine, springs, tank, body',
-    where:
-      donor.units.length === 0
-        ? 'put the mounts of each under it'
-        : bare.length > 0
-          ? `stands on nothing yet: ${bare.map(({ name }) => name).join(', ')}`
-          : loose.length > 0
-            ? `under no unit: ${loose
-                .map(({ name }) => name)
-                .slice(0, 3)
-                .join(', ')}`
-            : `${donor.units.length} units on their mounts`,
-    answers: 'which mounts a cut leaves behind, and by how much',
-    state: donor.units.length === 0 ? 'missing' : bare.length + loose.length > 0 ? 'partly' : 'there',
-    part: 'features',
-  };
-}
-
-function driveLineAsk(donor: Frame): Ask {
-  const ends = (['output-flange', 'pinion'] as const).map((kind) => donor.points.find((point) => point.kind === kind));
-  const [flange, pinion] = ends;
-  const missing = [...(flange ? [] : ['gearbox flange']), ...(pinion ? [] : ['pinion'])];
-  const undirected = ends.filter((end) => end && end.pitch === undefined);
-  return {
-    id: 'drive-line',
-    what: 'Gearbox flange and pinion: place, and where the shaft points',
-    where:
-      missing.length > 0
-        ? `not entered: ${missing.join(', ')}`
-        : undirected.length > 0
-          ? 'put the angle finder on both flanges'
-          : 'both entered with their angles',
-    answers: 'shaft length and working angles',
-    state: missing.length > 0 ? 'missing' : undirected.length > 0 ? 'partly' : 'there',
-    part: 'lines',
-  };
-}
-
-function controlsAsk(donor: Frame, at: (x: number) => string): Ask {
-  const kinds = new Set(donor.controlMeasurements.map(controlKind));
-  const lacking = (['width', 'length', 'diagonal', 'height'] as const).filter((kind) => !kinds.has(kind));
-  const xs = donor.controlPoints.map(({ x }) => x);
-  return {
-    id: 'controls',
-    what: 'Control points punched on both rails: widths, lengths, diagonals, heights',
-    where:
-      donor.controlPoints.length < 2
-        ? 'a pair near each end, and a pair ahead of and behind every cut'
-        : lacking.length > 0
-          ? `no ${lacking.join(', no ')} chosen yet`
-          : `${donor.controlPoints.length} pairs from ${at(Math.min(...xs))} to ${at(Math.max(...xs))}`,
-    answers: 'after the cut only they tell how the halves lie',
-    state: donor.controlPoints.length < 2 ? 'missing' : lacking.length > 0 ? 'partly' : 'there',
-    part: 'controls',
-  };
 }

@@ -2,7 +2,8 @@ import { length } from '../../fields/index.ts';
 import { inches } from '../../units/index.ts';
 import { type Shortened, shortenFigures } from '../figures/rail-figures.ts';
 import { type Common, place, type Place } from '../operation.ts';
-import { bridge, type Piece, spine } from '../piece.ts';
+import { bridge } from '../new-piece.ts';
+import { type Piece, spine } from '../piece.ts';
 import { axisOf, shift } from '../pose.ts';
 import {
   asRemoved,

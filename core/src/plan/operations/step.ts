@@ -3,7 +3,8 @@ import { inches } from '../../units/index.ts';
 import type { CutFace } from '../face.ts';
 import { stepFigures, type Stepped } from '../figures/rail-figures.ts';
 import { type Common, place, type Place } from '../operation.ts';
-import { bridge, meanTop, type Piece, spine } from '../piece.ts';
+import { bridge } from '../new-piece.ts';
+import { meanTop, type Piece, spine } from '../piece.ts';
 import { posed, shift, turnAbout } from '../pose.ts';
 import {
   asRemoved,
