@@ -54,7 +54,14 @@ export { type CutFace, crossing, faceAt, type LineOf, TOP_EDGE } from './face.ts
 export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';
 export { endCrossing, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
 export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline.ts';
-export { frameProfile, type ProfileRow, type RailDifference, type RailProfile, worstDifferences } from './profile.ts';
+export {
+  frameProfile,
+  profileAt,
+  type ProfileRow,
+  type RailDifference,
+  type RailProfile,
+  worstDifferences,
+} from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { planSchema } from './schema.ts';

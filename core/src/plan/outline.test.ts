@@ -3,7 +3,15 @@ import { type Bare, donor, inputOf, memberAt, plainFrame, pointAt } from '../../
 import { drawingOf } from '../exchange/index.ts';
 import { type Frame, type Rail, sectionLookup } from '../frame/index.ts';
 import { markSheet } from '../markout/index.ts';
-import { evaluatePlan, frameProfile, insideEdge, planOutline, sideOutline, worstDifferences } from './index.ts';
+import {
+  evaluatePlan,
+  frameProfile,
+  insideEdge,
+  planOutline,
+  profileAt,
+  sideOutline,
+  worstDifferences,
+} from './index.ts';
 
 /** Unlike rails: the right one is deeper and wider, and stands farther out. */
 const straight = (halfWidth: number, section: string): Rail => [
@@ -123,4 +131,24 @@ it('tells where two rails differ most, right minus left, in height and in width'
     width: { mm: -5, row: { builtX: 3000 } },
   });
   expect(worstDifferences([])).toEqual({ height: null, width: null });
+});
+
+it('gives the frame across at any one station, between the measured ones too, and nothing beyond its ends', () => {
+  const rail = (half: number): Rail => [
+    { x: 0, halfWidth: half, top: 0, section: 'rail' },
+    { x: 4000, halfWidth: half + 40, top: 20, section: 'rail' },
+  ];
+  const frame = plainFrame({ rails: { kind: 'measured', left: rail(400), right: rail(410) } });
+  const { pieces } = evaluatePlan(inputOf(frame));
+  const section = sectionLookup(frame);
+  // Half-way each half-width has grown by 20, each top by 10.
+  expect(profileAt(pieces, 2000, section)).toMatchObject({
+    donorX: 2000,
+    outsideWidth: 850,
+    left: { halfWidth: 420, top: 10 },
+    right: { halfWidth: 430, top: 10 },
+  });
+  const ends = frameProfile(pieces, section);
+  expect([0, 4000].map((x) => profileAt(pieces, x, section))).toEqual([ends[0], ends.at(-1)]);
+  expect([-1, 4001].map((x) => profileAt(pieces, x, section))).toEqual([null, null]);
 });

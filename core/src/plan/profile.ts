@@ -36,6 +36,25 @@ export function frameProfile(pieces: readonly Piece[], section: (id: string) => 
   );
 }
 
+/**
+ * Widths and heights at one station of donor steel; null where a plan has left none of it, or beyond its ends.
+ *
+ * @param pieces Pieces, front to rear.
+ * @param donorX Station on the donor, mm.
+ * @param section Looks a section up by its id.
+ */
+export function profileAt(
+  pieces: readonly Piece[],
+  donorX: number,
+  section: (id: string) => Section,
+): ProfileRow | null {
+  const index = pieces.findIndex(
+    (piece) => piece.source === 'donor' && donorX >= frontTop(piece) && donorX <= rearTop(piece),
+  );
+  const piece = pieces[index];
+  return piece ? rowAt(piece, index, donorX, donorX === rearTop(piece), section) : null;
+}
+
 /** Local stations of either rail between the faces at the top edge, and the faces. */
 function stationXs(piece: Piece): number[] {
   const [front, rear] = [frontTop(piece), rearTop(piece)];

@@ -3,7 +3,7 @@ import { evaluatePlan, inches, type Job, railOf, STOCK_MATERIALS } from '@splay/
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
-import { fireEvent, screen, userEvent, within } from '../../../test/page.ts';
+import { act, fireEvent, screen, userEvent, within } from '../../../test/page.ts';
 import { undo } from '../../client/job-store.ts';
 import { parts } from './parts.tsx';
 
@@ -34,6 +34,22 @@ describe('the stations', () => {
     fireEvent.click(screen.getByRole('checkbox', { name: /measured separately/ }));
     expect(now().donor.rails).toMatchObject({ kind: 'measured' });
     expect(evaluatePlan(now()).measures.after.wheelbase).toBeCloseTo(inches(155.75), 6);
+  });
+});
+
+describe('the blade', () => {
+  it('is where the section is shown, moved by arrow keys; beyond the frame there is none', async () => {
+    const { store } = open(van, '');
+    const blade = screen.getByRole('slider', { name: /^Blade/ });
+    const before = Number(blade.getAttribute('aria-valuenow'));
+    fireEvent.keyDown(blade, { key: 'ArrowRight', shiftKey: true });
+    expect(store.getState().blade).toBeCloseTo(before + inches(1 / 2), 0);
+    const section = await screen.findByRole('img', { name: /^The section at the blade/ });
+    // As wide outside there as the donor is: 33 1/2 along its straight part.
+    expect(section.textContent).toContain('33 1⁄2');
+    act(() => store.setState({ blade: inches(500) }));
+    expect(screen.queryByRole('img', { name: /^The section at the blade/ })).toBeNull();
+    expect(screen.getByText(/does not reach to the blade/)).toBeTruthy();
   });
 });
 

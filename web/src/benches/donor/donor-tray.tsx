@@ -5,6 +5,7 @@ import {
   lengthText,
   type Part,
   partsOf,
+  profileAt,
   railAt,
   type RailHere,
   railOf,
@@ -108,6 +109,13 @@ function SectionAt({ blade, width, ...props }: PictureProps & { readonly blade: 
   const { job, section, tray, selected } = props;
   const { height } = tray;
   const { donor, display } = job;
+  const row = profileAt(props.donor.pieces, blade, section);
+  if (!row)
+    return (
+      <p className="flex items-center justify-center px-8 text-center text-pencil" style={{ width }}>
+        The frame does not reach to the blade: drag it back over the steel.
+      </p>
+    );
   const here = (side: Side): RailHere => railAt(railOf(donor.rails, side), blade);
   const [left, right] = [here('left'), here('right')];
   const depth = Math.max(section(left.section).depth, section(right.section).depth);
@@ -204,7 +212,7 @@ function SectionAt({ blade, width, ...props }: PictureProps & { readonly blade: 
         from={outer.left}
         to={outer.right}
         y={height - 14}
-        mm={left.halfWidth + right.halfWidth}
+        mm={row.outsideWidth}
         format={display}
         before="outside"
         strong
