@@ -26,6 +26,17 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure 
   }));
   const { past, future } = useHistory(store);
   const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
+  const tool = (name: string, Icon: typeof Scale, onClick: () => void, key = '') => (
+    <button
+      type="button"
+      className="button px-2"
+      onClick={onClick}
+      aria-label={name}
+      title={key ? `${name} (${key})` : name}
+    >
+      <Icon size={16} />
+    </button>
+  );
   return (
     <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4 pointer-coarse:h-15">
       <h1 className="heading min-w-0 shrink truncate text-xl" title={state.job.name}>
@@ -76,42 +87,11 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure 
         </span>
         <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
       </button>
-      <button
-        type="button"
-        className="button px-2"
-        onClick={onMeasure}
-        aria-label="Measure between two things"
-        title="Measure between two things (M)"
-      >
-        <RulerDimensionLine size={16} />
-      </button>
-      <button
-        type="button"
-        className="button px-2"
-        onClick={() => onDialog('palette')}
-        aria-label="Find anything"
-        title="Find anything (Ctrl K)"
-      >
-        <Search size={16} />
-      </button>
-      <button
-        type="button"
-        className="button px-2"
-        onClick={() => onDialog('rules')}
-        aria-label="Rulebook of this job"
-        title="Rulebook of this job"
-      >
-        <Scale size={16} />
-      </button>
+      {tool('Measure between two things', RulerDimensionLine, onMeasure, 'M')}
+      {tool('Find anything', Search, () => onDialog('palette'), 'Ctrl K')}
+      {tool('Rulebook of this job', Scale, () => onDialog('rules'))}
       <ThemeButton />
-      <button
-        type="button"
-        className="button px-2"
-        onClick={() => onDialog('history')}
-        aria-label="History of this job"
-      >
-        <History size={16} />
-      </button>
+      {tool('History of this job', History, () => onDialog('history'))}
       <a className="button px-2" href={`/api/jobs/${state.id}/export`} aria-label="Download the job file" download>
         <Download size={16} />
       </a>
