@@ -72,7 +72,7 @@ export function planOf(...operations: readonly Bare[]): Plan {
     name: 'Test plan',
     note: '',
     accepted: [],
-    stays: [],
+    stays: [], splices: [],
     operations: operations.map(
       (operation, index) =>
         ({

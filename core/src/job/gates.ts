@@ -1,4 +1,4 @@
-import { acceptedText, type PlanResult } from '../plan/index.ts';
+import { acceptedText, dotted, type PlanResult } from '../plan/index.ts';
 import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
 import type { Reading } from '../survey/index.ts';
 import type { Job } from './job.ts';
@@ -88,6 +88,21 @@ function decided({ plan }: Looked): Found {
   };
 }
 
+function spliced({ plan: { splices } }: Looked): Found {
+  const open = splices.filter((splice) => splice.decided === null).map(({ joint }) => joint.letter);
+  return {
+    name: 'How each joint is made',
+    passed: splices.length > 0 && open.length === 0,
+    detail:
+      open.length === 0
+        ? splices.length === 0
+          ? 'no joint yet'
+          : counted(splices.length, 'joint decided', 'joints decided')
+        : `${dotted(open)}: not decided yet`,
+    bench: 'splice',
+  };
+}
+
 function readingsFound(name: string, count: StageCount): Found {
   const passed = count.total > 0 && count.right === count.total;
   const parts = [
@@ -107,6 +122,7 @@ const GATES = {
       { id: 'planned', signable: false, look: planned },
       { id: 'unstopped', signable: false, look: unstopped },
       { id: 'decided', signable: true, look: decided },
+      { id: 'spliced', signable: true, look: spliced },
       {
         id: 'readings-before-cut',
         signable: true,

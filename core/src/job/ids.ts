@@ -1,5 +1,6 @@
 import type { InputProblem } from '../input-error.ts';
-import { aboutOf, operationName, type Plan } from '../plan/index.ts';
+import { copiesOf, railIdOf } from '../frame/index.ts';
+import { aboutOf, operationName, operationOfJoint, type Plan } from '../plan/index.ts';
 import type { Job } from './job.ts';
 
 /** Something with an id, and its place in the document. */
@@ -101,7 +102,37 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
         },
       ];
     });
-    return [...operations, ...accepted];
+    return [...operations, ...accepted, ...spliceProblems(plan, job, at)];
+  });
+}
+
+/** What is decided of joints that cannot be: of operations or members that are not there, twice, or without a reason. */
+function spliceProblems({ splices, operations, name }: Plan, { donor }: Job, path: string): InputProblem[] {
+  const made = new Set(operations.map(({ id }) => id));
+  const members = new Set<string>(
+    donor.members.flatMap((member) => copiesOf(member).map((side) => railIdOf(member.id, side))),
+  );
+  return splices.flatMap(({ joint, others }, index): InputProblem[] => {
+    const at = `${path}.splices[${index}]`;
+    const problem = (where: string, message: string): InputProblem[] => [
+      { code: 'plan/splice', path: `${at}.${where}`, message },
+    ];
+    return [
+      ...(made.has(operationOfJoint(joint))
+        ? []
+        : problem('joint', `“${joint}” is a joint of an operation that the plan “${name}” does not have.`)),
+      ...(splices.findIndex((other) => other.joint === joint) === index
+        ? []
+        : problem('joint', `How “${joint}” is made is said twice: leave one of them.`)),
+      ...others.flatMap(({ rail, reason }, other) => [
+        ...(rail === 'left' || rail === 'right' || members.has(rail)
+          ? []
+          : problem(`others[${other}].rail`, `There is no “${rail}” on the frame: take it off the joint.`)),
+        ...((rail === 'left' || rail === 'right') && reason.trim() === ''
+          ? problem(`others[${other}].reason`, 'Left and right are made alike unless there is a reason: write it.')
+          : []),
+      ]),
+    ];
   });
 }
 

@@ -21,7 +21,7 @@ export interface Job extends PlanInput {
 }
 
 export const JOB_FORMAT = 'splay-job';
-export const JOB_VERSION = 4;
+export const JOB_VERSION = 5;
 
 /** A job with its records, as it travels. */
 export interface JobFile {

@@ -53,6 +53,19 @@ export const MIGRATIONS: Migrations = {
   }),
   2: toVersion3,
   3: toVersion4,
+  /** 5: how joints are made. */
+  4: ({ job, ...file }) => ({
+    ...file,
+    job: isRecord(job)
+      ? {
+          ...job,
+          plan: adding(job.plan, { splices: [] }),
+          variants: Array.isArray(job.variants)
+            ? job.variants.map((plan: unknown) => adding(plan, { splices: [] }))
+            : job.variants,
+        }
+      : job,
+  }),
 };
 
 /**

@@ -48,6 +48,7 @@ export function benchesDone(job: Job, gates: readonly Gate[]): readonly string[]
   const proven: Readonly<Record<BenchId, boolean>> = {
     donor: false,
     cuts: planned,
+    splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
     marks: cutting !== undefined && isPassed(cutting),
     'true-up': welding !== undefined && isPassed(welding),
   };

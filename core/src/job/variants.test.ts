@@ -153,7 +153,7 @@ describe('a job of version 1', () => {
         axles: undefined,
       },
       body: { ...old.job.body, masses: [] },
-      plan: { ...old.job.plan, note: '', stays: [], operations: old.job.plan.operations.map(brought) },
+      plan: { ...old.job.plan, note: '', stays: [], splices: [], operations: old.job.plan.operations.map(brought) },
       variants: [],
     });
     expect(units.slice(0, groups.length).map(({ id }) => id)).toEqual(groups.map(({ id }) => id));
@@ -322,5 +322,15 @@ describe('a job of version 3', () => {
     };
     const { axles } = parseJobFile(JSON.stringify({ ...old, job: { ...old.job, donor } })).job.donor;
     expect(axles[0]!.carrier).toEqual({ kind: 'feature', id: 'spring-front' });
+  });
+});
+
+describe('a job of version 4', () => {
+  it('comes up with everything it held and no joint decided', () => {
+    const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job.plan).toEqual({ ...old.job.plan, splices: [] });
+    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, splices: [] })));
+    expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
   });
 });

@@ -22,3 +22,4 @@ export {
   type ReworkMark,
   type SheetNote,
 } from './marks.ts';
+export { type Assumption, longerBy, spliceAssumptions } from './splice-marks.ts';

@@ -6,6 +6,7 @@ import type { MarkSheet, SheetNote } from './marks.ts';
 import { measurerOf } from './measure.ts';
 import { memberMarks } from './member-marks.ts';
 import { newPiecesOf } from './new-pieces.ts';
+import { spliceAssumptions, spliceLines, splicePartMarks, weldNotes } from './splice-marks.ts';
 import { bracketMarks, crossmemberMarks, reworkMarks } from './work-marks.ts';
 
 /** What the shop wrote beside operations that are carried out. */
@@ -56,8 +57,12 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
     crossmembers: crossmemberMarks(result, measurer),
     members: memberMarks(result),
     reworks: reworkMarks(result, measurer),
+    spliceLines: spliceLines(result, measurer),
+    parts: splicePartMarks(input, result),
     checks: crossChecks(lines, measurer),
     newPieces: newPiecesOf(result, operations, measurer.depthOf, ruleValue(rules, 'cut/kerf')),
     notes: notesOf(result),
+    welds: weldNotes(input, result),
+    assumptions: result.joints.length > 0 ? spliceAssumptions(result, rules, input.display) : [],
   };
 }

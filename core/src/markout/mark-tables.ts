@@ -232,7 +232,8 @@ function newRailTable(sheet: MarkSheet): SheetTable {
   return {
     id: 'new-rail',
     caption: 'New rail to cut',
-    measured: 'As it ends up, along the edges of the outside face; ends from square. No root gap is in these lengths',
+    measured:
+      'As it ends up, along the edges of the outside face; ends from square. Gaps are those of the joints that are decided, less what their welds pull',
     columns: [
       words('Rail', 1),
       words('Section', 1.2),
@@ -241,6 +242,7 @@ function newRailTable(sheet: MarkSheet): SheetTable {
       figure('Bottom edge'),
       figure('Top edge'),
       figure('Kerf', 1),
+      figure('Gaps', 1),
       bold('Cut the top to'),
     ],
     rows: sheet.newPieces.map((piece) => ({
@@ -254,7 +256,8 @@ function newRailTable(sheet: MarkSheet): SheetTable {
         { mm: piece.bottom },
         { mm: piece.length },
         orDash(piece.kerf),
-        { mm: piece.length + piece.kerf },
+        orDash(piece.gaps),
+        { mm: piece.length + piece.kerf - piece.gaps },
       ],
     })),
   };
@@ -274,6 +277,71 @@ function checksTable(sheet: MarkSheet): SheetTable {
   };
 }
 
+function spliceLinesTable(sheet: MarkSheet, side: Side): SheetTable {
+  return {
+    id: `splices-${side}`,
+    caption: `Steps and angled cuts, ${railName(side).toLowerCase()}`,
+    measured: `From the ${sheet.datum.toLowerCase()} along the edge or the web; heights over the underside. Cut these lines, not the square one`,
+    columns: [
+      words('', 3),
+      bold('Top edge'),
+      bold('Web'),
+      bold('Bottom edge'),
+      figure('To'),
+      figure('Height'),
+      figure('Corners', 1.2),
+    ],
+    rows: sheet.spliceLines
+      .filter((line) => line.side === side)
+      .map((line) => ({
+        mark: line.letters,
+        lettered: true,
+        cells: [
+          line.what,
+          { mm: line.from.top },
+          { mm: line.from.web },
+          { mm: line.from.bottom },
+          line.to === null ? '–' : { mm: line.to },
+          line.height === null ? '–' : { mm: line.height },
+          orDash(line.radius, 'square'),
+        ],
+      })),
+  };
+}
+
+function partsTable(sheet: MarkSheet): SheetTable {
+  return {
+    id: 'parts',
+    caption: 'Plates and sleeves to cut',
+    measured:
+      'Where each goes on: ahead of its joint and behind it, its lower edge over the underside. L and R are mirrored',
+    columns: [
+      words('', 3.6),
+      words('From', 2),
+      figure('Thick', 1),
+      figure('Long'),
+      figure('Wide'),
+      bold('Ahead'),
+      bold('Behind'),
+      figure('Up', 1.2),
+    ],
+    rows: sheet.parts.map(({ part, ahead, behind, up }) => ({
+      mark: part.mark,
+      lettered: true,
+      cells: [
+        [part.name, part.note].filter((text) => text !== '').join(': '),
+        part.offcut ?? part.stock,
+        { mm: part.thickness },
+        { mm: part.length },
+        { mm: part.width },
+        { mm: ahead },
+        { mm: behind },
+        up === null ? '–' : { mm: up },
+      ],
+    })),
+  };
+}
+
 /**
  * The tables of a marks sheet in the order they are worked by; those with nothing in them are left out.
  *
@@ -286,11 +354,13 @@ export function markTables(sheet: MarkSheet): SheetTable[] {
     crossmembersTable(sheet),
     membersTable(sheet),
     reworksTable(sheet),
+    ...SIDES.map((side) => spliceLinesTable(sheet, side)),
     newRailTable(sheet),
+    partsTable(sheet),
     checksTable(sheet),
   ].filter(({ rows }) => rows.length > 0);
 }
 
 /** What holds for every marks sheet. */
 export const MARKS_RULES =
-  'Root gap and weld shrinkage are not in these marks: take the gap you weld with off the new rail, or leave it at the cut. Marks left and right must agree before any cut.';
+  'Gaps and the pull of the welds are in the lengths of new rail where a joint is decided, and told in the notes where rail comes out. Marks left and right must agree before any cut.';

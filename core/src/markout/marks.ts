@@ -1,5 +1,6 @@
 import type { Face, Side } from '../frame/index.ts';
-import type { Operation, RailEndAngle } from '../plan/index.ts';
+import type { CutPart, Operation, RailEndAngle } from '../plan/index.ts';
+import type { Assumption } from './splice-marks.ts';
 
 /** Which side of the line the blade goes: on the waste; `line` where both sides are kept. */
 export type KerfSide = 'ahead' | 'behind' | 'line';
@@ -94,6 +95,29 @@ export interface ReworkMark {
   readonly plate: number;
 }
 
+/** A line of a step or of an angled cut, beside the square line of its joint. */
+export interface SpliceLine {
+  readonly letters: string;
+  readonly side: Side;
+  readonly what: string;
+  /** From the datum hole; of a horizontal its front end. */
+  readonly from: MarkDistances;
+  /** Where a horizontal ends, along the web, mm; null for a line across. */
+  readonly to: number | null;
+  /** Over the underside, mm; null where it runs from edge to middle. */
+  readonly height: number | null;
+  /** Its corners are rounded by so much, mm. */
+  readonly radius: number;
+}
+
+/** A part to cut for a joint, and where it goes on: from the joint, and its lower edge over the underside, mm. */
+export interface SplicePartMark {
+  readonly part: CutPart;
+  readonly ahead: number;
+  readonly behind: number;
+  readonly up: number | null;
+}
+
 /** A distance that proves the marks. */
 export interface CrossCheck {
   readonly name: string;
@@ -112,6 +136,8 @@ export interface NewPiece {
   readonly length: number;
   readonly bottom: number;
   readonly kerf: number;
+  /** What the gaps at its ends make longer, less what their welds pull, as far as those joints are decided, mm. */
+  readonly gaps: number;
   readonly front: RailEndAngle;
   readonly rear: RailEndAngle;
 }
@@ -135,7 +161,13 @@ export interface MarkSheet {
   readonly crossmembers: readonly CrossmemberMark[];
   readonly members: readonly MemberMark[];
   readonly reworks: readonly ReworkMark[];
+  readonly spliceLines: readonly SpliceLine[];
+  readonly parts: readonly SplicePartMark[];
   readonly checks: readonly CrossCheck[];
   readonly newPieces: readonly NewPiece[];
   readonly notes: readonly SheetNote[];
+  /** Of each joint, how it is welded and how far apart its ends are set. */
+  readonly welds: readonly SheetNote[];
+  /** The factors that the strength of its joints rests on. */
+  readonly assumptions: readonly Assumption[];
 }

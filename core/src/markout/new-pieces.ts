@@ -10,6 +10,7 @@ import {
 } from '../plan/index.ts';
 import type { NewPiece } from './marks.ts';
 import { lettersOfPiece } from './measure.ts';
+import { longerBy } from './splice-marks.ts';
 
 /**
  * The new rail to cut, each piece once for each side and as it ends up: also where a later operation cuts it. Where the
@@ -40,6 +41,11 @@ export function newPiecesOf(
       section: piece.rails[side][0]?.section ?? '',
       length: topLength(piece, side),
       bottom: bottomLength(piece, side, depthOf),
+      gaps: result.splices
+        .filter(({ joint }) =>
+          result.joints.some(({ id, piece: of }) => id === joint.id && (of === index || of === index - 1)),
+        )
+        .reduce((sum, outcome) => sum + longerBy(outcome), 0),
       kerf: operation.kind === 'lengthen' && foremost ? kerf : 0,
       front: endAngle(piece, side, 'front'),
       rear: endAngle(piece, side, 'rear'),

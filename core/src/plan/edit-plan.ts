@@ -1,3 +1,4 @@
+import type { SplicePlan } from '../splice/index.ts';
 import type { EndPlace, Plan } from './operation.ts';
 import { type Operation, placesOf, withPlaces } from './operations/index.ts';
 
@@ -13,7 +14,7 @@ export const withOperation = (plan: Plan, operation: Operation): Plan => ({
 });
 
 /**
- * The plan without one of its operations.
+ * The plan without one of its operations, and without how its joints were to be made.
  *
  * @param plan The plan.
  * @param id Id of the operation.
@@ -21,7 +22,22 @@ export const withOperation = (plan: Plan, operation: Operation): Plan => ({
 export const withoutOperation = (plan: Plan, id: string): Plan => ({
   ...plan,
   operations: plan.operations.filter((operation) => operation.id !== id),
+  splices: plan.splices.filter(({ joint }) => operationOfJoint(joint) !== id),
 });
+
+/**
+ * The plan with a joint made this way.
+ *
+ * @param plan The plan.
+ * @param splice How the joint is made.
+ */
+export const withSplice = (plan: Plan, splice: SplicePlan): Plan => ({
+  ...plan,
+  splices: [...plan.splices.filter(({ joint }) => joint !== splice.joint), splice],
+});
+
+/** The operation that makes a joint, by the joint's id. */
+export const operationOfJoint = (joint: string): string => joint.slice(0, joint.lastIndexOf('/'));
 
 /**
  * The plan with an operation moved up (−1) or down (+1) the list; as it was at the ends.

@@ -51,6 +51,7 @@ export function judge(outcomes: Outcomes): PlanResult {
     reworks: state.reworks,
     joints,
     cutEnds,
+    splices: outcomes.splices,
     operations: steps.map(({ outcome }) => ({ ...outcome, letters: lettersOf(outcome.operation.id) })),
     features: outcomes.features,
     crossmembers: outcomes.crossmembers,

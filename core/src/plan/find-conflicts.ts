@@ -9,6 +9,7 @@ import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
 import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
 import { memberConflicts } from './member-conflicts.ts';
 import { lostRiders } from './rider-conflicts.ts';
+import { spliceConflicts, underPlates } from './splices/splice-conflicts.ts';
 import { builtOf, type Tape } from './tape.ts';
 import { unitConflicts } from './unit-conflicts.ts';
 
@@ -135,6 +136,8 @@ const FINDERS: readonly Finder[] = [
   transitions,
   nearJoints,
   schools,
+  spliceConflicts,
+  underPlates,
   overlaps,
   cutReworks,
   loosePieces,

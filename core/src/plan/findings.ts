@@ -11,6 +11,7 @@ import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
 import type { StateBefore } from './fate.ts';
+import type { SpliceOutcome } from './splices/index.ts';
 import type { PlanState } from './state.ts';
 import type { Tape } from './tape.ts';
 import type { UnitOutcome } from './unit-outcome.ts';
@@ -25,6 +26,7 @@ export interface Findings {
   readonly tape: Tape;
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
+  readonly splices: readonly SpliceOutcome[];
   readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
   /** With the body on; null while its masses are not known. */
   readonly laden: Laden | null;

@@ -1,7 +1,15 @@
 export { type AxleLoad, type Laden } from './axle-loads.ts';
 export { acceptedText, type Conflict, type WayOut } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
-export { placeOfOperation, shiftOperation, withOperation, withOrder, withoutOperation } from './edit-plan.ts';
+export {
+  operationOfJoint,
+  placeOfOperation,
+  shiftOperation,
+  withOperation,
+  withOrder,
+  withoutOperation,
+  withSplice,
+} from './edit-plan.ts';
 export { justBehind, placesToBegin } from './places-to-begin.ts';
 export { newBracket, newCrossmember, newHole } from './new-things.ts';
 export {
@@ -63,6 +71,7 @@ export {
   worstDifferences,
 } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
+export * from './splices/index.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { planSchema } from './schema.ts';
 export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.ts';

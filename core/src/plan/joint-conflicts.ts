@@ -8,6 +8,7 @@ import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide
 import { waysToClear } from './moving-cuts.ts';
 import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
+import { PLAIN_BOLTED, type SpliceOutcome, usualPlate } from './splices/index.ts';
 
 export const JOINT_WORDS: Readonly<
   Record<JointVerdict, { severity: Finding['severity']; words: string; advice: readonly string[] }>
@@ -162,9 +163,16 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
  *
  * @param context Sections, rules and how lengths are written.
  */
-export const nearJoints: Finder = ({ joints: all, features, state }, context) => {
+export const nearJoints: Finder = ({ joints: all, splices, features, state }, context) => {
   const { rules, show } = context;
   const limit = ruleValue(rules, 'joint/hole-distance');
+  // A step or an angled cut lies along the rail: it keeps clear over its whole length.
+  const welds = new Map(
+    splices.map(({ joint, rails }) => [
+      joint.id,
+      [Math.min(...rails.map(({ reach }) => reach.weld[0])), Math.max(...rails.map(({ reach }) => reach.weld[1]))],
+    ]),
+  );
   const found: Finding[] = [];
   for (const outcome of features) {
     const x = builtXOf(outcome);
@@ -174,8 +182,9 @@ export const nearJoints: Finder = ({ joints: all, features, state }, context) =>
     const ahead = x - feature.x + from;
     const behind = x - feature.x + to;
     for (const joint of all) {
-      if (ahead - joint.builtX >= limit || joint.builtX - behind >= limit) continue;
-      const clear = Math.max(ahead - joint.builtX, joint.builtX - behind);
+      const [front = 0, rear = 0] = welds.get(joint.id) ?? [];
+      const clear = Math.max(ahead - (joint.builtX + rear), joint.builtX + front - behind);
+      if (clear >= limit) continue;
       const stamp = factsOf(feature.kind).untouchable;
       found.push({
         code: stamp ? 'identity-stamp' : 'near-joint',
@@ -199,29 +208,53 @@ export const nearJoints: Finder = ({ joints: all, features, state }, context) =>
   return found;
 };
 
+/** Whether nothing of a joint is welded. */
+const isBolted = ({ decided, rails }: SpliceOutcome): boolean =>
+  decided !== null &&
+  rails.every(
+    ({ splice: { form, plates, sleeve } }) =>
+      form.form === 'bolted' && sleeve === null && plates.every(({ fastening }) => fastening.by === 'bolts'),
+  );
+
+/** A joint of rails that must not be welded, with plates on web and flanges bolted over it. */
+function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): WayOut[] {
+  const [rail] = rails;
+  if (!rail) return [];
+  const plates = (['web-inside', 'web-outside', 'top-flange', 'bottom-flange'] as const).flatMap(
+    (face, at) => usualPlate(`plate-${at + 1}`, face, PLAIN_BOLTED.form, { steel: rail.steel, rules, display }) ?? [],
+  );
+  return [
+    {
+      say: `Bolt joint ${joint.letter}: plates on web and flanges`,
+      edit: { do: 'splice', splice: { joint: joint.id, rails: { ...PLAIN_BOLTED, plates }, others: [] } },
+    },
+  ];
+}
+
 /** What the material and the shop's school of practice allow to be welded. */
-export const schools: Finder = ({ frame, joints: all, features }, { rules }) => {
+export const schools: Finder = ({ frame, joints: all, splices, features }, context) => {
+  const { rules } = context;
   const { material } = frame;
-  const first = all[0];
-  if (!first) return [];
-  const at = { operation: first.operation, donorX: first.donorX, builtX: first.builtX, about: first.id };
+  const welded = splices.filter((splice) => !isBolted(splice));
   if (material.heatTreated || !material.weldable)
-    return [
-      {
-        ...at,
-        code: 'not-weldable',
-        severity: 'stop',
-        message: `The rails are ${material.name}: they must not be welded or heated.`,
-        waysOut: advise('Bolt through existing holes instead.', 'Use a donor with mild-steel rails.'),
-      },
-    ];
+    return welded.slice(0, 1).map((splice) => ({
+      operation: splice.joint.operation,
+      donorX: splice.joint.donorX,
+      builtX: splice.joint.builtX,
+      about: splice.joint.id,
+      code: 'not-weldable',
+      severity: 'stop',
+      message: `The rails are ${material.name}: they must not be welded or heated.`,
+      waysOut: [...bolted(splice, context), ...advise('Use a donor with mild-steel rails.')],
+    }));
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
   const hangers = features
     .filter(({ feature }) => factsOf(feature.kind).hanger)
     .map((outcome) => builtXOf(outcome) ?? -Infinity);
   const last = Math.max(...hangers);
+  const isWelded = new Set(welded.map(({ joint }) => joint.id));
   return all
-    .filter((joint) => joint.builtX < last)
+    .filter((joint) => joint.builtX < last && isWelded.has(joint.id))
     .map((joint) => ({
       code: 'ahead-of-hanger',
       severity: 'stop' as const,

@@ -1,4 +1,5 @@
 import { angle, type Field, flag, id, length, oneOf, record, text } from '../fields/index.ts';
+import type { SplicePlan } from '../splice/index.ts';
 import type { Operation } from './operations/index.ts';
 
 /** A station, mm, on the donor as measured or on the frame as it is when the operation's turn comes. */
@@ -60,6 +61,8 @@ export interface Plan {
   /** Units that stay with another of their mounts than is usual, where the plan moves those apart. */
   readonly stays: readonly { readonly unit: string; readonly mount: string }[];
   readonly operations: readonly Operation[];
+  /** How joints are made, as far as that is decided: one for a joint at most. */
+  readonly splices: readonly SplicePlan[];
 }
 
 /**
@@ -67,4 +70,11 @@ export interface Plan {
  *
  * @param name What it is called.
  */
-export const emptyPlan = (name: string): Plan => ({ name, note: '', accepted: [], stays: [], operations: [] });
+export const emptyPlan = (name: string): Plan => ({
+  name,
+  note: '',
+  accepted: [],
+  stays: [],
+  operations: [],
+  splices: [],
+});

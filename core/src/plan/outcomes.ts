@@ -5,6 +5,7 @@ import type { Geometry } from './geometry.ts';
 import { type Joint, jointsOf } from './joint.ts';
 import type { Standing } from './measures.ts';
 import { standingOf } from './prepare.ts';
+import { type SpliceOutcome, spliceOutcomes } from './splices/index.ts';
 
 /** The second stage of an evaluation: what became of everything that hangs on the frame, and how the ends meet. */
 export interface Outcomes extends Geometry, Standing {
@@ -12,6 +13,8 @@ export interface Outcomes extends Geometry, Standing {
   readonly before: StateBefore;
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
+  /** How each joint is made. */
+  readonly splices: readonly SpliceOutcome[];
 }
 
 /**
@@ -35,5 +38,6 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
   );
-  return { ...geometry, ...standing, before, joints, cutEnds };
+  const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
+  return { ...geometry, ...standing, before, joints, cutEnds, splices };
 }

@@ -1,5 +1,6 @@
 import type { Feature, Frame, Ref } from '../frame/index.ts';
-import { shiftOperation, withoutOperation, withOperation } from './edit-plan.ts';
+import type { SplicePlan } from '../splice/index.ts';
+import { shiftOperation, withoutOperation, withOperation, withSplice } from './edit-plan.ts';
 import { newCrossmember } from './new-things.ts';
 import type { Place, Plan } from './operation.ts';
 import type { Operation } from './operations/index.ts';
@@ -24,6 +25,8 @@ export type PlanEdit =
   | { readonly do: 'remake-brace'; readonly brace: string }
   /** Lets a unit stay with another of its mounts. */
   | { readonly do: 'stay'; readonly unit: string; readonly mount: string }
+  /** Makes a joint another way. */
+  | { readonly do: 'splice'; readonly splice: SplicePlan }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
@@ -78,7 +81,9 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
       return withPlan(withoutOperation(plan, edit.operation));
     case 'order': {
       const operation = found(edit.operation);
-      return operation ? withPlan(inserted(withoutOperation(plan, operation.id), operation, edit.before)) : job;
+      if (!operation) return job;
+      const others = plan.operations.filter(({ id }) => id !== operation.id);
+      return withPlan(inserted({ ...plan, operations: others }, operation, edit.before));
     }
     case 'take-off':
       return withPlan(inserted(plan, takingOff(edit.thing, newId), edit.before));
@@ -108,6 +113,8 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
       const { unit, mount } = edit;
       return withPlan({ ...plan, stays: [...plan.stays.filter((stay) => stay.unit !== unit), { unit, mount }] });
     }
+    case 'splice':
+      return withPlan(withSplice(plan, edit.splice));
     case 'datum':
       return { ...job, donor: { ...donor, datum: edit.feature } };
     case 'movable':

@@ -16,6 +16,7 @@ import type { Plan } from './operation.ts';
 import type { Operation } from './operations/index.ts';
 import type { Piece, RemovedPiece } from './piece.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
+import type { SpliceOutcome } from './splices/index.ts';
 import type { PlanState, Refusal, Rework } from './state.ts';
 import type { Tape } from './tape.ts';
 import type { UnitOutcome } from './unit-outcome.ts';
@@ -45,6 +46,8 @@ export interface PlanResult {
   readonly reworks: readonly Rework[];
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
+  /** How each joint is made, front to rear. */
+  readonly splices: readonly SpliceOutcome[];
   readonly operations: readonly OperationOutcome[];
   readonly features: readonly FeatureOutcome[];
   readonly crossmembers: readonly CrossmemberOutcome[];

@@ -1,4 +1,5 @@
 import { type Field, id, list, name, record, text } from '../fields/index.ts';
+import { splicePlanSchema } from '../splice/index.ts';
 import type { Acceptance, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
 
@@ -11,6 +12,7 @@ export const planSchema = (): Field<Plan> =>
       accepted: list(record<Acceptance>({ conflict: text(400), reason: name(500), by: name() }), 200),
       stays: list(record<Plan['stays'][number]>({ unit: id(), mount: id() }), 100),
       operations: list(operationSchema(), 200),
+      splices: list(splicePlanSchema(), 400),
     },
     'plan',
   );

@@ -1,14 +1,14 @@
 export {
   type ProfileId,
   PROFILES,
-  type Rule,
   type Rulebook,
   RULE_IDS,
   type RuleId,
   ruleProblem,
   RULES,
+  ruleText,
   ruleValue,
-  SHOP_PRACTICE,
   usualValue,
   withRule,
 } from './rule.ts';
+export { type Rule, SHOP_PRACTICE } from './rule-type.ts';

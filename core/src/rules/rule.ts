@@ -1,21 +1,11 @@
-import { inches } from '../units/index.ts';
-
-/** A threshold that a verdict rests on. */
-export interface Rule {
-  readonly title: string;
-  /** What `value` measures: mm, radians, or whether something is allowed (1) or not (0). */
-  readonly measures: 'length' | 'angle' | 'allowed';
-  readonly value: number;
-  readonly reason: string;
-  readonly source: string;
-}
+import { angleText, finer, inches, type LengthFormat, lengthText, quantityText } from '../units/index.ts';
+import { SPLICE_RULES } from './splice-rules.ts';
+import { type Rule, SHOP_PRACTICE } from './rule-type.ts';
 
 const degrees = (count: number): number => (count * Math.PI) / 180;
-/** The source of rules that no standard gives. */
-export const SHOP_PRACTICE = 'common shop practice; set your own from your logged jobs';
 
-/** All rules with the defaults of *weld and reinforce*. */
-export const RULES = {
+/** The rules of the frame and its joints, with the defaults of *weld and reinforce*. */
+const FRAME_RULES = {
   'joint/meets': {
     title: 'Ends meet',
     measures: 'length',
@@ -144,6 +134,9 @@ export const RULES = {
   },
 } as const satisfies Record<string, Rule>;
 
+/** All rules with the defaults of *weld and reinforce*. */
+export const RULES = { ...FRAME_RULES, ...SPLICE_RULES } as const satisfies Record<string, Rule>;
+
 export type RuleId = keyof typeof RULES;
 
 /** Starting points for a shop's rulebook; each changes what it must and keeps the rest. */
@@ -194,6 +187,41 @@ export function ruleProblem(id: RuleId, value: number): string | null {
       return value >= 0 && value < Math.PI / 2 ? null : 'The angle must be from 0 to less than 90°.';
     case 'allowed':
       return value === 0 || value === 1 ? null : 'It is either allowed (1) or not (0).';
+    case 'share':
+      return value > 0 && value <= 1 ? null : 'The share must be more than 0 and at most 100 %.';
+    case 'stress':
+    case 'times':
+    case 'heat':
+    case 'hours':
+      return value >= 0 && value < 10_000 ? null : 'The figure must be 0 or more.';
+  }
+}
+
+/**
+ * The value of a rule as it is said: `3/32`, `60 %`, `4 times`.
+ *
+ * @param id The rule.
+ * @param value In what the rule measures.
+ * @param format How lengths are written.
+ */
+export function ruleText(id: RuleId, value: number, format: LengthFormat): string {
+  switch (RULES[id].measures) {
+    case 'length':
+      return lengthText(value, finer(format), true);
+    case 'angle':
+      return angleText(value, 3, false);
+    case 'allowed':
+      return value === 1 ? 'allowed' : 'not';
+    case 'share':
+      return quantityText('share', value, format.unit);
+    case 'stress':
+      return quantityText('stress', value, format.unit);
+    case 'times':
+      return `${value} times`;
+    case 'heat':
+      return `${value} kJ/mm`;
+    case 'hours':
+      return `${value} h`;
   }
 }
 

@@ -1,5 +1,6 @@
 export { type Band, type JointForm, weldAt, weldReach } from './joint-form.ts';
 export {
+  type Bolt,
   type Fed,
   fedFrom,
   type Fillet,
@@ -17,10 +18,37 @@ export {
   type EffectiveSection,
   type PartShare,
   type Splice,
+  type SpliceHole,
   type SpliceStrength,
   spliceStrength,
 } from './strength.ts';
-export { type Plate, type PlateFace, plateOn, type PlateShape } from './plate.ts';
+export {
+  type Corner,
+  edgesOf,
+  isOnWeb,
+  type Plate,
+  PLATE_FACES,
+  type PlateFace,
+  plateOn,
+  plateProblems,
+  type PlateShape,
+  roomFor,
+} from './plate.ts';
+export * from './rail-splice.ts';
+export {
+  BOLT_TENSILE,
+  cornerRadiusOf,
+  edgesAt,
+  efficiencyOf,
+  jointFormOf,
+  laidPlate,
+  type MadeSplice,
+  plateName,
+  type RailSteel,
+  spliceOf,
+  wallLength,
+  weldMetalOf,
+} from './splice-of.ts';
 export { type WedgeSleeve, wedgeSleeve } from './wedge-sleeve.ts';
 export { cyclesToCompare, shrinkageAcross } from './life.ts';
 export {

@@ -14,6 +14,14 @@ export interface Plug {
   readonly diameter: number;
 }
 
+/** A bolt through a part and the rail, and what it is allowed to carry there: in shear or in bearing, the lesser. mm, N. */
+export interface Bolt {
+  readonly x: number;
+  readonly across: number;
+  readonly diameter: number;
+  readonly carries: number;
+}
+
 /** The cross-section of a part at a station: a rectangle, mm. */
 export interface Slice {
   readonly x: number;
@@ -35,6 +43,7 @@ export interface SplicePart {
   readonly yieldStress: number;
   readonly fillets: readonly Fillet[];
   readonly plugs: readonly Plug[];
+  readonly bolts: readonly Bolt[];
 }
 
 /** What weld metal is allowed to carry. */
@@ -123,6 +132,21 @@ function stretchOf({ from, to }: Fillet, low: number, high: number, axis: number
   return { length: length * (b - a), distance: meanDistance(at(a), at(b), axis) };
 }
 
+/** What plugs and bolts of a part carry, by the weld metal: asked for at every station. */
+const points = new WeakMap<
+  SplicePart,
+  { readonly metal: WeldMetal; readonly all: readonly Omit<Bolt, 'diameter'>[] }
+>();
+
+function pointsOf(part: SplicePart, metal: WeldMetal): readonly Omit<Bolt, 'diameter'>[] {
+  const known = points.get(part);
+  if (known?.metal === metal) return known.all;
+  const plugs = part.plugs.map(({ x, across, diameter }) => ({ x, across, carries: plugCapacity(diameter, metal) }));
+  const all = [...plugs, ...part.bolts];
+  points.set(part, { metal, all });
+  return all;
+}
+
 /**
  * What the welds between an end of a part and a station can bring into it.
  *
@@ -143,11 +167,10 @@ export function fedFrom(part: SplicePart, metal: WeldMetal, x: number, end: 'fro
     force += carried;
     if (fillet.role === 'long') moment += carried * stretch.distance;
   }
-  for (const plug of part.plugs) {
-    if (plug.x < low || plug.x > high) continue;
-    const carried = plugCapacity(plug.diameter, metal);
-    force += carried;
-    moment += carried * Math.abs(plug.across - axis);
+  for (const { x: at, across, carries } of pointsOf(part, metal)) {
+    if (at < low || at > high) continue;
+    force += carries;
+    moment += carries * Math.abs(across - axis);
   }
   return { force, moment };
 }

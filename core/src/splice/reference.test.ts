@@ -107,7 +107,15 @@ function partOf(given: GivenPart): SplicePart {
     across: z_mm ?? y_mm ?? 0,
     diameter: d_mm,
   }));
-  return { name: given.name, fed: web ? 'as-web' : 'as-flange', slices, yieldStress: given.yield_MPa, fillets, plugs };
+  return {
+    name: given.name,
+    fed: web ? 'as-web' : 'as-flange',
+    slices,
+    yieldStress: given.yield_MPa,
+    fillets,
+    plugs,
+    bolts: [],
+  };
 }
 
 const spliceOf = ({ input }: Case): Splice => ({
@@ -118,6 +126,7 @@ const spliceOf = ({ input }: Case): Splice => ({
   heatAffected: input.joint.haz_factor ?? 1,
   metal: { electrode: input.FEXX_MPa, allowed: 0.3 },
   parts: input.parts.map(partOf),
+  holes: [],
   edge: 'rail',
 });
 

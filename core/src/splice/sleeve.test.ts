@@ -36,6 +36,7 @@ describe('sleeve walls', () => {
     heatAffected: 0.9,
     metal: { electrode: 482, allowed: 0.3 },
     parts: sleeveWalls(sleeve),
+    holes: [],
     edge: 'rail',
   };
 

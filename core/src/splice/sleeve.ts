@@ -176,6 +176,7 @@ export function sleeveWalls(sleeve: Sleeve): readonly SplicePart[] {
         leg: endLeg,
       })),
       plugs: xs.flatMap((x): Plug[] => [-x, x].map((station) => ({ x: station, across, diameter: plugs.diameter }))),
+      bolts: [],
     };
   };
   const [left, right, low, high] = [y, y + width, z, z + height];

@@ -27,6 +27,7 @@ const bare: Splice = {
   heatAffected: 1,
   metal,
   parts: [],
+  holes: [],
   edge: 'fed-parts',
 };
 const plate: Plate = {
@@ -40,7 +41,9 @@ const plate: Plate = {
   yieldStress: 345,
   leg: 4.7625,
   endsWelded: true,
+  off: 0,
   plugs: [],
+  bolts: [],
 };
 const withPlate = (changes: Partial<Plate> = {}, splice: Partial<Splice> = {}) =>
   spliceStrength({ ...bare, parts: [plateOn({ ...plate, ...changes }, rail)], ...splice });
@@ -209,10 +212,10 @@ describe('how far a plate must reach', () => {
 
 describe('what cannot be', () => {
   it.each<[string, () => unknown, RegExp]>([
-    ['a factor above 1', () => spliceStrength({ ...bare, efficiency: 1.2 }), /at most 1/],
-    ['no strength at all', () => spliceStrength({ ...bare, heatAffected: 0 }), /above 0/],
+    ['a factor above 1', () => spliceStrength({ ...bare, efficiency: 1.2 }), /from 0 to 1/],
+    ['a factor below 0', () => spliceStrength({ ...bare, heatAffected: -0.1 }), /from 0 to 1/],
     ['a plate over one side', () => plateOn({ ...plate, behind: 0 }, rail), /both sides/],
-    ['a plate deeper than the web', () => plateOn({ ...plate, depth: 180 }, rail), /room for/],
+    ['a plate deeper than the web', () => plateOn({ ...plate, depth: 180 }, rail), /past the flat/],
     ['a plate of no thickness', () => plateOn({ ...plate, thickness: 0 }, rail), /above 0/],
     [
       'a point longer than the plate',

@@ -3,18 +3,28 @@ import { type Part, partsOf, resistingMoment, type Section, sectionProperties } 
 import { type Band, type JointForm, weldAt, weldReach } from './joint-form.ts';
 import { fedFrom, reachOfPart, type Slice, sliceAt, type SplicePart, type WeldMetal } from './part.ts';
 
+/** A hole through one wall of a rail; on the web so high over the underside, mm. */
+export interface SpliceHole {
+  readonly x: number;
+  readonly in: 'web' | 'top-flange' | 'bottom-flange';
+  readonly z: number;
+  readonly diameter: number;
+}
+
 /** A joint of one rail with all that is welded over it. */
 export interface Splice {
   readonly section: Section;
   /** Yield stress of the rail, MPa. */
   readonly yieldStress: number;
   readonly joint: JointForm;
-  /** Share of the wall's strength that its weld has, by how it is made and inspected; above 0, at most 1. */
+  /** Share of the wall's strength that its weld has, by how it is made and inspected; 0 where it is not welded, at most 1. */
   readonly efficiency: number;
   /** Share of the yield stress that the heat leaves the wall that is in weld; above 0, at most 1. */
   readonly heatAffected: number;
   readonly metal: WeldMetal;
   readonly parts: readonly SplicePart[];
+  /** Holes drilled for it through the rail, which nothing fills. */
+  readonly holes: readonly SpliceHole[];
   /** The edge that the bending moment is taken to: the rail's own, or that of every part that is fed in full too. */
   readonly edge: 'rail' | 'fed-parts';
 }
@@ -100,10 +110,20 @@ function banded(part: Part, low: number, high: number, factor: number): readonly
   });
 }
 
+/** The wall of a rail where none of it is in weld: asked for at every station. */
+const bareWalls = new WeakMap<Section, readonly Weighted[]>();
+
 /** The rail's wall, what of it is in weld counted less. */
 function wall(section: Section, inWeld: Band | null, factor: number): readonly Weighted[] {
   const parts = partsOf(section);
-  if (!inWeld) return parts.flatMap((part) => banded(part, -Infinity, Infinity, 1));
+  if (!inWeld) {
+    const known = bareWalls.get(section);
+    if (known) return known;
+    const { area, centroidZ, iy } = sumOf(parts.flatMap((part) => banded(part, -Infinity, Infinity, 1)));
+    const bare = [{ area, z: centroidZ, iy }];
+    bareWalls.set(section, bare);
+    return bare;
+  }
   const [low, high] = inWeld;
   return parts.flatMap((part) => [
     ...banded(part, -Infinity, low, 1),
@@ -112,12 +132,25 @@ function wall(section: Section, inWeld: Band | null, factor: number): readonly W
   ]);
 }
 
+/** The steel that holes take out of the wall at a station. */
+function drilled({ holes, section }: Splice, x: number, factor: number): readonly Weighted[] {
+  const web = 'thickness' in section ? section.thickness : 0;
+  return holes.flatMap((hole) => {
+    const chord = Math.sqrt(Math.max(0, hole.diameter ** 2 / 4 - (x - hole.x) ** 2));
+    if (chord <= 0) return [];
+    if (hole.in === 'web') return [ofRectangle(web, hole.z - chord, hole.z + chord, -factor)];
+    const under = hole.in === 'top-flange' ? section.depth - web : 0;
+    return [ofRectangle(2 * chord, under, under + web, -factor)];
+  });
+}
+
 function sumOf(all: readonly Weighted[]) {
   let [area, first] = [0, 0];
   for (const each of all) {
     area += each.area;
     first += each.area * each.z;
   }
+  if (area <= 0) return { area: 0, centroidZ: 0, iy: 0 };
   const centroidZ = first / area;
   let iy = 0;
   for (const each of all) iy += each.iy + each.area * (each.z - centroidZ) ** 2;
@@ -150,15 +183,17 @@ const shareOf = (fed: number, asked: number): number => (asked <= 0 ? 1 : Math.m
  *
  * @param splice The splice.
  * @param x The station, mm.
+ * @param parent The bare rail's resisting moment, N·mm; worked out where it is not given.
  */
-export function effectiveSection(splice: Splice, x: number): EffectiveSection {
+export function effectiveSection(splice: Splice, x: number, parent = bareRail(splice)): EffectiveSection {
   const { section, yieldStress, efficiency, heatAffected } = splice;
   const inWeld = weldAt(splice.joint, section.depth, x);
   const steel = wall(section, inWeld, efficiency * heatAffected);
   const present = presentAt(splice, x);
-  const sum = (shares: readonly number[]) =>
+  const sum = (shares: readonly number[], less: readonly Weighted[] = []) =>
     sumOf([
       ...steel,
+      ...less,
       ...present.map(({ part, slice }, at) => ofSlice(slice, ((shares[at] ?? 0) * part.yieldStress) / yieldStress)),
     ]);
   const first = present.map(({ part, fed, whole, bending }) =>
@@ -178,15 +213,25 @@ export function effectiveSection(splice: Splice, x: number): EffectiveSection {
       share: Math.min(first[at] ?? 0, shareOf(fed.force, asked)),
     };
   });
-  const { area, centroidZ, iy } = sum(parts.map(({ share }) => share));
-  const reached = present.flatMap(({ slice }, at) =>
-    splice.edge === 'fed-parts' && parts[at]?.share === 1
-      ? [Math.abs(slice.z[0] - centroidZ), Math.abs(slice.z[1] - centroidZ)]
-      : [],
-  );
-  const edge = Math.max(farther(centroidZ), ...reached);
-  const resisting = (yieldStress * iy) / edge;
-  return { x, inWeld, parts, area, centroidZ, iy, edge, resisting, ratio: resisting / bareRail(splice) };
+  const acting = parts.map(({ share }) => share);
+  const { area, centroidZ, iy } = sum(acting);
+  const edgeFrom = (centroid: number) =>
+    Math.max(
+      farther(centroid),
+      ...present.flatMap(({ slice }, at) =>
+        splice.edge === 'fed-parts' && parts[at]?.share === 1
+          ? [Math.abs(slice.z[0] - centroid), Math.abs(slice.z[1] - centroid)]
+          : [],
+      ),
+    );
+  const edge = edgeFrom(centroidZ);
+  const whole = (yieldStress * iy) / edge;
+  const less = drilled(splice, x, inWeld ? efficiency * heatAffected : 1);
+  // Beside a part off the centroid a hole may bring the centroid nearer the edge: that is not counted in its favour.
+  const around = less.length > 0 ? sum(acting, less) : null;
+  const resisting = around ? Math.min(whole, (yieldStress * around.iy) / edgeFrom(around.centroidZ)) : whole;
+  const left = around ?? { area, centroidZ, iy };
+  return { x, inWeld, parts, ...left, edge: edgeFrom(left.centroidZ), resisting, ratio: resisting / parent };
 }
 
 /** The bare rail's resisting moment, N·mm. */
@@ -197,12 +242,12 @@ const bareRail = ({ section, yieldStress }: Pick<Splice, 'section' | 'yieldStres
 const OUTSIDE = 1;
 const BESIDE = 1e-6;
 /** Stations looked at between the ends beside those where something begins or ends. */
-const SAMPLES = 160;
+const SAMPLES = 60;
 /** Ratios nearer to each other than this are equally weak. */
 const ALIKE = 1e-9;
 
 /** Every station that a splice is looked at, front to rear. */
-function stationsOf({ joint, parts, section }: Splice): readonly number[] {
+function stationsOf({ joint, parts, section, holes }: Splice): readonly number[] {
   const weld = weldReach(joint);
   const xs = [...weld];
   if (joint.form === 'angled') {
@@ -215,11 +260,34 @@ function stationsOf({ joint, parts, section }: Splice): readonly number[] {
   for (const part of parts) {
     xs.push(...part.slices.map(({ x }) => x));
     for (const { from, to } of part.fillets) xs.push(from.x, to.x);
-    for (const { x } of part.plugs) xs.push(x - BESIDE, x, x + BESIDE);
+    for (const { x } of [...part.plugs, ...part.bolts]) xs.push(x - BESIDE, x, x + BESIDE);
   }
+  for (const { x, diameter } of holes) xs.push(x - diameter / 2, x, x + diameter / 2);
   const [from, to] = [Math.min(...xs) - OUTSIDE, Math.max(...xs) + OUTSIDE];
   const even = Array.from({ length: SAMPLES + 1 }, (_, at) => from + ((to - from) * at) / SAMPLES);
   return [...new Set([...xs, ...even])].sort((a, b) => a - b);
+}
+
+/** Stations looked at beside the weakest, on each side of it, and how often. */
+const CLOSER = 3;
+
+/** The curve with more stations about its weakest one. */
+function refined(
+  curve: readonly EffectiveSection[],
+  at: (x: number) => EffectiveSection,
+  times = 4,
+): readonly EffectiveSection[] {
+  if (times === 0) return curve;
+  const index = curve.reduce((low, { ratio }, here) => (ratio < (curve[low]?.ratio ?? Infinity) ? here : low), 0);
+  const here = curve[index] as EffectiveSection;
+  const [before, after] = [curve[index - 1], curve[index + 1]];
+  const between = (a: number, b: number) =>
+    Array.from({ length: CLOSER }, (_, step) => at(a + ((b - a) * (step + 1)) / (CLOSER + 1)));
+  const ahead = before ? between(before.x, here.x) : [];
+  const behind = after ? between(here.x, after.x) : [];
+  // Where nothing near is weaker, the weakest station is known.
+  if (![...ahead, ...behind].some(({ ratio }) => ratio < here.ratio)) return curve;
+  return refined([...curve.slice(0, index), ...ahead, here, ...behind, ...curve.slice(index + 1)], at, times - 1);
 }
 
 /**
@@ -231,9 +299,7 @@ function stationsOf({ joint, parts, section }: Splice): readonly number[] {
 export function spliceStrength(splice: Splice): SpliceStrength {
   const problems = [
     ...(['efficiency', 'heatAffected'] as const).flatMap((path) =>
-      splice[path] > 0 && splice[path] <= 1
-        ? []
-        : [{ code: 'splice/factor', path, message: 'must be above 0 and at most 1' }],
+      splice[path] >= 0 && splice[path] <= 1 ? [] : [{ code: 'splice/factor', path, message: 'must be from 0 to 1' }],
     ),
     ...splice.parts.flatMap((part, index) => {
       const [from, to] = reachOfPart(part);
@@ -241,7 +307,11 @@ export function spliceStrength(splice: Splice): SpliceStrength {
     }),
   ];
   if (problems.length > 0) throw new InputError(problems);
-  const curve = stationsOf(splice).map((x) => effectiveSection(splice, x));
+  const parent = bareRail(splice);
+  const curve = refined(
+    stationsOf(splice).map((x) => effectiveSection(splice, x, parent)),
+    (x) => effectiveSection(splice, x, parent),
+  );
   const [weldFrom, weldTo] = weldReach(splice.joint);
   const atWeld = curve.filter(({ x, inWeld }) => inWeld !== null && x >= weldFrom && x <= weldTo);
   const least = (sections: readonly EffectiveSection[]) => Math.min(...sections.map(({ ratio }) => ratio));
@@ -251,7 +321,7 @@ export function spliceStrength(splice: Splice): SpliceStrength {
     ...new Set(weak.flatMap(({ parts }) => parts.filter(({ share }) => share < 1).map(({ name }) => name))),
   ];
   return {
-    parent: bareRail(splice),
+    parent,
     curve,
     ratio: weak.length === 0 ? 1 : lowest,
     ratioAtWeld: least(atWeld),

@@ -1,0 +1,15 @@
+export { compareForms, type ComparedForm, type Comparing } from './compare.ts';
+export { type FatigueDetail } from './fatigue.ts';
+export { asStrongAsAsked, freshPlateId, type Improvement, improvements, type Improving } from './improve.ts';
+export { type SpliceLimit } from './limits.ts';
+export {
+  ratioText,
+  reckonSplice,
+  type RailSpliceOutcome,
+  type SpliceJoint,
+  type SpliceOutcome,
+  spliceOutcomes,
+  type WeldWork,
+} from './splice-outcome.ts';
+export { PLAIN_BOLTED, PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
+export { type CutPart, type FlatShape, foldedFlat, spliceParts, wedgeOf } from './parts.ts';

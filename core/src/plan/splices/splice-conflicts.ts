@@ -1,0 +1,175 @@
+import { extentOf, type Feature, type Side, SIDES } from '../../frame/index.ts';
+import { ruleValue } from '../../rules/index.ts';
+import { edgesAt, edgesOf, isOnWeb, type Plate } from '../../splice/index.ts';
+import { advise, type Finding, type WayOut } from '../conflict.ts';
+import type { Context } from '../context.ts';
+import { builtXOf, type Finder } from '../findings.ts';
+import { improvements } from './improve.ts';
+import { ratioText, type RailSpliceOutcome, type SpliceOutcome } from './splice-outcome.ts';
+
+/** Changes of a joint that are offered beside what is wrong with it. */
+const MOST_WAYS = 3;
+/** Two shares that are read as the same. */
+const ALIKE = 1e-6;
+
+const nameOf = (rail: RailSpliceOutcome['rail']): string =>
+  rail === 'left' || rail === 'right' ? `${rail} rail` : rail.replace('/', ', ');
+
+const placeOf = ({ joint }: SpliceOutcome) => ({
+  operation: joint.operation,
+  donorX: joint.donorX,
+  builtX: joint.builtX,
+  about: joint.id,
+});
+
+/** The rails of a joint that are told of: one where left and right are made alike. */
+function toldOf({ rails }: SpliceOutcome): readonly RailSpliceOutcome[] {
+  return rails.filter(
+    (one, at) =>
+      rails.findIndex(({ splice, steel }) => splice === one.splice && steel.section === one.steel.section) === at,
+  );
+}
+
+function waysToLift(outcome: SpliceOutcome, one: RailSpliceOutcome, { rules, display }: Context): WayOut[] {
+  const { decided } = outcome;
+  if (!decided) return [];
+  const { splice, steel } = one;
+  return improvements(splice, { steel, rules, display })
+    .slice(0, MOST_WAYS)
+    .map(({ say, splice: better, ratio }) => ({
+      say: `${say}: ${ratioText(ratio)}`,
+      edit: {
+        do: 'splice',
+        splice:
+          one.otherwise === null
+            ? { ...decided, rails: better }
+            : {
+                ...decided,
+                others: decided.others.map((other) => (other.rail === one.rail ? { ...other, splice: better } : other)),
+              },
+      },
+    }));
+}
+
+/** What is wrong with how one rail is made at a joint. */
+function onRail(outcome: SpliceOutcome, one: RailSpliceOutcome, alone: boolean, context: Context): Finding[] {
+  const { joint } = outcome;
+  const at = placeOf(outcome);
+  const where = alone ? `Joint ${joint.letter}` : `Joint ${joint.letter}, ${nameOf(one.rail)}`;
+  const suffix = alone ? '' : `-${one.rail.replace('/', '-')}`;
+  const [problem] = one.made.problems;
+  if (problem)
+    return [
+      {
+        ...at,
+        code: `splice-cannot${suffix}`,
+        severity: 'stop',
+        message: `${where} cannot be made like this: ${problem.message}`,
+        waysOut: advise('Change it on the bench Splice.'),
+      },
+    ];
+  const wanted = ruleValue(context.rules, 'splice/ratio');
+  const { strength } = one;
+  const weak = strength && strength.ratio < wanted - ALIKE ? strength : null;
+  return [
+    ...(weak
+      ? [
+          {
+            ...at,
+            code: `splice-weak${suffix}`,
+            severity: 'warn' as const,
+            message: `${where} carries ${ratioText(weak.ratio)} of the bare rail’s bending; the rulebook asks ${ratioText(wanted)}. ${WHY[weak.limitedBy](weak.underfed)}`,
+            waysOut: [
+              ...waysToLift(outcome, one, context),
+              ...advise('Or lay the joint where the frame bends less, and say so.'),
+            ],
+          },
+        ]
+      : []),
+    ...one.limits.map(({ code, severity, message }): Finding => ({
+      ...at,
+      code: `splice-${code}${suffix}`,
+      severity,
+      message: `${where}: ${message}`,
+      waysOut: advise('Change it on the bench Splice.'),
+    })),
+  ];
+}
+
+const WHY: Readonly<Record<'rail' | 'weld' | 'feeding', (underfed: readonly string[]) => string>> = {
+  rail: () => '',
+  weld: () => 'The weld in the wall is what limits it.',
+  feeding: (underfed) => `The welds of the ${underfed.join(' and the ')} cannot feed it in full.`,
+};
+
+/** Joints that nobody has decided on, and joints that are made in a way that is weak, wrong or advised against. */
+export const spliceConflicts: Finder = ({ splices }, context) =>
+  splices.flatMap((outcome): Finding[] => {
+    const told = toldOf(outcome);
+    if (!outcome.decided) return [];
+    return told
+      .filter(
+        ({ rail }) => rail === 'left' || rail === 'right' || outcome.decided?.others.some((one) => one.rail === rail),
+      )
+      .flatMap((one) => onRail(outcome, one, told.length === 1, context));
+  });
+
+/** Whether two stretches share more than their ends. */
+const overlap = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
+
+/** Where a feature stands to a plate: its steel under the plate, seen square on. */
+function under(plate: Plate, outcome: RailSpliceOutcome, feature: Feature, alongFromJoint: number): boolean {
+  const { section } = outcome.steel;
+  const { ahead, behind } = plate;
+  if (isOnWeb(plate.face) !== (feature.face === 'web-inside' || feature.face === 'web-outside')) return false;
+  if (plate.face === 'top-flange' && feature.face !== 'top') return false;
+  if (plate.face === 'bottom-flange' && feature.face !== 'bottom') return false;
+  const { from, to } = extentOf(feature);
+  const [start, end] = [alongFromJoint + from - feature.x, alongFromJoint + to - feature.x];
+  if (!overlap([start, end], [-ahead, behind])) return false;
+  if (!isOnWeb(plate.face)) return true;
+  const z = section.depth - feature.down;
+  const half = Math.max(feature.diameter / 2, 1);
+  // The plate over the steel of the feature only: its ends are less deep.
+  const edges = edgesOf(plate, section);
+  return [start, (start + end) / 2, end]
+    .map((at) => edgesAt(edges, Math.max(-ahead, Math.min(behind, at))))
+    .some(({ low, high }) => high > low && z + half > low && z - half < high);
+}
+
+/** Holes and brackets that come under the plates of a joint. */
+export const underPlates: Finder = ({ splices, features }, { show }) =>
+  splices.flatMap((outcome): Finding[] => {
+    if (!outcome.decided) return [];
+    return features.flatMap((feature): Finding[] => {
+      const x = builtXOf(feature);
+      if (x === null) return [];
+      const sides = SIDES.filter((side) => feature.places[side]);
+      const covering = outcome.rails.find(
+        (one) =>
+          sides.includes(one.rail as Side) &&
+          one.made.plates.some((plate) => under(plate, one, feature.feature, x - outcome.joint.builtX)),
+      );
+      const plate = covering?.made.plates.find((each) =>
+        under(each, covering, feature.feature, x - outcome.joint.builtX),
+      );
+      if (!plate) return [];
+      const { name, attachment } = feature.feature;
+      const hole = attachment === 'hole';
+      return [
+        {
+          ...placeOf(outcome),
+          about: feature.feature.id,
+          builtX: x,
+          code: `splice-covers-${outcome.joint.id.replace('/', '-')}`,
+          severity: hole ? 'note' : 'warn',
+          message: `The ${plate.name} at joint ${outcome.joint.letter} covers ${name}, ${show(Math.abs(x - outcome.joint.builtX))} from the joint.`,
+          waysOut: advise(
+            hole
+              ? 'The plate is cut out round it, or the hole is welded shut first.'
+              : 'Move the bracket, or end the plate short of it.',
+          ),
+        },
+      ];
+    });
+  });

@@ -1,0 +1,272 @@
+import type { Frame, RailId, Side } from '../../frame/index.ts';
+import { type Rulebook, ruleValue } from '../../rules/index.ts';
+import { resistingMoment, type Section, sectionProperties } from '../../sections/index.ts';
+import {
+  type MadeSplice,
+  jointFormOf,
+  type RailSplice,
+  type RailSteel,
+  shrinkageAcross,
+  type SplicePlan,
+  spliceOf,
+  type SplicePart,
+  type SpliceStrength,
+  spliceStrength,
+  wallLength,
+  weldReach,
+} from '../../splice/index.ts';
+import type { Context } from '../context.ts';
+import { type Joint, railsOf } from '../joint.ts';
+import type { MemberOutcome } from '../members/index.ts';
+import { type Piece, railEnd } from '../piece.ts';
+import { type FatigueDetail, fatigueDetails } from './fatigue.ts';
+import { type SpliceLimit, spliceLimits } from './limits.ts';
+import { PLAIN_BOLTED, PLAIN_BUTT } from './usual.ts';
+
+/** What welding a joint takes. */
+export interface WeldWork {
+  /** Cross-section of the weld in the wall, mm². */
+  readonly area: number;
+  /** All of it: through the wall, round plates and sleeve, in plugs, mm. */
+  readonly length: number;
+  /** Put in, kJ. */
+  readonly heat: number;
+  /** How far the ends are set apart, and how much the weld pulls them together, mm. */
+  readonly gap: number;
+  readonly shrinkage: number;
+}
+
+/** How one rail, or one copy of a member, is made at a joint, and what it is worth. */
+export interface RailSpliceOutcome {
+  readonly rail: RailId;
+  readonly splice: RailSplice;
+  /** Why it is made otherwise than the others; null where it is made like them. */
+  readonly otherwise: string | null;
+  /** How much the rail turns up behind the joint, radians: plates over it turn with it. */
+  readonly turn: number;
+  readonly steel: RailSteel;
+  readonly made: MadeSplice;
+  /** Null where what is wrong with it keeps it from being reckoned. */
+  readonly strength: SpliceStrength | null;
+  /** Along the rail from the middle of the joint, mm: where its weld is, and all that is laid over it. */
+  readonly reach: { readonly weld: readonly [number, number]; readonly all: readonly [number, number] };
+  readonly weld: WeldWork;
+  /** The worst first. */
+  readonly details: readonly FatigueDetail[];
+  readonly limits: readonly SpliceLimit[];
+}
+
+/** A joint as splices speak of it: one of the rails, or the one in a member that is re-fitted. */
+export interface SpliceJoint extends Pick<Joint, 'id' | 'letter' | 'operation' | 'builtX' | 'donorX'> {
+  /** Whether it is one of the rails’ joints, or a member's own, which `letter` names. */
+  readonly of: 'rails' | 'member';
+}
+
+/** How a joint is made on every rail and member that runs through it. */
+export interface SpliceOutcome {
+  readonly joint: SpliceJoint;
+  /** What the plan says of it; null where nobody has decided. */
+  readonly decided: SplicePlan | null;
+  readonly rails: readonly RailSpliceOutcome[];
+  /** The rail or member that carries least; one that cannot be reckoned before all others. */
+  readonly worst: RailSpliceOutcome;
+}
+
+/**
+ * A ratio to the bare rail as it is said: cut off after two digits, so that what falls short is never said to reach.
+ *
+ * @param ratio 0 or more.
+ */
+export const ratioText = (ratio: number): string => (Math.floor(ratio * 100 + 1e-6) / 100).toFixed(2);
+
+/** What one rail's splice is worth, whatever joint it is at. */
+type Reckoned = Omit<RailSpliceOutcome, 'rail' | 'otherwise' | 'turn'>;
+
+interface Known {
+  readonly section: Section;
+  readonly material: Frame['material'];
+  readonly rules: Rulebook;
+  readonly display: Context['display'];
+  readonly reckoned: Reckoned;
+}
+
+/** What was reckoned last of each splice: a dragged cut changes none of it. */
+const known = new WeakMap<RailSplice, Known[]>();
+/** A splice is reckoned in the rails, and in a member or two at most. */
+const KEPT = 4;
+
+/**
+ * What one rail's splice is worth; remembered as long as splice, section, material and rules are the same objects.
+ *
+ * @param splice How it is made.
+ * @param section The rail's section.
+ * @param material The donor's material.
+ * @param context Rules, and how lengths are written.
+ */
+export function reckonSplice(
+  splice: RailSplice,
+  section: Section,
+  material: Frame['material'],
+  { rules, display, show }: Pick<Context, 'rules' | 'display' | 'show'>,
+): Reckoned {
+  const kept = known.get(splice) ?? [];
+  const same = kept.find(
+    (one) => one.section === section && one.material === material && one.rules === rules && one.display === display,
+  );
+  if (same) return same.reckoned;
+  const steel: RailSteel = { section, material };
+  const made = spliceOf(splice, steel, rules);
+  const weld = weldReach(jointFormOf(splice.form, rules));
+  const laid = [...splice.plates, ...(splice.sleeve ? [splice.sleeve] : [])];
+  const reckoned: Reckoned = {
+    splice,
+    steel,
+    made,
+    strength: made.splice ? spliceStrength(made.splice) : null,
+    reach: {
+      weld,
+      all: [
+        Math.min(weld[0], ...laid.map(({ ahead }) => -ahead)),
+        Math.max(weld[1], ...laid.map(({ behind }) => behind)),
+      ],
+    },
+    weld: weldWork(splice, made, section, rules),
+    details: fatigueDetails(splice, made.plates, steel, rules),
+    limits: spliceLimits(splice, made.plates, { steel, rules, show }),
+  };
+  known.set(splice, [{ section, material, rules, display, reckoned }, ...kept].slice(0, KEPT));
+  return reckoned;
+}
+
+/** Length of the weld through the wall, mm: longer where the cut slants or steps. */
+function wallWeld({ form }: RailSplice, section: Section): number {
+  switch (form.form) {
+    case 'bolted':
+      return 0;
+    case 'butt':
+      return wallLength(section);
+    case 'angled':
+      return wallLength(section) + websOf(section) * (Math.hypot(section.depth, form.run) - section.depth);
+    case 'step':
+      return wallLength(section) + websOf(section) * form.length;
+  }
+}
+
+const websOf = ({ kind }: Section): number => (kind === 'channel' ? 1 : kind === 'round' ? 0 : 2);
+
+function weldWork(splice: RailSplice, made: MadeSplice, section: Section, rules: Rulebook): WeldWork {
+  const { weld, form } = splice;
+  const t = section.thickness;
+  const welded = form.form !== 'bolted';
+  const gap = welded ? ruleValue(rules, 'weld/gap') : 0;
+  // From both sides the groove is a double one: half of the steel of a single one.
+  const groove = t ** 2 * Math.tan(ruleValue(rules, 'weld/groove') / 2) * (weld.way === 'both-sides' ? 0.5 : 1);
+  const area = welded ? gap * t + groove : 0;
+  const length = wallWeld(splice, section) + (made.splice?.parts ?? []).reduce((sum, part) => sum + weldOn(part), 0);
+  return { area, length, heat: length * ruleValue(rules, 'weld/heat'), gap, shrinkage: shrinkageAcross(area, t) };
+}
+
+/** Length of the fillets on a part and round its plugs, mm. */
+const weldOn = ({ fillets, plugs }: SplicePart): number =>
+  fillets.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.across - from.across), 0) +
+  plugs.reduce((sum, { diameter }) => sum + Math.PI * diameter, 0);
+
+/** The weaker of the sections that meet at a joint on a rail, or that of a member. */
+function sectionAt(
+  rail: RailId,
+  joint: Joint,
+  pieces: readonly Piece[],
+  members: readonly MemberOutcome[],
+  context: Context,
+) {
+  if (rail !== 'left' && rail !== 'right') {
+    const id = rail.slice(0, rail.lastIndexOf('/'));
+    const member = members.find((outcome) => outcome.member.id === id);
+    return member ? context.section(member.member.section) : null;
+  }
+  const [ahead, behind] = [pieces[joint.piece], pieces[joint.piece + 1]];
+  if (!ahead || !behind) return null;
+  const ends = [railEnd(ahead, rail as Side, 'rear').section, railEnd(behind, rail as Side, 'front').section];
+  const sections = [...new Set(ends)].map((id) => context.section(id));
+  const carried = (section: Section) => resistingMoment(sectionProperties(section), 1);
+  return sections.reduce((weaker, section) => (carried(section) < carried(weaker) ? section : weaker));
+}
+
+/** One rail or copy of a member that runs through a joint. */
+interface Through {
+  readonly rail: RailId;
+  readonly section: Section | null;
+  readonly turn: number;
+}
+
+/** The joints of the rails with what runs through them, then those in members that are re-fitted. */
+function jointsToMake(
+  joints: readonly Joint[],
+  pieces: readonly Piece[],
+  members: readonly MemberOutcome[],
+  context: Context,
+): readonly { readonly joint: SpliceJoint; readonly through: readonly Through[] }[] {
+  const ofRails = joints.map((joint) => ({
+    joint: { ...joint, of: 'rails' as const },
+    through: railsOf(joint).map(([rail, { pitch }]): Through => ({
+      rail,
+      section: sectionAt(rail, joint, pieces, members, context),
+      turn: pitch,
+    })),
+  }));
+  const ofMembers = members.flatMap(({ member, operation, copies }) => {
+    const refits = copies.flatMap(({ rail, refit }) => (refit ? [{ rail, refit }] : []));
+    const [first] = refits;
+    if (!first || operation === null) return [];
+    const { from, to } = first.refit;
+    const joint: SpliceJoint = {
+      id: `${operation}/1`,
+      letter: member.name,
+      operation,
+      builtX: (from.x + to.x) / 2,
+      donorX: null,
+      of: 'member',
+    };
+    const section = context.section(member.section);
+    return [{ joint, through: refits.map(({ rail }): Through => ({ rail, section, turn: 0 })) }];
+  });
+  return [...ofRails, ...ofMembers];
+}
+
+/**
+ * How every joint of the frame is made, those of the rails first, front to rear.
+ *
+ * @param joints The joints of the rails.
+ * @param pieces The pieces of the frame.
+ * @param members What became of each member.
+ * @param splices What the plan says of them.
+ * @param material The donor's material.
+ * @param context Sections, rules and how lengths are written.
+ */
+export function spliceOutcomes(
+  joints: readonly Joint[],
+  pieces: readonly Piece[],
+  members: readonly MemberOutcome[],
+  splices: readonly SplicePlan[],
+  material: Frame['material'],
+  context: Context,
+): readonly SpliceOutcome[] {
+  const weldable = material.weldable && !material.heatTreated;
+  const usual = weldable ? PLAIN_BUTT : PLAIN_BOLTED;
+  return jointsToMake(joints, pieces, members, context).flatMap(({ joint, through }): SpliceOutcome[] => {
+    const decided = splices.find((splice) => splice.joint === joint.id) ?? null;
+    const rails = through.flatMap(({ rail, section, turn }): RailSpliceOutcome[] => {
+      if (!section) return [];
+      const other = decided?.others.find((one) => one.rail === rail);
+      // A member that is cut with the rails is another tube: what is laid over the rails does not go over it.
+      const own = joint.of === 'member' || rail === 'left' || rail === 'right' ? decided?.rails : undefined;
+      const reckoned = reckonSplice(other?.splice ?? own ?? usual, section, material, context);
+      return [{ ...reckoned, rail, turn, otherwise: other ? other.reason : null }];
+    });
+    const worst = rails.reduce<RailSpliceOutcome | null>(
+      (least, one) => (!least || (one.strength?.ratio ?? -1) < (least.strength?.ratio ?? -1) ? one : least),
+      null,
+    );
+    return worst ? [{ joint, decided, rails, worst }] : [];
+  });
+}

@@ -1,0 +1,29 @@
+import type { Section } from '../../sections/index.ts';
+import { edgesOf, type Plate, type SpliceSleeve } from '../../splice/index.ts';
+
+/**
+ * Mass of a plate, kg, its plug holes filled again.
+ *
+ * @param plate The plate.
+ * @param section The rail that it is on.
+ * @param density kg/mm³.
+ */
+export function plateMass(plate: Plate, section: Section, density: number): number {
+  const edges = edgesOf(plate, section);
+  const area = edges.slice(1).reduce((sum, b, at) => {
+    const a = edges[at] ?? b;
+    return sum + ((b.x - a.x) * (a.high - a.low + b.high - b.low)) / 2;
+  }, 0);
+  return area * plate.thickness * density;
+}
+
+/**
+ * Mass of a sleeve, kg; a folded channel is open on one side.
+ *
+ * @param sleeve The sleeve.
+ * @param density kg/mm³.
+ */
+export function sleeveMass({ kind, height, width, wall, ahead, behind }: SpliceSleeve, density: number): number {
+  const around = kind === 'folded' ? height + 2 * (width - wall) : 2 * (height + width - 2 * wall);
+  return around * wall * (ahead + behind) * density;
+}

@@ -1,0 +1,15 @@
+/** A threshold that a verdict rests on, or a figure that an estimate is made with. */
+export interface Rule {
+  readonly title: string;
+  /**
+   * What `value` measures: mm, radians, whether something is allowed (1) or not (0), a share from 0 to 1, MPa, so many
+   * times something, kJ for each mm, or hours.
+   */
+  readonly measures: 'length' | 'angle' | 'allowed' | 'share' | 'stress' | 'times' | 'heat' | 'hours';
+  readonly value: number;
+  readonly reason: string;
+  readonly source: string;
+}
+
+/** The source of rules that no standard gives. */
+export const SHOP_PRACTICE = 'common shop practice; set your own from your logged jobs';

@@ -1,0 +1,110 @@
+import type { InputProblem } from '../input-error.ts';
+import { type Section, widthOf } from '../sections/index.ts';
+import type { SplicePart } from './part.ts';
+import type { SpliceSleeve } from './rail-splice.ts';
+import { insideOf, sleeveWalls } from './sleeve.ts';
+
+/**
+ * What is wrong with a sleeve in or over a rail, each problem with its field; empty where it goes.
+ *
+ * @param sleeve The sleeve. mm.
+ * @param section The rail; its walls validated.
+ * @param cornerRadius Radius of the rail's corners inside, mm.
+ */
+export function sleeveProblems(sleeve: SpliceSleeve, section: Section, cornerRadius: number): InputProblem[] {
+  const { kind, height, width, wall, ahead, behind, endLeg } = sleeve;
+  const problem = (field: string, message: string): InputProblem[] => [
+    { code: `splice/sleeve-${field}`, path: `sleeve.${field}`, message },
+  ];
+  const shape = [
+    ...(wall > 0 && wall < Math.min(height, width) / 2
+      ? []
+      : problem('wall', 'A sleeve must have a wall, less than half of its height and width.')),
+    ...(ahead > 0 && behind > 0 ? [] : problem('ahead', 'A sleeve must reach beyond the joint on both sides.')),
+    ...(endLeg >= 0 ? [] : problem('endLeg', 'A fillet cannot be less than 0.')),
+  ];
+  if (shape.length > 0) return shape;
+  if (kind === 'outer') {
+    if (section.kind === 'hat' || section.kind === 'round')
+      return problem('kind', 'A rectangular tube does not go over this rail.');
+    const [over, beside] = [height - 2 * wall - section.depth, width - 2 * wall - widthOf(section)];
+    return over >= 0 && beside >= 0
+      ? []
+      : problem('height', 'This tube does not go over the rail: it is too small inside.');
+  }
+  const room = insideOf(section, cornerRadius);
+  if (!room) return problem('kind', 'A rectangular tube does not go into this rail: take plates, or an outer sleeve.');
+  if (width > room.width) return problem('width', 'The sleeve is wider than the inside of the rail.');
+  if (kind === 'wedge')
+    return height >= room.height
+      ? []
+      : problem(
+          'height',
+          'A wedge sleeve is cut from a tube that is higher than the inside of the rail: take a plain one.',
+        );
+  if (kind === 'folded' && section.kind !== 'channel')
+    return problem('kind', 'A folded channel lies in an open channel: here it cannot be reached. Take a tube.');
+  return height <= room.height
+    ? []
+    : problem('height', 'The sleeve is higher than the inside of the rail: grind it, or make it a wedge sleeve.');
+}
+
+/** Stations of so many plugs, from the joint to the end of the shorter side, mm. */
+const stations = (count: number, reach: number): readonly number[] =>
+  Array.from({ length: count }, (_, at) => (reach * (at + 0.5)) / count);
+
+/**
+ * A sleeve as the strength along a joint takes it: its walls, or the web and flanges of a folded channel.
+ *
+ * @param sleeve The sleeve, without problems.
+ * @param section The rail.
+ * @param cornerRadius Radius of the rail's corners inside, mm.
+ */
+export function sleeveParts(sleeve: SpliceSleeve, section: Section, cornerRadius: number): readonly SplicePart[] {
+  const { kind, stock, width, wall, ahead, behind, yieldStress, endLeg, plugs } = sleeve;
+  const { thickness } = section;
+  const reach = Math.min(ahead, behind);
+  // Halves of a wedge sleeve are slid until they fill the rail.
+  const height = kind === 'wedge' ? (insideOf(section, cornerRadius)?.height ?? sleeve.height) : sleeve.height;
+  const outer = kind === 'outer';
+  const y = outer ? (widthOf(section) - width) / 2 : thickness;
+  const z = outer ? (section.depth - height) / 2 : thickness;
+  const walls = sleeveWalls({
+    tube: { name: stock, height, width, wall, cornerRadius: sleeve.cornerRadius },
+    y,
+    z,
+    ahead,
+    behind,
+    yieldStress,
+    plugs: {
+      diameter: plugs.diameter,
+      inTopAndBottom: stations(plugs.flanges, reach),
+      inSides: stations(plugs.sides, reach),
+    },
+    endLeg,
+  });
+  const called = (part: SplicePart): SplicePart => ({ ...part, name: `sleeve, ${WALL_NAMES[part.name] ?? part.name}` });
+  if (kind !== 'folded') return walls.map(called);
+  // The web of a folded channel is a second web: its plugs stand in two rows, so that they bring a moment into it.
+  return walls
+    .filter(({ name }) => name !== 'inner')
+    .map((part) =>
+      part.name === 'outer'
+        ? called({
+            ...part,
+            fed: 'as-web',
+            plugs: part.plugs.map((plug, at) => ({
+              ...plug,
+              across: z + height * (Math.floor(at / 2) % 2 === 0 ? 0.25 : 0.75),
+            })),
+          })
+        : called(part),
+    );
+}
+
+const WALL_NAMES: Readonly<Record<string, string>> = {
+  top: 'top wall',
+  bottom: 'bottom wall',
+  outer: 'outer wall',
+  inner: 'inner wall',
+};
