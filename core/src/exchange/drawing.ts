@@ -23,6 +23,9 @@ export const DRAWING_LAYERS = [
   'FEATURES',
   'AXLES',
   'CUTS',
+  'PARTS',
+  'PART_HOLES',
+  'PART_LINES',
   'TEXT',
 ] as const;
 export type DrawingLayer = (typeof DRAWING_LAYERS)[number];

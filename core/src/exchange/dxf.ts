@@ -11,6 +11,9 @@ const COLOURS: Readonly<Record<DrawingLayer, number>> = {
   FEATURES: Colors.White,
   AXLES: 8,
   CUTS: Colors.Red,
+  PARTS: Colors.White,
+  PART_HOLES: Colors.Blue,
+  PART_LINES: 8,
   TEXT: Colors.White,
 };
 

@@ -10,6 +10,9 @@ const INK: Readonly<Record<DrawingLayer, string>> = {
   FEATURES: 'fill="none" stroke="#35322b"',
   AXLES: 'fill="none" stroke="#6a6252" stroke-dasharray="6 10"',
   CUTS: 'fill="none" stroke="#9c3b26"',
+  PARTS: 'fill="none" stroke="#35322b" stroke-width="0.5"',
+  PART_HOLES: 'fill="none" stroke="#1f4e90" stroke-width="0.5"',
+  PART_LINES: 'fill="none" stroke="#9c3b26" stroke-width="0.5" stroke-dasharray="6 3"',
   TEXT: 'fill="#35322b" font-family="sans-serif"',
 };
 

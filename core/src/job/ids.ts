@@ -13,7 +13,7 @@ const listed = (path: string, list: readonly { readonly id: string }[]): Named[]
   list.map(({ id }, index) => ({ path: `${path}[${index}].id`, id }));
 
 /** Everything of the job that is not part of a plan. */
-function namedOutsidePlans({ donor, body }: Job, path: string): Named[] {
+function namedOutsidePlans({ donor, body, rack }: Job, path: string): Named[] {
   const lists = [
     'features',
     'crossmembers',
@@ -28,6 +28,7 @@ function namedOutsidePlans({ donor, body }: Job, path: string): Named[] {
   ] as const;
   return [
     ...lists.flatMap((list) => listed(`${path}donor.${list}`, donor[list])),
+    ...listed(`${path}rack`, rack),
     ...(body ? [...listed(`${path}body.mounts`, body.mounts), ...listed(`${path}body.masses`, body.masses)] : []),
   ];
 }

@@ -1,6 +1,6 @@
 import type { Body } from '../body/index.ts';
 import type { Frame } from '../frame/index.ts';
-import type { Plan, PlanInput } from '../plan/index.ts';
+import type { Plan, PlanInput, RackTube } from '../plan/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { Attachment, ShopRecord } from '../records/index.ts';
 import type { LengthFormat } from '../units/index.ts';
@@ -16,6 +16,8 @@ export interface Job extends PlanInput {
   readonly variants: readonly Plan[];
   readonly rules: Rulebook;
   readonly display: LengthFormat;
+  /** Tube on the shop's rack, and offcuts, that could go into a joint. */
+  readonly rack: readonly RackTube[];
   /** Benches that the shop has called done. */
   readonly done: readonly string[];
 }

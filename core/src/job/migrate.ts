@@ -53,12 +53,13 @@ export const MIGRATIONS: Migrations = {
   }),
   2: toVersion3,
   3: toVersion4,
-  /** 5: how joints are made. */
+  /** 5: how joints are made, and the rack that their sleeves come from. */
   4: ({ job, ...file }) => ({
     ...file,
     job: isRecord(job)
       ? {
           ...job,
+          rack: [],
           plan: adding(job.plan, { splices: [] }),
           variants: Array.isArray(job.variants)
             ? job.variants.map((plan: unknown) => adding(plan, { splices: [] }))

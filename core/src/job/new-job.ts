@@ -126,5 +126,6 @@ export const newJob = (first: FirstMeasures): Job => ({
   variants: [],
   rules: { profile: 'weld-and-reinforce', changes: {} },
   display: first.display,
+  rack: [],
   done: [],
 });

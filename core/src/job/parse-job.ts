@@ -2,6 +2,7 @@ import { bodyProblems } from '../body/index.ts';
 import { frameProblems } from '../frame/index.ts';
 import { guarded } from '../frozen.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
+import { rackProblems } from '../plan/index.ts';
 import { upgradeRecord } from '../records/index.ts';
 import { RULE_IDS, ruleProblem } from '../rules/index.ts';
 import { type Field, MOST_PROBLEMS, schemaProblems } from '../fields/index.ts';
@@ -45,6 +46,7 @@ const jobProblems = (job: Job, path = ''): InputProblem[] => [
   ...idProblems(job, path),
   ...referenceProblems(job, path),
   ...variantProblems(job, path),
+  ...rackProblems(job.rack, `${path}rack`),
   ...rulesProblems(job, path),
 ];
 

@@ -1,7 +1,7 @@
 import { type Body, bodySchema } from '../body/index.ts';
-import { type Field, id, list, name, number, oneOf, optional, orNull, record } from '../fields/index.ts';
+import { type Field, id, length, list, name, number, oneOf, optional, orNull, record } from '../fields/index.ts';
 import { type Frame, frameSchema } from '../frame/index.ts';
-import { type Plan, planSchema } from '../plan/index.ts';
+import { type Plan, planSchema, type RackTube } from '../plan/index.ts';
 import { attachmentSchema, recordSchema } from '../records/index.ts';
 import { PROFILES, type ProfileId, type Rulebook, type RuleId, RULES } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
@@ -24,6 +24,18 @@ export const jobSchema: Field<Job> = record<Job>({
   variants: list(planSchema(), MOST_VARIANTS),
   rules: record<Rulebook>({ profile: oneOf(Object.keys(PROFILES) as ProfileId[]), changes: changes() }),
   display: record<LengthFormat>({ unit: oneOf(['in', 'mm']), division: oneOf([8, 16, 32, 64, 'decimal']) }),
+  rack: list(
+    record<RackTube>({
+      id: id(),
+      name: name(),
+      height: length(),
+      width: length(),
+      wall: length(),
+      cornerRadius: length(),
+      length: length(),
+    }),
+    200,
+  ),
   done: list(id(), 50),
 });
 

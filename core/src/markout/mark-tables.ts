@@ -327,7 +327,7 @@ function partsTable(sheet: MarkSheet): SheetTable {
     ],
     rows: sheet.parts.map(({ part, ahead, behind, up }) => ({
       mark: part.mark,
-      lettered: true,
+      lettered: false,
       cells: [
         [part.name, part.note].filter((text) => text !== '').join(': '),
         part.offcut ?? part.stock,

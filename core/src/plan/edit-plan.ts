@@ -36,7 +36,10 @@ export const withSplice = (plan: Plan, splice: SplicePlan): Plan => ({
   splices: [...plan.splices.filter(({ joint }) => joint !== splice.joint), splice],
 });
 
-/** The operation that makes a joint, by the joint's id. */
+/**
+ * The operation that makes a joint, by the joint's id.
+ * @param joint The joint’s id.
+ */
 export const operationOfJoint = (joint: string): string => joint.slice(0, joint.lastIndexOf('/'));
 
 /**

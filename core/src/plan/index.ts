@@ -56,6 +56,7 @@ export { type OfSides } from './figures/figures.ts';
 export { operationFigures } from './figures/operation-figures.ts';
 export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';
+export { lastHanger } from './joint-conflicts.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
 export { type RiderOutcome } from './rider-outcome.ts';
 export { type CutFace, crossing, faceAt, type LineOf, TOP_EDGE } from './face.ts';

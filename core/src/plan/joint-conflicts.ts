@@ -3,6 +3,7 @@ import { ruleValue } from '../rules/index.ts';
 import { angleText } from '../units/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
 import type { Context } from './context.ts';
+import type { FeatureOutcome } from './feature-outcome.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide, worstVerdict } from './joint.ts';
 import { waysToClear } from './moving-cuts.ts';
@@ -208,6 +209,16 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
   return found;
 };
 
+/**
+ * Where the rearmost hanger or link of a suspension stands on the built frame, mm; minus infinity without any.
+ *
+ * @param features What became of each feature.
+ */
+export const lastHanger = (features: readonly FeatureOutcome[]): number =>
+  Math.max(
+    ...features.filter(({ feature }) => factsOf(feature.kind).hanger).map((outcome) => builtXOf(outcome) ?? -Infinity),
+  );
+
 /** Whether nothing of a joint is welded. */
 const isBolted = ({ decided, rails }: SpliceOutcome): boolean =>
   decided !== null &&
@@ -231,7 +242,10 @@ function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): W
   ];
 }
 
-/** What the material and the shop's school of practice allow to be welded. */
+/**
+ * What the material and the shop's school of practice allow to be welded.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const schools: Finder = ({ frame, joints: all, splices, features }, context) => {
   const { rules } = context;
   const { material } = frame;
@@ -248,10 +262,7 @@ export const schools: Finder = ({ frame, joints: all, splices, features }, conte
       waysOut: [...bolted(splice, context), ...advise('Use a donor with mild-steel rails.')],
     }));
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
-  const hangers = features
-    .filter(({ feature }) => factsOf(feature.kind).hanger)
-    .map((outcome) => builtXOf(outcome) ?? -Infinity);
-  const last = Math.max(...hangers);
+  const last = lastHanger(features);
   const isWelded = new Set(welded.map(({ joint }) => joint.id));
   return all
     .filter((joint) => joint.builtX < last && isWelded.has(joint.id))

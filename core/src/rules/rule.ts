@@ -1,4 +1,12 @@
-import { angleText, finer, inches, type LengthFormat, lengthText, quantityText } from '../units/index.ts';
+import {
+  angleText,
+  finer,
+  inches,
+  type LengthFormat,
+  lengthText,
+  type QuantityKind,
+  quantityText,
+} from '../units/index.ts';
 import { SPLICE_RULES } from './splice-rules.ts';
 import { type Rule, SHOP_PRACTICE } from './rule-type.ts';
 
@@ -213,15 +221,11 @@ export function ruleText(id: RuleId, value: number, format: LengthFormat): strin
     case 'allowed':
       return value === 1 ? 'allowed' : 'not';
     case 'share':
-      return quantityText('share', value, format.unit);
     case 'stress':
-      return quantityText('stress', value, format.unit);
     case 'times':
-      return `${value} times`;
     case 'heat':
-      return `${value} kJ/mm`;
     case 'hours':
-      return `${value} h`;
+      return quantityText(RULES[id].measures as QuantityKind, value, format.unit);
   }
 }
 

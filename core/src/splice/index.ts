@@ -61,4 +61,5 @@ export {
   sleeveWalls,
   type StockTube,
 } from './sleeve.ts';
+export { STOCK_TUBES } from './stock-tubes.ts';
 export { reachFedInFull } from './plate-reach.ts';

@@ -92,7 +92,10 @@ function filletsRound(along: readonly Corner[], leg: number, endsWelded: boolean
   return [...seams, ...ends];
 }
 
-/** Whether a plate stands on edge beside a web, as a second web. */
+/**
+ * Whether a plate stands on edge beside a web, as a second web.
+ * @param face The face.
+ */
 export const isOnWeb = (face: PlateFace): boolean =>
   face === 'web-inside' || face === 'web-outside' || face === 'inner-side';
 

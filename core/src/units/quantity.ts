@@ -39,6 +39,14 @@ const UNITS = {
     in: { name: 'lb/in³', size: KG_PER_POUND / MM_PER_INCH ** 3 },
     mm: { name: 'kg/dm³', size: 1e-6 },
   },
+  /** So many times something. */
+  times: { in: { name: 'times', size: 1, also: ['×'] }, mm: { name: 'times', size: 1, also: ['×'] } },
+  /** kJ for each mm of weld. */
+  heat: { in: { name: 'kJ/in', size: 1 / MM_PER_INCH }, mm: { name: 'kJ/mm', size: 1 } },
+  /** Energy, kJ. */
+  energy: { in: { name: 'kJ', size: 1 }, mm: { name: 'kJ', size: 1 } },
+  /** Hours. */
+  hours: { in: { name: 'h', size: 1 }, mm: { name: 'h', size: 1 } },
   /** A part of the whole, 0 to 1. */
   share: { in: { name: '%', size: 0.01 }, mm: { name: '%', size: 0.01 } },
 } as const satisfies Record<string, Readonly<Record<LengthUnit, Unit>>>;

@@ -4,6 +4,7 @@ import {
   guarded,
   type Job,
   newRecord,
+  type RailId,
   type RecordKind,
   type ShopRecord,
   type Stage,
@@ -45,6 +46,8 @@ export interface JobState {
   readonly pinned: readonly string[];
   /** Where the blade stands, built station, mm; null before somebody put it anywhere. */
   readonly blade: number | null;
+  /** The joint that is worked on, and which rail or member of it is looked at; null for the first there is. */
+  readonly splice: { readonly joint: string | null; readonly rail: RailId | null };
   /** The figure whose thread is pulled. */
   readonly thread: FigureId | null;
   /** The stage of readings that is looked at; null for the one at hand. */
@@ -117,6 +120,7 @@ export function createJobStore({ saved, records, bench, canWrite, memberName }: 
         drawer: null,
         pinned: [],
         blade: null,
+        splice: { joint: null, rail: null },
         thread: null,
         stage: null,
         measuring: null,

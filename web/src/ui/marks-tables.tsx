@@ -6,6 +6,7 @@ import {
   markTables,
   type SheetCell,
   type SheetColumn,
+  type SheetNote,
   type SheetTable,
 } from '@splay/core';
 import type { ReactNode } from 'react';
@@ -36,21 +37,40 @@ export function MarksTables({ sheet, display, children }: MarksTablesProps) {
       {tables.map((table) => (
         <OneTable key={table.id} table={table} display={display} />
       ))}
-      {sheet.notes.length > 0 && (
-        <section>
-          <h3 className="heading mb-1 text-lg">Notes</h3>
-          <ul className="text-[0.95rem]">
-            {sheet.notes.map(({ letters, text }) => (
-              <li key={letters + text} className="border-b border-rule/70 py-0.5">
-                <b className="heading mr-1.5 text-layout">{dotted(letters)}</b>
-                {text}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <Notes title="Notes" notes={sheet.notes} />
+      <Notes title="Welds" notes={sheet.welds} />
       {tables.length > 0 && <p className="text-sm text-pencil">{MARKS_RULES}</p>}
+      {sheet.assumptions.length > 0 && (
+        <p className="text-xs text-pencil">
+          The strength of the joints rests on:{' '}
+          {sheet.assumptions
+            .map(
+              ({ what, value, source, changed }) =>
+                `${what.toLowerCase()} ${value} (${changed ? 'set by the shop' : source})`,
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
     </div>
+  );
+}
+
+/** What is said beside the tables, each with the letters it is about. */
+function Notes({ title, notes }: { readonly title: string; readonly notes: readonly SheetNote[] }) {
+  if (notes.length === 0) return null;
+  return (
+    <section>
+      <h3 className="heading mb-1 text-lg">{title}</h3>
+      <ul className="text-[0.95rem]">
+        {notes.map(({ letters, text }) => (
+          <li key={letters + text} className="border-b border-rule/70 py-0.5">
+            <b className="heading mr-1.5 text-layout">{dotted(letters)}</b>
+            {text}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -2,6 +2,7 @@ import type { BenchId, Gate } from '@splay/core';
 import { cuts } from '../benches/cuts/bench.ts';
 import { donor } from '../benches/donor/bench.ts';
 import { marks } from '../benches/marks/bench.ts';
+import { splice } from '../benches/splice/bench.ts';
 import { trueUp } from '../benches/true-up/bench.ts';
 import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } from '../client/bench.ts';
 
@@ -9,6 +10,7 @@ import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } fr
 export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
   donor,
   cuts,
+  splice,
   marks,
   'true-up': trueUp,
 } satisfies Readonly<Record<BenchId, BenchDefinition>>;

@@ -1,8 +1,6 @@
 import {
-  angleText,
   finer,
   type LengthFormat,
-  lengthText,
   type ProfileId,
   PROFILES,
   RULE_IDS,
@@ -10,6 +8,7 @@ import {
   type RuleId,
   ruleProblem,
   RULES,
+  ruleText,
   ruleValue,
   SHOP_PRACTICE,
   usualValue,
@@ -20,20 +19,31 @@ import { AngleField } from '../ui/angle-field.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { LengthField } from '../ui/length-field.tsx';
+import { QuantityField } from '../ui/quantity-field.tsx';
 
 const PROFILE_CHOICES = (Object.keys(PROFILES) as ProfileId[]).map((id) => [id, PROFILES[id].name] as const);
 
-/** What a rule's value is called. */
-function valueText(id: RuleId, value: number, format: LengthFormat): string {
-  switch (RULES[id].measures) {
-    case 'length':
-      return lengthText(value, finer(format), true);
-    case 'angle':
-      return angleText(value, 3, false);
-    case 'allowed':
-      return value === 1 ? 'allowed' : 'not';
-  }
-}
+/** The first word of a rule's id says what it is about. */
+const ABOUT: Readonly<Record<string, string>> = {
+  joint: 'How ends meet',
+  unit: 'Suspensions and units',
+  reading: 'Readings',
+  body: 'The body',
+  shaft: 'The drive shaft',
+  cut: 'Cutting',
+  weld: 'Welding',
+  splice: 'Joints and their plates',
+  sleeve: 'Sleeves',
+  bolt: 'Bolts',
+  notch: 'Notches',
+  fatigue: 'Fatigue: only to compare',
+  work: 'Hours: only to compare',
+};
+
+/** The rules by what they are about, in the order of the book. */
+const CHAPTERS: readonly (readonly [name: string, rules: readonly RuleId[]])[] = Object.entries(ABOUT).map(
+  ([about, name]) => [name, RULE_IDS.filter((id) => id.startsWith(`${about}/`))],
+);
 
 /** The rules that this job is judged by: each with its reason and source, and each to be changed by the shop. */
 export function RulebookDialog({ store, onClose }: { readonly store: JobStore; readonly onClose: () => void }) {
@@ -51,42 +61,47 @@ export function RulebookDialog({ store, onClose }: { readonly store: JobStore; r
           onChange={(profile) => put('Changed the starting rule set', { ...rules, profile })}
         />
       </div>
-      <ul className="mt-4 grid gap-x-8 md:grid-cols-2">
-        {RULE_IDS.map((id) => {
-          const { reason, source } = RULES[id];
-          const usual = usualValue(rules.profile, id);
-          const changed = rules.changes[id] !== undefined;
-          return (
-            <li key={id} className="grid grid-cols-[11rem_1fr] items-end gap-x-4 border-t border-rule py-2.5">
-              <RuleField
-                id={id}
-                rules={rules}
-                format={display}
-                disabled={!canWrite}
-                onChange={(value) => put('Changed a rule', withRule(rules, id, value))}
-              />
-              <div className="text-[0.94rem]">
-                <p>{reason}</p>
-                {source !== SHOP_PRACTICE && <p className="mt-0.5 text-sm text-pencil">Source: {source}.</p>}
-                {changed && (
-                  <p className="mt-1 text-sm">
-                    Changed here; the rule set says {valueText(id, usual, display)}.{' '}
-                    {canWrite && (
-                      <button
-                        type="button"
-                        className="text-layout underline underline-offset-2"
-                        onClick={() => put('Set a rule back', withRule(rules, id, usual))}
-                      >
-                        Set back
-                      </button>
+      {CHAPTERS.map(([chapter, ids]) => (
+        <section key={chapter}>
+          <h3 className="label mt-5">{chapter}</h3>
+          <ul className="grid gap-x-8 md:grid-cols-2">
+            {ids.map((id) => {
+              const { reason, source } = RULES[id];
+              const usual = usualValue(rules.profile, id);
+              const changed = rules.changes[id] !== undefined;
+              return (
+                <li key={id} className="grid grid-cols-[11rem_1fr] items-end gap-x-4 border-t border-rule py-2.5">
+                  <RuleField
+                    id={id}
+                    rules={rules}
+                    format={display}
+                    disabled={!canWrite}
+                    onChange={(value) => put('Changed a rule', withRule(rules, id, value))}
+                  />
+                  <div className="text-[0.94rem]">
+                    <p>{reason}</p>
+                    {source !== SHOP_PRACTICE && <p className="mt-0.5 text-sm text-pencil">Source: {source}.</p>}
+                    {changed && (
+                      <p className="mt-1 text-sm">
+                        Changed here; the rule set says {ruleText(id, usual, display)}.{' '}
+                        {canWrite && (
+                          <button
+                            type="button"
+                            className="text-layout underline underline-offset-2"
+                            onClick={() => put('Set a rule back', withRule(rules, id, usual))}
+                          >
+                            Set back
+                          </button>
+                        )}
+                      </p>
                     )}
-                  </p>
-                )}
-              </div>
-            </li>
-          );
-        })}
-      </ul>
+                  </div>
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+      ))}
       <p className="mt-3 border-t border-rule pt-2 text-sm text-pencil">
         Source, where none is named: {SHOP_PRACTICE}. Starting points, not standards. Where your local code or a
         licensed engineer asks for more, that holds.
@@ -121,6 +136,22 @@ function RuleField({ id, rules, format, disabled, onChange }: RuleFieldProps) {
       );
     case 'angle':
       return <AngleField label={title} radians={value} disabled={disabled} onChange={onChange} />;
+    case 'share':
+    case 'stress':
+    case 'times':
+    case 'heat':
+    case 'hours':
+      return (
+        <QuantityField
+          label={title}
+          of={measures}
+          value={value}
+          unit={format.unit}
+          disabled={disabled}
+          check={(next) => ruleProblem(id, next)}
+          onChange={onChange}
+        />
+      );
     case 'allowed':
       return (
         <Choice

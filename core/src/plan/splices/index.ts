@@ -13,3 +13,12 @@ export {
 } from './splice-outcome.ts';
 export { PLAIN_BOLTED, PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
 export { type CutPart, type FlatShape, foldedFlat, spliceParts, wedgeOf } from './parts.ts';
+export {
+  findSleeves,
+  type FindingSleeve,
+  type FoundSleeve,
+  inTheWay,
+  rackProblems,
+  type RackTube,
+  sleeveRulesOf,
+} from './find-sleeve.ts';

@@ -102,7 +102,10 @@ const WHY: Readonly<Record<'rail' | 'weld' | 'feeding', (underfed: readonly stri
   feeding: (underfed) => `The welds of the ${underfed.join(' and the ')} cannot feed it in full.`,
 };
 
-/** Joints that nobody has decided on, and joints that are made in a way that is weak, wrong or advised against. */
+/**
+ * Joints that nobody has decided on, and joints that are made in a way that is weak, wrong or advised against.
+ * @param context How lengths are written.
+ */
 export const spliceConflicts: Finder = ({ splices }, context) =>
   splices.flatMap((outcome): Finding[] => {
     const told = toldOf(outcome);

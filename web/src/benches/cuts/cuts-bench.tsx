@@ -1,21 +1,13 @@
-import {
-  carryOutEdit,
-  type Conflict,
-  kindsFor,
-  nameOfKind,
-  type OperationKind,
-  withoutDeadAcceptances,
-} from '@splay/core';
+import { type Conflict, kindsFor, nameOfKind, type OperationKind } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { change, useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
+import { ConflictList } from '../../ui/conflict-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { addOperation } from './add-operation.ts';
 import { ComparePlans } from './compare-plans.tsx';
-import { freshId } from '../../client/fresh-id.ts';
-import { type ConflictActions, ConflictList } from './conflict-list.tsx';
 import { JointTable } from './joint-table.tsx';
 import { MovesWithIt } from './moves-with-it.tsx';
 import { OperationDetail } from './operation-detail.tsx';
@@ -42,29 +34,13 @@ export function CutsBench(props: BenchProps) {
   const stops = [...own.filter(isStop), ...far.filter(isStop)];
   const conflicts = own.filter((conflict) => !isStop(conflict));
   const others = far.filter((conflict) => !isStop(conflict));
-  const memberName = useJobState(store, (state) => state.memberName);
 
   const add = (kind: OperationKind) => {
     addOperation(store, result, kind);
     setAsked('');
   };
 
-  const setAccepted = (label: string, { key }: Conflict, reason: string | null) =>
-    change(store, label, (old) => {
-      const kept = old.plan.accepted.filter(({ conflict }) => conflict !== key);
-      const accepted = reason === null ? kept : [...kept, { conflict: key, reason, by: memberName }];
-      return { ...old, plan: { ...old.plan, accepted } };
-    });
-  const actions: ConflictActions | undefined = canWrite
-    ? {
-        onEdit: (edit, label) => {
-          const id = freshId('cut');
-          change(store, label, (old) => withoutDeadAcceptances(carryOutEdit(old, edit, id)));
-        },
-        onAccept: (conflict, reason) => setAccepted('Accepted a conflict', conflict, reason),
-        onTakeBack: (conflict) => setAccepted('Took an acceptance back', conflict, null),
-      }
-    : undefined;
+  const actions = useConflictActions(props);
   const listed = { onPick: onPickConflict, actions };
 
   return (

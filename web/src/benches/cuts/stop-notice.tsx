@@ -1,6 +1,6 @@
 import type { Conflict } from '@splay/core';
 import { OctagonX } from 'lucide-react';
-import { type ConflictActions, WaysOut } from './conflict-list.tsx';
+import { type ConflictActions, WaysOut } from '../../ui/conflict-list.tsx';
 
 interface StopNoticeProps {
   /** What stops the plan, the one at hand first. */

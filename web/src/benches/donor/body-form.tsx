@@ -5,7 +5,7 @@ import { type CellProblem, EditTable } from '../../ui/edit-table.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { type Column, lengthColumn, massColumn, textColumn } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
-import { editProblems } from './check-edit.ts';
+import { editProblems } from '../../ui/check-edit.ts';
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 

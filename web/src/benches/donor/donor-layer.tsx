@@ -5,7 +5,7 @@ import { reachOf, toPx } from '../../board/view.ts';
 import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
-import { editProblems } from './check-edit.ts';
+import { editProblems } from '../../ui/check-edit.ts';
 import { RailDifference } from './rail-difference.tsx';
 import { type PickedStation, stationId, withStation } from './station-ids.ts';
 

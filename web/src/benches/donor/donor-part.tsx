@@ -3,7 +3,7 @@ import { type ComponentType, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change } from '../../client/job-store.ts';
 import type { CellProblem } from '../../ui/edit-table.tsx';
-import { editProblems } from './check-edit.ts';
+import { editProblems } from '../../ui/check-edit.ts';
 
 /** A change of the donor: taken when the whole job stays right, else refused with the reason over the part. */
 export type SetDonor = (label: string, next: (frame: Frame) => Frame) => void;

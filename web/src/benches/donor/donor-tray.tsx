@@ -3,7 +3,6 @@ import {
   describeSection,
   type Feature,
   lengthText,
-  type Part,
   partsOf,
   profileAt,
   railAt,
@@ -17,6 +16,7 @@ import {
   widthOf,
 } from '@splay/core';
 import { Dimension } from '../../board/dimension.tsx';
+import { SolidPart } from '../../board/solid-part.tsx';
 import { SvgLength } from '../../board/svg-length.tsx';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
@@ -230,40 +230,6 @@ function SectionAt({ blade, width, ...props }: PictureProps & { readonly blade: 
           ` · right ${describeSection(section(right.section), (mm) => lengthText(mm, display))}`}
       </text>
     </svg>
-  );
-}
-
-function SolidPart({
-  part,
-  px,
-  py,
-  scale,
-}: {
-  readonly part: Part;
-  readonly px: (inward: number) => number;
-  readonly py: (up: number) => number;
-  readonly scale: number;
-}) {
-  if (part.shape === 'ring')
-    return (
-      <circle
-        cx={px(part.y)}
-        cy={py(part.z)}
-        r={((part.outer + part.inner) / 2) * scale}
-        fill="none"
-        stroke="var(--color-graphite)"
-        strokeWidth={Math.max(1.5, (part.outer - part.inner) * scale)}
-      />
-    );
-  const [a, b] = [px(part.y), px(part.y + part.width)];
-  return (
-    <rect
-      x={Math.min(a, b)}
-      y={py(part.z + part.height)}
-      width={Math.max(1.2, Math.abs(b - a))}
-      height={Math.max(1.2, part.height * scale)}
-      fill="var(--color-graphite)"
-    />
   );
 }
 

@@ -6,7 +6,7 @@ import { change } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { ThumbLayout } from '../../ui/thumb-layout.tsx';
-import { editProblems } from './check-edit.ts';
+import { editProblems } from '../../ui/check-edit.ts';
 import { FloorFeature } from './floor-feature.tsx';
 import { type SurveyList, surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 

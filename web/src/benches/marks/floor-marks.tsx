@@ -30,7 +30,7 @@ export function FloorMarks(props: BenchProps) {
           </ul>
         </section>
       ))}
-      {sheet.notes.map(({ letters, text }) => (
+      {[...sheet.notes, ...sheet.welds].map(({ letters, text }) => (
         <p key={letters + text}>
           <b className="heading text-layout">{dotted(letters)}</b> {text}
         </p>

@@ -47,7 +47,15 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
     sheet.heading('Notes');
     for (const { letters, text } of marks.notes) sheet.note(`${dotted(letters)}: ${text}`);
   }
+  if (marks.welds.length > 0) {
+    sheet.heading('Welds');
+    for (const { letters, text } of marks.welds) sheet.note(`${dotted(letters)}: ${text}`);
+  }
   if (tables.length > 0) sheet.note(MARKS_RULES);
+  if (marks.assumptions.length > 0)
+    sheet.note(
+      `The strength of the joints rests on: ${marks.assumptions.map(({ what, value, source, changed }) => `${what.toLowerCase()} ${value} (${changed ? 'set by the shop' : source})`).join('; ')}.`,
+    );
   sheet.heading('Before the saw');
   for (const { title, here } of cautionsOf(job, result, 'cutting')) sheet.tickOff(`${title}. ${here}`.trim());
   return sheet.bytes(SHEET_FOOT);

@@ -44,7 +44,8 @@ const require = createRequire(import.meta.url);
 // WOFF, not WOFF2: pdf-lib embeds the latter as invisible text.
 const fontFile = (name: string) => readFile(require.resolve(`@fontsource/${name}-normal.woff`));
 
-async function embed(document: PDFDocument): Promise<Fonts> {
+/** The faces that sheets are set in, embedded in a document. */
+export async function embedFonts(document: PDFDocument): Promise<Fonts> {
   document.registerFontkit(fontkit);
   const [text, bold, label] = await Promise.all(
     [
@@ -81,7 +82,7 @@ export class Sheet {
     const document = await PDFDocument.create();
     document.setTitle(`${strip.title}, ${strip.facts[0] ?? ''}`);
     document.setCreator('Splay');
-    return new Sheet(document, await embed(document), PAPERS[paper], format, strip);
+    return new Sheet(document, await embedFonts(document), PAPERS[paper], format, strip);
   }
 
   private get width(): number {

@@ -1,5 +1,5 @@
 import { checkJob, InputError, type Job } from '@splay/core';
-import type { CellProblem } from '../../ui/edit-table.tsx';
+import type { CellProblem } from './edit-table.tsx';
 
 /** What keeps an edited job from being taken: problems of one table's cells, and the first that is not in it. */
 export interface EditProblems {

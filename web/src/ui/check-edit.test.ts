@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { demoJob } from '../../../test/demo.ts';
+import { demoJob } from '../../test/demo.ts';
 import { editProblems } from './check-edit.ts';
 
 const { job } = demoJob('parcel-van');

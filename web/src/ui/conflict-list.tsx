@@ -1,5 +1,5 @@
 import { acceptedText, type Conflict, type PlanEdit } from '@splay/core';
-import { Verdict } from '../../ui/verdict.tsx';
+import { Verdict } from './verdict.tsx';
 import { AcceptConflict } from './accept-conflict.tsx';
 
 /** What can be done about conflicts; none of it where nothing may be changed. */

@@ -1,0 +1,87 @@
+import {
+  type Job,
+  type RailId,
+  type RailSplice,
+  type RailSpliceOutcome,
+  type SpliceOutcome,
+  type SplicePlan,
+  withoutDeadAcceptances,
+  withSplice,
+} from '@splay/core';
+import { useMemo } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { change, type JobStore, useJobState } from '../../client/job-store.ts';
+
+/** The joint that is worked on, and the rail or member of it that is looked at. */
+export interface AtHand {
+  readonly outcome: SpliceOutcome;
+  readonly one: RailSpliceOutcome;
+}
+
+/**
+ * The joint that is picked, else the one that was worked on last, else the first that nobody has decided on; of it the
+ * rail that is looked at.
+ */
+export function atHandOf(
+  splices: readonly SpliceOutcome[],
+  selected: string | null,
+  kept: { readonly joint: string | null; readonly rail: RailId | null },
+): AtHand | null {
+  const find = (id: string | null) => splices.find(({ joint }) => joint.id === id);
+  const outcome = find(selected) ?? find(kept.joint) ?? splices.find(({ decided }) => decided === null) ?? splices[0];
+  const one = outcome?.rails.find(({ rail }) => rail === kept.rail) ?? outcome?.rails[0];
+  return outcome && one ? { outcome, one } : null;
+}
+
+/** The joint at hand of a bench. */
+export function useAtHand({
+  store,
+  result,
+  selected,
+}: Pick<BenchProps, 'store' | 'result' | 'selected'>): AtHand | null {
+  const kept = useJobState(store, (state) => state.splice);
+  return useMemo(() => atHandOf(result.splices, selected, kept), [result.splices, selected, kept]);
+}
+
+/** Works on another joint, or looks at another rail of it. */
+export const pickJoint = (store: JobStore, joint: string, rail: RailId | null = null): void =>
+  store.setState({ splice: { joint, rail }, selected: joint });
+
+/** What the plan says of a joint once one of its rails is made in a way: as for the others, unless it was its own. */
+export function planWith({ outcome, one }: AtHand, next: RailSplice): SplicePlan {
+  const { decided, joint, rails } = outcome;
+  const own = decided?.others.some(({ rail }) => rail === one.rail) ?? false;
+  const ofRails = joint.of === 'member' || one.rail === 'left' || one.rail === 'right';
+  if (decided && own)
+    return {
+      ...decided,
+      others: decided.others.map((other) => (other.rail === one.rail ? { ...other, splice: next } : other)),
+    };
+  if (ofRails) return { joint: joint.id, rails: next, others: decided?.others ?? [] };
+  // A member that runs through a joint of the rails is made in its own way from now on.
+  return {
+    joint: joint.id,
+    rails: decided?.rails ?? (rails[0] ?? one).splice,
+    others: [...(decided?.others ?? []), { rail: one.rail, splice: next, reason: '' }],
+  };
+}
+
+/** The job with the joint at hand made in a way. */
+export const jobWith = (job: Job, hand: AtHand, next: RailSplice): Job => ({
+  ...job,
+  plan: withSplice(job.plan, planWith(hand, next)),
+});
+
+/** Makes the joint at hand in a way, as one step of undo. */
+export const make = (store: JobStore, label: string, hand: AtHand, next: RailSplice): void =>
+  change(store, label, (old) => withoutDeadAcceptances(jobWith(old, hand, next)));
+
+/** Changes what the plan says of a joint, as one step of undo. */
+export const putPlan = (store: JobStore, label: string, splice: SplicePlan): void =>
+  change(store, label, (old) => withoutDeadAcceptances({ ...old, plan: withSplice(old.plan, splice) }));
+
+/** What a rail or a copy of a member is called. */
+export function railName(rail: RailId): string {
+  if (rail === 'left' || rail === 'right') return `${rail} rail`;
+  return rail.endsWith('/left') ? 'left' : 'right';
+}

@@ -1,0 +1,325 @@
+import {
+  BOLT_GRADES,
+  type Fastening,
+  freshPlateId,
+  isOnWeb,
+  type Pattern,
+  PLATE_FACES,
+  type PlateFace,
+  plateName,
+  type PlateShape,
+  type RailSplice,
+  type SplicePlate,
+  usualPlate,
+} from '@splay/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { Choice } from '../../ui/choice.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
+import { CountField } from '../../ui/count-field.tsx';
+import { make } from './at-hand.ts';
+import type { SpliceFieldsProps } from './field-props.ts';
+
+const SHAPES: readonly (readonly [PlateShape['shape'], string])[] = [
+  ['hexagon', 'hexagon, pointed ends'],
+  ['diamond', 'diamond'],
+  ['taper', 'long taper, one edge straight'],
+  ['rectangle', 'rectangle, square ends'],
+];
+
+const above = (mm: number) => (mm > 0 ? null : 'It must be more than 0.');
+const atLeast = (mm: number) => (mm >= 0 ? null : 'It must be 0 or more.');
+
+/** A shape to begin with on a plate of this size. */
+function shapeOf(shape: PlateShape['shape'], { ahead, behind, depth }: SplicePlate): PlateShape {
+  const reach = Math.min(ahead, behind);
+  if (shape === 'hexagon') return { shape, point: Math.min(depth / 2, reach / 2) };
+  if (shape === 'taper') return { shape, over: reach / 2, end: depth / 2 };
+  return { shape };
+}
+
+/** The plates over the joint, each with its fields, and a way to lay on another. */
+export function PlateFields(props: SpliceFieldsProps) {
+  const { store, job, hand, disabled } = props;
+  const { splice, steel } = hand.one;
+  const { plates } = splice;
+  const put = (label: string, next: readonly SplicePlate[]) => make(store, label, hand, { ...splice, plates: next });
+  const addable = PLATE_FACES.flatMap((face) => {
+    const plate = usualPlate(freshPlateId(splice), face, splice.form, {
+      steel,
+      rules: job.rules,
+      display: job.display,
+    });
+    return plate ? [plate] : [];
+  });
+  return (
+    <div>
+      {plates.map((plate) => (
+        <details key={plate.id} className="border-b border-rule py-1" open={plates.length === 1 || undefined}>
+          <summary className="flex min-h-9 cursor-pointer items-center gap-2">
+            <span className="flex-1 font-semibold first-letter:uppercase">
+              {plateName(plate, plates, steel.section)}
+            </span>
+            {!disabled && (
+              <button
+                type="button"
+                className="tool p-2"
+                aria-label={`Take the ${plateName(plate, plates, steel.section)} off`}
+                onClick={() =>
+                  put(
+                    'Took a plate off',
+                    plates.filter(({ id }) => id !== plate.id),
+                  )
+                }
+              >
+                <Trash2 size={16} />
+              </button>
+            )}
+          </summary>
+          <PlateForm
+            plate={plate}
+            {...props}
+            onChange={(next) =>
+              put(
+                'Changed a plate',
+                plates.map((other) => (other.id === plate.id ? next : other)),
+              )
+            }
+          />
+        </details>
+      ))}
+      {plates.length === 0 && <p className="text-sm text-pencil">None: the weld in the wall carries it alone.</p>}
+      {!disabled && (
+        <label className="mt-2 flex items-center gap-2">
+          <Plus size={16} aria-hidden="true" />
+          <span className="sr-only">Lay on a plate</span>
+          <select
+            className="field"
+            value=""
+            onChange={(event) => {
+              const plate = addable.find(({ face }) => face === event.target.value);
+              if (plate) put('Laid on a plate', [...plates, plate]);
+            }}
+          >
+            <option value="">Lay on a plate …</option>
+            {addable.map((plate) => (
+              <option key={plate.face} value={plate.face}>
+                {faceName(plate.face, splice, plate, props)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </div>
+  );
+}
+
+const faceName = (_: PlateFace, __: RailSplice, plate: SplicePlate, { hand }: SpliceFieldsProps): string =>
+  plateName(plate, [plate], hand.one.steel.section);
+
+interface PlateFormProps extends SpliceFieldsProps {
+  readonly plate: SplicePlate;
+  readonly onChange: (plate: SplicePlate) => void;
+}
+
+function PlateForm({ plate, job, disabled, onChange }: PlateFormProps) {
+  const common = { format: job.display, disabled };
+  const { outline, fastening } = plate;
+  return (
+    <div className="space-y-2 pb-2">
+      <Choice
+        label="Outline"
+        list
+        value={outline.shape}
+        choices={SHAPES}
+        disabled={disabled}
+        onChange={(shape) => shape !== outline.shape && onChange({ ...plate, outline: shapeOf(shape, plate) })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <LengthField
+          {...common}
+          label="Ahead"
+          mm={plate.ahead}
+          check={above}
+          onChange={(ahead) => onChange({ ...plate, ahead })}
+        />
+        <LengthField
+          {...common}
+          label="Behind"
+          mm={plate.behind}
+          check={above}
+          onChange={(behind) => onChange({ ...plate, behind })}
+        />
+        <LengthField
+          {...common}
+          label={isOnWeb(plate.face) ? 'Deep' : 'Wide'}
+          mm={plate.depth}
+          check={above}
+          onChange={(depth) => onChange({ ...plate, depth })}
+        />
+        <LengthField
+          {...common}
+          label="Thick"
+          mm={plate.thickness}
+          check={above}
+          onChange={(thickness) => onChange({ ...plate, thickness })}
+        />
+        {outline.shape === 'hexagon' && (
+          <LengthField
+            {...common}
+            label="Point over"
+            mm={outline.point}
+            check={atLeast}
+            onChange={(point) => onChange({ ...plate, outline: { ...outline, point } })}
+          />
+        )}
+        {outline.shape === 'taper' && (
+          <>
+            <LengthField
+              {...common}
+              label="Tapers over"
+              mm={outline.over}
+              check={atLeast}
+              onChange={(over) => onChange({ ...plate, outline: { ...outline, over } })}
+            />
+            <LengthField
+              {...common}
+              label="Ends deep"
+              mm={outline.end}
+              check={atLeast}
+              onChange={(end) => onChange({ ...plate, outline: { ...outline, end } })}
+            />
+          </>
+        )}
+        <LengthField
+          {...common}
+          label={isOnWeb(plate.face) ? 'Middle over the web’s' : 'Middle inward'}
+          mm={plate.off}
+          onChange={(off) => onChange({ ...plate, off })}
+        />
+        <QuantityField
+          label="Yield"
+          of="stress"
+          value={plate.yieldStress}
+          unit={job.display.unit}
+          disabled={disabled}
+          check={(value) => (value > 0 ? null : 'The yield stress must be more than 0.')}
+          onChange={(yieldStress) => onChange({ ...plate, yieldStress })}
+        />
+      </div>
+      <FasteningFields
+        fastening={fastening}
+        wall={plate.thickness}
+        {...common}
+        onChange={(next) => onChange({ ...plate, fastening: next })}
+      />
+    </div>
+  );
+}
+
+interface FasteningProps {
+  readonly fastening: Fastening;
+  readonly wall: number;
+  readonly format: SpliceFieldsProps['job']['display'];
+  readonly disabled: boolean;
+  readonly onChange: (fastening: Fastening) => void;
+}
+
+const PLUGS: Pattern = { diameter: 16, along: 2, rows: 2 };
+
+/** How the plate is held: fillets with plugs or without, or bolts. */
+function FasteningFields({ fastening, wall, format, disabled, onChange }: FasteningProps) {
+  const common = { format, disabled };
+  const pattern = (of: Pattern, put: (next: Pattern) => void, what: string) => (
+    <div className="grid grid-cols-3 gap-2">
+      <LengthField
+        {...common}
+        label={what}
+        mm={of.diameter}
+        check={above}
+        onChange={(diameter) => put({ ...of, diameter })}
+      />
+      <CountField
+        label="a side"
+        value={of.along}
+        least={1}
+        most={40}
+        disabled={disabled}
+        onChange={(along) => put({ ...of, along })}
+      />
+      <CountField
+        label="rows"
+        value={of.rows}
+        least={1}
+        most={12}
+        disabled={disabled}
+        onChange={(rows) => put({ ...of, rows })}
+      />
+    </div>
+  );
+  return (
+    <div className="space-y-2">
+      <Choice
+        label="Held by"
+        value={fastening.by}
+        disabled={disabled}
+        choices={[
+          ['weld', 'weld'],
+          ['bolts', 'bolts'],
+        ]}
+        onChange={(by) =>
+          by !== fastening.by &&
+          onChange(
+            by === 'weld'
+              ? { by, leg: wall, ends: true, plugs: null }
+              : { by, grade: '10.9', bolts: { diameter: 16, along: 3, rows: 2 } },
+          )
+        }
+      />
+      {fastening.by === 'weld' ? (
+        <>
+          <LengthField
+            {...common}
+            label="Leg of the fillets"
+            mm={fastening.leg}
+            check={atLeast}
+            onChange={(leg) => onChange({ ...fastening, leg })}
+          />
+          <Choice
+            label="Ends"
+            value={fastening.ends ? 'yes' : 'no'}
+            disabled={disabled}
+            choices={[
+              ['yes', 'welded too'],
+              ['no', 'left open'],
+            ]}
+            onChange={(ends) => onChange({ ...fastening, ends: ends === 'yes' })}
+          />
+          <Choice
+            label="Plug welds"
+            value={fastening.plugs ? 'yes' : 'no'}
+            disabled={disabled}
+            choices={[
+              ['no', 'none'],
+              ['yes', 'in a pattern'],
+            ]}
+            onChange={(yes) => onChange({ ...fastening, plugs: yes === 'yes' ? (fastening.plugs ?? PLUGS) : null })}
+          />
+          {fastening.plugs && pattern(fastening.plugs, (plugs) => onChange({ ...fastening, plugs }), 'Across')}
+        </>
+      ) : (
+        <>
+          <Choice
+            label="Grade"
+            list
+            value={fastening.grade}
+            disabled={disabled}
+            choices={BOLT_GRADES.map((grade) => [grade, grade] as const)}
+            onChange={(grade) => onChange({ ...fastening, grade })}
+          />
+          {pattern(fastening.bolts, (bolts) => onChange({ ...fastening, bolts }), 'Bolt')}
+        </>
+      )}
+    </div>
+  );
+}

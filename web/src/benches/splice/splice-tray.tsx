@@ -1,0 +1,229 @@
+import { nudgeOf, ratioText, type RailSplice } from '@splay/core';
+import { useMemo } from 'react';
+import { multiples, tickStep } from '../../board/ticks.ts';
+import { SvgLength } from '../../board/svg-length.tsx';
+import { change, preview, useJobState } from '../../client/job-store.ts';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { Curve } from '../../ui/chart.tsx';
+import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
+import { SectionAt } from './section-at.tsx';
+import { unfold, Unfolded } from './unfolded.tsx';
+
+/** Width of the section at the blade, px. */
+const SECTION = 236;
+/** Steel that is drawn beyond the last part, mm. */
+const AROUND = 90;
+/** Height of the tape, px. */
+const TAPE = 24;
+
+/** The joint at hand: the rail unfolded over its tape, what it carries along it, and the section at the blade. */
+export function SpliceTray(props: PictureProps) {
+  const hand = useAtHand(props);
+  if (!hand)
+    return (
+      <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
+        There is no joint yet. What you cut and join is unfolded here.
+      </p>
+    );
+  return <AtJoint {...props} hand={hand} />;
+}
+
+/** Holes in the web near the joint, from it, mm. */
+function holesNear({ result }: PictureProps, { outcome, one }: AtHand, reach: number) {
+  if (outcome.joint.of === 'member') return [];
+  const side = one.rail === 'right' ? 'right' : 'left';
+  return result.features.flatMap(({ feature, places }) => {
+    const built = places[side]?.built;
+    if (!built || (feature.face !== 'web-outside' && feature.face !== 'web-inside')) return [];
+    const x = built.x - outcome.joint.builtX;
+    if (Math.abs(x) > reach) return [];
+    return [{ name: feature.name, x, z: one.steel.section.depth - feature.down, diameter: feature.diameter }];
+  });
+}
+
+function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
+  const { store, job, tray, canWrite, startDrag, datum } = props;
+  const { outcome, one } = hand;
+  const { joint } = outcome;
+  const kept = useJobState(store, (state) => state.blade);
+  const wide = tray.width > 620;
+  const width = wide ? tray.width - SECTION : tray.width;
+  // A bare joint is drawn with as much rail about it as the rail is deep.
+  const reach = Math.max(-one.reach.all[0], one.reach.all[1], one.steel.section.depth) + AROUND;
+  const scale = width / (2 * reach);
+  const curveHeight = Math.max(60, Math.round(tray.height * 0.3));
+  const flatHeight = tray.height - curveHeight - TAPE;
+  const px = (mm: number) => (mm + reach) * scale;
+  const to = unfold(one.steel.section, px, 22, flatHeight - 30);
+  const { strength } = one;
+  const fallback = strength?.weakest[0] ?? 0;
+  const blade = kept !== null && Math.abs(kept - joint.builtX) < reach ? kept - joint.builtX : fallback;
+  const points = useMemo(() => {
+    if (!strength) return [];
+    const bare = (x: number) => ({ x, y: 1 });
+    const inside = strength.curve.map(({ x, ratio }) => ({ x, y: ratio }));
+    return [bare(-1e5), bare((inside[0]?.x ?? 0) - 1e-3), ...inside, bare((inside.at(-1)?.x ?? 0) + 1e-3), bare(1e5)];
+  }, [strength]);
+  const ratios = strength?.curve.map(({ ratio }) => ratio) ?? [1];
+  const [low, high] = [Math.min(0.5, ...ratios) - 0.08, Math.min(2.2, Math.max(1.25, ...ratios)) + 0.08];
+  const py = (ratio: number) => ((high - ratio) / (high - low)) * curveHeight;
+  const onDrag = (make: (mm: number) => RailSplice) => {
+    const step = nudgeOf(job.display);
+    const made = (mm: number) => jobWith(store.getState().job, hand, make(Math.round(mm / step) * step));
+    return {
+      move: (mm: number) => preview(store, () => made(mm)),
+      end: (moved: boolean) => {
+        const now = store.getState().preview;
+        if (moved && now) change(store, 'Dragged a part of a joint', () => now);
+      },
+    };
+  };
+  const setBlade = (clientX: number, box: DOMRect) =>
+    store.setState({ blade: joint.builtX + (clientX - box.left) / scale - reach });
+  const holes = holesNear(props, hand, reach);
+  const weakest = strength?.weakest[0];
+  return (
+    <div className="flex h-full">
+      <div className="relative shrink-0" style={{ width, height: tray.height }}>
+        <div className="absolute left-0" style={{ top: flatHeight + TAPE }}>
+          <Curve
+            width={Math.floor(width)}
+            height={curveHeight}
+            label={`What joint ${joint.letter} carries of the bare rail, along the rail`}
+            x={[-reach, reach]}
+            y={[low, high]}
+            points={points}
+            against={1}
+          />
+        </div>
+        <svg
+          width={width}
+          height={tray.height}
+          className="absolute inset-0 touch-none"
+          role="img"
+          aria-label={`Joint ${joint.letter} unfolded, ${railName(one.rail)}`}
+          onPointerDown={(event) => {
+            const box = event.currentTarget.getBoundingClientRect();
+            setBlade(event.clientX, box);
+            startDrag(
+              event,
+              (moved) => setBlade(event.clientX + moved, box),
+              () => undefined,
+            );
+          }}
+        >
+          <text x={10} y={15} className="label" fontSize={12} fill="var(--color-pencil)">
+            {joint.letter}, {railName(one.rail)}, from outside · front to the left
+          </text>
+          <Unfolded {...{ hand, to, canWrite, startDrag, scale, onDrag, holes }} from={0} width={width} />
+          {['top flange', 'web', 'bottom flange'].map((name, index) => (
+            <text
+              key={name}
+              x={8}
+              y={((to.edges[index] ?? 0) + (to.edges[index + 1] ?? 0)) / 2}
+              dy="0.34em"
+              fontSize={12}
+              className="font-label"
+              fill="var(--color-pencil)"
+              stroke="var(--color-steel)"
+              strokeWidth={3}
+              paintOrder="stroke"
+            >
+              {name}
+            </text>
+          ))}
+          <LocalTape {...{ px, scale, reach, y: flatHeight, width }} format={job.display} at={joint.builtX - datum} />
+          <text x={8} y={flatHeight + TAPE + 14} className="label" fontSize={12} fill="var(--color-pencil)">
+            Strength over rail
+          </text>
+          <text
+            x={width - 6}
+            y={flatHeight + TAPE + py(1) - 4}
+            textAnchor="end"
+            fontSize={12}
+            className="font-label"
+            fill="var(--color-pencil)"
+          >
+            bare rail 1.00
+          </text>
+          {weakest !== undefined && strength && (
+            <g>
+              <circle
+                cx={px(weakest)}
+                cy={flatHeight + TAPE + py(strength.ratio)}
+                r={4.5}
+                fill="var(--color-oxide)"
+                stroke="var(--color-sheet)"
+                strokeWidth={1.5}
+              />
+              <text
+                x={px(weakest) + 9}
+                y={flatHeight + TAPE + py(strength.ratio)}
+                dy="0.34em"
+                fontSize={17}
+                fontWeight={600}
+                className="heading"
+                fill="var(--color-oxide)"
+                stroke="var(--color-sheet)"
+                strokeWidth={4}
+                paintOrder="stroke"
+              >
+                {ratioText(strength.ratio)}
+              </text>
+            </g>
+          )}
+          <g data-handle="splice-blade" className="pointer-events-auto cursor-ew-resize">
+            <title>The blade: the section is cut here</title>
+            <path d={`M${px(blade)} 18V${tray.height}`} stroke="transparent" strokeWidth={16} />
+            <path d={`M${px(blade)} 18V${tray.height}`} stroke="var(--color-graphite)" strokeWidth={1.2} />
+            <path d={`M${px(blade) - 6} 18h12l-6 9z`} fill="var(--color-graphite)" />
+          </g>
+        </svg>
+      </div>
+      {wide && (
+        <div className="shrink-0 border-l border-rule bg-sheet" style={{ width: SECTION }}>
+          <SectionAt hand={hand} x={blade} job={job} width={SECTION - 1} height={tray.height} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+interface LocalTapeProps {
+  readonly px: (mm: number) => number;
+  readonly scale: number;
+  readonly reach: number;
+  readonly y: number;
+  readonly width: number;
+  readonly format: PictureProps['job']['display'];
+  /** Station of the joint from the datum, mm. */
+  readonly at: number;
+}
+
+/** The tape between the rail and its curve: stations from the datum, in register with both. */
+function LocalTape({ px, scale, reach, y, width, format, at }: LocalTapeProps) {
+  const { major, minor } = tickStep(scale, format);
+  return (
+    <g>
+      <rect x={0} y={y} width={width} height={TAPE} fill="var(--color-night)" />
+      {multiples(at - reach, at + reach, minor).map((mm) => (
+        <path key={mm} d={`M${px(mm - at)} ${y}v5`} stroke="var(--color-on-night)" strokeOpacity={0.6} />
+      ))}
+      {multiples(at - reach, at + reach, major).map((mm) => (
+        <g key={mm}>
+          <path d={`M${px(mm - at)} ${y}v8`} stroke="var(--color-on-night)" strokeWidth={1.4} />
+          <text
+            x={px(mm - at)}
+            y={y + 19}
+            textAnchor="middle"
+            fontSize={12}
+            className="font-label"
+            fill="var(--color-on-night)"
+          >
+            <SvgLength mm={mm} format={format} />
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}

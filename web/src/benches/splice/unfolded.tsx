@@ -1,0 +1,328 @@
+import { edgesOf, isOnWeb, type Plate, type RailSplice, type Section, type SplicePlate, widthOf } from '@splay/core';
+import type { PointerEvent } from 'react';
+import type { StartDrag } from '../../client/picture-props.ts';
+import type { AtHand } from './at-hand.ts';
+
+/** How mm along and across the unfolded rail become px; the joint is at station 0. */
+export interface Unfolding {
+  readonly x: (mm: number) => number;
+  /** Of the web: heights over the underside. */
+  readonly web: (z: number) => number;
+  /** Of the flanges: widths from the outside of the web. */
+  readonly top: (y: number) => number;
+  readonly bottom: (y: number) => number;
+  readonly edges: readonly [top: number, webTop: number, webFoot: number, bottom: number];
+}
+
+/** The web and what of the flanges there is to see, px per mm across; flanges are drawn narrower where room is short. */
+export function unfold(section: Section, x: (mm: number) => number, top: number, height: number): Unfolding {
+  const { depth } = section;
+  const flange = widthOf(section);
+  const per = height / (depth + flange);
+  const fold = (flange * per) / 2;
+  const [webTop, webFoot] = [top + fold, top + fold + depth * per];
+  return {
+    x,
+    web: (z) => webFoot - z * per,
+    top: (y) => webTop - (y / flange) * fold,
+    bottom: (y) => webFoot + (y / flange) * fold,
+    edges: [top, webTop, webFoot, webFoot + fold],
+  };
+}
+
+interface UnfoldedProps {
+  readonly hand: AtHand;
+  readonly to: Unfolding;
+  readonly from: number;
+  readonly width: number;
+  readonly canWrite: boolean;
+  readonly startDrag: StartDrag;
+  /** Pixels per mm along the rail. */
+  readonly scale: number;
+  readonly onDrag: (make: (mm: number) => RailSplice) => {
+    readonly move: (mm: number) => void;
+    readonly end: (moved: boolean) => void;
+  };
+  /** Holes of the rail near the joint, from it. */
+  readonly holes: readonly {
+    readonly name: string;
+    readonly x: number;
+    readonly z: number;
+    readonly diameter: number;
+  }[];
+}
+
+const line = (points: readonly (readonly [number, number])[]): string =>
+  points.map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
+
+/** The weld of the joint through top flange, web and bottom flange. */
+function weldPath({ one: { splice, steel } }: AtHand, to: Unfolding): string {
+  const [top, webTop, webFoot, bottom] = to.edges;
+  const { form } = splice;
+  switch (form.form) {
+    case 'butt':
+    case 'bolted':
+      return line([
+        [to.x(0), top],
+        [to.x(0), bottom],
+      ]);
+    case 'angled': {
+      const half = form.run / 2;
+      return line([
+        [to.x(half), top],
+        [to.x(half), webTop],
+        [to.x(-half), webFoot],
+        [to.x(-half), bottom],
+      ]);
+    }
+    case 'step': {
+      const upper = (form.upper === 'ahead' ? -1 : 1) * (form.length / 2);
+      const z = to.web(Math.min(steel.section.depth, Math.max(0, form.height)));
+      return line([
+        [to.x(upper), top],
+        [to.x(upper), z],
+        [to.x(-upper), z],
+        [to.x(-upper), bottom],
+      ]);
+    }
+  }
+}
+
+/** The outline of a plate where it lies; what lies on the far side of the web is dashed. */
+function plateShape(plate: Plate, section: Section, to: Unfolding): string {
+  const across = isOnWeb(plate.face) ? to.web : plate.face === 'top-flange' ? to.top : to.bottom;
+  const edges = edgesOf(plate, section);
+  const points = [
+    ...edges.map(({ x, low }) => [to.x(x), across(low)] as const),
+    ...edges.toReversed().map(({ x, high }) => [to.x(x), across(high)] as const),
+  ];
+  return `${line(points)}Z`;
+}
+
+/** The rail laid flat with its joint, its plates, plugs, bolts and holes; plate ends and verticals can be dragged. */
+export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, onDrag, holes }: UnfoldedProps) {
+  const { one } = hand;
+  const { splice, steel, made } = one;
+  const { section } = steel;
+  const [top, webTop, webFoot, bottom] = to.edges;
+  const { sleeve, form } = splice;
+  const drag = (make: (mm: number) => RailSplice) =>
+    canWrite
+      ? {
+          onPointerDown: (event: PointerEvent) => {
+            event.stopPropagation();
+            const { move, end } = onDrag(make);
+            startDrag(event, (px) => move(px / scale), end);
+          },
+        }
+      : {};
+  const withPlate = (id: string, change: (plate: SplicePlate) => SplicePlate): RailSplice => ({
+    ...splice,
+    plates: splice.plates.map((plate) => (plate.id === id ? change(plate) : plate)),
+  });
+  const least = 6;
+  return (
+    <g>
+      <rect x={from} y={top} width={width} height={bottom - top} fill="var(--color-steel)" />
+      <path
+        d={`M${from} ${top}h${width}M${from} ${bottom}h${width}`}
+        stroke="var(--color-graphite)"
+        strokeWidth={1.6}
+      />
+      <path
+        d={`M${from} ${webTop}h${width}M${from} ${webFoot}h${width}`}
+        stroke="var(--color-graphite)"
+        strokeWidth={0.9}
+        strokeDasharray="7 4"
+      />
+      {sleeve && (
+        <g>
+          <title>{`Sleeve: ${sleeve.stock}`}</title>
+          <rect
+            x={to.x(-sleeve.ahead)}
+            y={to.web((section.depth + Math.min(sleeve.height, section.depth)) / 2)}
+            width={to.x(sleeve.behind) - to.x(-sleeve.ahead)}
+            height={Math.abs(to.web(Math.min(sleeve.height, section.depth)) - to.web(0))}
+            fill={sleeve.kind === 'outer' ? 'url(#hatch-new)' : 'var(--color-layout-wash)'}
+            fillOpacity={0.75}
+            stroke="var(--color-layout)"
+            strokeWidth={1.4}
+            strokeDasharray={sleeve.kind === 'outer' ? undefined : '7 4'}
+          />
+          {sleeve.kind === 'wedge' && (
+            <path
+              d={line([
+                [to.x(-sleeve.ahead), to.web((section.depth - sleeve.height) / 2)],
+                [to.x(sleeve.behind), to.web((section.depth + sleeve.height) / 2)],
+              ])}
+              stroke="var(--color-layout)"
+              strokeDasharray="3 3"
+            />
+          )}
+          {made.splice?.parts
+            .filter(({ name }) => !name.endsWith('inner wall'))
+            .flatMap((part) =>
+              part.plugs.map((plug) => (
+                <circle
+                  key={`${part.name}${plug.x}`}
+                  cx={to.x(plug.x)}
+                  cy={
+                    part.name.endsWith('top wall')
+                      ? to.top(widthOf(section) / 2)
+                      : part.name.endsWith('bottom wall')
+                        ? to.bottom(widthOf(section) / 2)
+                        : to.web(part.fed === 'as-web' ? plug.across : section.depth / 2)
+                  }
+                  r={Math.max(2, (plug.diameter / 2) * scale)}
+                  fill="var(--color-oxide)"
+                />
+              )),
+            )}
+        </g>
+      )}
+      {made.plates.map((plate, index) => {
+        const laid = splice.plates[index] as SplicePlate;
+        const behindWeb = plate.face === 'web-inside' || plate.face === 'inner-side';
+        return (
+          <g key={laid.id}>
+            <title>{plate.name}</title>
+            <path
+              d={plateShape(plate, section, to)}
+              fill="var(--color-layout-wash)"
+              fillOpacity={0.8}
+              stroke="var(--color-layout)"
+              strokeWidth={plate.leg > 0 ? 3 : 1.6}
+              strokeDasharray={behindWeb ? '8 4' : undefined}
+              strokeLinejoin="round"
+            />
+            {[...plate.plugs, ...plate.bolts].map(({ x, across, diameter }) => (
+              <circle
+                key={`${x} ${across}`}
+                cx={to.x(x)}
+                cy={
+                  isOnWeb(plate.face)
+                    ? to.web(across)
+                    : plate.face === 'top-flange'
+                      ? to.top(across)
+                      : to.bottom(across)
+                }
+                r={Math.max(2.2, (diameter / 2) * scale)}
+                fill={plate.bolts.length > 0 ? 'var(--color-sheet)' : 'var(--color-oxide)'}
+                stroke="var(--color-oxide)"
+              />
+            ))}
+          </g>
+        );
+      })}
+      {holes.map(({ name, x, z, diameter }) => (
+        <g key={`${name}${x}`}>
+          <title>{name}</title>
+          <circle
+            cx={to.x(x)}
+            cy={to.web(z)}
+            r={Math.max(2.6, (diameter / 2) * scale)}
+            fill="var(--color-paper)"
+            stroke="var(--color-graphite)"
+            strokeWidth={1.3}
+          />
+        </g>
+      ))}
+      <path d={weldPath(hand, to)} fill="none" stroke="var(--color-sheet)" strokeWidth={6} />
+      <path
+        d={weldPath(hand, to)}
+        fill="none"
+        stroke="var(--color-oxide)"
+        strokeWidth={3}
+        strokeDasharray={form.form === 'bolted' ? '2 5' : undefined}
+      />
+      {made.plates.map((plate, index) => {
+        const laid = splice.plates[index] as SplicePlate;
+        const middle = isOnWeb(plate.face)
+          ? to.web(section.depth / 2 + plate.off)
+          : plate.face === 'top-flange'
+            ? to.top(widthOf(section) / 2)
+            : to.bottom(widthOf(section) / 2);
+        return (['ahead', 'behind'] as const).map((end) => (
+          <Grip
+            key={`${laid.id}${end}`}
+            name={`${plate.name}, ${end === 'ahead' ? 'front' : 'rear'} end`}
+            x={to.x(end === 'ahead' ? -plate.ahead : plate.behind)}
+            y={middle}
+            handle="plate-end"
+            {...drag((mm) =>
+              withPlate(laid.id, (old) => ({
+                ...old,
+                [end]: Math.max(least, old[end] + (end === 'ahead' ? -mm : mm)),
+              })),
+            )}
+          />
+        ));
+      })}
+      {sleeve &&
+        (['ahead', 'behind'] as const).map((end) => (
+          <Grip
+            key={end}
+            name={`sleeve, ${end === 'ahead' ? 'front' : 'rear'} end`}
+            x={to.x(end === 'ahead' ? -sleeve.ahead : sleeve.behind)}
+            y={to.web(section.depth / 2)}
+            handle="sleeve-end"
+            {...drag((mm) => ({
+              ...splice,
+              sleeve: { ...sleeve, [end]: Math.max(least, sleeve[end] + (end === 'ahead' ? -mm : mm)) },
+            }))}
+          />
+        ))}
+      {form.form === 'step' &&
+        ([1, -1] as const).map((side) => {
+          const upper = form.upper === 'ahead' ? side < 0 : side > 0;
+          return (
+            <Grip
+              key={side}
+              name={`${upper ? 'upper' : 'lower'} vertical of the step`}
+              x={to.x((side * form.length) / 2)}
+              y={upper ? (top + webTop) / 2 : (webFoot + bottom) / 2}
+              handle="vertical"
+              {...drag((mm) => ({
+                ...splice,
+                form: { ...form, length: Math.max(least, form.length + 2 * side * mm) },
+              }))}
+            />
+          );
+        })}
+    </g>
+  );
+}
+
+interface GripProps {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly handle: string;
+  readonly onPointerDown?: (event: PointerEvent) => void;
+}
+
+/** What a hand takes hold of. */
+function Grip({ name, x, y, handle, onPointerDown }: GripProps) {
+  if (!onPointerDown) return null;
+  return (
+    <g
+      className="pointer-events-auto cursor-ew-resize touch-none"
+      data-handle={handle}
+      data-name={name}
+      onPointerDown={onPointerDown}
+    >
+      <title>{name}</title>
+      <rect x={x - 24} y={y - 24} width={48} height={48} className="touch-target" fill="transparent" />
+      <rect x={x - 9} y={y - 13} width={18} height={26} fill="transparent" />
+      <rect
+        x={x - 4}
+        y={y - 9}
+        width={8}
+        height={18}
+        fill="var(--color-sheet)"
+        stroke="var(--color-layout)"
+        strokeWidth={1.8}
+      />
+    </g>
+  );
+}
