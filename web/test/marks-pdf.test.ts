@@ -30,7 +30,9 @@ describe('the marks sheet as a PDF, read back', () => {
     expect(text).toContain(van.name);
     expect(text).toContain('revision 3');
     expect(text).toContain('Hitch bracket');
-    expect(text).toContain('Root gap and weld shrinkage are not in these marks');
+    expect(text).toContain('Gaps and the pull of the welds are in the lengths of new rail');
+    expect(text).toContain('Weld from one side on a backing, checked with dye');
+    expect(text).toMatch(/The strength of the joints rests on: .*AWS D1\.1/);
     expect(text).toContain('not an approval');
     expect(text).not.toContain('NOT RELEASED');
   });

@@ -50,7 +50,7 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
   const known = results.get(plan);
   if (known?.records === records) return known.result;
   const readings = readingsIn(records);
-  const gates = gatesOf({ job, plan, readings }, records);
+  const gates = gatesOf({ job, records, plan, readings });
   const result: JobResult = {
     plan,
     conflicts: plan.conflicts,

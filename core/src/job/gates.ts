@@ -1,6 +1,7 @@
 import { acceptedText, dotted, type PlanResult } from '../plan/index.ts';
 import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
 import type { Reading } from '../survey/index.ts';
+import { couponsOf, isHeld } from './coupons.ts';
 import type { Job } from './job.ts';
 import type { BenchId } from './benches.ts';
 import { type StageCount, stageCount } from './stage-count.ts';
@@ -40,6 +41,7 @@ export interface Gate {
 /** What the checks look at. */
 interface Looked {
   readonly job: Job;
+  readonly records: readonly ShopRecord[];
   readonly plan: PlanResult;
   readonly readings: readonly Reading[];
 }
@@ -114,6 +116,22 @@ function readingsFound(name: string, count: StageCount): Found {
   return { name, passed, detail, bench: count.total === 0 ? 'donor' : 'true-up' };
 }
 
+function coupons({ plan, records }: Looked): Found {
+  const asked = couponsOf(plan, records);
+  const held = asked.filter(isHeld).length;
+  return {
+    name: 'Practice coupons',
+    passed: held === asked.length,
+    detail:
+      asked.length === 0
+        ? 'none asked for'
+        : held === asked.length
+          ? `all ${held} held`
+          : `${held} of ${asked.length} welded, broken and held`,
+    bench: 'splice',
+  };
+}
+
 /** The hold points, in order. To add one, name it here. */
 const GATES = {
   'before-cutting': {
@@ -134,6 +152,7 @@ const GATES = {
   'before-welding-out': {
     name: 'Before welding out',
     checks: [
+      { id: 'coupons', signable: true, look: coupons },
       {
         id: 'readings-tacked',
         signable: true,
@@ -149,10 +168,10 @@ export type GateId = keyof typeof GATES;
 /**
  * The hold points of a job and how they stand.
  *
- * @param looked The job, what its plan gives, and its readings.
- * @param records Records of the job, in any order.
+ * @param looked The job, its records, what its plan gives, and its readings.
  */
-export function gatesOf(looked: Looked, records: readonly ShopRecord[]): readonly Gate[] {
+export function gatesOf(looked: Looked): readonly Gate[] {
+  const { records } = looked;
   const signatures = standing(records, 'gate-signed');
   return (Object.keys(GATES) as GateId[]).map((id) => ({
     id,

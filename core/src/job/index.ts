@@ -4,6 +4,7 @@ export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff,
 export { type BenchId, BENCH_IDS } from './benches.ts';
 export { type Figure, type FigureId, figureOf, type FigureValue, nextGate } from './figures.ts';
 export type { Support } from './supports.ts';
+export { type Coupon, couponsOf, isHeld } from './coupons.ts';
 export { type StageCount, stageCount } from './stage-count.ts';
 export { type Caution, cautionsOf, lastRead } from './cautions.ts';
 export type { Ask } from './asks.ts';

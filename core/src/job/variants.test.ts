@@ -155,6 +155,7 @@ describe('a job of version 1', () => {
       body: { ...old.job.body, masses: [] },
       plan: { ...old.job.plan, note: '', stays: [], splices: [], operations: old.job.plan.operations.map(brought) },
       variants: [],
+      rack: [],
     });
     expect(units.slice(0, groups.length).map(({ id }) => id)).toEqual(groups.map(({ id }) => id));
     expect(axles.map(({ id }) => id)).toEqual(oldDonor.axles.map(({ id }) => id));
@@ -330,6 +331,7 @@ describe('a job of version 4', () => {
     const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
     expect(job.plan).toEqual({ ...old.job.plan, splices: [] });
+    expect(job.rack).toEqual([]);
     expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, splices: [] })));
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
   });

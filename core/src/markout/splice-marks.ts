@@ -3,7 +3,7 @@ import { type CutPart, type PlanInput, type PlanResult, spliceParts, type Splice
 import { contextOf } from '../plan/index.ts';
 import { type Rulebook, type RuleId, RULES, ruleText, ruleValue } from '../rules/index.ts';
 import { edgesOf, isOnWeb } from '../splice/index.ts';
-import type { LengthFormat } from '../units/index.ts';
+import { finer, type LengthFormat } from '../units/index.ts';
 import type { Measurer } from './measure.ts';
 import type { SheetNote, SpliceLine, SplicePartMark } from './marks.ts';
 
@@ -117,7 +117,7 @@ export const longerBy = ({ worst: { weld }, decided }: SpliceOutcome): number =>
  * @param result What the plan gives.
  */
 export function weldNotes(input: PlanInput, result: PlanResult): SheetNote[] {
-  const { show } = contextOf(input);
+  const { show } = contextOf({ ...input, display: finer(input.display) });
   const fresh = new Set(result.pieces.map(({ source }) => source));
   return result.splices.flatMap((outcome): SheetNote[] => {
     const { joint, decided, worst } = outcome;

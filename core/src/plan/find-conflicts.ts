@@ -8,6 +8,7 @@ import type { Finder } from './findings.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
 import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
 import { memberConflicts } from './member-conflicts.ts';
+import { weakNotches } from './notch-conflicts.ts';
 import { lostRiders } from './rider-conflicts.ts';
 import { spliceConflicts, underPlates } from './splices/splice-conflicts.ts';
 import { builtOf, type Tape } from './tape.ts';
@@ -140,6 +141,7 @@ const FINDERS: readonly Finder[] = [
   underPlates,
   overlaps,
   cutReworks,
+  weakNotches,
   loosePieces,
   lines,
   axleLoads,

@@ -196,7 +196,12 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
         about: feature.id,
         message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
         waysOut: [
-          ...waysToClear(state, joint.operation, extentOf(feature), context),
+          ...waysToClear(
+            state,
+            joint.operation,
+            { from: extentOf(feature).from - rear, to: extentOf(feature).to - front },
+            context,
+          ),
           ...advise(
             stamp
               ? 'Move the cut well clear of the stamp: grinding and plates come near it.'

@@ -92,10 +92,30 @@ const photo: RecordDefinition<PhotoBody> = {
   ],
 };
 
+/** A practice coupon was welded, and broken or bent: whether the weld held. */
+export interface CouponBody {
+  /** Names the coupon: what it is of, where, and how thick. */
+  readonly coupon: string;
+  readonly result: 'held' | 'failed';
+  readonly note: string;
+}
+
+const coupon: RecordDefinition<CouponBody> = {
+  name: 'Practice coupon',
+  version: 1,
+  fields: { coupon: id(), result: oneOf(['held', 'failed']), note: text(500) },
+  columns: [
+    { key: 'coupon', kind: 'text' },
+    { key: 'result', kind: 'text' },
+    { key: 'note', kind: 'text' },
+  ],
+};
+
 /** Every kind of record. To add one, write its schema and name it here. */
 export const RECORD_DEFINITIONS = {
   reading,
   'caution-read': cautionRead,
   'gate-signed': gateSigned,
   photo,
+  coupon,
 } as const;

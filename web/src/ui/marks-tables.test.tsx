@@ -28,12 +28,12 @@ it.each([/^Left rail/, /^Right rail/])('gives every line of the %s on three edge
   ]);
 });
 
-it('adds the kerf to a new piece where both sides of the cut are kept', () => {
+it('adds the kerf to a new piece where both sides of the cut are kept, and takes the gaps of its joints off', () => {
   show(van);
   const { rows } = screen.getByRole<HTMLTableElement>('table', { name: /^New rail to cut/ });
   expect([...rows].slice(1).map((row) => row.textContent)).toEqual([
-    'A·Bleftrailsquaresquare14 3⁄414 3⁄41⁄1614 13⁄16',
-    'A·Brightrailsquaresquare14 3⁄414 3⁄41⁄1614 13⁄16',
+    'A·Bleftrailsquaresquare14 3⁄414 3⁄41⁄161⁄8 full14 11⁄16 scant',
+    'A·Brightrailsquaresquare14 3⁄414 3⁄41⁄161⁄8 full14 11⁄16 scant',
   ]);
 });
 

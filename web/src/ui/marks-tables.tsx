@@ -65,7 +65,7 @@ function Notes({ title, notes }: { readonly title: string; readonly notes: reado
       <ul className="text-[0.95rem]">
         {notes.map(({ letters, text }) => (
           <li key={letters + text} className="border-b border-rule/70 py-0.5">
-            <b className="heading mr-1.5 text-layout">{dotted(letters)}</b>
+            <b className="heading mr-1.5 text-layout">{letters}</b>
             {text}
           </li>
         ))}

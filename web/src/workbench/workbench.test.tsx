@@ -110,9 +110,9 @@ describe('on a tablet', () => {
     await open();
     const bar = screen.getByRole('navigation', { name: 'Order of work' });
     expect(within(bar).getByRole('button', { name: 'Previous: Donor' })).toBeTruthy();
-    fireEvent.click(within(bar).getByRole('button', { name: 'Next: Marks' }));
-    expect(await screen.findByRole('complementary', { name: 'Marks' }, { timeout: 30_000 })).toBeTruthy();
-    await userEvent.setup().click(within(bar).getByRole('button', { name: 'Marks' }));
+    fireEvent.click(within(bar).getByRole('button', { name: 'Next: Splice' }));
+    expect(await screen.findByRole('complementary', { name: 'Splice' }, { timeout: 30_000 })).toBeTruthy();
+    await userEvent.setup().click(within(bar).getByRole('button', { name: 'Splice' }));
     const sheet = screen.getByRole('dialog', { name: 'Order of work' });
     expect(
       within(sheet)

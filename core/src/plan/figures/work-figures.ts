@@ -4,7 +4,8 @@ import type { ChangeBracket } from '../operations/bracket.ts';
 import type { ChangeCrossmember } from '../operations/crossmember.ts';
 import type { Notch } from '../operations/notch.ts';
 import { frontTop, rearTop } from '../piece.ts';
-import { findSpot, pieceAt } from '../state.ts';
+import type { Context } from '../context.ts';
+import { findSpot, pieceAt, type PlanState } from '../state.ts';
 import { type Around, sectionOn } from './figures.ts';
 
 export interface Notched {
@@ -48,29 +49,42 @@ export interface Bracketed {
 }
 
 /**
- * What a notch leaves of the rail, in figures.
+ * What a notch leaves of the rail's strength: the smaller modulus against the rail's, without and with its plate; null
+ * where it is not computed.
  *
- * @param operation Id of the operation.
+ * @param notch The operation.
+ * @param before The frame ahead of it.
+ * @param context Sections, rules and how lengths are written.
  */
-export function notchFigures(operation: Notch, { before, context }: Around): Notched {
-  const at = findSpot(before, operation.at);
+export function notchStrength(notch: Notch, before: PlanState, context: Context) {
+  const at = findSpot(before, notch.at);
   const section = sectionOn(pieceAt(before, at), at.x, context);
-  const left = section.depth - operation.depth;
-  if (section.kind === 'round') return { kind: 'notch', left, modulus: null, plated: null };
+  const left = section.depth - notch.depth;
+  if (section.kind === 'round') return { section, left, modulus: null, plated: null };
   const least = ({ modulusTop, modulusBottom }: ReturnType<typeof sectionProperties>) =>
     Math.min(modulusTop, modulusBottom);
   const whole = least(sectionProperties(section));
   const share = (plate?: { readonly width: number; readonly thickness: number }) => {
-    const notch = { kind: 'notch', from: operation.from, depth: operation.depth } as const;
-    return least(builtUpSection(section, [plate ? { ...notch, plate } : notch]).properties) / whole;
+    const cut = { kind: 'notch', from: notch.from, depth: notch.depth } as const;
+    return least(builtUpSection(section, [plate ? { ...cut, plate } : cut]).properties) / whole;
   };
-  const fits = operation.plate > 0 && operation.plate < left;
+  const fits = notch.plate > 0 && notch.plate < left;
   return {
-    kind: 'notch',
+    section,
     left,
     modulus: share(),
-    plated: fits ? share({ width: widthOf(section), thickness: operation.plate }) : null,
+    plated: fits ? share({ width: widthOf(section), thickness: notch.plate }) : null,
   };
+}
+
+/**
+ * What a notch leaves of the rail, in figures.
+ *
+ * @param operation The operation.
+ */
+export function notchFigures(operation: Notch, { before, context }: Around): Notched {
+  const { left, modulus, plated } = notchStrength(operation, before, context);
+  return { kind: 'notch', left, modulus, plated };
 }
 
 /**

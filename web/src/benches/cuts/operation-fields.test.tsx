@@ -46,7 +46,7 @@ const OPERATIONS: readonly (readonly [name: string, operation: Operation])[] = [
 
 function show(operation: Operation, disabled = false) {
   const onChange = vi.fn<(next: Operation) => void>();
-  const planned = { ...job, plan: { ...job.plan, operations: [operation] } };
+  const planned = { ...job, plan: { ...job.plan, operations: [operation], splices: [] } };
   render(<OperationFields {...{ operation, disabled, onChange }} job={planned} result={evaluatePlan(planned)} />);
   return onChange;
 }
@@ -57,7 +57,7 @@ function asked(onChange: ReturnType<typeof show>, operation: Operation): Operati
   expect(next, 'a change was asked for').toBeDefined();
   expect(next).not.toEqual(operation);
   expect(next).toMatchObject({ id: operation.id, kind: operation.kind });
-  expect(() => checkJob({ ...job, plan: { ...job.plan, operations: [next] } })).not.toThrow();
+  expect(() => checkJob({ ...job, plan: { ...job.plan, operations: [next], splices: [] } })).not.toThrow();
   return next!;
 }
 

@@ -32,7 +32,7 @@ export function FloorMarks(props: BenchProps) {
       ))}
       {[...sheet.notes, ...sheet.welds].map(({ letters, text }) => (
         <p key={letters + text}>
-          <b className="heading text-layout">{dotted(letters)}</b> {text}
+          <b className="heading text-layout">{letters}</b> {text}
         </p>
       ))}
       {tables.length > 0 && <p className="text-sm text-pencil">{MARKS_RULES} Not an approval.</p>}

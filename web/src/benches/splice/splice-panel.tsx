@@ -20,6 +20,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { type AtHand, make, pickJoint, railName, useAtHand } from './at-hand.ts';
+import { CouponList } from './coupon-list.tsx';
 import { FatigueList } from './fatigue-list.tsx';
 import { FormFields } from './form-fields.tsx';
 import { MadeAlike } from './made-alike.tsx';
@@ -91,6 +92,7 @@ export function SplicePanel(props: BenchProps) {
           <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />
         </>
       )}
+      <CouponList {...props} />
       <FatigueList job={job} one={one} {...(canWrite && { store })} />
       <div className="mt-5">
         <CautionList {...cautions} />

@@ -45,11 +45,11 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
   }
   if (marks.notes.length > 0) {
     sheet.heading('Notes');
-    for (const { letters, text } of marks.notes) sheet.note(`${dotted(letters)}: ${text}`);
+    for (const { letters, text } of marks.notes) sheet.note(`${letters}: ${text}`);
   }
   if (marks.welds.length > 0) {
     sheet.heading('Welds');
-    for (const { letters, text } of marks.welds) sheet.note(`${dotted(letters)}: ${text}`);
+    for (const { letters, text } of marks.welds) sheet.note(`${letters}: ${text}`);
   }
   if (tables.length > 0) sheet.note(MARKS_RULES);
   if (marks.assumptions.length > 0)
