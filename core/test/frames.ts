@@ -72,7 +72,9 @@ export function planOf(...operations: readonly Bare[]): Plan {
     name: 'Test plan',
     note: '',
     accepted: [],
-    stays: [], splices: [],
+    stays: [],
+    splices: [],
+    fittings: [],
     operations: operations.map(
       (operation, index) =>
         ({

@@ -33,8 +33,9 @@ function namedOutsidePlans({ donor, body, rack }: Job, path: string): Named[] {
   ];
 }
 
-const namedInPlan = ({ operations }: Plan, path: string): Named[] => [
+const namedInPlan = ({ operations, fittings }: Plan, path: string): Named[] => [
   ...listed(`${path}.operations`, operations),
+  ...listed(`${path}.fittings`, fittings),
   ...operations.flatMap((operation, index): Named[] => {
     const { brings } = aboutOf(operation);
     return brings ? [{ path: `${path}.operations[${index}].change.${brings.kind}.id`, id: brings.id }] : [];
@@ -108,12 +109,23 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
 }
 
 /** What is decided of joints that cannot be: of operations or members that are not there, twice, or without a reason. */
-function spliceProblems({ splices, operations, name }: Plan, { donor }: Job, path: string): InputProblem[] {
+function spliceProblems({ splices, fittings, operations, name }: Plan, { donor }: Job, path: string): InputProblem[] {
   const made = new Set(operations.map(({ id }) => id));
   const members = new Set<string>(
     donor.members.flatMap((member) => copiesOf(member).map((side) => railIdOf(member.id, side))),
   );
-  return splices.flatMap(({ joint, others }, index): InputProblem[] => {
+  const lost = fittings.flatMap(({ on, kind }, index): InputProblem[] =>
+    made.has(kind === 'gusset' ? operationOfJoint(on) : on)
+      ? []
+      : [
+          {
+            code: 'plan/fitting',
+            path: `${path}.fittings[${index}].on`,
+            message: `“${on}” is not a joint or a cut end of the plan “${name}”: take that part off first.`,
+          },
+        ],
+  );
+  const joints = splices.flatMap(({ joint, others }, index): InputProblem[] => {
     const at = `${path}.splices[${index}]`;
     const problem = (where: string, message: string): InputProblem[] => [
       { code: 'plan/splice', path: `${at}.${where}`, message },
@@ -135,6 +147,7 @@ function spliceProblems({ splices, operations, name }: Plan, { donor }: Job, pat
       ]),
     ];
   });
+  return [...lost, ...joints];
 }
 
 /**

@@ -50,7 +50,10 @@ describe('the JSON Schema of a job file', () => {
   it.each([
     ['job.body', null],
     ['job.plan.operations.0.section', null],
-    ['job.variants', [{ name: 'Nothing yet', note: '', accepted: [], stays: [], operations: [], splices: [] }]],
+    [
+      'job.variants',
+      [{ name: 'Nothing yet', note: '', accepted: [], stays: [], operations: [], splices: [], fittings: [] }],
+    ],
     ['job.rules.changes', { 'joint/meets': 2 }],
     ['job.donor.axles.0.rating', undefined],
   ])('takes %s = %o', (path, value) => {

@@ -60,9 +60,9 @@ export const MIGRATIONS: Migrations = {
       ? {
           ...job,
           rack: [],
-          plan: adding(job.plan, { splices: [] }),
+          plan: adding(job.plan, { splices: [], fittings: [] }),
           variants: Array.isArray(job.variants)
-            ? job.variants.map((plan: unknown) => adding(plan, { splices: [] }))
+            ? job.variants.map((plan: unknown) => adding(plan, { splices: [], fittings: [] }))
             : job.variants,
         }
       : job,

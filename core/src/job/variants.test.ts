@@ -153,7 +153,14 @@ describe('a job of version 1', () => {
         axles: undefined,
       },
       body: { ...old.job.body, masses: [] },
-      plan: { ...old.job.plan, note: '', stays: [], splices: [], operations: old.job.plan.operations.map(brought) },
+      plan: {
+        ...old.job.plan,
+        note: '',
+        stays: [],
+        splices: [],
+        fittings: [],
+        operations: old.job.plan.operations.map(brought),
+      },
       variants: [],
       rack: [],
     });
@@ -330,9 +337,9 @@ describe('a job of version 4', () => {
   it('comes up with everything it held and no joint decided', () => {
     const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, splices: [] });
+    expect(job.plan).toEqual({ ...old.job.plan, splices: [], fittings: [] });
     expect(job.rack).toEqual([]);
-    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, splices: [] })));
+    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, splices: [], fittings: [] })));
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
   });
 });

@@ -30,7 +30,11 @@ export function newPiecesOf(
   const begun = new Set<string>();
   return result.pieces.flatMap((piece: Piece, index): NewPiece[] => {
     const operation = operations.get(piece.source);
-    if (!operation) return [];
+    // Where a sleeve with caps runs through, no rail is let in.
+    const capped = result.splices.some(
+      ({ joint, worst }) => joint.operation === piece.source && worst.splice.sleeve?.caps === true,
+    );
+    if (!operation || capped) return [];
     const foremost = !begun.has(operation.id);
     begun.add(operation.id);
     const letters = lettersOfPiece(result, index) || operationName(operation);

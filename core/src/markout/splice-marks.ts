@@ -97,7 +97,7 @@ function placeOf(part: CutPart, result: PlanResult): Pick<SplicePartMark, 'ahead
  * @param result What the plan gives.
  */
 export const splicePartMarks = (input: PlanInput, result: PlanResult): SplicePartMark[] =>
-  spliceParts(result, input.rules, contextOf(input).show).map((part) => ({ part, ...placeOf(part, result) }));
+  spliceParts(result, input).map((part) => ({ part, ...placeOf(part, result) }));
 
 const WAYS = {
   'both-sides': 'through from both sides',

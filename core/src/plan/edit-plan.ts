@@ -23,6 +23,7 @@ export const withoutOperation = (plan: Plan, id: string): Plan => ({
   ...plan,
   operations: plan.operations.filter((operation) => operation.id !== id),
   splices: plan.splices.filter(({ joint }) => operationOfJoint(joint) !== id),
+  fittings: plan.fittings.filter(({ on }) => on !== id && operationOfJoint(on) !== id),
 });
 
 /**

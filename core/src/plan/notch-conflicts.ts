@@ -28,7 +28,12 @@ function plateFor(notch: Notch, wall: number, wanted: number, { before }: Findin
   return [];
 }
 
-/** Notches whose steel, with its plate, carries less of the rail's bending than the rulebook asks. */
+/**
+ * Notches whose steel, with its plate, carries less of the rail's bending than the rulebook asks.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
 export const weakNotches: Finder = (findings, context) =>
   findings.state.reworks.flatMap(({ operation, source, from, to }): Finding[] => {
     const state = operation.kind === 'notch' ? findings.before(operation.id) : undefined;

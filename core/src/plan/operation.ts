@@ -1,5 +1,5 @@
 import { angle, type Field, flag, id, length, oneOf, record, text } from '../fields/index.ts';
-import type { SplicePlan } from '../splice/index.ts';
+import type { Fitting, SplicePlan } from '../splice/index.ts';
 import type { Operation } from './operations/index.ts';
 
 /** A station, mm, on the donor as measured or on the frame as it is when the operation's turn comes. */
@@ -63,6 +63,8 @@ export interface Plan {
   readonly operations: readonly Operation[];
   /** How joints are made, as far as that is decided: one for a joint at most. */
   readonly splices: readonly SplicePlan[];
+  /** End plates and gussets. */
+  readonly fittings: readonly Fitting[];
 }
 
 /**
@@ -77,4 +79,5 @@ export const emptyPlan = (name: string): Plan => ({
   stays: [],
   operations: [],
   splices: [],
+  fittings: [],
 });

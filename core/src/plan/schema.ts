@@ -1,5 +1,5 @@
 import { type Field, id, list, name, record, text } from '../fields/index.ts';
-import { splicePlanSchema } from '../splice/index.ts';
+import { fittingSchema, splicePlanSchema } from '../splice/index.ts';
 import type { Acceptance, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
 
@@ -13,6 +13,7 @@ export const planSchema = (): Field<Plan> =>
       stays: list(record<Plan['stays'][number]>({ unit: id(), mount: id() }), 100),
       operations: list(operationSchema(), 200),
       splices: list(splicePlanSchema(), 400),
+      fittings: list(fittingSchema(), 100),
     },
     'plan',
   );

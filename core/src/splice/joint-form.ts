@@ -4,6 +4,8 @@ export type JointForm =
   | { readonly form: 'butt'; readonly x: number }
   /** One slanting plane through the whole rail, straight in plan; `band`: width of the weld along the rail. */
   | { readonly form: 'angled'; readonly undersideX: number; readonly topX: number; readonly band: number }
+  /** No rail between two stations: what is laid over carries alone. */
+  | { readonly form: 'gap'; readonly from: number; readonly to: number }
   /** Two verticals and a horizontal between them at the height `z`; the seam along it has no height. */
   | { readonly form: 'step'; readonly upperX: number; readonly lowerX: number; readonly z: number };
 
@@ -21,6 +23,8 @@ export function weldAt(joint: JointForm, depth: number, x: number): Band | null 
   switch (joint.form) {
     case 'butt':
       return x === joint.x ? [0, depth] : null;
+    case 'gap':
+      return x >= joint.from && x <= joint.to ? [0, depth] : null;
     case 'step': {
       const upper = x === joint.upperX;
       const lower = x === joint.lowerX;
@@ -46,6 +50,8 @@ export function weldReach(joint: JointForm): readonly [from: number, to: number]
   switch (joint.form) {
     case 'butt':
       return [joint.x, joint.x];
+    case 'gap':
+      return [joint.from, joint.to];
     case 'step':
       return [Math.min(joint.upperX, joint.lowerX), Math.max(joint.upperX, joint.lowerX)];
     case 'angled': {

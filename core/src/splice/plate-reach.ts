@@ -12,9 +12,11 @@ function shareAtWeld(plate: Plate, splice: Splice): number {
   const xs =
     joint.form === 'butt'
       ? [joint.x]
-      : joint.form === 'step'
-        ? [joint.upperX, joint.lowerX]
-        : [joint.undersideX, (joint.undersideX + joint.topX) / 2, joint.topX];
+      : joint.form === 'gap'
+        ? [joint.from, joint.to]
+        : joint.form === 'step'
+          ? [joint.upperX, joint.lowerX]
+          : [joint.undersideX, (joint.undersideX + joint.topX) / 2, joint.topX];
   const parts = [plateOn(plate, splice.section)];
   return Math.min(...xs.map((x) => effectiveSection({ ...splice, parts }, x).parts[0]?.share ?? 0));
 }

@@ -94,6 +94,10 @@ export interface SpliceSleeve {
   readonly cornerRadius: number;
   readonly ahead: number;
   readonly behind: number;
+  /** Runs on to the other joint of a piece of new rail, and beyond that by `behind`. */
+  readonly through: boolean;
+  /** Where it runs through: no rail is let in, caps cover it outside and count for nothing. */
+  readonly caps: boolean;
   /** On each side of the joint: in its top and its bottom each, and in each of its sides. */
   readonly plugs: { readonly diameter: number; readonly flanges: number; readonly sides: number };
   /** Leg of a fillet round each end; 0 where they are not welded. */
@@ -120,6 +124,30 @@ export interface SplicePlan {
   /** One rail or a member made otherwise: the right rail says why. */
   readonly others: readonly { readonly rail: RailId; readonly splice: RailSplice; readonly reason: string }[];
 }
+
+/** Steel that is added at a joint or on a cut end and that strength is not reckoned with. mm. */
+export type Fitting =
+  /** A plate over the open end of both rails, standing out all round by so much; a new front or a bumper is bolted to it. */
+  | {
+      readonly id: string;
+      readonly kind: 'end-plate';
+      /** Id of the operation that cut the end. */
+      readonly on: string;
+      readonly thickness: number;
+      readonly over: number;
+      readonly holes: Pattern | null;
+    }
+  /** Corner plates beside a joint, so long along the rail and so high, so many on each rail. */
+  | {
+      readonly id: string;
+      readonly kind: 'gusset';
+      /** Id of the joint. */
+      readonly on: string;
+      readonly thickness: number;
+      readonly along: number;
+      readonly up: number;
+      readonly count: number;
+    };
 
 const pattern = () => record<Pattern>({ diameter: length(), along: whole(1, 40), rows: whole(1, 12) });
 
@@ -155,6 +183,8 @@ const sleeveSchema = () =>
     cornerRadius: length(),
     ahead: length(),
     behind: length(),
+    through: flag(),
+    caps: flag(),
     plugs: record<SpliceSleeve['plugs']>({ diameter: length(), flanges: whole(0, 40), sides: whole(0, 40) }),
     endLeg: length(),
     wedgeLength: length(),
@@ -176,6 +206,13 @@ const railSpliceSchema = () =>
     },
     'railSplice',
   );
+
+/** The shape of a fitting. */
+export const fittingSchema = (): Field<Fitting> =>
+  variant<Fitting, 'kind'>('kind', {
+    'end-plate': { id: id(), on: id(), thickness: length(), over: length(), holes: orNull(pattern()) },
+    gusset: { id: id(), on: jointId(), thickness: length(), along: length(), up: length(), count: whole(1, 8) },
+  });
 
 /** The id of a joint: its operation, and which of its joints it is. */
 const jointId = (): Field<string> => name().matches(/^[A-Za-z0-9][A-Za-z0-9._-]*\/\d+$/, 'must be the id of a joint');

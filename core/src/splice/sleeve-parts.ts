@@ -1,6 +1,6 @@
 import type { InputProblem } from '../input-error.ts';
 import { type Section, widthOf } from '../sections/index.ts';
-import type { SplicePart } from './part.ts';
+import type { Plug, SplicePart } from './part.ts';
 import type { SpliceSleeve } from './rail-splice.ts';
 import { insideOf, sleeveWalls } from './sleeve.ts';
 
@@ -49,7 +49,7 @@ export function sleeveProblems(sleeve: SpliceSleeve, section: Section, cornerRad
     : problem('height', 'The sleeve is higher than the inside of the rail: grind it, or make it a wedge sleeve.');
 }
 
-/** Stations of so many plugs, from the joint to the end of the shorter side, mm. */
+/** How far from the joint so many plugs stand, evenly to the end, mm. */
 const stations = (count: number, reach: number): readonly number[] =>
   Array.from({ length: count }, (_, at) => (reach * (at + 0.5)) / count);
 
@@ -59,11 +59,16 @@ const stations = (count: number, reach: number): readonly number[] =>
  * @param sleeve The sleeve, without problems.
  * @param section The rail.
  * @param cornerRadius Radius of the rail's corners inside, mm.
+ * @param span The stretch between two joints that it runs through, from the joint, mm; it reaches beyond both ends.
  */
-export function sleeveParts(sleeve: SpliceSleeve, section: Section, cornerRadius: number): readonly SplicePart[] {
+export function sleeveParts(
+  sleeve: SpliceSleeve,
+  section: Section,
+  cornerRadius: number,
+  span: readonly [from: number, to: number],
+): readonly SplicePart[] {
   const { kind, stock, width, wall, ahead, behind, yieldStress, endLeg, plugs } = sleeve;
   const { thickness } = section;
-  const reach = Math.min(ahead, behind);
   // Halves of a wedge sleeve are slid until they fill the rail.
   const height = kind === 'wedge' ? (insideOf(section, cornerRadius)?.height ?? sleeve.height) : sleeve.height;
   const outer = kind === 'outer';
@@ -73,31 +78,40 @@ export function sleeveParts(sleeve: SpliceSleeve, section: Section, cornerRadius
     tube: { name: stock, height, width, wall, cornerRadius: sleeve.cornerRadius },
     y,
     z,
-    ahead,
-    behind,
+    ahead: ahead - span[0],
+    behind: behind + span[1],
     yieldStress,
-    plugs: {
-      diameter: plugs.diameter,
-      inTopAndBottom: stations(plugs.flanges, reach),
-      inSides: stations(plugs.sides, reach),
-    },
+    plugs: { diameter: plugs.diameter, inTopAndBottom: [], inSides: [] },
     endLeg,
   });
-  const called = (part: SplicePart): SplicePart => ({ ...part, name: `sleeve, ${WALL_NAMES[part.name] ?? part.name}` });
+  const plugsIn = ({ slices: [slice] }: SplicePart, count: number): readonly Plug[] => {
+    const across = slice ? (slice.y[0] + slice.y[1]) / 2 : 0;
+    return [...stations(count, ahead).map((x) => span[0] - x), ...stations(count, behind).map((x) => span[1] + x)].map(
+      (x) => ({ x, across, diameter: plugs.diameter }),
+    );
+  };
+  const called = (part: SplicePart): SplicePart => {
+    const flange = part.name === 'top' || part.name === 'bottom';
+    return {
+      ...part,
+      name: `sleeve, ${WALL_NAMES[part.name] ?? part.name}`,
+      plugs: plugsIn(part, flange ? plugs.flanges : plugs.sides),
+    };
+  };
   if (kind !== 'folded') return walls.map(called);
   // The web of a folded channel is a second web: its plugs stand in two rows, so that they bring a moment into it.
   return walls
     .filter(({ name }) => name !== 'inner')
     .map((part) =>
       part.name === 'outer'
-        ? called({
-            ...part,
+        ? {
+            ...called(part),
             fed: 'as-web',
-            plugs: part.plugs.map((plug, at) => ({
+            plugs: called(part).plugs.map((plug, at) => ({
               ...plug,
-              across: z + height * (Math.floor(at / 2) % 2 === 0 ? 0.25 : 0.75),
+              across: z + height * (at % 2 === 0 ? 0.25 : 0.75),
             })),
-          })
+          }
         : called(part),
     );
 }

@@ -220,8 +220,14 @@ export interface MadeSplice {
  * @param made How it is made.
  * @param rail The rail's section and material.
  * @param rules The shop's rulebook.
+ * @param span The stretch between two joints that its sleeve runs through, from the joint, mm.
  */
-export function spliceOf(made: RailSplice, rail: RailSteel, rules: Rulebook): MadeSplice {
+export function spliceOf(
+  made: RailSplice,
+  rail: RailSteel,
+  rules: Rulebook,
+  span: readonly [from: number, to: number] = [0, 0],
+): MadeSplice {
   const { section, material } = rail;
   const plates = made.plates.map((plate) => laidPlate(plate, made, rail, rules));
   const radius = cornerRadiusOf(section);
@@ -242,15 +248,16 @@ export function spliceOf(made: RailSplice, rail: RailSteel, rules: Rulebook): Ma
       : []),
   ];
   if (problems.length > 0) return { splice: null, problems, plates };
+  const open = made.sleeve?.caps === true && span[1] > span[0];
   const parts: readonly SplicePart[] = [
     ...plates.map((plate) => plateOn(plate, section)),
-    ...(made.sleeve ? sleeveParts(made.sleeve, section, radius) : []),
+    ...(made.sleeve ? sleeveParts(made.sleeve, section, radius, span) : []),
   ];
   const splice: Splice = {
     section,
     yieldStress: material.yieldStress,
-    joint: jointFormOf(made.form, rules),
-    efficiency: made.form.form === 'bolted' ? 0 : efficiencyOf(made.weld, rules),
+    joint: open ? { form: 'gap', from: span[0], to: span[1] } : jointFormOf(made.form, rules),
+    efficiency: open || made.form.form === 'bolted' ? 0 : efficiencyOf(made.weld, rules),
     heatAffected: material.heatAffected,
     metal: weldMetalOf(rules),
     parts,

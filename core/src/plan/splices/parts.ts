@@ -1,9 +1,10 @@
 import { type RailId, type Side, SIDES, extentOf } from '../../frame/index.ts';
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
-import type { Section } from '../../sections/index.ts';
+import { type Section, widthOf } from '../../sections/index.ts';
 import {
   cornerRadiusOf,
   edgesOf,
+  type Fitting,
   insideOf,
   isOnWeb,
   type Plate,
@@ -14,7 +15,9 @@ import { InputError } from '../../input-error.ts';
 import type { FeatureOutcome } from '../feature-outcome.ts';
 import { topLength } from '../new-rail.ts';
 import type { DrawnPoint } from '../outline.ts';
-import type { PlanResult } from '../plan-result.ts';
+import { type Context, contextOf } from '../context.ts';
+import { railEnd } from '../piece.ts';
+import type { PlanInput, PlanResult } from '../plan-result.ts';
 import type { RailSpliceOutcome, SpliceJoint } from './splice-outcome.ts';
 import { plateMass, sleeveMass } from './steel.ts';
 
@@ -204,12 +207,13 @@ export function foldedFlat(
 function sleeveParts(
   sleeve: SpliceSleeve,
   one: RailSpliceOutcome,
+  through: number,
   rules: Rulebook,
   show: (mm: number) => string,
 ): readonly Made[] {
   const { density } = one.steel.material;
-  const length = sleeve.ahead + sleeve.behind;
-  const mass = sleeveMass(sleeve, density);
+  const length = sleeve.ahead + through + sleeve.behind;
+  const mass = sleeveMass(sleeve, density, through);
   const side = sideOf(one.rail);
   const common = { thickness: sleeve.wall, mass };
   const joint = (width: number) => [
@@ -301,6 +305,110 @@ function wedgeParts(
   ];
 }
 
+/** The caps that cover a stretch that is made of a sleeve alone, one for each flat side of the rail. */
+function capParts(one: RailSpliceOutcome, length: number): readonly Made[] {
+  const { section, material } = one.steel;
+  const sides: readonly (readonly [name: string, width: number])[] = [
+    ['cap, web', section.depth],
+    ['cap, top', widthOf(section)],
+    ['cap, bottom', widthOf(section)],
+    ...(section.kind === 'channel' ? [] : [['cap, inner side', section.depth] as const]),
+  ];
+  return sides.map(([name, width]) => {
+    const flat = laidOut({ outline: box(length, width, 0), holes: [], lines: [] }, sideOf(one.rail));
+    return {
+      name,
+      stock: 'plate',
+      thickness: section.thickness,
+      flat,
+      ...sizeOf(flat),
+      mass: length * width * section.thickness * material.density,
+      note: 'restores the outside between the joints; counts for nothing in strength',
+    };
+  });
+}
+
+/** A corner plate: two edges square to each other, and the long one. */
+const triangle = (along: number, up: number): readonly DrawnPoint[] => [
+  [0, 0],
+  [along, 0],
+  [0, up],
+];
+
+/** An end plate over the open end of one rail, standing out all round. */
+function endPlate(
+  fitting: Extract<Fitting, { kind: 'end-plate' }>,
+  section: Section,
+  side: Side,
+): Pick<CutPart, 'flat' | 'length' | 'width'> {
+  const [wide, high] = [widthOf(section) + 2 * fitting.over, section.depth + 2 * fitting.over];
+  const { along = 0, rows = 0, diameter = 0 } = fitting.holes ?? {};
+  const flat = laidOut(
+    {
+      outline: box(wide, high, 0),
+      holes: Array.from({ length: along * rows }, (_, at) => ({
+        at: [(wide * ((at % along) + 0.5)) / along, (high * (Math.floor(at / along) + 0.5)) / rows] as DrawnPoint,
+        diameter,
+        what: 'bolt' as const,
+      })),
+      lines: [],
+    },
+    side,
+  );
+  return { flat, ...sizeOf(flat) };
+}
+
+const UNCOUNTED = 'counts for nothing in strength';
+
+/** End plates and gussets, for left and right; of joints and ends that are not there any more none. */
+function fittingParts(
+  result: PlanResult,
+  fittings: readonly Fitting[],
+  { section, density }: Pick<Context, 'section' | 'density'>,
+): readonly CutPart[] {
+  return fittings.flatMap((fitting, index) =>
+    SIDES.flatMap((side): CutPart[] => {
+      const common = { rail: side, stock: 'plate', thickness: fitting.thickness, offcut: null } as const;
+      const markOf = (letter: string) => `${letter}F${index + 1}${side === 'left' ? 'L' : 'R'}`;
+      if (fitting.kind === 'gusset') {
+        const joint = result.splices.find((splice) => splice.joint.id === fitting.on)?.joint;
+        if (!joint) return [];
+        const flat = laidOut({ outline: triangle(fitting.along, fitting.up), holes: [], lines: [] }, side);
+        const mass = (fitting.along * fitting.up * fitting.thickness * density) / 2;
+        const name = fitting.count > 1 ? `gusset, ${fitting.count} of them` : 'gusset';
+        return [
+          {
+            ...common,
+            mark: markOf(joint.letter),
+            name,
+            joint,
+            flat,
+            ...sizeOf(flat),
+            mass: mass * fitting.count,
+            note: UNCOUNTED,
+          },
+        ];
+      }
+      const end = result.cutEnds.find(({ operation }) => operation === fitting.on);
+      const piece = end && result.pieces[end.end === 'front' ? 0 : result.pieces.length - 1];
+      if (!end || !piece) return [];
+      const shape = endPlate(fitting, section(railEnd(piece, side, end.end).section), side);
+      const { letter, operation, builtX, donorX } = end;
+      return [
+        {
+          ...common,
+          ...shape,
+          mark: markOf(letter),
+          name: 'end plate',
+          joint: { id: operation, letter, operation, builtX, donorX, of: 'rails' },
+          mass: shape.length * shape.width * fitting.thickness * density,
+          note: `over the open end, welded all round; ${UNCOUNTED}`,
+        },
+      ];
+    }),
+  );
+}
+
 /**
  * How the halves of a wedge sleeve lie; null where the tube cannot come to the height of the rail's inside.
  *
@@ -337,28 +445,33 @@ function offcutFor(part: Made, one: RailSpliceOutcome, result: PlanResult): stri
 }
 
 /**
- * Every part to cut for the joints of a plan, for left and right, front to rear; of joints that cannot be reckoned none.
+ * Every part to cut for the joints of a plan and its cut ends, for left and right, front to rear; of joints that cannot be
+ * reckoned none.
  *
  * @param result What the plan gives.
- * @param rules The shop's rulebook.
- * @param show Writes a length, mm, in the job's unit.
+ * @param input Donor, plan and rules; validated.
  */
-export const spliceParts = (result: PlanResult, rules: Rulebook, show: (mm: number) => string): readonly CutPart[] =>
-  result.splices.flatMap(({ joint, rails, decided }) =>
-    decided === null
-      ? []
-      : rails.flatMap((one): CutPart[] => {
-          if (one.made.problems.length > 0) return [];
-          const made = [
-            ...one.made.plates.map((plate) => platePart(plate, one, joint, result, rules)),
-            ...(one.splice.sleeve ? sleeveParts(one.splice.sleeve, one, rules, show) : []),
-          ];
-          return made.map((part, at) => ({
-            ...part,
-            mark: `${joint.of === 'rails' ? joint.letter : `${joint.letter} `}${at + 1}${sideOf(one.rail) === 'left' ? 'L' : 'R'}`,
-            joint,
-            rail: one.rail,
-            offcut: offcutFor(part, one, result),
-          }));
-        }),
+export function spliceParts(result: PlanResult, input: PlanInput): readonly CutPart[] {
+  const { rules } = input;
+  const context = contextOf(input);
+  const ofJoints = result.splices.flatMap(({ joint, rails, decided, next, sleeveFrom }) =>
+    rails.flatMap((one): CutPart[] => {
+      if (decided === null || one.made.problems.length > 0) return [];
+      const { sleeve } = one.splice;
+      const through = sleeve?.through ? (next?.distance ?? 0) : 0;
+      const made = [
+        ...one.made.plates.map((plate) => platePart(plate, one, joint, result, rules)),
+        ...(sleeve && sleeveFrom === null ? sleeveParts(sleeve, one, through, rules, context.show) : []),
+        ...(sleeve?.caps && sleeveFrom === null && through > 0 ? capParts(one, through) : []),
+      ];
+      return made.map((part, at) => ({
+        ...part,
+        mark: `${joint.of === 'rails' ? joint.letter : `${joint.letter} `}${at + 1}${sideOf(one.rail) === 'left' ? 'L' : 'R'}`,
+        joint,
+        rail: one.rail,
+        offcut: offcutFor(part, one, result),
+      }));
+    }),
   );
+  return [...ofJoints, ...fittingParts(result, input.plan.fittings, context)];
+}

@@ -10,6 +10,7 @@ import {
   type SplicePlan,
   spliceOf,
   type SplicePart,
+  type SpliceSleeve,
   type SpliceStrength,
   spliceStrength,
   wallLength,
@@ -67,6 +68,10 @@ export interface SpliceOutcome {
   readonly joint: SpliceJoint;
   /** What the plan says of it; null where nobody has decided. */
   readonly decided: SplicePlan | null;
+  /** The other joint of the new rail behind this one, and how far off it is, mm: a sleeve can run on to it. */
+  readonly next: { readonly letter: string; readonly distance: number } | null;
+  /** Letter of the joint ahead whose sleeve runs through to this one. */
+  readonly sleeveFrom: string | null;
   readonly rails: readonly RailSpliceOutcome[];
   /** The rail or member that carries least; one that cannot be reckoned before all others. */
   readonly worst: RailSpliceOutcome;
@@ -87,6 +92,7 @@ interface Known {
   readonly material: Frame['material'];
   readonly rules: Rulebook;
   readonly display: Context['display'];
+  readonly span: readonly [from: number, to: number];
   readonly reckoned: Reckoned;
 }
 
@@ -102,22 +108,33 @@ const KEPT = 4;
  * @param section The rail's section.
  * @param material The donor's material.
  * @param context Rules, and how lengths are written.
+ * @param span The stretch between two joints that its sleeve runs through, from the joint, mm.
  */
 export function reckonSplice(
   splice: RailSplice,
   section: Section,
   material: Frame['material'],
   { rules, display, show }: Pick<Context, 'rules' | 'display' | 'show'>,
+  span: readonly [from: number, to: number] = [0, 0],
 ): Reckoned {
   const kept = known.get(splice) ?? [];
   const same = kept.find(
-    (one) => one.section === section && one.material === material && one.rules === rules && one.display === display,
+    (one) =>
+      one.section === section &&
+      one.material === material &&
+      one.rules === rules &&
+      one.display === display &&
+      one.span[0] === span[0] &&
+      one.span[1] === span[1],
   );
   if (same) return same.reckoned;
   const steel: RailSteel = { section, material };
-  const made = spliceOf(splice, steel, rules);
+  const made = spliceOf(splice, steel, rules, span);
   const weld = weldReach(jointFormOf(splice.form, rules));
-  const laid = [...splice.plates, ...(splice.sleeve ? [splice.sleeve] : [])];
+  const laid = [
+    ...splice.plates,
+    ...(splice.sleeve ? [{ ahead: splice.sleeve.ahead - span[0], behind: splice.sleeve.behind + span[1] }] : []),
+  ];
   const reckoned: Reckoned = {
     splice,
     steel,
@@ -134,7 +151,7 @@ export function reckonSplice(
     details: fatigueDetails(splice, made.plates, steel, rules),
     limits: spliceLimits(splice, made.plates, { steel, rules, show }),
   };
-  known.set(splice, [{ section, material, rules, display, reckoned }, ...kept].slice(0, KEPT));
+  known.set(splice, [{ section, material, rules, display, span, reckoned }, ...kept].slice(0, KEPT));
   return reckoned;
 }
 
@@ -190,6 +207,17 @@ function sectionAt(
   const sections = [...new Set(ends)].map((id) => context.section(id));
   const carried = (section: Section) => resistingMoment(sectionProperties(section), 1);
   return sections.reduce((weaker, section) => (carried(section) < carried(weaker) ? section : weaker));
+}
+
+/** Splices with the sleeve of the joint ahead: the same object for the same two, so that it is reckoned once. */
+const sleeved = new WeakMap<RailSplice, { readonly sleeve: SpliceSleeve; readonly splice: RailSplice }>();
+
+function withSleeve(splice: RailSplice, sleeve: SpliceSleeve): RailSplice {
+  const known = sleeved.get(splice);
+  if (known?.sleeve === sleeve) return known.splice;
+  const made = { ...splice, sleeve };
+  sleeved.set(splice, { sleeve, splice: made });
+  return made;
 }
 
 /** One rail or copy of a member that runs through a joint. */
@@ -253,20 +281,51 @@ export function spliceOutcomes(
 ): readonly SpliceOutcome[] {
   const weldable = material.weldable && !material.heatTreated;
   const usual = weldable ? PLAIN_BUTT : PLAIN_BOLTED;
+  const decidedOf = (id: string) => splices.find((splice) => splice.joint === id) ?? null;
+  const madeOn = (decided: SplicePlan | null, rail: RailId, of: SpliceJoint['of']): RailSplice => {
+    const other = decided?.others.find((one) => one.rail === rail);
+    // A member that is cut with the rails is another tube: what is laid over the rails does not go over it.
+    const own = of === 'member' || rail === 'left' || rail === 'right' ? decided?.rails : undefined;
+    return other?.splice ?? own ?? usual;
+  };
   return jointsToMake(joints, pieces, members, context).flatMap(({ joint, through }): SpliceOutcome[] => {
-    const decided = splices.find((splice) => splice.joint === joint.id) ?? null;
+    const decided = decidedOf(joint.id);
+    const [ahead, behind] = [-1, 1].map((step) => {
+      const at = joints.findIndex(({ id }) => id === joint.id);
+      const other = at < 0 ? undefined : joints[at + step];
+      return other?.operation === joint.operation ? other : undefined;
+    });
+    const planAhead = ahead ? decidedOf(ahead.id) : null;
     const rails = through.flatMap(({ rail, section, turn }): RailSpliceOutcome[] => {
       if (!section) return [];
       const other = decided?.others.find((one) => one.rail === rail);
-      // A member that is cut with the rails is another tube: what is laid over the rails does not go over it.
-      const own = joint.of === 'member' || rail === 'left' || rail === 'right' ? decided?.rails : undefined;
-      const reckoned = reckonSplice(other?.splice ?? own ?? usual, section, material, context);
+      const made = madeOn(decided, rail, joint.of);
+      const sleeveAhead = ahead ? madeOn(planAhead, rail, joint.of).sleeve : null;
+      const shared = sleeveAhead?.through ? sleeveAhead : null;
+      const span: readonly [number, number] =
+        shared && ahead
+          ? [ahead.builtX - joint.builtX, 0]
+          : made.sleeve?.through && behind
+            ? [0, behind.builtX - joint.builtX]
+            : [0, 0];
+      const reckoned = reckonSplice(shared ? withSleeve(made, shared) : made, section, material, context, span);
       return [{ ...reckoned, rail, turn, otherwise: other ? other.reason : null }];
     });
+    const runsOn = rails.some(({ splice }) => splice.sleeve?.through === true);
     const worst = rails.reduce<RailSpliceOutcome | null>(
       (least, one) => (!least || (one.strength?.ratio ?? -1) < (least.strength?.ratio ?? -1) ? one : least),
       null,
     );
-    return worst ? [{ joint, decided, rails, worst }] : [];
+    if (!worst) return [];
+    return [
+      {
+        joint,
+        decided,
+        next: behind ? { letter: behind.letter, distance: behind.builtX - joint.builtX } : null,
+        sleeveFrom: ahead && runsOn && planAhead ? ahead.letter : null,
+        rails,
+        worst,
+      },
+    ];
   });
 }

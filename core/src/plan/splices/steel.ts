@@ -18,12 +18,17 @@ export function plateMass(plate: Plate, section: Section, density: number): numb
 }
 
 /**
- * Mass of a sleeve, kg; a folded channel is open on one side.
+ * Mass of a sleeve, kg; a folded channel is open on one side. `through`: how much longer it is to run through a stretch, mm.
  *
  * @param sleeve The sleeve.
  * @param density kg/mm³.
+ * @param through How much longer it is to run through a stretch, mm.
  */
-export function sleeveMass({ kind, height, width, wall, ahead, behind }: SpliceSleeve, density: number): number {
+export function sleeveMass(
+  { kind, height, width, wall, ahead, behind }: SpliceSleeve,
+  density: number,
+  through = 0,
+): number {
   const around = kind === 'folded' ? height + 2 * (width - wall) : 2 * (height + width - 2 * wall);
-  return around * wall * (ahead + behind) * density;
+  return around * wall * (ahead + behind + through) * density;
 }

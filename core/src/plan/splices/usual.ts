@@ -124,6 +124,8 @@ export function usualSleeve(
     behind: reach,
     plugs: { diameter, flanges: count, sides: count },
     endLeg: wall,
+    through: false,
+    caps: false,
     wedgeLength: 0,
     yieldStress: material.yieldStress,
   };

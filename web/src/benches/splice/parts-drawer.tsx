@@ -1,4 +1,4 @@
-import { contextOf, type CutPart, type FlatShape, lengthText, quantityText, spliceParts } from '@splay/core';
+import { type CutPart, type FlatShape, lengthText, quantityText, spliceParts } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -47,7 +47,7 @@ export function FlatDrawing({ flat, width }: { readonly flat: FlatShape; readonl
 /** Every plate, sleeve and strip to cut, left and right, with its flat shape and its files. */
 export function PartsDrawer({ store, job, result }: BenchProps) {
   const { id, saveState } = useJobState(store, (state) => ({ id: state.id, saveState: state.saveState }));
-  const parts = useMemo(() => spliceParts(result, job.rules, contextOf(job).show), [result, job]);
+  const parts = useMemo(() => spliceParts(result, job), [result, job]);
   const mass = parts.reduce((sum, part) => sum + part.mass, 0);
   const file = (as: string) => `/api/jobs/${id}/parts?as=${as}`;
   if (parts.length === 0)

@@ -5,10 +5,8 @@ import {
   isOnWeb,
   type Pattern,
   PLATE_FACES,
-  type PlateFace,
   plateName,
   type PlateShape,
-  type RailSplice,
   type SplicePlate,
   usualPlate,
 } from '@splay/core';
@@ -55,7 +53,12 @@ export function PlateFields(props: SpliceFieldsProps) {
   return (
     <div>
       {plates.map((plate) => (
-        <details key={plate.id} className="border-b border-rule py-1" open={plates.length === 1 || undefined}>
+        <details
+          key={plate.id}
+          data-plate={plate.id}
+          className="border-b border-rule py-1"
+          open={plates.length === 1 || undefined}
+        >
           <summary className="flex min-h-9 cursor-pointer items-center gap-2">
             <span className="flex-1 font-semibold first-letter:uppercase">
               {plateName(plate, plates, steel.section)}
@@ -104,7 +107,7 @@ export function PlateFields(props: SpliceFieldsProps) {
             <option value="">Lay on a plate …</option>
             {addable.map((plate) => (
               <option key={plate.face} value={plate.face}>
-                {faceName(plate.face, splice, plate, props)}
+                {plateName(plate, [plate], steel.section)}
               </option>
             ))}
           </select>
@@ -113,9 +116,6 @@ export function PlateFields(props: SpliceFieldsProps) {
     </div>
   );
 }
-
-const faceName = (_: PlateFace, __: RailSplice, plate: SplicePlate, { hand }: SpliceFieldsProps): string =>
-  plateName(plate, [plate], hand.one.steel.section);
 
 interface PlateFormProps extends SpliceFieldsProps {
   readonly plate: SplicePlate;

@@ -20,6 +20,7 @@ const atLeast = (mm: number) => (mm >= 0 ? null : 'It must be 0 or more.');
 /** The sleeve in or over the joint. */
 export function SleeveFields({ store, job, hand, disabled }: SpliceFieldsProps) {
   const { splice, steel } = hand.one;
+  const { next, sleeveFrom, joint } = hand.outcome;
   const { sleeve } = splice;
   const put = (label: string, next: SpliceSleeve | null) => make(store, label, hand, { ...splice, sleeve: next });
   const proposing = { steel, rules: job.rules, display: job.display };
@@ -29,6 +30,12 @@ export function SleeveFields({ store, job, hand, disabled }: SpliceFieldsProps) 
     const plain = usualSleeve('inner', splice.form, proposing);
     return plain && room ? { ...plain, kind, height: room.height * 1.1, wedgeLength: plain.ahead * 2.4 } : null;
   };
+  if (sleeveFrom)
+    return (
+      <p className="text-sm">
+        The sleeve of {sleeveFrom} runs through to {joint.letter}: it is changed there.
+      </p>
+    );
   const possible = KINDS.filter(([kind]) => kind === 'none' || begin(kind) !== null);
   const common = { format: job.display, disabled };
   const set = (changes: Partial<SpliceSleeve>) => sleeve && put('Changed a sleeve', { ...sleeve, ...changes });
@@ -113,6 +120,43 @@ export function SleeveFields({ store, job, hand, disabled }: SpliceFieldsProps) 
               onChange={(endLeg) => set({ endLeg })}
             />
           </div>
+          {next && (
+            <>
+              <Choice
+                label={`On to ${next.letter}`}
+                value={sleeve.through ? 'yes' : 'no'}
+                disabled={disabled}
+                choices={[
+                  ['no', 'ends before'],
+                  ['yes', 'runs through'],
+                ]}
+                onChange={(yes) => set({ through: yes === 'yes', caps: yes === 'yes' && sleeve.caps })}
+              />
+              {sleeve.through && (
+                <>
+                  <Choice
+                    label="Between the joints"
+                    value={sleeve.caps ? 'caps' : 'rail'}
+                    disabled={disabled}
+                    choices={[
+                      ['rail', 'new rail'],
+                      ['caps', 'caps alone'],
+                    ]}
+                    onChange={(what) => set({ caps: what === 'caps' })}
+                  />
+                  <p className="text-sm text-pencil">
+                    In one length of{' '}
+                    <Length
+                      mm={sleeve.ahead + next.distance + sleeve.behind}
+                      format={job.display}
+                      className="font-semibold"
+                    />
+                    {sleeve.caps && '; caps cover it outside and count for nothing'}.
+                  </p>
+                </>
+              )}
+            </>
+          )}
           <p className="text-sm text-pencil">Plug welds on each side of the joint</p>
           <div className="grid grid-cols-3 gap-2">
             <LengthField

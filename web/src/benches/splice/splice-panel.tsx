@@ -22,6 +22,7 @@ import { Verdict } from '../../ui/verdict.tsx';
 import { type AtHand, make, pickJoint, railName, useAtHand } from './at-hand.ts';
 import { CouponList } from './coupon-list.tsx';
 import { FatigueList } from './fatigue-list.tsx';
+import { FittingFields } from './fitting-fields.tsx';
 import { FormFields } from './form-fields.tsx';
 import { MadeAlike } from './made-alike.tsx';
 import { PlateFields } from './plate-fields.tsx';
@@ -44,9 +45,12 @@ export function SplicePanel(props: BenchProps) {
   const actions = useConflictActions(props);
   if (!hand)
     return (
-      <p className="text-pencil">
-        There is no joint yet: put a cut in the plan on the bench Cuts, and what it joins is made here.
-      </p>
+      <>
+        <p className="text-pencil">
+          There is no joint yet: put a cut in the plan on the bench Cuts, and what it joins is made here.
+        </p>
+        <FittingFields {...{ store, job, result }} disabled={!canWrite} />
+      </>
     );
   const { outcome, one } = hand;
   const { joint, decided } = outcome;
@@ -92,6 +96,7 @@ export function SplicePanel(props: BenchProps) {
           <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />
         </>
       )}
+      <FittingFields {...{ store, job, result }} disabled={!canWrite} />
       <CouponList {...props} />
       <FatigueList job={job} one={one} {...(canWrite && { store })} />
       <div className="mt-5">

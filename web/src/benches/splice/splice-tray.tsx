@@ -1,11 +1,12 @@
 import { nudgeOf, ratioText, type RailSplice } from '@splay/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { multiples, tickStep } from '../../board/ticks.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Curve } from '../../ui/chart.tsx';
 import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
+import { Opened } from './opened.tsx';
 import { SectionAt } from './section-at.tsx';
 import { unfold, Unfolded } from './unfolded.tsx';
 
@@ -81,6 +82,44 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
   const setBlade = (clientX: number, box: DOMRect) =>
     store.setState({ blade: joint.builtX + (clientX - box.left) / scale - reach });
   const holes = holesNear(props, hand, reach);
+  const [opened, setOpened] = useState(false);
+  const toggle = (
+    <div role="group" aria-label="Joint drawn" className="absolute top-0.5 right-1 flex border border-graphite">
+      {(['assembled', 'opened'] as const).map((how) => (
+        <button
+          key={how}
+          type="button"
+          aria-pressed={opened === (how === 'opened')}
+          className={`min-h-5 px-2 text-xs pointer-coarse:min-h-12 pointer-coarse:px-3 ${opened === (how === 'opened') ? 'bg-graphite text-paper' : 'bg-sheet'}`}
+          onClick={() => setOpened(how === 'opened')}
+        >
+          {how}
+        </button>
+      ))}
+    </div>
+  );
+  if (opened) {
+    // Each end is drawn away by as much as lies over it: then all of that is seen.
+    const over = Math.max(-one.reach.all[0], one.reach.all[1]) + 20;
+    const far = over * 2 + AROUND;
+    const small = tray.width / (2 * far);
+    return (
+      <div className="relative h-full">
+        <svg width={tray.width} height={tray.height} role="img" aria-label={`Joint ${joint.letter} opened`}>
+          <text x={10} y={15} className="label" fontSize={12} fill="var(--color-pencil)">
+            {joint.letter}, {railName(one.rail)}, opened
+          </text>
+          <Opened
+            hand={hand}
+            to={unfold(one.steel.section, (mm) => (mm + far) * small, 28, tray.height - 56)}
+            width={tray.width}
+            away={over * small}
+          />
+        </svg>
+        {toggle}
+      </div>
+    );
+  }
   const weakest = strength?.weakest[0];
   return (
     <div className="flex h-full">
@@ -179,6 +218,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
             <path d={`M${px(blade) - 6} 18h12l-6 9z`} fill="var(--color-graphite)" />
           </g>
         </svg>
+        {toggle}
       </div>
       {wide && (
         <div className="shrink-0 border-l border-rule bg-sheet" style={{ width: SECTION }}>

@@ -43,6 +43,8 @@ interface UnfoldedProps {
     readonly move: (mm: number) => void;
     readonly end: (moved: boolean) => void;
   };
+  /** What a press on a plate does; nothing where it is not given. */
+  readonly onPick?: (plate: string) => void;
   /** Holes of the rail near the joint, from it. */
   readonly holes: readonly {
     readonly name: string;
@@ -52,60 +54,69 @@ interface UnfoldedProps {
   }[];
 }
 
-const line = (points: readonly (readonly [number, number])[]): string =>
+type Point = readonly [number, number];
+
+/** Points as an SVG path. */
+export const linePath = (points: readonly Point[]): string =>
   points.map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
 
-/** The weld of the joint through top flange, web and bottom flange. */
-function weldPath({ one: { splice, steel } }: AtHand, to: Unfolding): string {
+/** The weld of the joint through top flange, web and bottom flange, from the top, px. */
+export function weldPoints({ one: { splice, steel } }: AtHand, to: Unfolding): readonly Point[] {
   const [top, webTop, webFoot, bottom] = to.edges;
   const { form } = splice;
   switch (form.form) {
     case 'butt':
     case 'bolted':
-      return line([
+      return [
         [to.x(0), top],
         [to.x(0), bottom],
-      ]);
+      ];
     case 'angled': {
       const half = form.run / 2;
-      return line([
+      return [
         [to.x(half), top],
         [to.x(half), webTop],
         [to.x(-half), webFoot],
         [to.x(-half), bottom],
-      ]);
+      ];
     }
     case 'step': {
       const upper = (form.upper === 'ahead' ? -1 : 1) * (form.length / 2);
       const z = to.web(Math.min(steel.section.depth, Math.max(0, form.height)));
-      return line([
+      return [
         [to.x(upper), top],
         [to.x(upper), z],
         [to.x(-upper), z],
         [to.x(-upper), bottom],
-      ]);
+      ];
     }
   }
 }
 
 /** The outline of a plate where it lies; what lies on the far side of the web is dashed. */
-function plateShape(plate: Plate, section: Section, to: Unfolding): string {
+export function plateShape(plate: Plate, section: Section, to: Unfolding): string {
   const across = isOnWeb(plate.face) ? to.web : plate.face === 'top-flange' ? to.top : to.bottom;
   const edges = edgesOf(plate, section);
   const points = [
     ...edges.map(({ x, low }) => [to.x(x), across(low)] as const),
     ...edges.toReversed().map(({ x, high }) => [to.x(x), across(high)] as const),
   ];
-  return `${line(points)}Z`;
+  return `${linePath(points)}Z`;
 }
 
 /** The rail laid flat with its joint, its plates, plugs, bolts and holes; plate ends and verticals can be dragged. */
-export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, onDrag, holes }: UnfoldedProps) {
+export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, onDrag, onPick, holes }: UnfoldedProps) {
   const { one } = hand;
   const { splice, steel, made } = one;
   const { section } = steel;
   const [top, webTop, webFoot, bottom] = to.edges;
   const { sleeve, form } = splice;
+  const walls = made.splice?.parts.find(({ name }) => name.startsWith('sleeve'));
+  const [sleeveFrom, sleeveTo] = [
+    walls?.slices[0]?.x ?? -(sleeve?.ahead ?? 0),
+    walls?.slices.at(-1)?.x ?? sleeve?.behind ?? 0,
+  ];
+  const open = made.splice?.joint.form === 'gap' ? made.splice.joint : null;
   const drag = (make: (mm: number) => RailSplice) =>
     canWrite
       ? {
@@ -120,6 +131,7 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
     ...splice,
     plates: splice.plates.map((plate) => (plate.id === id ? change(plate) : plate)),
   });
+  const weld = linePath(weldPoints(hand, to));
   const least = 6;
   return (
     <g>
@@ -135,13 +147,24 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
         strokeWidth={0.9}
         strokeDasharray="7 4"
       />
+      {open && (
+        <rect
+          x={to.x(open.from)}
+          y={top}
+          width={to.x(open.to) - to.x(open.from)}
+          height={bottom - top}
+          fill="var(--color-paper)"
+          stroke="var(--color-oxide)"
+          strokeDasharray="4 3"
+        />
+      )}
       {sleeve && (
         <g>
           <title>{`Sleeve: ${sleeve.stock}`}</title>
           <rect
-            x={to.x(-sleeve.ahead)}
+            x={to.x(sleeveFrom)}
             y={to.web((section.depth + Math.min(sleeve.height, section.depth)) / 2)}
-            width={to.x(sleeve.behind) - to.x(-sleeve.ahead)}
+            width={to.x(sleeveTo) - to.x(sleeveFrom)}
             height={Math.abs(to.web(Math.min(sleeve.height, section.depth)) - to.web(0))}
             fill={sleeve.kind === 'outer' ? 'url(#hatch-new)' : 'var(--color-layout-wash)'}
             fillOpacity={0.75}
@@ -151,9 +174,9 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
           />
           {sleeve.kind === 'wedge' && (
             <path
-              d={line([
-                [to.x(-sleeve.ahead), to.web((section.depth - sleeve.height) / 2)],
-                [to.x(sleeve.behind), to.web((section.depth + sleeve.height) / 2)],
+              d={linePath([
+                [to.x(sleeveFrom), to.web((section.depth - sleeve.height) / 2)],
+                [to.x(sleeveTo), to.web((section.depth + sleeve.height) / 2)],
               ])}
               stroke="var(--color-layout)"
               strokeDasharray="3 3"
@@ -184,7 +207,10 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
         const laid = splice.plates[index] as SplicePlate;
         const behindWeb = plate.face === 'web-inside' || plate.face === 'inner-side';
         return (
-          <g key={laid.id}>
+          <g
+            key={laid.id}
+            {...(onPick && { className: 'pointer-events-auto cursor-pointer', onClick: () => onPick(laid.id) })}
+          >
             <title>{plate.name}</title>
             <path
               d={plateShape(plate, section, to)}
@@ -227,9 +253,9 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
           />
         </g>
       ))}
-      <path d={weldPath(hand, to)} fill="none" stroke="var(--color-sheet)" strokeWidth={6} />
+      <path d={weld} fill="none" stroke="var(--color-sheet)" strokeWidth={6} />
       <path
-        d={weldPath(hand, to)}
+        d={weld}
         fill="none"
         stroke="var(--color-oxide)"
         strokeWidth={3}
@@ -263,7 +289,7 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
           <Grip
             key={end}
             name={`sleeve, ${end === 'ahead' ? 'front' : 'rear'} end`}
-            x={to.x(end === 'ahead' ? -sleeve.ahead : sleeve.behind)}
+            x={to.x(end === 'ahead' ? sleeveFrom : sleeveTo)}
             y={to.web(section.depth / 2)}
             handle="sleeve-end"
             {...drag((mm) => ({

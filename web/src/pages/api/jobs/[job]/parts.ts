@@ -1,4 +1,4 @@
-import { contextOf, type CutPart, drawParts, InputError, planOf, spliceParts, writeDxf, writeSvg } from '@splay/core';
+import { type CutPart, drawParts, InputError, planOf, spliceParts, writeDxf, writeSvg } from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { download } from '../../../../server/http/problem.ts';
 import { partsPdf } from '../../../../server/pdf/parts-pdf.ts';
@@ -15,7 +15,7 @@ export const GET = endpoint(async ({ member, job: id, url }) => {
   const head = await readJob(member, id);
   const { job } = head;
   const [as, mark, paper] = ['as', 'part', 'paper'].map((key) => url.searchParams.get(key));
-  const all = spliceParts(planOf(job), job.rules, contextOf(job).show);
+  const all = spliceParts(planOf(job), job);
   const parts: readonly CutPart[] = mark ? all.filter((part) => part.mark === mark) : all;
   if (mark && parts.length === 0) throw new NotFound();
   if (parts.length === 0) refuse('part', 'No joint that is decided has a part yet.');
