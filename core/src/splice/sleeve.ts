@@ -71,6 +71,9 @@ export interface SleeveRules {
   readonly wedge: number;
 }
 
+/** Lengths nearer to each other than this are one, mm. */
+const SAME = 1e-6;
+
 /** How much a corner of the tube has to give way where the rail's is rounder: along the diagonal. */
 const cornerGrind = (tube: StockTube, room: Inside, clear: number): number =>
   Math.max(0, (room.cornerRadius - tube.cornerRadius) * (Math.SQRT2 - 1) - clear / Math.SQRT2);
@@ -95,7 +98,7 @@ export function sleeveFit(tube: StockTube, section: Section, room: Inside | null
   if (!room) return { fit: 'none' };
   const clear = { height: room.height - tube.height, width: room.width - tube.width };
   // Beside a tube in an open channel there is room to the open edge, which nothing has to fill.
-  const loose = clear.height <= rules.loose && (!room.closed || clear.width <= rules.loose);
+  const loose = clear.height <= rules.loose + SAME && (!room.closed || clear.width <= rules.loose + SAME);
   if (clear.height >= rules.slide && clear.width >= rules.slide && loose) {
     const corner = cornerGrind(tube, room, Math.min(clear.height, clear.width) / 2);
     if (corner === 0) return { fit: 'slides-in', clearance: clear };

@@ -72,9 +72,11 @@ export const jobWith = (job: Job, hand: AtHand, next: RailSplice): Job => ({
   plan: withSplice(job.plan, planWith(hand, next)),
 });
 
-/** Makes the joint at hand in a way, as one step of undo. */
-export const make = (store: JobStore, label: string, hand: AtHand, next: RailSplice): void =>
+/** Makes the joint at hand in a way, as one step of undo; it stays the one at hand. */
+export function make(store: JobStore, label: string, hand: AtHand, next: RailSplice): void {
+  store.setState({ splice: { joint: hand.outcome.joint.id, rail: hand.one.rail } });
   change(store, label, (old) => withoutDeadAcceptances(jobWith(old, hand, next)));
+}
 
 /** Changes what the plan says of a joint, as one step of undo. */
 export const putPlan = (store: JobStore, label: string, splice: SplicePlan): void =>

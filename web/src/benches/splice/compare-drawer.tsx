@@ -1,4 +1,5 @@
 import {
+  inches,
   compareForms,
   contextOf,
   type ComparedForm,
@@ -131,6 +132,8 @@ interface RowProps {
 function Row({ row, asked, unit, format, now, onTake }: RowProps) {
   const { name, ratio, atWeld, why, worstDetail, weldLength, heat, steel, hours, reached, apart, schools } = row;
   const enough = ratio !== null && ratio >= asked - 1e-6;
+  // An estimate: to the half inch, or the centimetre.
+  const coarse = unit === 'in' ? inches(1 / 2) : 10;
   return (
     <tr className={`border-b border-rule align-top ${now ? 'bg-layout-wash' : ''}`}>
       <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
@@ -156,7 +159,7 @@ function Row({ row, asked, unit, format, now, onTake }: RowProps) {
             {worstDetail ? `class ${worstDetail.detailClass}, ${cyclesText(worstDetail.cycles)}` : '–'}
           </td>
           <td className="figures py-1.5 pr-3">
-            <Length mm={weldLength} format={{ ...format, division: unit === 'in' ? 8 : format.division }} />
+            <Length mm={Math.round(weldLength / coarse) * coarse} format={format} />
           </td>
           <td className="figures py-1.5 pr-3">{quantityText('energy', heat, unit)}</td>
           <td className="figures py-1.5 pr-3">{steel > 0 ? quantityText('mass', steel, unit) : '–'}</td>

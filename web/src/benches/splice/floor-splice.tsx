@@ -55,6 +55,7 @@ export function SpliceFloor(props: BenchProps) {
               from={0}
               width={ALONG}
               canWrite={false}
+              format={props.job.display}
               startDrag={() => undefined}
               onDrag={() => ({ move: () => undefined, end: () => undefined })}
               onPick={pick}

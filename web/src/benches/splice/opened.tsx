@@ -59,6 +59,16 @@ export function Opened({ hand, to, width, away }: OpenedProps) {
           strokeWidth={1.6}
         />
       )}
+      {sleeve?.kind === 'wedge' && (
+        <path
+          d={linePath([
+            [to.x(from), to.web(half - Math.min(sleeve.height, steel.section.depth) / 2)],
+            [to.x(rear), to.web(half + Math.min(sleeve.height, steel.section.depth) / 2)],
+          ])}
+          stroke="var(--color-oxide)"
+          strokeWidth={2}
+        />
+      )}
       {made.plates.map((plate) => (
         <g key={plate.name}>
           <title>{plate.name}</title>

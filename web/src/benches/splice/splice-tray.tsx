@@ -1,10 +1,11 @@
-import { nudgeOf, ratioText, type RailSplice } from '@splay/core';
+import { type LengthFormat, lengthText, nudgeOf, ratioText, type RailSplice } from '@splay/core';
 import { useMemo, useState } from 'react';
 import { multiples, tickStep } from '../../board/ticks.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Curve } from '../../ui/chart.tsx';
+import { nudgeStep } from '../../ui/length-field.tsx';
 import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
 import { Opened } from './opened.tsx';
 import { SectionAt } from './section-at.tsx';
@@ -139,7 +140,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
           width={width}
           height={tray.height}
           className="absolute inset-0 touch-none"
-          role="img"
+          role="group"
           aria-label={`Joint ${joint.letter} unfolded, ${railName(one.rail)}`}
           onPointerDown={(event) => {
             const box = event.currentTarget.getBoundingClientRect();
@@ -154,7 +155,12 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
           <text x={10} y={15} className="label" fontSize={12} fill="var(--color-pencil)">
             {joint.letter}, {railName(one.rail)}, from outside · front to the left
           </text>
-          <Unfolded {...{ hand, to, canWrite, startDrag, scale, onDrag, holes }} from={0} width={width} />
+          <Unfolded
+            {...{ hand, to, canWrite, startDrag, scale, onDrag, holes }}
+            format={job.display}
+            from={0}
+            width={width}
+          />
           {['top flange', 'web', 'bottom flange'].map((name, index) => (
             <text
               key={name}
@@ -211,14 +217,28 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
               </text>
             </g>
           )}
-          <g data-handle="splice-blade" className="pointer-events-auto cursor-ew-resize">
+          <g
+            data-handle="splice-blade"
+            className="pointer-events-auto cursor-ew-resize"
+            role="slider"
+            tabIndex={0}
+            aria-label="Blade: where the section is shown"
+            aria-valuenow={Math.round(blade)}
+            onKeyDown={(event) => {
+              const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+              if (way === 0) return;
+              event.preventDefault();
+              store.setState({ blade: joint.builtX + blade + way * nudgeStep(event, job.display) });
+            }}
+          >
             <title>The blade: the section is cut here</title>
             <path d={`M${px(blade)} 18V${tray.height}`} stroke="transparent" strokeWidth={16} />
             <path d={`M${px(blade)} 18V${tray.height}`} stroke="var(--color-graphite)" strokeWidth={1.2} />
-            <path d={`M${px(blade) - 6} 18h12l-6 9z`} fill="var(--color-graphite)" />
+            <path className="focus-ring" d={`M${px(blade) - 6} 18h12l-6 9z`} fill="var(--color-graphite)" />
           </g>
         </svg>
         {toggle}
+        <StrengthTable hand={hand} format={job.display} />
       </div>
       {wide && (
         <div className="shrink-0 border-l border-rule bg-sheet" style={{ width: SECTION }}>
@@ -226,6 +246,33 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
         </div>
       )}
     </div>
+  );
+}
+
+/** The curve in figures, for those who do not see it: where anything changes on it. */
+function StrengthTable({ hand: { outcome, one }, format }: { readonly hand: AtHand; readonly format: LengthFormat }) {
+  const curve = one.strength?.curve ?? [];
+  const told = curve.filter(
+    ({ ratio }, at) => at === 0 || at === curve.length - 1 || Math.abs(ratio - (curve[at - 1]?.ratio ?? ratio)) > 0.01,
+  );
+  return (
+    <table className="sr-only">
+      <caption>What joint {outcome.joint.letter} carries of the bare rail, along the rail</caption>
+      <thead>
+        <tr>
+          <th scope="col">From the joint</th>
+          <th scope="col">Ratio</th>
+        </tr>
+      </thead>
+      <tbody>
+        {told.map(({ x, ratio }) => (
+          <tr key={x}>
+            <td>{lengthText(x, format, true)}</td>
+            <td>{ratioText(ratio)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,6 +1,16 @@
-import { edgesOf, isOnWeb, type Plate, type RailSplice, type Section, type SplicePlate, widthOf } from '@splay/core';
-import type { PointerEvent } from 'react';
+import {
+  edgesOf,
+  isOnWeb,
+  type LengthFormat,
+  type Plate,
+  type RailSplice,
+  type Section,
+  type SplicePlate,
+  widthOf,
+} from '@splay/core';
+import type { KeyboardEvent, PointerEvent } from 'react';
 import type { StartDrag } from '../../client/picture-props.ts';
+import { nudgeStep } from '../../ui/length-field.tsx';
 import type { AtHand } from './at-hand.ts';
 
 /** How mm along and across the unfolded rail become px; the joint is at station 0. */
@@ -36,6 +46,7 @@ interface UnfoldedProps {
   readonly from: number;
   readonly width: number;
   readonly canWrite: boolean;
+  readonly format: LengthFormat;
   readonly startDrag: StartDrag;
   /** Pixels per mm along the rail. */
   readonly scale: number;
@@ -105,7 +116,19 @@ export function plateShape(plate: Plate, section: Section, to: Unfolding): strin
 }
 
 /** The rail laid flat with its joint, its plates, plugs, bolts and holes; plate ends and verticals can be dragged. */
-export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, onDrag, onPick, holes }: UnfoldedProps) {
+export function Unfolded({
+  hand,
+  to,
+  from,
+  width,
+  canWrite,
+  format,
+  startDrag,
+  scale,
+  onDrag,
+  onPick,
+  holes,
+}: UnfoldedProps) {
   const { one } = hand;
   const { splice, steel, made } = one;
   const { section } = steel;
@@ -124,6 +147,11 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
             event.stopPropagation();
             const { move, end } = onDrag(make);
             startDrag(event, (px) => move(px / scale), end);
+          },
+          onNudge: (event: KeyboardEvent, way: number) => {
+            const { move, end } = onDrag(make);
+            move(way * nudgeStep(event, format));
+            end(true);
           },
         }
       : {};
@@ -273,6 +301,7 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
             key={`${laid.id}${end}`}
             name={`${plate.name}, ${end === 'ahead' ? 'front' : 'rear'} end`}
             x={to.x(end === 'ahead' ? -plate.ahead : plate.behind)}
+            at={end === 'ahead' ? -plate.ahead : plate.behind}
             y={middle}
             handle="plate-end"
             {...drag((mm) =>
@@ -290,6 +319,7 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
             key={end}
             name={`sleeve, ${end === 'ahead' ? 'front' : 'rear'} end`}
             x={to.x(end === 'ahead' ? sleeveFrom : sleeveTo)}
+            at={end === 'ahead' ? sleeveFrom : sleeveTo}
             y={to.web(section.depth / 2)}
             handle="sleeve-end"
             {...drag((mm) => ({
@@ -306,6 +336,7 @@ export function Unfolded({ hand, to, from, width, canWrite, startDrag, scale, on
               key={side}
               name={`${upper ? 'upper' : 'lower'} vertical of the step`}
               x={to.x((side * form.length) / 2)}
+              at={(side * form.length) / 2}
               y={upper ? (top + webTop) / 2 : (webFoot + bottom) / 2}
               handle="vertical"
               {...drag((mm) => ({
@@ -324,23 +355,37 @@ interface GripProps {
   readonly x: number;
   readonly y: number;
   readonly handle: string;
+  /** Where it stands from the joint, mm. */
+  readonly at: number;
   readonly onPointerDown?: (event: PointerEvent) => void;
+  readonly onNudge?: (event: KeyboardEvent, way: number) => void;
 }
 
 /** What a hand takes hold of. */
-function Grip({ name, x, y, handle, onPointerDown }: GripProps) {
+function Grip({ name, x, y, at, handle, onPointerDown, onNudge }: GripProps) {
   if (!onPointerDown) return null;
   return (
     <g
       className="pointer-events-auto cursor-ew-resize touch-none"
       data-handle={handle}
       data-name={name}
+      role="slider"
+      tabIndex={0}
+      aria-label={name}
+      aria-valuenow={Math.round(at)}
       onPointerDown={onPointerDown}
+      onKeyDown={(event) => {
+        const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+        if (way === 0) return;
+        event.preventDefault();
+        onNudge?.(event, way);
+      }}
     >
       <title>{name}</title>
       <rect x={x - 24} y={y - 24} width={48} height={48} className="touch-target" fill="transparent" />
       <rect x={x - 9} y={y - 13} width={18} height={26} fill="transparent" />
       <rect
+        className="focus-ring"
         x={x - 4}
         y={y - 9}
         width={8}
