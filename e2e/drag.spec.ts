@@ -42,6 +42,13 @@ const HANDLES: readonly Handle[] = [
     lag: 2,
   },
   {
+    name: 'the end of a plate',
+    bench: 'splice',
+    grip: (page) => page.locator('[data-handle="plate-end"] .focus-ring').last(),
+    way: 'along',
+    lag: 3,
+  },
+  {
     name: 'a station along the tape',
     bench: 'donor',
     grip: (page) => page.getByRole('button', { name: /^Station 4/ }).locator('.focus-ring'),

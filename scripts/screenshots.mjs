@@ -40,7 +40,6 @@ try {
   rmSync(out, { recursive: true, force: true });
   mkdirSync(out, { recursive: true });
   await page.goto(`${base}/sign-in`);
-  await shot('sign-in');
   await page.getByRole('button', { name: 'Open the demo shop' }).click();
   await page.waitForURL(`${base}/`);
   await shot('jobs');
@@ -55,6 +54,19 @@ try {
   const drawer = (name) =>
     page.getByRole('group', { name: 'Slides over the tray' }).getByRole('button', { name, exact: true }).click();
 
+  /** Pictures next to each other in one. */
+  const side = async (name, pictures, width) => {
+    const table = await browser.newPage({ viewport: { width: width + 8 * (pictures.length + 1), height: 700 } });
+    await table.setContent(
+      `<body style="margin:0;padding:8px;width:max-content;display:flex;gap:8px;background:#d8cfbb">${pictures
+        .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
+        .join('')}</body>`,
+    );
+    await table.locator('body').screenshot({ path: join(out, `${name}.png`) });
+    await table.close();
+    say(name);
+  };
+
   // Measure.
   await open(van, 'donor');
   await shot('donor');
@@ -63,12 +75,21 @@ try {
   await open(tour, 'donor');
   const top = (heading) =>
     page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
-  await drawer('Features');
-  await top('Units');
-  await shot('donor-units');
-  await drawer('Crossmembers');
-  await top('Members beside the rails');
-  await shot('donor-members');
+  const beside = async (first, second) => {
+    const pictures = [];
+    for (const [name, heading] of [first, second]) {
+      await drawer(name);
+      if (heading) await top(heading);
+      await page.waitForTimeout(300);
+      pictures.push(await page.screenshot());
+    }
+    return pictures;
+  };
+  await side(
+    'donor-units-and-members',
+    await beside(['Features', 'Units'], ['Crossmembers', 'Members beside the rails']),
+    2560,
+  );
   await open(pickup, 'donor');
   await shot('donor-what-next');
 
@@ -91,6 +112,10 @@ try {
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByText('saved as revision').waitFor();
 
+  await open(van, 'splice');
+  await shot('splice');
+  await side('splice-compare-and-parts', await beside(['Compare'], ['Parts']), 2560);
+
   // Mark and join.
   await open(tour, 'marks');
   await shot('marks');
@@ -99,18 +124,6 @@ try {
   await open(van, 'true-up');
   await shot('true-up');
 
-  /** Pictures next to each other in one. */
-  const side = async (name, pictures, width) => {
-    const table = await browser.newPage({ viewport: { width: width + 8 * (pictures.length + 1), height: 700 } });
-    await table.setContent(
-      `<body style="margin:0;padding:8px;width:max-content;display:flex;gap:8px;background:#d8cfbb">${pictures
-        .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
-        .join('')}</body>`,
-    );
-    await table.locator('body').screenshot({ path: join(out, `${name}.png`) });
-    await table.close();
-    say(name);
-  };
   // Each kind of operation with its own panel, side by side on two sheets.
   const panelOf = async (kind) => {
     // Boxing wants open rails; everything else is shown on the job that is still to be planned.
@@ -155,6 +168,8 @@ try {
   await page.getByRole('button', { name: 'The one behind' }).click();
   await page.getByRole('button', { name: /^Half-width/ }).click();
   await press('1', '6', '5/16');
+  await held();
+  await open(van, 'splice');
   await held();
   await open(van, 'marks');
   await held();

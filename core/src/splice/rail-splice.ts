@@ -14,7 +14,7 @@ import {
   whole,
 } from '../fields/index.ts';
 import type { RailId } from '../frame/index.ts';
-import { PLATE_FACES, type PlateFace, type PlateShape } from './plate.ts';
+import { type Plate, PLATE_FACES, type PlateShape } from './plate.ts';
 
 /** How the two ends of one rail are cut to meet. mm. */
 export type SpliceForm =
@@ -64,19 +64,12 @@ export type Fastening =
   | { readonly by: 'weld'; readonly leg: number; readonly ends: boolean; readonly plugs: Pattern | null }
   | { readonly by: 'bolts'; readonly grade: BoltGrade; readonly bolts: Pattern };
 
-/** A fish plate, a flange plate or a boxing plate over a joint. mm, MPa. */
-export interface SplicePlate {
+/** A fish plate, a flange plate or a boxing plate over a joint: it reaches ahead and behind of its middle. mm, MPa. */
+export interface SplicePlate extends Pick<
+  Plate,
+  'face' | 'outline' | 'ahead' | 'behind' | 'depth' | 'off' | 'thickness' | 'yieldStress'
+> {
   readonly id: string;
-  readonly face: PlateFace;
-  readonly outline: PlateShape;
-  /** How far it reaches ahead of the middle of the joint and behind it. */
-  readonly ahead: number;
-  readonly behind: number;
-  readonly depth: number;
-  /** Its middle over the middle of the web; on a flange inward of the flange's. */
-  readonly off: number;
-  readonly thickness: number;
-  readonly yieldStress: number;
   readonly fastening: Fastening;
 }
 

@@ -15,6 +15,20 @@ import { Length } from '../../ui/length.tsx';
 import { make, railName, useAtHand } from './at-hand.ts';
 import { cyclesText } from './fatigue-list.tsx';
 
+const HEADS: readonly (readonly [name: string, kind: 'figure' | 'words'])[] = [
+  ['Way', 'words'],
+  ['Ratio', 'figure'],
+  ['At the weld', 'figure'],
+  ['Weakest in fatigue', 'words'],
+  ['Weld', 'figure'],
+  ['Heat', 'figure'],
+  ['Steel', 'figure'],
+  ['Hours', 'figure'],
+  ['To be reached', 'words'],
+  ['Comes off, or apart', 'words'],
+  ['Weld and reinforce · bolt ahead', 'words'],
+];
+
 /** All forms of the joint at hand beside each other: as the rulebook begins with each, the weld as it is now. */
 export function CompareDrawer(props: BenchProps) {
   const { store, job, result, canWrite } = props;
@@ -46,39 +60,11 @@ export function CompareDrawer(props: BenchProps) {
         <table className="w-full text-sm" style={{ minWidth: 1080 }}>
           <thead className="text-left text-pencil">
             <tr className="border-b border-graphite align-bottom">
-              <th scope="col" className="py-1 pr-3 font-normal">
-                Way
-              </th>
-              <th scope="col" className="figures pr-3 font-normal">
-                Ratio
-              </th>
-              <th scope="col" className="figures pr-3 font-normal">
-                At the weld
-              </th>
-              <th scope="col" className="pr-3 font-normal">
-                Weakest in fatigue
-              </th>
-              <th scope="col" className="figures pr-3 font-normal">
-                Weld
-              </th>
-              <th scope="col" className="figures pr-3 font-normal">
-                Heat
-              </th>
-              <th scope="col" className="figures pr-3 font-normal">
-                Steel
-              </th>
-              <th scope="col" className="figures pr-3 font-normal">
-                Hours
-              </th>
-              <th scope="col" className="pr-3 font-normal">
-                To be reached
-              </th>
-              <th scope="col" className="pr-3 font-normal">
-                Comes off, or apart
-              </th>
-              <th scope="col" className="font-normal">
-                Weld and reinforce · bolt ahead
-              </th>
+              {HEADS.map(([name, kind]) => (
+                <th key={name} scope="col" className={`py-1 pr-3 font-normal ${kind === 'figure' ? 'figures' : ''}`}>
+                  {name}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>

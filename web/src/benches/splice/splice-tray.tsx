@@ -1,5 +1,6 @@
 import { type LengthFormat, lengthText, nudgeOf, ratioText, type RailSplice } from '@splay/core';
 import { useMemo, useState } from 'react';
+import { useHeld } from '../../board/use-held.ts';
 import { multiples, tickStep } from '../../board/ticks.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { change, preview, useJobState } from '../../client/job-store.ts';
@@ -50,8 +51,9 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
   const kept = useJobState(store, (state) => state.blade);
   const wide = tray.width > 620;
   const width = wide ? tray.width - SECTION : tray.width;
-  // A bare joint is drawn with as much rail about it as the rail is deep.
-  const reach = Math.max(-one.reach.all[0], one.reach.all[1], one.steel.section.depth) + AROUND;
+  // A bare joint is drawn with as much rail about it as the rail is deep. The scale is held while a hand drags.
+  const dragging = useJobState(store, ({ preview: moved }) => moved !== null);
+  const reach = useHeld(Math.max(-one.reach.all[0], one.reach.all[1], one.steel.section.depth) + AROUND, dragging);
   const scale = width / (2 * reach);
   const curveHeight = Math.max(60, Math.round(tray.height * 0.3));
   const flatHeight = tray.height - curveHeight - TAPE;
