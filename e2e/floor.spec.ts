@@ -88,6 +88,7 @@ test('the marks at the frame are one card a line, and nothing runs off the side'
   }
   await page.goto(`/jobs/${id}/donor`);
   await page.getByRole('button', { name: 'Next: Cuts' }).tap();
+  await page.getByRole('button', { name: 'Next: Splice' }).tap();
   await page.getByRole('button', { name: 'Next: Marks' }).tap();
   await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
   await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');

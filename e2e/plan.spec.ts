@@ -24,8 +24,9 @@ test('a cut in the wrong place is marked on the drawing; pressing the mark goes 
   await expect(page.getByRole('button', { name: 'Show the whole frame' })).toBeEnabled();
   const listed = page.locator('aside summary', { hasText: 'Rear suspension is split' });
   await listed.click();
-  await page.getByRole('textbox', { name: 'Why this is accepted' }).fill('new links are being made');
-  await page.getByRole('button', { name: 'Accept', exact: true }).click();
+  const stops = page.getByRole('alert', { name: /stop/ });
+  await stops.getByRole('textbox', { name: 'Why this is accepted' }).fill('new links are being made');
+  await stops.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Stop: Rear suspension/ })).toHaveCount(0);
   await expect(page.locator('aside').getByText(/Accepted by owner because new links are being made/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -34,7 +34,11 @@ test('the shop changes a rule, the verdict follows, and the rule can be set back
   await rules.getByRole('button', { name: 'Set back' }).click();
   await expect(rules.getByText('Changed here')).toHaveCount(0);
   await rules.getByRole('combobox', { name: 'Starting rule set' }).selectOption('bolt-ahead-weld-behind');
-  await expect(rules.getByRole('button', { name: 'not', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(
+    rules
+      .getByRole('group', { name: 'Welding ahead of the rearmost suspension hanger' })
+      .getByRole('button', { name: 'not', exact: true }),
+  ).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('Escape');
   await expect(worst).toHaveText('apart');
   await expect(page.locator('aside')).toContainText(/ahead of/);

@@ -61,7 +61,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
     await expect(cut.nth(2)).toHaveText('56');
     await expect(page.locator(`[data-mark="lines-${side} C"] td`).nth(2)).toHaveText('164 3⁄4');
   }
-  await expect(page.getByRole('row', { name: /^A·B left/ })).toContainText('14 13⁄16');
+  await expect(page.getByRole('row', { name: /^A·B left/ })).toContainText('14 11⁄16 scant');
   await saved(page);
 
   // On paper: the page and the PDF, both sizes.

@@ -251,7 +251,7 @@ function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): W
  * What the material and the shop's school of practice allow to be welded.
  * @param context Sections, rules and how lengths are written.
  */
-export const schools: Finder = ({ frame, joints: all, splices, features }, context) => {
+export const schools: Finder = ({ frame, splices, features }, context) => {
   const { rules } = context;
   const { material } = frame;
   const welded = splices.filter((splice) => !isBolted(splice));
@@ -268,10 +268,10 @@ export const schools: Finder = ({ frame, joints: all, splices, features }, conte
     }));
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
   const last = lastHanger(features);
-  const isWelded = new Set(welded.map(({ joint }) => joint.id));
-  return all
-    .filter((joint) => joint.builtX < last && isWelded.has(joint.id))
-    .map((joint) => ({
+  return welded
+    .filter(({ joint }) => joint.of === 'rails' && joint.builtX < last)
+    .map((splice) => ({ splice, joint: splice.joint }))
+    .map(({ splice, joint }) => ({
       code: 'ahead-of-hanger',
       severity: 'stop' as const,
       operation: joint.operation,
@@ -279,9 +279,12 @@ export const schools: Finder = ({ frame, joints: all, splices, features }, conte
       builtX: joint.builtX,
       about: joint.id,
       message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger or link: the shop’s rulebook bolts there and welds only behind it.`,
-      waysOut: advise(
-        'Move the cut behind the rearmost hanger.',
-        'Change the rule, with your reason, if this frame allows it.',
-      ),
+      waysOut: [
+        ...bolted(splice, context),
+        ...advise(
+          'Move the cut behind the rearmost hanger.',
+          'Change the rule, with your reason, if this frame allows it.',
+        ),
+      ],
     }));
 };

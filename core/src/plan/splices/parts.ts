@@ -19,7 +19,7 @@ import { type Context, contextOf } from '../context.ts';
 import { railEnd } from '../piece.ts';
 import type { PlanInput, PlanResult } from '../plan-result.ts';
 import type { RailSpliceOutcome, SpliceJoint } from './splice-outcome.ts';
-import { plateMass, sleeveMass } from './steel.ts';
+import { plateMass, sleeveMass, weldOn } from './steel.ts';
 
 /** A part laid flat, mm: its front end at 0, x to the rear as seen from outside the rail, y up or inward. */
 export interface FlatShape {
@@ -50,6 +50,8 @@ export interface CutPart {
   readonly width: number;
   readonly flat: FlatShape;
   readonly mass: number;
+  /** Fillets along it and round its plugs, mm. */
+  readonly weldLength: number;
   /** What else is to be known to make it. */
   readonly note: string;
   /** Steel that came out of the frame which it can be cut from; null where none serves. */
@@ -132,7 +134,7 @@ const sizeOf = ({ outline }: FlatShape) => {
   return { length: Math.max(...xs) - Math.min(...xs), width: Math.max(...ys) - Math.min(...ys) };
 };
 
-type Made = Omit<CutPart, 'mark' | 'joint' | 'rail' | 'offcut'>;
+type Made = Omit<CutPart, 'mark' | 'joint' | 'rail' | 'offcut' | 'weldLength'>;
 
 function platePart(
   plate: Plate,
@@ -305,6 +307,13 @@ function wedgeParts(
   ];
 }
 
+/** Length of the welds on a part: those of a plate by its name, those of a sleeve on all of its walls, mm. */
+function weldAlong(name: string, { made }: RailSpliceOutcome): number {
+  const isSleeve = name.includes('sleeve') || name === 'folded channel';
+  const parts = made.splice?.parts.filter((part) => (isSleeve ? part.name.startsWith('sleeve') : part.name === name));
+  return (parts ?? []).reduce((sum, part) => sum + weldOn(part), 0);
+}
+
 /** The caps that cover a stretch that is made of a sleeve alone, one for each flat side of the rail. */
 function capParts(one: RailSpliceOutcome, length: number): readonly Made[] {
   const { section, material } = one.steel;
@@ -385,6 +394,7 @@ function fittingParts(
             flat,
             ...sizeOf(flat),
             mass: mass * fitting.count,
+            weldLength: 2 * fitting.count * (fitting.along + fitting.up),
             note: UNCOUNTED,
           },
         ];
@@ -402,6 +412,7 @@ function fittingParts(
           name: 'end plate',
           joint: { id: operation, letter, operation, builtX, donorX, of: 'rails' },
           mass: shape.length * shape.width * fitting.thickness * density,
+          weldLength: 2 * (shape.length + shape.width),
           note: `over the open end, welded all round; ${UNCOUNTED}`,
         },
       ];
@@ -466,6 +477,7 @@ export function spliceParts(result: PlanResult, input: PlanInput): readonly CutP
       ];
       return made.map((part, at) => ({
         ...part,
+        weldLength: weldAlong(part.name, one),
         mark: `${joint.of === 'rails' ? joint.letter : `${joint.letter} `}${at + 1}${sideOf(one.rail) === 'left' ? 'L' : 'R'}`,
         joint,
         rail: one.rail,

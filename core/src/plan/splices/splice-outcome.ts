@@ -9,7 +9,6 @@ import {
   shrinkageAcross,
   type SplicePlan,
   spliceOf,
-  type SplicePart,
   type SpliceSleeve,
   type SpliceStrength,
   spliceStrength,
@@ -22,6 +21,7 @@ import type { MemberOutcome } from '../members/index.ts';
 import { type Piece, railEnd } from '../piece.ts';
 import { type FatigueDetail, fatigueDetails } from './fatigue.ts';
 import { type SpliceLimit, spliceLimits } from './limits.ts';
+import { weldOn } from './steel.ts';
 import { PLAIN_BOLTED, PLAIN_BUTT } from './usual.ts';
 
 /** What welding a joint takes. */
@@ -182,11 +182,6 @@ function weldWork(splice: RailSplice, made: MadeSplice, section: Section, rules:
   const length = wallWeld(splice, section) + (made.splice?.parts ?? []).reduce((sum, part) => sum + weldOn(part), 0);
   return { area, length, heat: length * ruleValue(rules, 'weld/heat'), gap, shrinkage: shrinkageAcross(area, t) };
 }
-
-/** Length of the fillets on a part and round its plugs, mm. */
-const weldOn = ({ fillets, plugs }: SplicePart): number =>
-  fillets.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.across - from.across), 0) +
-  plugs.reduce((sum, { diameter }) => sum + Math.PI * diameter, 0);
 
 /** The weaker of the sections that meet at a joint on a rail, or that of a member. */
 function sectionAt(

@@ -1,5 +1,5 @@
 import type { Section } from '../../sections/index.ts';
-import { edgesOf, type Plate, type SpliceSleeve } from '../../splice/index.ts';
+import { edgesOf, type Plate, type SplicePart, type SpliceSleeve } from '../../splice/index.ts';
 
 /**
  * Mass of a plate, kg, its plug holes filled again.
@@ -32,3 +32,12 @@ export function sleeveMass(
   const around = kind === 'folded' ? height + 2 * (width - wall) : 2 * (height + width - 2 * wall);
   return around * wall * (ahead + behind + through) * density;
 }
+
+/**
+ * Length of the fillets on a part and round its plugs, mm.
+ *
+ * @param part The part as its strength is reckoned.
+ */
+export const weldOn = ({ fillets, plugs }: SplicePart): number =>
+  fillets.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.across - from.across), 0) +
+  plugs.reduce((sum, { diameter }) => sum + Math.PI * diameter, 0);

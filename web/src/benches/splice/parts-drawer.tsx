@@ -110,6 +110,8 @@ function PartCard({
       </p>
       <p className="text-sm text-pencil">
         {part.offcut ? `from the ${part.offcut}` : part.stock}, {quantityText('mass', part.mass, format.unit)}
+        {part.weldLength > 0 &&
+          `, ${lengthText(Math.round(part.weldLength), { ...format, division: format.unit === 'in' ? 8 : 'decimal' }, true)} of weld`}
         {part.flat.holes.length > 0 && `, ${part.flat.holes.length} holes`}
         {part.note && `. ${part.note.charAt(0).toUpperCase()}${part.note.slice(1)}.`}
       </p>

@@ -3,8 +3,10 @@ import {
   improvements,
   type Improving,
   type Job,
+  lastHanger,
   PLAIN_BOLTED,
   PLAIN_BUTT,
+  type PlanResult,
   ratioText,
   ruleValue,
   type SpliceOutcome,
@@ -29,6 +31,12 @@ import { PlateFields } from './plate-fields.tsx';
 import { SleeveFields } from './sleeve-fields.tsx';
 import type { SpliceFieldsProps } from './field-props.ts';
 import { WeldFields } from './weld-fields.tsx';
+
+/** Whether the steel and the shop's school of practice let a joint be welded there. */
+const mayWeld = ({ donor: { material }, rules }: Job, { features }: PlanResult, builtX: number): boolean =>
+  material.weldable &&
+  !material.heatTreated &&
+  (ruleValue(rules, 'weld/ahead-of-hanger') === 1 || builtX >= lastHanger(features));
 
 /** What a way of lifting a joint goes by. */
 const improvingOf = (job: Job, { one }: AtHand): Improving => ({
@@ -71,7 +79,7 @@ export function SplicePanel(props: BenchProps) {
         onPick={(id) => pickJoint(store, id)}
       />
       {decided === null ? (
-        <NotDecided {...fields} weldable={job.donor.material.weldable && !job.donor.material.heatTreated} />
+        <NotDecided {...fields} weldable={mayWeld(job, result, joint.builtX)} />
       ) : (
         <>
           <Stronger {...fields} />
