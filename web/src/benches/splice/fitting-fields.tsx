@@ -63,21 +63,6 @@ export function FittingFields({ store, job, result, disabled }: FittingFieldsPro
         <details key={fitting.id} className="border-b border-rule py-1">
           <summary className="flex min-h-9 cursor-pointer items-center gap-2">
             <span className="flex-1 font-semibold">{nameOf(fitting)}</span>
-            {!disabled && (
-              <button
-                type="button"
-                className="tool p-2"
-                aria-label={`Take ${nameOf(fitting).toLowerCase()} off`}
-                onClick={() =>
-                  put(
-                    'Took a part off',
-                    fittings.filter(({ id }) => id !== fitting.id),
-                  )
-                }
-              >
-                <Trash2 size={16} />
-              </button>
-            )}
           </summary>
           <div className="grid grid-cols-2 gap-2 pb-2">
             <LengthField
@@ -136,6 +121,21 @@ export function FittingFields({ store, job, result, disabled }: FittingFieldsPro
               </>
             )}
           </div>
+          {!disabled && (
+            <button
+              type="button"
+              className="button mb-2 flex items-center gap-2"
+              aria-label={`Take ${nameOf(fitting).toLowerCase()} off`}
+              onClick={() =>
+                put(
+                  'Took a part off',
+                  fittings.filter(({ id }) => id !== fitting.id),
+                )
+              }
+            >
+              <Trash2 size={16} aria-hidden="true" /> Take it off
+            </button>
+          )}
         </details>
       ))}
       {!disabled && (

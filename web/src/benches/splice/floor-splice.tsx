@@ -24,6 +24,7 @@ export function SpliceFloor(props: BenchProps) {
   if (!hand)
     return (
       <div className="p-3">
+        <h2 className="sr-only">Splice</h2>
         <SplicePanel {...props} />
       </div>
     );
@@ -33,6 +34,7 @@ export function SpliceFloor(props: BenchProps) {
   const to = unfold(one.steel.section, (mm) => (mm + reach) * scale, 20, ACROSS - 40);
   return (
     <div className="p-3">
+      <h2 className="sr-only">Splice</h2>
       <figure className="mb-3 border border-graphite bg-paper">
         <figcaption className="flex items-baseline justify-between px-2 pt-1 text-sm">
           <span className="label">

@@ -63,21 +63,6 @@ export function PlateFields(props: SpliceFieldsProps) {
             <span className="flex-1 font-semibold first-letter:uppercase">
               {plateName(plate, plates, steel.section)}
             </span>
-            {!disabled && (
-              <button
-                type="button"
-                className="tool p-2"
-                aria-label={`Take the ${plateName(plate, plates, steel.section)} off`}
-                onClick={() =>
-                  put(
-                    'Took a plate off',
-                    plates.filter(({ id }) => id !== plate.id),
-                  )
-                }
-              >
-                <Trash2 size={16} />
-              </button>
-            )}
           </summary>
           <PlateForm
             plate={plate}
@@ -89,6 +74,21 @@ export function PlateFields(props: SpliceFieldsProps) {
               )
             }
           />
+          {!disabled && (
+            <button
+              type="button"
+              className="button mb-2 flex items-center gap-2"
+              aria-label={`Take the ${plateName(plate, plates, steel.section)} off`}
+              onClick={() =>
+                put(
+                  'Took a plate off',
+                  plates.filter(({ id }) => id !== plate.id),
+                )
+              }
+            >
+              <Trash2 size={16} aria-hidden="true" /> Take it off
+            </button>
+          )}
         </details>
       ))}
       {plates.length === 0 && <p className="text-sm text-pencil">None: the weld in the wall carries it alone.</p>}

@@ -234,6 +234,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
             }}
           >
             <title>The blade: the section is cut here</title>
+            <rect className="touch-target" x={px(blade) - 24} y={18} width={48} height={48} fill="transparent" />
             <path d={`M${px(blade)} 18V${tray.height}`} stroke="transparent" strokeWidth={16} />
             <path d={`M${px(blade)} 18V${tray.height}`} stroke="var(--color-graphite)" strokeWidth={1.2} />
             <path className="focus-ring" d={`M${px(blade) - 6} 18h12l-6 9z`} fill="var(--color-graphite)" />
