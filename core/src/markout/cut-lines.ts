@@ -43,6 +43,15 @@ function lettersAt(face: CutFace, kerf: KerfSide, operation: Operation, { joints
   return nearest?.letter ?? operationName(operation);
 }
 
+const INSTEAD = { butt: null, bolted: null, angled: 'angled cut', step: 'step' } as const;
+
+/** What is cut in place of a square line, where one of the joints that it makes is decided to be something else. */
+function insteadOf(letters: string, side: Side, { splices }: PlanResult): CutLine['instead'] {
+  const made = splices.filter(({ joint, decided }) => decided && letters.split(' ').includes(joint.letter));
+  const forms = made.flatMap(({ rails }) => rails.filter(({ rail }) => rail === side).map(({ splice }) => splice.form));
+  return forms.map(({ form }) => INSTEAD[form]).find((instead) => instead !== null) ?? null;
+}
+
 /**
  * The lines to scribe on both rails of the donor, front to rear on each.
  *
@@ -66,7 +75,9 @@ export function cutLines(
       const at = (share: number) => crossing(rail, face, (id) => share * measurer.depthOf(id));
       const places: MarkPlaces = { top: at(SHARES.top), web: at(SHARES.web), bottom: at(SHARES.bottom) };
       const letters = lettersAt(face, kerf, operation, result);
-      return [{ letters, operation, side, kerf, from: measurer.from(side, places), lean: places.bottom - places.top }];
+      const from = measurer.from(side, places);
+      const instead = insteadOf(letters, side, result);
+      return [{ letters, operation, side, kerf, from, lean: places.bottom - places.top, instead }];
     }),
   );
 }

@@ -21,5 +21,7 @@ export {
   type NewPiece,
   type ReworkMark,
   type SheetNote,
+  type SpliceLine,
+  type SplicePartMark,
 } from './marks.ts';
 export { type Assumption, longerBy, spliceAssumptions } from './splice-marks.ts';

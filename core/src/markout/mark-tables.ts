@@ -80,7 +80,7 @@ function linesTable(sheet: MarkSheet, side: Side): SheetTable {
         lettered: true,
         cells: [
           lineName(line),
-          KERF_WORDS[line.kerf],
+          line.instead === null ? KERF_WORDS[line.kerf] : `not here: ${line.instead}`,
           { mm: line.from.top },
           { mm: line.from.web },
           { mm: line.from.bottom },

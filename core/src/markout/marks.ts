@@ -27,6 +27,8 @@ export interface CutLine {
   readonly from: MarkDistances;
   /** The line square across the web, or leaning: bottom end ahead (−) or behind (+) of the top end, mm. */
   readonly lean: number;
+  /** What is cut in place of this line, where the joint is a step or an angled cut: then the line only stands for it. */
+  readonly instead: 'step' | 'angled cut' | null;
 }
 
 /** What distances of work that hangs on a rail run from: the datum hole, or the front end of a piece of new rail. */

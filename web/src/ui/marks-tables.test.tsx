@@ -16,7 +16,7 @@ const cells = (table: RegExp, row: RegExp) => {
 
 it.each([/^Left rail/, /^Right rail/])('gives every line of the %s on three edges, level and hooked', (rail) => {
   show(van);
-  expect(cells(rail, /^A·B/)).toEqual(['lengthen', 'on the line', '56', '56', '56', '56', '56 1⁄8']);
+  expect(cells(rail, /^A·B/)).toEqual(['lengthen', 'not here: step', '56', '56', '56', '56', '56 1⁄8']);
   expect(cells(rail, /^C/)).toEqual([
     'trim the rear, leaning',
     'behind the line',

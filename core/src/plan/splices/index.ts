@@ -12,7 +12,9 @@ export {
   type WeldWork,
 } from './splice-outcome.ts';
 export { PLAIN_BOLTED, PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
-export { type CutPart, type FlatShape, foldedFlat, spliceParts, wedgeOf } from './parts.ts';
+export { type CutPart, type FlatShape } from './cut-part.ts';
+export { spliceParts } from './parts.ts';
+export { foldedFlat, wedgeOf } from './sleeve-part.ts';
 export {
   findSleeves,
   type FindingSleeve,

@@ -30,6 +30,7 @@ export function MarksOver({ job, result, view, side, plan, tape, datum, selected
               d={`M${x} ${side.across.zero - 10}L${x + lean} ${side.foot + 6}M${x} ${tape.top}V${tape.top + tape.height}M${x} ${plan.across.zero - half}V${plan.across.zero + half}`}
               stroke="var(--color-layout)"
               strokeWidth={chosen ? 2.6 : 1.5}
+              strokeDasharray={line.instead ? '3 4' : undefined}
               fill="none"
             />
             <rect

@@ -54,7 +54,10 @@ export function MarksPanel(props: BenchProps) {
                     onClick={() => onSelect(operation)}
                   >
                     <span className="heading bg-layout px-1.5 text-sheet">{letters}</span>
-                    <span className="text-sm text-pencil">{lineName(first)}</span>
+                    <span className="text-sm text-pencil">
+                      {lineName(first)}
+                      {first.instead && <b className="block text-oxide">not here: {first.instead}, see the tray</b>}
+                    </span>
                     <span className="ml-auto text-right">
                       <Length mm={first.from.top} format={job.display} className="heading text-xl" />
                       {differs && (

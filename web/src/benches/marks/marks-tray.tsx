@@ -1,4 +1,4 @@
-import { type CutLine, dotted, lengthText, markSheet, type Side, SIDES } from '@splay/core';
+import { type CutLine, dotted, lengthText, markSheet, type Side, SIDES, type SpliceLine } from '@splay/core';
 import { useMemo } from 'react';
 import { layLabels } from '../../board/lanes.ts';
 import { lengthWidth, SvgLength } from '../../board/svg-length.tsx';
@@ -71,7 +71,13 @@ export function MarksTray(props: PictureProps) {
               stroke="var(--color-graphite)"
               strokeWidth={1.4}
             />
-            <Lines {...props} lines={lines} band={bands[side]} />
+            <Lines
+              {...props}
+              lines={lines}
+              splices={sheet.spliceLines.filter((line) => line.side === side)}
+              depth={used.depth}
+              band={bands[side]}
+            />
           </g>
         );
       })}
@@ -107,16 +113,40 @@ const bandName = (x: number, y: number, name: string) => (
 /** How wide the blade's side is hatched, px. */
 const KERF = 7;
 
+/** The line that is cut where a joint is a step or an angled cut: across the top flange, down the web, across the bottom. */
+function formPath(
+  lines: readonly SpliceLine[],
+  px: (fromDatum: number) => number,
+  { top, flange, web }: Band,
+  depth: number,
+): string {
+  const [upper, lower, horizontal] = lines;
+  if (!upper || !lower) return '';
+  const [webTop, webFoot] = [top + flange, top + flange + web];
+  const [a, b] = [px(upper.from.level), px(lower.from.level)];
+  const bottom = webFoot + flange;
+  if (!horizontal) return `M${a} ${top}V${webTop}L${b} ${webFoot}V${bottom}`;
+  return `M${a} ${top}V${webFoot - ((horizontal.height ?? 0) / depth) * web}H${b}V${bottom}`;
+}
+
 /** The lines on one rail, each with its letter and what it is marked by. */
 function Lines({
   lines,
+  splices,
+  depth,
   band: { top, flange, web },
   view,
   datum,
   job,
   selected,
   onSelect,
-}: PictureProps & { readonly lines: readonly CutLine[]; readonly band: Band }) {
+}: PictureProps & {
+  readonly lines: readonly CutLine[];
+  readonly splices: readonly SpliceLine[];
+  /** Of the rail, mm. */
+  readonly depth: number;
+  readonly band: Band;
+}) {
   const places = lines.map(({ letters, from }) => {
     const width = letters.length * 8 + 12 + lengthWidth(from.top, job.display, 16);
     return { x: toPx(view, datum + from.level), width };
@@ -140,14 +170,33 @@ function Lines({
         return (
           <g key={`${line.letters}${line.kerf}`} className="cursor-pointer" onClick={() => onSelect(line.operation.id)}>
             <title>{`${line.letters}: ${lengthText(line.from.top, job.display)} along the top edge, ${lengthText(line.from.web, job.display)} along the web, ${lengthText(line.from.bottom, job.display)} along the bottom edge`}</title>
-            {side !== 0 && (
+            {line.instead !== null && (
+              <path
+                d={formPath(
+                  splices.filter(({ letters }) => letters === line.letters),
+                  (mm) => toPx(view, datum + mm),
+                  { top, flange, web },
+                  depth,
+                )}
+                fill="none"
+                stroke="var(--color-layout)"
+                strokeWidth={chosen ? 3 : 2.2}
+              />
+            )}
+            {side !== 0 && line.instead === null && (
               <path
                 d={`${path}h${side * KERF}V${webFoot}L${x + side * KERF} ${webTop}V${top}Z`}
                 fill="url(#hatch-cut)"
                 stroke="none"
               />
             )}
-            <path d={path} fill="none" stroke="var(--color-layout)" strokeWidth={chosen ? 3 : 1.9} />
+            <path
+              d={path}
+              fill="none"
+              stroke="var(--color-layout)"
+              strokeWidth={line.instead === null ? (chosen ? 3 : 1.9) : 0.9}
+              strokeDasharray={line.instead === null ? undefined : '3 4'}
+            />
             <path d={`M${label} ${top - 4}L${x} ${top}`} stroke="var(--color-layout)" strokeWidth={0.9} />
             <rect
               x={label - width / 2}

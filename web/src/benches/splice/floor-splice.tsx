@@ -3,7 +3,8 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { railName, useAtHand } from './at-hand.ts';
 import { SplicePanel } from './splice-panel.tsx';
-import { unfold, Unfolded } from './unfolded.tsx';
+import { Unfolded } from './unfolded.tsx';
+import { unfold } from './unfolding.ts';
 
 /** The drawing, px: along the rail, which runs down the screen, and across it. */
 const ALONG = 330;

@@ -1,6 +1,6 @@
 import { isOnWeb } from '@splay/core';
 import type { AtHand } from './at-hand.ts';
-import { linePath, plateShape, type Unfolding, weldPoints } from './unfolded.tsx';
+import { linePath, plateShape, type Unfolding, weldPoints } from './unfolding.ts';
 
 interface OpenedProps {
   readonly hand: AtHand;

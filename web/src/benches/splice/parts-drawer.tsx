@@ -1,4 +1,4 @@
-import { type CutPart, type FlatShape, lengthText, quantityText, spliceParts } from '@splay/core';
+import { type CutPart, type FlatShape, inches, lengthText, quantityText, spliceParts } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -94,6 +94,8 @@ function PartCard({
   readonly format: BenchProps['job']['display'];
   readonly href: (as: string) => string;
 }) {
+  // An estimate: to the half inch, or the centimetre.
+  const coarse = format.unit === 'in' ? inches(1 / 2) : 10;
   const one = `&part=${encodeURIComponent(part.mark)}`;
   return (
     <li className="border border-graphite bg-sheet p-3">
@@ -111,8 +113,8 @@ function PartCard({
       <p className="text-sm text-pencil">
         {part.offcut ? `from the ${part.offcut}` : part.stock}, {quantityText('mass', part.mass, format.unit)}
         {part.weldLength > 0 &&
-          `, ${lengthText(Math.round(part.weldLength), { ...format, division: format.unit === 'in' ? 8 : 'decimal' }, true)} of weld`}
-        {part.flat.holes.length > 0 && `, ${part.flat.holes.length} holes`}
+          `, about ${lengthText(Math.round(part.weldLength / coarse) * coarse, format, true)} of weld`}
+        {part.flat.holes.length > 0 && `, ${part.flat.holes.length} ${part.flat.holes.length === 1 ? 'hole' : 'holes'}`}
         {part.note && `. ${part.note.charAt(0).toUpperCase()}${part.note.slice(1)}.`}
       </p>
       <p className="mt-1.5 flex gap-1.5">

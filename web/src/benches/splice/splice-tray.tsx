@@ -1,23 +1,22 @@
-import { type LengthFormat, lengthText, nudgeOf, ratioText, type RailSplice } from '@splay/core';
+import { nudgeOf, ratioText, type RailSplice } from '@splay/core';
 import { useMemo, useState } from 'react';
 import { useHeld } from '../../board/use-held.ts';
-import { multiples, tickStep } from '../../board/ticks.ts';
-import { SvgLength } from '../../board/svg-length.tsx';
 import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Curve } from '../../ui/chart.tsx';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
+import { LocalTape, TAPE } from './local-tape.tsx';
 import { Opened } from './opened.tsx';
 import { SectionAt } from './section-at.tsx';
-import { unfold, Unfolded } from './unfolded.tsx';
+import { StrengthTable } from './strength-table.tsx';
+import { Unfolded } from './unfolded.tsx';
+import { unfold } from './unfolding.ts';
 
 /** Width of the section at the blade, px. */
 const SECTION = 236;
 /** Steel that is drawn beyond the last part, mm. */
 const AROUND = 90;
-/** Height of the tape, px. */
-const TAPE = 24;
 
 /** The joint at hand: the rail unfolded over its tape, what it carries along it, and the section at the blade. */
 export function SpliceTray(props: PictureProps) {
@@ -249,71 +248,5 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
         </div>
       )}
     </div>
-  );
-}
-
-/** The curve in figures, for those who do not see it: where anything changes on it. */
-function StrengthTable({ hand: { outcome, one }, format }: { readonly hand: AtHand; readonly format: LengthFormat }) {
-  const curve = one.strength?.curve ?? [];
-  const told = curve.filter(
-    ({ ratio }, at) => at === 0 || at === curve.length - 1 || Math.abs(ratio - (curve[at - 1]?.ratio ?? ratio)) > 0.01,
-  );
-  return (
-    <table className="sr-only">
-      <caption>What joint {outcome.joint.letter} carries of the bare rail, along the rail</caption>
-      <thead>
-        <tr>
-          <th scope="col">From the joint</th>
-          <th scope="col">Ratio</th>
-        </tr>
-      </thead>
-      <tbody>
-        {told.map(({ x, ratio }) => (
-          <tr key={x}>
-            <td>{lengthText(x, format, true)}</td>
-            <td>{ratioText(ratio)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-interface LocalTapeProps {
-  readonly px: (mm: number) => number;
-  readonly scale: number;
-  readonly reach: number;
-  readonly y: number;
-  readonly width: number;
-  readonly format: PictureProps['job']['display'];
-  /** Station of the joint from the datum, mm. */
-  readonly at: number;
-}
-
-/** The tape between the rail and its curve: stations from the datum, in register with both. */
-function LocalTape({ px, scale, reach, y, width, format, at }: LocalTapeProps) {
-  const { major, minor } = tickStep(scale, format);
-  return (
-    <g>
-      <rect x={0} y={y} width={width} height={TAPE} fill="var(--color-night)" />
-      {multiples(at - reach, at + reach, minor).map((mm) => (
-        <path key={mm} d={`M${px(mm - at)} ${y}v5`} stroke="var(--color-on-night)" strokeOpacity={0.6} />
-      ))}
-      {multiples(at - reach, at + reach, major).map((mm) => (
-        <g key={mm}>
-          <path d={`M${px(mm - at)} ${y}v8`} stroke="var(--color-on-night)" strokeWidth={1.4} />
-          <text
-            x={px(mm - at)}
-            y={y + 19}
-            textAnchor="middle"
-            fontSize={12}
-            className="font-label"
-            fill="var(--color-on-night)"
-          >
-            <SvgLength mm={mm} format={format} />
-          </text>
-        </g>
-      ))}
-    </g>
   );
 }

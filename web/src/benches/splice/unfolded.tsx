@@ -1,44 +1,10 @@
-import {
-  edgesOf,
-  isOnWeb,
-  type LengthFormat,
-  type Plate,
-  type RailSplice,
-  type Section,
-  type SplicePlate,
-  widthOf,
-} from '@splay/core';
+import { isOnWeb, type LengthFormat, type RailSplice, type SplicePlate, widthOf } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { StartDrag } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import type { AtHand } from './at-hand.ts';
-
-/** How mm along and across the unfolded rail become px; the joint is at station 0. */
-export interface Unfolding {
-  readonly x: (mm: number) => number;
-  /** Of the web: heights over the underside. */
-  readonly web: (z: number) => number;
-  /** Of the flanges: widths from the outside of the web. */
-  readonly top: (y: number) => number;
-  readonly bottom: (y: number) => number;
-  readonly edges: readonly [top: number, webTop: number, webFoot: number, bottom: number];
-}
-
-/** The web and what of the flanges there is to see, px per mm across; flanges are drawn narrower where room is short. */
-export function unfold(section: Section, x: (mm: number) => number, top: number, height: number): Unfolding {
-  const { depth } = section;
-  const flange = widthOf(section);
-  const per = height / (depth + flange);
-  const fold = (flange * per) / 2;
-  const [webTop, webFoot] = [top + fold, top + fold + depth * per];
-  return {
-    x,
-    web: (z) => webFoot - z * per,
-    top: (y) => webTop - (y / flange) * fold,
-    bottom: (y) => webFoot + (y / flange) * fold,
-    edges: [top, webTop, webFoot, webFoot + fold],
-  };
-}
+import { Grip } from './grip.tsx';
+import { linePath, plateShape, type Unfolding, weldPoints } from './unfolding.ts';
 
 interface UnfoldedProps {
   readonly hand: AtHand;
@@ -63,56 +29,6 @@ interface UnfoldedProps {
     readonly z: number;
     readonly diameter: number;
   }[];
-}
-
-type Point = readonly [number, number];
-
-/** Points as an SVG path. */
-export const linePath = (points: readonly Point[]): string =>
-  points.map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
-
-/** The weld of the joint through top flange, web and bottom flange, from the top, px. */
-export function weldPoints({ one: { splice, steel } }: AtHand, to: Unfolding): readonly Point[] {
-  const [top, webTop, webFoot, bottom] = to.edges;
-  const { form } = splice;
-  switch (form.form) {
-    case 'butt':
-    case 'bolted':
-      return [
-        [to.x(0), top],
-        [to.x(0), bottom],
-      ];
-    case 'angled': {
-      const half = form.run / 2;
-      return [
-        [to.x(half), top],
-        [to.x(half), webTop],
-        [to.x(-half), webFoot],
-        [to.x(-half), bottom],
-      ];
-    }
-    case 'step': {
-      const upper = (form.upper === 'ahead' ? -1 : 1) * (form.length / 2);
-      const z = to.web(Math.min(steel.section.depth, Math.max(0, form.height)));
-      return [
-        [to.x(upper), top],
-        [to.x(upper), z],
-        [to.x(-upper), z],
-        [to.x(-upper), bottom],
-      ];
-    }
-  }
-}
-
-/** The outline of a plate where it lies; what lies on the far side of the web is dashed. */
-export function plateShape(plate: Plate, section: Section, to: Unfolding): string {
-  const across = isOnWeb(plate.face) ? to.web : plate.face === 'top-flange' ? to.top : to.bottom;
-  const edges = edgesOf(plate, section);
-  const points = [
-    ...edges.map(({ x, low }) => [to.x(x), across(low)] as const),
-    ...edges.toReversed().map(({ x, high }) => [to.x(x), across(high)] as const),
-  ];
-  return `${linePath(points)}Z`;
 }
 
 /** The rail laid flat with its joint, its plates, plugs, bolts and holes; plate ends and verticals can be dragged. */
@@ -346,54 +262,6 @@ export function Unfolded({
             />
           );
         })}
-    </g>
-  );
-}
-
-interface GripProps {
-  readonly name: string;
-  readonly x: number;
-  readonly y: number;
-  readonly handle: string;
-  /** Where it stands from the joint, mm. */
-  readonly at: number;
-  readonly onPointerDown?: (event: PointerEvent) => void;
-  readonly onNudge?: (event: KeyboardEvent, way: number) => void;
-}
-
-/** What a hand takes hold of. */
-function Grip({ name, x, y, at, handle, onPointerDown, onNudge }: GripProps) {
-  if (!onPointerDown) return null;
-  return (
-    <g
-      className="pointer-events-auto cursor-ew-resize touch-none"
-      data-handle={handle}
-      data-name={name}
-      role="slider"
-      tabIndex={0}
-      aria-label={name}
-      aria-valuenow={Math.round(at)}
-      onPointerDown={onPointerDown}
-      onKeyDown={(event) => {
-        const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-        if (way === 0) return;
-        event.preventDefault();
-        onNudge?.(event, way);
-      }}
-    >
-      <title>{name}</title>
-      <rect x={x - 24} y={y - 24} width={48} height={48} className="touch-target" fill="transparent" />
-      <rect x={x - 9} y={y - 13} width={18} height={26} fill="transparent" />
-      <rect
-        className="focus-ring"
-        x={x - 4}
-        y={y - 9}
-        width={8}
-        height={18}
-        fill="var(--color-sheet)"
-        stroke="var(--color-layout)"
-        strokeWidth={1.8}
-      />
     </g>
   );
 }

@@ -1,0 +1,209 @@
+import { describe, expect, it } from 'vitest';
+import { donor as onDonor, plainFrame, planOf as plan } from '../../../test/frames.ts';
+import { van, tour, channel, inside } from '../../../test/joints.ts';
+import { type Job, checkJob, couponsOf, evaluateJob, isHeld } from '../../job/index.ts';
+import { markSheet, markTables } from '../../markout/index.ts';
+import { STOCK_MATERIALS } from '../../materials/index.ts';
+import { newRecord } from '../../records/index.ts';
+import { RULES } from '../../rules/index.ts';
+import { type RailSplice } from '../../splice/index.ts';
+import { contextOf } from '../context.ts';
+import { evaluatePlan } from '../evaluate-plan.ts';
+import { carryOutEdit } from '../plan-edit.ts';
+import { PLAIN_BOLTED, PLAIN_BUTT, reckonSplice } from './index.ts';
+
+describe('what a plan says of its joints', () => {
+  it('left and right are made alike, unless there is a reason', () => {
+    const [first] = van.plan.splices;
+    const other = (reason: string): Job => ({
+      ...van,
+      plan: { ...van.plan, splices: [{ ...first!, others: [{ rail: 'right', splice: PLAIN_BUTT, reason }] }] },
+    });
+    expect(() => checkJob(other(''))).toThrow(/made alike unless there is a reason/);
+    const [outcome] = evaluatePlan(other('the tank is in the way')).splices;
+    expect(outcome!.rails.map(({ rail, otherwise }) => [rail, otherwise])).toEqual([
+      ['left', null],
+      ['right', 'the tank is in the way'],
+    ]);
+    expect(outcome!.worst.rail).toBe('right');
+  });
+
+  it.each([
+    [{ joint: 'gone/1' }, /does not have/],
+    [{ others: [{ rail: 'x-leg/left', splice: PLAIN_BUTT, reason: '' }] }, /take it off the joint/],
+  ])('what names nothing is refused: %o', (changes, words) => {
+    const splices = [{ ...van.plan.splices[0]!, ...changes }] as Job['plan']['splices'];
+    expect(() => checkJob({ ...van, plan: { ...van.plan, splices } })).toThrow(words);
+  });
+
+  it('a member that is re-fitted has a joint of its own, on both sides', () => {
+    const leg = evaluatePlan(tour).splices.find(({ joint }) => joint.of === 'member')!;
+    expect(leg.joint.letter).toBe('X leg');
+    expect(leg.rails.map(({ rail }) => rail)).toEqual(['x-leg/left', 'x-leg/right']);
+    expect(leg.worst.steel.section.kind).toBe('tube');
+    expect(leg.worst.strength!.ratio).toBe(1);
+  });
+
+  it('goes with the operation that makes the joint, and comes with it to another place in the list', () => {
+    const dropped = carryOutEdit(van, { do: 'drop', operation: 'stretch' }, 'x');
+    expect(dropped.plan.splices).toEqual([]);
+    const moved = carryOutEdit(van, { do: 'order', operation: 'tail', before: 'stretch' }, 'x');
+    expect(moved.plan.splices).toEqual(van.plan.splices);
+  });
+
+  it('gaps come off the new rail less what the welds pull, and are told', () => {
+    const sheet = markSheet(van, evaluatePlan(van));
+    const t = 4.7625;
+    const gap = RULES['weld/gap'].value;
+    const weld = gap * t + t ** 2 * Math.tan(Math.PI / 6);
+    expect(sheet.newPieces[0]!.gaps).toBeNear(2 * (gap - (0.1 * weld) / t), 1e-9);
+    expect(sheet.welds.map(({ text }) => text).join()).toMatch(
+      /Set the ends 3\/32 in apart; the weld is expected to draw them 1\/32 in scant/,
+    );
+    const open = { ...van, plan: { ...van.plan, splices: [] } };
+    expect(markSheet(open, evaluatePlan(open)).newPieces[0]!.gaps).toBe(0);
+  });
+
+  it('the square line of a step says that it is not cut there, the others that they are', () => {
+    const sheet = markSheet(van, evaluatePlan(van));
+    expect(sheet.lines.filter(({ side }) => side === 'left').map(({ letters, instead }) => [letters, instead])).toEqual(
+      [
+        ['A B', 'step'],
+        ['C', null],
+      ],
+    );
+    const blade = markTables(sheet)[0]!.rows.map(({ cells }) => cells[1]);
+    expect(blade).toEqual(['not here: step', 'behind the line']);
+  });
+
+  it('a step is marked by its verticals and its horizontal, once where one cut makes two joints', () => {
+    const { spliceLines } = markSheet(van, evaluatePlan(van));
+    const left = spliceLines.filter(({ side }) => side === 'left');
+    expect(left.map(({ letters }) => letters)).toEqual(['A B', 'A B', 'A B']);
+    expect(left[1]!.from.top - left[0]!.from.top).toBeNear(76.2, 1e-9);
+    expect(left[2]).toMatchObject({ height: 187.325 / 2, to: left[1]!.from.web });
+  });
+});
+
+describe('what is advised against', () => {
+  const conflicts = (rails: RailSplice, job = van) =>
+    evaluatePlan({
+      ...job,
+      plan: { ...job.plan, splices: [{ joint: 'stretch/1', rails, others: [] }] },
+    }).conflicts.filter(({ about, operation }) => about === 'stretch/1' || operation === 'stretch');
+  const codes = (rails: RailSplice) => conflicts(rails).map(({ code }) => code);
+
+  it('a weak joint asks for a decision, with ways out that make it stronger', () => {
+    const weak = conflicts(PLAIN_BUTT).find(({ code }) => code === 'splice-weak')!;
+    expect(weak).toMatchObject({ severity: 'warn', acceptable: true });
+    expect(weak.message).toMatch(/carries 0\.60 of the bare rail/);
+    const [first] = weak.waysOut;
+    const job = { ...van, plan: { ...van.plan, splices: [{ joint: 'stretch/1', rails: PLAIN_BUTT, others: [] }] } };
+    const better = evaluatePlan(carryOutEdit(job, first!.edit!, 'x'));
+    expect(better.splices[0]!.worst.strength!.ratio).toBe(1);
+  });
+
+  it.each([
+    ['fillet-large', { fastening: { by: 'weld', leg: 8, ends: true, plugs: null } }],
+    ['fillet-small', { fastening: { by: 'weld', leg: 2, ends: true, plugs: null } }],
+    ['plate-thick', { thickness: 9 }],
+    ['square-ends', { outline: { shape: 'rectangle' } }],
+    ['plug-spacing', { fastening: { by: 'weld', leg: 4, ends: true, plugs: { diameter: 16, along: 9, rows: 3 } } }],
+    ['flange-plate', { face: 'top-flange', depth: 40 }],
+    ['boxing-ends', { face: 'inner-side', outline: { shape: 'hexagon', point: 20 } }],
+    ['bolt-edge', { fastening: { by: 'bolts', grade: '8.8', bolts: { diameter: 20, along: 8, rows: 1 } } }],
+  ] as const)('%s', (code, changes) => {
+    expect(codes({ ...PLAIN_BUTT, plates: [inside(changes)] })).toContain(`splice-${code}`);
+    expect(codes({ ...PLAIN_BUTT, plates: [inside()] })).not.toContain(`splice-${code}`);
+  });
+
+  it('a joint that cannot be made stops the plan, and says what to change', () => {
+    const stop = conflicts({ ...PLAIN_BUTT, plates: [inside({ depth: 400 })] }).find(
+      ({ severity }) => severity === 'stop',
+    )!;
+    expect(stop.message).toMatch(/runs past the flat of the rail: make it less deep/);
+  });
+
+  it('a step keeps clear of holes over its whole length, and moving the cut clears it', () => {
+    const near = (length: number) => {
+      const step = { form: 'step', length, height: 90, radius: 4, upper: 'ahead' } as const;
+      const form = length > 0 ? step : PLAIN_BUTT.form;
+      const splices = [{ joint: 'stretch/2', rails: { ...PLAIN_BUTT, form }, others: [] }];
+      const job = { ...van, plan: { ...van.plan, splices } };
+      return evaluatePlan(job).conflicts.filter(({ code, about }) => code === 'near-joint' && about === 'hole-7');
+    };
+    expect(near(0)).toEqual([]);
+    expect(near(60)[0]!.message).toBe('Hole 7 is 13/16 in from joint B.');
+  });
+
+  it('rails that must not be welded are bolted: shown, checked in shear and bearing, and let through', () => {
+    const hard: Job = {
+      ...van,
+      donor: { ...van.donor, material: STOCK_MATERIALS['heat-treated-110'] },
+      plan: { ...van.plan, splices: [] },
+    };
+    const stopped = (job: Job) => evaluatePlan(job).conflicts.find(({ code }) => code === 'not-weldable');
+    const first = stopped(hard)!;
+    expect(first.waysOut[0]!.say).toMatch(/Bolt joint A/);
+    const once = carryOutEdit(hard, first.waysOut[0]!.edit!, 'x');
+    expect(stopped(once)!.about).toBe('stretch/2');
+    const twice = carryOutEdit(once, stopped(once)!.waysOut[0]!.edit!, 'x');
+    expect(stopped(twice)).toBeUndefined();
+    const { strength, made } = evaluatePlan(twice).splices[0]!.worst;
+    expect(strength!.ratio).toBeGreaterThan(0.2);
+    expect(strength!.ratio).toBeLessThan(1);
+    const [bolt] = made.plates[0]!.bolts;
+    const shear = 0.225 * 1040 * (Math.PI / 4) * 16 ** 2;
+    const bearing = 1.2 * 760 * 16 * 4.7625;
+    expect(bolt!.carries).toBeNear(Math.min(shear, bearing), 1e-6);
+    expect(reckonSplice(PLAIN_BOLTED, channel, hard.donor.material, contextOf(hard)).made.problems[0]!.message).toMatch(
+      /add plates with bolts/,
+    );
+  });
+
+  it('a notch that leaves too little is told, with the plate that mends it', () => {
+    const notch = {
+      kind: 'notch',
+      at: onDonor(2000),
+      width: 200,
+      depth: 30,
+      from: 'below',
+      form: 'round',
+      plate: 0,
+    } as const;
+    const input = { ...van, donor: plainFrame(), body: null, plan: plan(notch) };
+    const weak = evaluatePlan(input).conflicts.find(({ code }) => code === 'notch-weak')!;
+    expect(weak.message).toMatch(/carries 0\.\d\d of the bare rail’s bending, without a plate/);
+    const edit = weak.waysOut.find(({ say }) => say.startsWith('Lay a plate'))?.edit;
+    expect(edit).toBeTruthy();
+    const mended = evaluatePlan(carryOutEdit(input, edit!, 'x'));
+    expect(mended.conflicts.some(({ code }) => code === 'notch-weak')).toBe(false);
+  });
+});
+
+describe('practice coupons', () => {
+  it('one for each different weld of what is decided, and the hold point waits for them', () => {
+    const result = evaluatePlan(van);
+    const asked = couponsOf(result, []);
+    expect(asked.map(({ joint, position, letters }) => [joint, position, letters])).toEqual([
+      ['butt', 'vertical', ['A', 'B']],
+      ['butt', 'overhead', ['A', 'B']],
+      ['fillet', 'vertical', ['A', 'B']],
+    ]);
+    const check = (records: Parameters<typeof couponsOf>[1]) =>
+      evaluateJob(van, records).gates[1]!.checks.find(({ id }) => id === 'coupons')!;
+    expect(check([])).toMatchObject({ passed: false, signable: true, detail: '0 of 3 welded, broken and held' });
+    const logged = (result: 'held' | 'failed', hour: number) =>
+      asked.map(({ id }, at) =>
+        newRecord(
+          'coupon',
+          { coupon: id, result, note: '' },
+          { id: `${result}${at}`, taken: `2026-04-01T0${hour}:0${at}:00Z`, by: 'owner' },
+        ),
+      );
+    expect(check(logged('held', 1))).toMatchObject({ passed: true });
+    // What failed later counts, whatever held before.
+    expect(couponsOf(result, [...logged('held', 1), ...logged('failed', 2)]).some(isHeld)).toBe(false);
+    expect(couponsOf(evaluatePlan({ ...van, plan: { ...van.plan, splices: [] } }), [])).toEqual([]);
+  });
+});
