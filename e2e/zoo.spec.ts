@@ -32,7 +32,7 @@ for (const animal of ZOO)
       expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
     };
 
-    for (const bench of ['donor', 'cuts', 'marks', 'true-up']) {
+    for (const bench of ['donor', 'cuts', 'splice', 'marks', 'true-up']) {
       await openBench(page, id, bench);
       await real();
     }

@@ -1,4 +1,5 @@
 import {
+  drawParts,
   drawingOf,
   evaluatePlan,
   frameProfile,
@@ -13,6 +14,7 @@ import {
   plansOf,
   readingsIn,
   sectionLookup,
+  spliceParts,
   takeUp,
   writeDxf,
   writeJobFile,
@@ -38,7 +40,8 @@ export const HELP = `splay: a job file without the web
   splay evaluate job.json                     everything the plan gives, as JSON (mm, radians)
   splay schema                                the JSON Schema of a job file
   splay export job.json                       the job file again, in its canonical form
-  splay export job.json --as dxf --view side  a drawing: --as dxf or svg, --view side or plan
+  splay export job.json --as dxf --view side  a drawing: --as dxf or svg, --view side, plan or parts
+                                              (plates and sleeves laid flat)
   splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
   splay export job.json --as marks            the marks sheet as JSON
 
@@ -103,14 +106,15 @@ function exported(file: JobFile, options: Options): Result {
       writeJobTable(table, job, readingsIn(records), choose(options.unit, ['mm', 'in'], 'unit', job.display.unit)),
     );
   }
-  const view = choose(options.view, ['side', 'plan'], 'view', 'side');
+  const view = choose(options.view, ['side', 'plan', 'parts'], 'view', 'side');
+  const shapes = () => (view === 'parts' ? drawParts(spliceParts(evaluatePlan(job), job)) : drawingOf(job, view));
   switch (choose(options.as, ['json', 'dxf', 'svg', 'marks'], 'as', 'json')) {
     case 'json':
       return good(writeJobFile(file));
     case 'dxf':
-      return good(writeDxf(drawingOf(job, view)));
+      return good(writeDxf(shapes()));
     case 'svg':
-      return good(writeSvg(drawingOf(job, view), `${job.name}, ${view}`));
+      return good(writeSvg(shapes(), `${job.name}, ${view}`));
     case 'marks':
       return good(`${JSON.stringify(markSheet(job, evaluatePlan(job)), null, 2)}\n`);
   }

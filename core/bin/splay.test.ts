@@ -62,6 +62,9 @@ describe('splay', () => {
   it('export gives the file, drawings, tables and marks', () => {
     expect(commands(['export', van], {}, read).output).toBe(read(van));
     expect(commands(['export', van], { as: 'dxf', view: 'plan' }, read).output).toContain('LWPOLYLINE');
+    expect(commands(['export', van], { as: 'svg', view: 'parts' }, read).output).toMatch(
+      /A1L plate inside the web t=4\.76/,
+    );
     expect(commands(['export', van], { as: 'svg' }, read).output).toContain('</svg>');
     expect(commands(['export', van], { table: 'stations', unit: 'mm' }, read).output).toContain('x [mm]');
     expect(commands(['export', van], { as: 'marks' }, read).output).toContain('"letters": "A B"');
