@@ -171,6 +171,12 @@ try {
   await held();
   await open(van, 'splice');
   await held();
+  for (const name of ['Compare', 'Parts']) {
+    const slide = page.locator('summary', { hasText: name });
+    await slide.click();
+    await slide.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+    await held();
+  }
   await open(van, 'marks');
   await held();
   await open(van, 'true-up');

@@ -1,5 +1,6 @@
 import { type Side, SIDES } from '../frame/index.ts';
 import { dotted, isPaired, operationName, type RailEndAngle } from '../plan/index.ts';
+import type { SpliceForm } from '../splice/index.ts';
 import { angleText } from '../units/index.ts';
 import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkSheet } from './marks.ts';
 
@@ -228,12 +229,18 @@ export function endWords({ side, plan }: RailEndAngle): string {
   return parts.length === 0 ? 'square' : parts.join('; ');
 }
 
+/** How an end of new rail is cut where its joint is no square one: to match what is scribed on the donor. */
+function formWords(form: SpliceForm | null): string {
+  if (form?.form === 'step') return `, stepped to match: upper half ${form.upper === 'ahead' ? 'forward' : 'rearward'}`;
+  return form?.form === 'angled' ? ', angled to match' : '';
+}
+
 function newRailTable(sheet: MarkSheet): SheetTable {
   return {
     id: 'new-rail',
     caption: 'New rail to cut',
     measured:
-      'As it ends up, along the edges of the outside face; ends from square. Gaps are those of the joints that are decided, less what their welds pull',
+      'As it ends up, along the edges of the outside face; ends from square. Gaps are those of the joints that are decided, less what their welds pull. A stepped or angled end needs a longer blank: by half of the step or slant at each end',
     columns: [
       words('Rail', 1),
       words('Section', 1.2),
@@ -251,8 +258,8 @@ function newRailTable(sheet: MarkSheet): SheetTable {
       cells: [
         piece.side,
         piece.section,
-        endWords(piece.front),
-        endWords(piece.rear),
+        `${endWords(piece.front)}${formWords(piece.forms.front)}`,
+        `${endWords(piece.rear)}${formWords(piece.forms.rear)}`,
         { mm: piece.bottom },
         { mm: piece.length },
         orDash(piece.kerf),

@@ -1,4 +1,5 @@
 import type { Face, Side } from '../frame/index.ts';
+import type { SpliceForm } from '../splice/index.ts';
 import type { CutPart, Operation, RailEndAngle } from '../plan/index.ts';
 import type { Assumption } from './splice-marks.ts';
 
@@ -142,6 +143,8 @@ export interface NewPiece {
   readonly gaps: number;
   readonly front: RailEndAngle;
   readonly rear: RailEndAngle;
+  /** How the joint at each end is cut, where it is decided. */
+  readonly forms: { readonly front: SpliceForm | null; readonly rear: SpliceForm | null };
 }
 
 /** Something that is said on the sheet besides its marks. */

@@ -37,6 +37,11 @@ export function newPiecesOf(
     if (!operation || capped) return [];
     const foremost = !begun.has(operation.id);
     begun.add(operation.id);
+    const formAt = (joint: number, side: Side) => {
+      const id = result.joints.find(({ piece: ahead }) => ahead === joint)?.id;
+      const outcome = result.splices.find((splice) => splice.joint.id === id && splice.decided);
+      return outcome?.rails.find(({ rail }) => rail === side)?.splice.form ?? null;
+    };
     const letters = lettersOfPiece(result, index) || operationName(operation);
     return SIDES.map((side: Side) => ({
       letters,
@@ -53,6 +58,7 @@ export function newPiecesOf(
       kerf: operation.kind === 'lengthen' && foremost ? kerf : 0,
       front: endAngle(piece, side, 'front'),
       rear: endAngle(piece, side, 'rear'),
+      forms: { front: formAt(index - 1, side), rear: formAt(index, side) },
     }));
   });
 }

@@ -32,8 +32,8 @@ it('adds the kerf to a new piece where both sides of the cut are kept, and takes
   show(van);
   const { rows } = screen.getByRole<HTMLTableElement>('table', { name: /^New rail to cut/ });
   expect([...rows].slice(1).map((row) => row.textContent)).toEqual([
-    'A·Bleftrailsquaresquare14 3⁄414 3⁄41⁄161⁄8 full14 11⁄16 scant',
-    'A·Brightrailsquaresquare14 3⁄414 3⁄41⁄161⁄8 full14 11⁄16 scant',
+    'A·Bleftrailsquare, stepped to match: upper half forwardsquare, stepped to match: upper half forward14 3⁄414 3⁄41⁄161⁄8 full14 11⁄16 scant',
+    'A·Brightrailsquare, stepped to match: upper half forwardsquare, stepped to match: upper half forward14 3⁄414 3⁄41⁄161⁄8 full14 11⁄16 scant',
   ]);
 });
 

@@ -166,6 +166,11 @@ describe('the picture', () => {
     fireEvent.click(within(drawing).getByText('plate outside the web').parentElement!);
     const details = document.querySelector<HTMLDetailsElement>('[data-plate="plate-2"]')!;
     expect(details.open).toBe(true);
+    // What slides over the tray on a larger screen folds out here.
+    const compare = screen.getByText('Compare').closest('details')!;
+    compare.open = true;
+    fireEvent(compare, new Event('toggle'));
+    expect(within(compare).getAllByRole('row').length).toBeGreaterThan(12);
   });
 });
 
