@@ -42,12 +42,12 @@ export function SpliceFloor(props: BenchProps) {
     const found = fields.current?.querySelector<HTMLDetailsElement>(`[data-plate="${plate}"]`);
     if (!found) return;
     found.open = true;
-    found.scrollIntoView({ block: 'start' });
+    found.scrollIntoView({ block: 'nearest' });
     found.querySelector('summary')?.focus();
   };
   if (!hand)
     return (
-      <div className="p-3">
+      <div className="relative p-3">
         <h2 className="sr-only">Splice</h2>
         <SplicePanel {...props} />
       </div>
@@ -57,7 +57,7 @@ export function SpliceFloor(props: BenchProps) {
   const scale = ALONG / (2 * reach);
   const to = unfold(one.steel.section, (mm) => (mm + reach) * scale, 20, ACROSS - 40);
   return (
-    <div className="p-3">
+    <div className="relative p-3">
       <h2 className="sr-only">Splice</h2>
       <figure className="mb-3 border border-graphite bg-paper">
         <figcaption className="flex items-baseline justify-between px-2 pt-1 text-sm">
