@@ -15,12 +15,12 @@ describe('parts in real size on paper', () => {
     async (paper) => {
       const document = await getDocumentProxy(await partsPdf(head, parts, paper));
       const { text, totalPages } = await extractText(document, { mergePages: false });
-      // A plate of 16 in runs over two pages.
+      // A plate of 15 in runs over two pages.
       expect(totalPages).toBe(2 * parts.length);
       const read = (text as string[]).map((page) => page.replace(/\s+/g, ' '));
       for (const [at, { mark, name }] of parts.entries()) {
         expect(read[2 * at]).toContain(`${mark} ${name}`);
-        expect(read[2 * at]).toMatch(/16 × 5 1\/2 × 3\/16/);
+        expect(read[2 * at]).toMatch(/15 × 5 1\/2 × 3\/16/);
         expect(read[2 * at]).toContain('page 1 of 2');
       }
       for (const page of read) {

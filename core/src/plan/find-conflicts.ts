@@ -10,7 +10,7 @@ import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
 import { memberConflicts } from './member-conflicts.ts';
 import { weakNotches } from './notch-conflicts.ts';
 import { lostRiders } from './rider-conflicts.ts';
-import { spliceConflicts, underPlates } from './splices/splice-conflicts.ts';
+import { overlappingParts, spliceConflicts, underPlates } from './splices/splice-conflicts.ts';
 import { builtOf, type Tape } from './tape.ts';
 import { unitConflicts } from './unit-conflicts.ts';
 
@@ -139,6 +139,7 @@ const FINDERS: readonly Finder[] = [
   schools,
   spliceConflicts,
   underPlates,
+  overlappingParts,
   overlaps,
   cutReworks,
   weakNotches,

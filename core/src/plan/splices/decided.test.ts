@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { donor as onDonor, plainFrame, planOf as plan } from '../../../test/frames.ts';
-import { van, tour, channel, inside } from '../../../test/joints.ts';
+import { van, tour, channel, inside, proposing } from '../../../test/joints.ts';
 import { type Job, checkJob, couponsOf, evaluateJob, isHeld } from '../../job/index.ts';
 import { markSheet, markTables } from '../../markout/index.ts';
 import { STOCK_MATERIALS } from '../../materials/index.ts';
@@ -10,7 +10,7 @@ import { type RailSplice } from '../../splice/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';
-import { PLAIN_BOLTED, PLAIN_BUTT, reckonSplice } from './index.ts';
+import { PLAIN_BOLTED, PLAIN_BUTT, reckonSplice, usualSleeve } from './index.ts';
 
 describe('what a plan says of its joints', () => {
   it('left and right are made alike, unless there is a reason', () => {
@@ -115,6 +115,26 @@ describe('what is advised against', () => {
   ] as const)('%s', (code, changes) => {
     expect(codes({ ...PLAIN_BUTT, plates: [inside(changes)] })).toContain(`splice-${code}`);
     expect(codes({ ...PLAIN_BUTT, plates: [inside()] })).not.toContain(`splice-${code}`);
+  });
+
+  it('plates or sleeves of two joints that lie over each other stop it, and one sleeve can run through', () => {
+    const both = (rails: RailSplice) => ({
+      ...van,
+      plan: { ...van.plan, splices: ['stretch/1', 'stretch/2'].map((joint) => ({ joint, rails, others: [] })) },
+    });
+    const stop = (job: Job) => evaluatePlan(job).conflicts.find(({ code }) => code === 'splice-overlap');
+    const plated = (reach: number) => both({ ...PLAIN_BUTT, plates: [inside({ ahead: reach, behind: reach })] });
+    expect(stop(plated(187))).toBeUndefined();
+    expect(stop(plated(200))).toMatchObject({
+      severity: 'stop',
+      message: expect.stringMatching(/plates of A and B lie over each other by 1 in/) as string,
+    });
+    const sleeved = both({ ...PLAIN_BUTT, sleeve: usualSleeve('folded', PLAIN_BUTT.form, proposing) });
+    const [way] = stop(sleeved)!.waysOut;
+    expect(way!.say).toBe('Let the sleeve of A run through to B');
+    const through = carryOutEdit(sleeved, way!.edit!, 'x');
+    expect(stop(through)).toBeUndefined();
+    expect(evaluatePlan(through).splices[1]).toMatchObject({ sleeveFrom: 'A' });
   });
 
   it('a joint that cannot be made stops the plan, and says what to change', () => {

@@ -176,3 +176,65 @@ export const underPlates: Finder = ({ splices, features }, { show }) =>
       ];
     });
   });
+
+/** What of one joint reaches into what of the next on a rail: two plates on one face, or two sleeves. */
+function meetingParts(
+  one: RailSpliceOutcome,
+  other: RailSpliceOutcome,
+  distance: number,
+  shared: boolean,
+): { readonly what: string; readonly over: number } | null {
+  const over = (behind: number, ahead: number) => behind + ahead - distance;
+  const [a, b] = [one.splice.sleeve, other.splice.sleeve];
+  if (a && b && !shared && over(a.behind, b.ahead) > ALIKE) return { what: 'sleeves', over: over(a.behind, b.ahead) };
+  const plates = one.splice.plates.flatMap((plate) =>
+    other.splice.plates.flatMap(({ face, ahead }) => (face === plate.face ? [over(plate.behind, ahead)] : [])),
+  );
+  const most = Math.max(-Infinity, ...plates);
+  return most > ALIKE ? { what: 'plates', over: most } : null;
+}
+
+/**
+ * Plates and sleeves of two joints that lie where the others do.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context How lengths are written.
+ */
+export const overlappingParts: Finder = ({ splices }, { show }) =>
+  splices.flatMap((outcome, at): Finding[] => {
+    const next = splices[at + 1];
+    if (!outcome.decided || !next?.decided || outcome.joint.of === 'member' || next.joint.of === 'member') return [];
+    const distance = next.joint.builtX - outcome.joint.builtX;
+    const met = outcome.rails.flatMap((one) => {
+      const other = next.rails.find(({ rail }) => rail === one.rail);
+      const found = other ? meetingParts(one, other, distance, next.sleeveFrom !== null) : null;
+      return found ? [{ ...found, one }] : [];
+    });
+    const [first] = met;
+    if (!first) return [];
+    const { sleeve } = first.one.splice;
+    const runOn: WayOut[] =
+      first.what === 'sleeves' && sleeve && outcome.next
+        ? [
+            {
+              say: `Let the sleeve of ${outcome.joint.letter} run through to ${next.joint.letter}`,
+              edit: {
+                do: 'splice',
+                splice: {
+                  ...outcome.decided,
+                  rails: { ...outcome.decided.rails, sleeve: { ...sleeve, through: true } },
+                },
+              },
+            },
+          ]
+        : [];
+    return [
+      {
+        ...placeOf(outcome),
+        code: 'splice-overlap',
+        severity: 'stop',
+        message: `The ${first.what} of ${outcome.joint.letter} and ${next.joint.letter} lie over each other by ${show(first.over)}: the joints are ${show(distance)} apart.`,
+        waysOut: [...runOn, ...advise('Let them end short of each other.')],
+      },
+    ];
+  });
