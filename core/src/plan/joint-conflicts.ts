@@ -242,7 +242,7 @@ function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): W
   return [
     {
       say: `Bolt joint ${joint.letter}: plates on web and flanges`,
-      edit: { do: 'splice', splice: { joint: joint.id, rails: { ...PLAIN_BOLTED, plates }, others: [] } },
+      edit: { do: 'splice', splices: [{ joint: joint.id, rails: { ...PLAIN_BOLTED, plates }, others: [] }] },
     },
   ];
 }

@@ -25,8 +25,8 @@ export type PlanEdit =
   | { readonly do: 'remake-brace'; readonly brace: string }
   /** Lets a unit stay with another of its mounts. */
   | { readonly do: 'stay'; readonly unit: string; readonly mount: string }
-  /** Makes a joint another way. */
-  | { readonly do: 'splice'; readonly splice: SplicePlan }
+  /** Makes joints another way. */
+  | { readonly do: 'splice'; readonly splices: readonly SplicePlan[] }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
@@ -114,7 +114,7 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
       return withPlan({ ...plan, stays: [...plan.stays.filter((stay) => stay.unit !== unit), { unit, mount }] });
     }
     case 'splice':
-      return withPlan(withSplice(plan, edit.splice));
+      return withPlan(edit.splices.reduce(withSplice, plan));
     case 'datum':
       return { ...job, donor: { ...donor, datum: edit.feature } };
     case 'movable':

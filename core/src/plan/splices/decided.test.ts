@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { jobOf, operationsFor, ZOO } from '../../../test/zoo.ts';
 import { donor as onDonor, plainFrame, planOf as plan } from '../../../test/frames.ts';
 import { van, tour, channel, inside, proposing } from '../../../test/joints.ts';
 import { type Job, checkJob, couponsOf, evaluateJob, isHeld } from '../../job/index.ts';
@@ -10,7 +11,7 @@ import { type RailSplice } from '../../splice/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';
-import { PLAIN_BOLTED, PLAIN_BUTT, reckonSplice, usualSleeve } from './index.ts';
+import { PLAIN_BOLTED, PLAIN_BUTT, reckonSplice, usualSleeve, splicePlanWith } from './index.ts';
 
 describe('what a plan says of its joints', () => {
   it('left and right are made alike, unless there is a reason', () => {
@@ -42,6 +43,22 @@ describe('what a plan says of its joints', () => {
     expect(leg.rails.map(({ rail }) => rail)).toEqual(['x-leg/left', 'x-leg/right']);
     expect(leg.worst.steel.section.kind).toBe('tube');
     expect(leg.worst.strength!.ratio).toBe(1);
+  });
+
+  it('a member that is cut with the rails is told of by itself, and is made in a way of its own', () => {
+    const animal = ZOO.find(({ name }) => name === 'x of legs')!;
+    const [, operation] = operationsFor(animal).find(([name]) => name === 'lengthen')!;
+    const job = jobOf(animal, operation);
+    const strong = { ...PLAIN_BUTT, weld: { way: 'both-sides', test: 'dye', flush: true } as const };
+    const [first] = evaluatePlan(job).splices;
+    const made = { ...job, plan: { ...job.plan, splices: [{ joint: first!.joint.id, rails: strong, others: [] }] } };
+    const weak = evaluatePlan(made).conflicts.filter(({ code }) => code.startsWith('splice-weak'));
+    expect(weak.length).toBeGreaterThan(0);
+    for (const { message } of weak) expect(message).toMatch(/^Joint A, \S+, (left|right) carries 0\.\d\d/);
+    const [outcome] = evaluatePlan(made).splices;
+    const leg = outcome!.rails.find(({ rail }) => rail.includes('/'))!.rail;
+    const mended = splicePlanWith(outcome!, leg, strong);
+    expect(mended).toMatchObject({ rails: strong, others: [{ rail: leg, splice: strong }] });
   });
 
   it('goes with the operation that makes the joint, and comes with it to another place in the list', () => {
@@ -129,6 +146,14 @@ describe('what is advised against', () => {
       severity: 'stop',
       message: expect.stringMatching(/plates of A and B lie over each other by 1 in/) as string,
     });
+    const half = stop(plated(300))!.waysOut[0]!;
+    expect(half.say).toBe('End both half-way, 7 1/8 in from each joint');
+    const ended = carryOutEdit(plated(300), half.edit!, 'x');
+    expect(stop(ended)).toBeUndefined();
+    expect(ended.plan.splices.map(({ rails: { plates } }) => [plates[0]!.ahead, plates[0]!.behind])).toEqual([
+      [300, expect.closeTo(180.975, 6)],
+      [expect.closeTo(180.975, 6), 300],
+    ]);
     const sleeved = both({ ...PLAIN_BUTT, sleeve: usualSleeve('folded', PLAIN_BUTT.form, proposing) });
     const [way] = stop(sleeved)!.waysOut;
     expect(way!.say).toBe('Let the sleeve of A run through to B');

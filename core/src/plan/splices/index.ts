@@ -24,3 +24,4 @@ export {
   type RackTube,
   sleeveRulesOf,
 } from './find-sleeve.ts';
+export { splicePlanWith } from './plan-with.ts';

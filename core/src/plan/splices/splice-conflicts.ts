@@ -1,10 +1,12 @@
 import { extentOf, type Feature, type Side, SIDES } from '../../frame/index.ts';
 import { ruleValue } from '../../rules/index.ts';
-import { edgesAt, edgesOf, isOnWeb, type Plate } from '../../splice/index.ts';
+import { edgesAt, edgesOf, isOnWeb, type Plate, type RailSplice, type SplicePlan } from '../../splice/index.ts';
+import { nudgeOf } from '../../units/index.ts';
 import { advise, type Finding, type WayOut } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import { builtXOf, type Finder } from '../findings.ts';
 import { improvements } from './improve.ts';
+import { splicePlanWith } from './plan-with.ts';
 import { ratioText, type RailSpliceOutcome, type SpliceOutcome } from './splice-outcome.ts';
 
 /** Changes of a joint that are offered beside what is wrong with it. */
@@ -31,23 +33,12 @@ function toldOf({ rails }: SpliceOutcome): readonly RailSpliceOutcome[] {
 }
 
 function waysToLift(outcome: SpliceOutcome, one: RailSpliceOutcome, { rules, display }: Context): WayOut[] {
-  const { decided } = outcome;
-  if (!decided) return [];
   const { splice, steel } = one;
   return improvements(splice, { steel, rules, display })
     .slice(0, MOST_WAYS)
     .map(({ say, splice: better, ratio }) => ({
       say: `${say}: ${ratioText(ratio)}`,
-      edit: {
-        do: 'splice',
-        splice:
-          one.otherwise === null
-            ? { ...decided, rails: better }
-            : {
-                ...decided,
-                others: decided.others.map((other) => (other.rail === one.rail ? { ...other, splice: better } : other)),
-              },
-      },
+      edit: { do: 'splice', splices: [splicePlanWith(outcome, one.rail, better)] },
     }));
 }
 
@@ -110,11 +101,8 @@ export const spliceConflicts: Finder = ({ splices }, context) =>
   splices.flatMap((outcome): Finding[] => {
     const told = toldOf(outcome);
     if (!outcome.decided) return [];
-    return told
-      .filter(
-        ({ rail }) => rail === 'left' || rail === 'right' || outcome.decided?.others.some((one) => one.rail === rail),
-      )
-      .flatMap((one) => onRail(outcome, one, told.length === 1, context));
+    // A member that is cut with the rails is told of too: nobody may think it is made like them.
+    return told.flatMap((one) => onRail(outcome, one, told.length === 1, context));
   });
 
 /** Whether two stretches share more than their ends. */
@@ -194,13 +182,53 @@ function meetingParts(
   return most > ALIKE ? { what: 'plates', over: most } : null;
 }
 
+/** The plates of a splice that would reach farther to one side, ended there; their tapers no longer than they reach. */
+const ended = (splice: RailSplice, side: 'ahead' | 'behind', reach: number): RailSplice => ({
+  ...splice,
+  plates: splice.plates.map((plate) => {
+    if (plate[side] <= reach) return plate;
+    const { outline } = plate;
+    const shorter =
+      outline.shape === 'hexagon'
+        ? { ...outline, point: Math.min(outline.point, reach) }
+        : outline.shape === 'taper'
+          ? { ...outline, over: Math.min(outline.over, reach) }
+          : outline;
+    return { ...plate, [side]: reach, outline: shorter };
+  }),
+});
+
+const allEnded = (plan: SplicePlan, side: 'ahead' | 'behind', reach: number): SplicePlan => ({
+  ...plan,
+  rails: ended(plan.rails, side, reach),
+  others: plan.others.map((other) => ({ ...other, splice: ended(other.splice, side, reach) })),
+});
+
+/** Both joints' plates ended half-way between them, a weld's width apart; none where that leaves nothing to weld. */
+function endHalfWay(outcome: SpliceOutcome, next: SpliceOutcome, distance: number, context: Context): WayOut[] {
+  const { rules, display, show } = context;
+  if (!outcome.decided || !next.decided) return [];
+  const step = nudgeOf(display);
+  const reach = Math.floor((distance - ruleValue(rules, 'weld/band')) / 2 / step) * step;
+  if (reach <= Math.max(outcome.worst.reach.weld[1], -next.worst.reach.weld[0])) return [];
+  return [
+    {
+      say: `End both half-way, ${show(reach)} from each joint`,
+      edit: {
+        do: 'splice',
+        splices: [allEnded(outcome.decided, 'behind', reach), allEnded(next.decided, 'ahead', reach)],
+      },
+    },
+  ];
+}
+
 /**
  * Plates and sleeves of two joints that lie where the others do.
  *
  * @param findings The evaluated plan, before its conflicts are known.
  * @param context How lengths are written.
  */
-export const overlappingParts: Finder = ({ splices }, { show }) =>
+export const overlappingParts: Finder = ({ splices }, context) =>
   splices.flatMap((outcome, at): Finding[] => {
     const next = splices[at + 1];
     if (!outcome.decided || !next?.decided || outcome.joint.of === 'member' || next.joint.of === 'member') return [];
@@ -220,10 +248,12 @@ export const overlappingParts: Finder = ({ splices }, { show }) =>
               say: `Let the sleeve of ${outcome.joint.letter} run through to ${next.joint.letter}`,
               edit: {
                 do: 'splice',
-                splice: {
-                  ...outcome.decided,
-                  rails: { ...outcome.decided.rails, sleeve: { ...sleeve, through: true } },
-                },
+                splices: [
+                  splicePlanWith(outcome, first.one.rail, {
+                    ...first.one.splice,
+                    sleeve: { ...sleeve, through: true },
+                  }),
+                ],
               },
             },
           ]
@@ -233,8 +263,12 @@ export const overlappingParts: Finder = ({ splices }, { show }) =>
         ...placeOf(outcome),
         code: 'splice-overlap',
         severity: 'stop',
-        message: `The ${first.what} of ${outcome.joint.letter} and ${next.joint.letter} lie over each other by ${show(first.over)}: the joints are ${show(distance)} apart.`,
-        waysOut: [...runOn, ...advise('Let them end short of each other.')],
+        message: `The ${first.what} of ${outcome.joint.letter} and ${next.joint.letter} lie over each other by ${context.show(first.over)}: the joints are ${context.show(distance)} apart.`,
+        waysOut: [
+          ...runOn,
+          ...(first.what === 'plates' ? endHalfWay(outcome, next, distance, context) : []),
+          ...advise('Let them end short of each other.'),
+        ],
       },
     ];
   });

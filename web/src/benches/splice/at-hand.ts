@@ -5,6 +5,7 @@ import {
   type RailSpliceOutcome,
   type SpliceOutcome,
   type SplicePlan,
+  splicePlanWith,
   withoutDeadAcceptances,
   withSplice,
 } from '@splay/core';
@@ -47,29 +48,10 @@ export function useAtHand({
 export const pickJoint = (store: JobStore, joint: string, rail: RailId | null = null): void =>
   store.setState({ splice: { joint, rail }, selected: joint });
 
-/** What the plan says of a joint once one of its rails is made in a way: as for the others, unless it was its own. */
-export function planWith({ outcome, one }: AtHand, next: RailSplice): SplicePlan {
-  const { decided, joint, rails } = outcome;
-  const own = decided?.others.some(({ rail }) => rail === one.rail) ?? false;
-  const ofRails = joint.of === 'member' || one.rail === 'left' || one.rail === 'right';
-  if (decided && own)
-    return {
-      ...decided,
-      others: decided.others.map((other) => (other.rail === one.rail ? { ...other, splice: next } : other)),
-    };
-  if (ofRails) return { joint: joint.id, rails: next, others: decided?.others ?? [] };
-  // A member that runs through a joint of the rails is made in its own way from now on.
-  return {
-    joint: joint.id,
-    rails: decided?.rails ?? (rails[0] ?? one).splice,
-    others: [...(decided?.others ?? []), { rail: one.rail, splice: next, reason: '' }],
-  };
-}
-
 /** The job with the joint at hand made in a way. */
 export const jobWith = (job: Job, hand: AtHand, next: RailSplice): Job => ({
   ...job,
-  plan: withSplice(job.plan, planWith(hand, next)),
+  plan: withSplice(job.plan, splicePlanWith(hand.outcome, hand.one.rail, next)),
 });
 
 /** Makes the joint at hand in a way, as one step of undo; it stays the one at hand. */
