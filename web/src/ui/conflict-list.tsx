@@ -14,7 +14,7 @@ interface ConflictListProps {
   readonly conflicts: readonly Conflict[];
   readonly onPick: (conflict: Conflict) => void;
   readonly actions?: ConflictActions | undefined;
-  /** What asks for a decision begins with its ways out in sight. */
+  /** What stops the plan or asks for a decision begins with its ways out in sight. */
   readonly opened?: boolean;
 }
 
@@ -24,7 +24,7 @@ export function ConflictList({ conflicts, onPick, actions, opened = false }: Con
     <ul className="space-y-1 text-[0.92rem]">
       {conflicts.map((conflict, index) => (
         <li key={`${conflict.key}${index}`}>
-          <details open={opened && conflict.severity === 'warn'}>
+          <details open={opened && conflict.severity !== 'note'}>
             <summary className="cursor-pointer list-none hover:underline" onClick={() => onPick(conflict)}>
               <Verdict kind={conflict.severity}>
                 {conflict.message}

@@ -3,8 +3,16 @@ import type { RailSplice, SplicePlan } from '../../splice/index.ts';
 import type { SpliceOutcome } from './splice-outcome.ts';
 
 /**
+ * The id of the member that a rail is a copy of; empty for the two rails.
+ *
+ * @param rail A rail, or a copy of a member.
+ */
+export const memberOfRail = (rail: RailId): string =>
+  rail === 'left' || rail === 'right' ? '' : rail.slice(0, rail.lastIndexOf('/'));
+
+/**
  * What a plan says of a joint once one of its rails is made in a way: both rails alike unless one was parted from the other;
- * a member that is cut with them is made in a way of its own.
+ * a member that is cut with them is made in a way of its own, both of a pair alike.
  *
  * @param outcome How the joint is made now.
  * @param rail The rail, or copy of a member.
@@ -12,9 +20,19 @@ import type { SpliceOutcome } from './splice-outcome.ts';
  */
 export function splicePlanWith({ joint, decided, rails }: SpliceOutcome, rail: RailId, splice: RailSplice): SplicePlan {
   const others = decided?.others ?? [];
-  if (decided && others.some((other) => other.rail === rail))
-    return { ...decided, others: others.map((other) => (other.rail === rail ? { ...other, splice } : other)) };
-  if (joint.of === 'member' || rail === 'left' || rail === 'right') return { joint: joint.id, rails: splice, others };
+  const own = others.find((other) => other.rail === rail);
+  const isRail = rail === 'left' || rail === 'right';
+  if (decided && own && isRail)
+    return { ...decided, others: others.map((other) => (other === own ? { ...own, splice } : other)) };
+  if (joint.of === 'member' || isRail) return { joint: joint.id, rails: splice, others };
   const both = decided?.rails ?? rails.find((one) => one.rail === 'left')?.splice ?? splice;
-  return { joint: joint.id, rails: both, others: [...others, { rail, splice, reason: '' }] };
+  const pair = rails.filter((one) => memberOfRail(one.rail) === memberOfRail(rail)).map((one) => one.rail);
+  return {
+    joint: joint.id,
+    rails: both,
+    others: [
+      ...others.filter((other) => !pair.includes(other.rail)),
+      ...pair.map((copy) => ({ rail: copy, splice, reason: own?.reason ?? '' })),
+    ],
+  };
 }

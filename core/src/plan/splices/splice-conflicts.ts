@@ -4,9 +4,9 @@ import { edgesAt, edgesOf, isOnWeb, type Plate, type RailSplice, type SplicePlan
 import { nudgeOf } from '../../units/index.ts';
 import { advise, type Finding, type WayOut } from '../conflict.ts';
 import type { Context } from '../context.ts';
-import { builtXOf, type Finder } from '../findings.ts';
+import { builtXOf, type Finder, type Findings } from '../findings.ts';
 import { improvements } from './improve.ts';
-import { splicePlanWith } from './plan-with.ts';
+import { memberOfRail, splicePlanWith } from './plan-with.ts';
 import { ratioText, type RailSpliceOutcome, type SpliceOutcome } from './splice-outcome.ts';
 
 /** Changes of a joint that are offered beside what is wrong with it. */
@@ -14,8 +14,13 @@ const MOST_WAYS = 3;
 /** Two shares that are read as the same. */
 const ALIKE = 1e-6;
 
-const nameOf = (rail: RailSpliceOutcome['rail']): string =>
-  rail === 'left' || rail === 'right' ? `${rail} rail` : rail.replace('/', ', ');
+/** What a rail is called in a finding; a member by its name, both of a pair at once, since they are made alike. */
+function nameOf({ rail, otherwise }: RailSpliceOutcome, members: Findings['members']): string {
+  if (rail === 'left' || rail === 'right') return `${rail} rail`;
+  const id = memberOfRail(rail);
+  const name = members.find(({ member }) => member.id === id)?.member.name ?? id;
+  return otherwise === null ? `${name} (nobody has decided how)` : name;
+}
 
 const placeOf = ({ joint }: SpliceOutcome) => ({
   operation: joint.operation,
@@ -43,11 +48,11 @@ function waysToLift(outcome: SpliceOutcome, one: RailSpliceOutcome, { rules, dis
 }
 
 /** What is wrong with how one rail is made at a joint. */
-function onRail(outcome: SpliceOutcome, one: RailSpliceOutcome, alone: boolean, context: Context): Finding[] {
+function onRail(outcome: SpliceOutcome, one: RailSpliceOutcome, name: string, context: Context): Finding[] {
   const { joint } = outcome;
   const at = placeOf(outcome);
-  const where = alone ? `Joint ${joint.letter}` : `Joint ${joint.letter}, ${nameOf(one.rail)}`;
-  const suffix = alone ? '' : `-${one.rail.replace('/', '-')}`;
+  const where = name === '' ? `Joint ${joint.letter}` : `Joint ${joint.letter}, ${name}`;
+  const suffix = name === '' ? '' : `-${one.rail.replace('/', '-')}`;
   const [problem] = one.made.problems;
   if (problem)
     return [
@@ -97,12 +102,12 @@ const WHY: Readonly<Record<'rail' | 'weld' | 'feeding', (underfed: readonly stri
  * Joints that nobody has decided on, and joints that are made in a way that is weak, wrong or advised against.
  * @param context How lengths are written.
  */
-export const spliceConflicts: Finder = ({ splices }, context) =>
+export const spliceConflicts: Finder = ({ splices, members }, context) =>
   splices.flatMap((outcome): Finding[] => {
     const told = toldOf(outcome);
     if (!outcome.decided) return [];
     // A member that is cut with the rails is told of too: nobody may think it is made like them.
-    return told.flatMap((one) => onRail(outcome, one, told.length === 1, context));
+    return told.flatMap((one) => onRail(outcome, one, told.length === 1 ? '' : nameOf(one, members), context));
   });
 
 /** Whether two stretches share more than their ends. */

@@ -21,6 +21,7 @@ import type { MemberOutcome } from '../members/index.ts';
 import { type Piece, railEnd } from '../piece.ts';
 import { type FatigueDetail, fatigueDetails } from './fatigue.ts';
 import { type SpliceLimit, spliceLimits } from './limits.ts';
+import { memberOfRail } from './plan-with.ts';
 import { weldOn } from './steel.ts';
 import { PLAIN_BOLTED, PLAIN_BUTT } from './usual.ts';
 
@@ -192,8 +193,7 @@ function sectionAt(
   context: Context,
 ) {
   if (rail !== 'left' && rail !== 'right') {
-    const id = rail.slice(0, rail.lastIndexOf('/'));
-    const member = members.find((outcome) => outcome.member.id === id);
+    const member = members.find((outcome) => outcome.member.id === memberOfRail(rail));
     return member ? context.section(member.member.section) : null;
   }
   const [ahead, behind] = [pieces[joint.piece], pieces[joint.piece + 1]];
