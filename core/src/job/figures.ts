@@ -1,5 +1,5 @@
 import type { FramePoint } from '../frame/index.ts';
-import { dotted, ratioText, type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
+import { type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
 import { STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
@@ -8,37 +8,16 @@ import type { Job } from './job.ts';
 import { measuringGuide } from './measuring-guide.ts';
 import { stageCount } from './stage-count.ts';
 import { deciding, riding, stationsOf, type Support, support } from './supports.ts';
-
-/** What a figure says: mm, radians, kg or words; null while it cannot be told. */
-export type FigureValue =
-  | { readonly mm: number; readonly signed?: true }
-  | { readonly radians: number }
-  | { readonly kg: number }
-  | { readonly words: string }
-  | null;
+import { SPLICE_FIGURES } from './splice-figures.ts';
+import { type FigureTellers, type FigureValue, length, type Looked, type Told, words } from './told.ts';
 
 /** A figure that the shop goes by: before and after, and what it rests on. */
-export interface Figure {
+export interface Figure extends Told {
   readonly id: FigureId;
   readonly name: string;
   /** The bench that settles it. */
   readonly bench: BenchId;
-  readonly before: FigureValue;
-  readonly after: FigureValue;
-  /** What it is about, in few words; empty where its name says it. */
-  readonly note: string;
-  readonly restsOn: readonly Support[];
 }
-
-interface Looked {
-  readonly job: Job;
-  readonly whole: JobResult;
-}
-
-type Told = Omit<Figure, 'id' | 'name' | 'bench'>;
-
-const length = (mm: number | null): FigureValue => (mm === null ? null : { mm });
-const words = (text: string): FigureValue => ({ words: text });
 
 const axleOf = ({ axles }: PlanResult, role: 'front' | 'rear') =>
   axles.find(({ item, built }) => item.role === role && built);
@@ -135,65 +114,7 @@ const FIGURES = {
       };
     },
   },
-  'joint-ratio': {
-    name: 'Weakest joint',
-    bench: 'splice',
-    tell: ({ job, whole: { plan } }) => {
-      const weakest = weakestSplice(plan);
-      const ratio = weakest?.worst.strength?.ratio;
-      return {
-        before: null,
-        after: weakest ? words(ratio === undefined ? 'cannot' : ratioText(ratio)) : null,
-        note: weakest
-          ? `joint ${weakest.joint.letter}, of the bare rail${weakest.decided ? '' : ', not decided'}`
-          : 'no joint yet',
-        restsOn: weakest
-          ? [...deciding(plan).filter(({ ref }) => ref?.id === weakest.joint.operation), stationsOf(job)]
-          : [],
-      };
-    },
-  },
-  'joints-decided': {
-    name: 'Joints decided',
-    bench: 'splice',
-    tell: ({ whole: { plan } }) => {
-      const open = plan.splices.filter(({ decided }) => decided === null).map(({ joint }) => joint.letter);
-      return {
-        before: null,
-        after: words(`${plan.splices.length - open.length} of ${plan.splices.length}`),
-        note: open.length > 0 ? `open: ${dotted(open)}` : 'how each is made',
-        restsOn: [],
-      };
-    },
-  },
-  'weld-length': {
-    name: 'Weld in all',
-    bench: 'splice',
-    tell: ({ whole: { plan } }) => ({
-      before: null,
-      after: length(
-        plan.splices.reduce((sum, { rails }) => sum + rails.reduce((all, one) => all + one.weld.length, 0), 0),
-      ),
-      note: 'walls, fillets and plugs',
-      restsOn: deciding(plan),
-    }),
-  },
-  'worst-detail': {
-    name: 'Weakest in fatigue',
-    bench: 'splice',
-    tell: ({ whole: { plan } }) => {
-      const details = plan.splices.flatMap(({ joint, worst }) =>
-        worst.details.slice(0, 1).map((detail) => ({ joint, detail })),
-      );
-      const [least] = details.toSorted((a, b) => (a.detail.cycles ?? Infinity) - (b.detail.cycles ?? Infinity));
-      return {
-        before: null,
-        after: least ? words(`class ${least.detail.detailClass}`) : null,
-        note: least ? `${least.joint.letter}: ${least.detail.name.toLowerCase()}` : 'no joint yet',
-        restsOn: deciding(plan),
-      };
-    },
-  },
+  ...SPLICE_FIGURES,
   'shaft-angle': {
     name: 'Shaft angle',
     bench: 'cuts',
@@ -291,13 +212,7 @@ const FIGURES = {
       };
     },
   },
-} as const satisfies Readonly<
-  Record<string, { readonly name: string; readonly bench: BenchId; readonly tell: (looked: Looked) => Told }>
->;
-
-/** The joint that carries least of the bare rail; one that cannot be reckoned before all others. */
-const weakestSplice = ({ splices }: PlanResult) =>
-  splices.toSorted((a, b) => (a.worst.strength?.ratio ?? -1) - (b.worst.strength?.ratio ?? -1))[0];
+} as const satisfies FigureTellers;
 
 /** The figures that a shop goes by. */
 export type FigureId = keyof typeof FIGURES;

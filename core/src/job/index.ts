@@ -2,7 +2,8 @@ export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './jo
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
-export { type Figure, type FigureId, figureOf, type FigureValue, nextGate } from './figures.ts';
+export { type Figure, type FigureId, figureOf, nextGate } from './figures.ts';
+export type { FigureValue } from './told.ts';
 export type { Support } from './supports.ts';
 export { type Coupon, couponsOf, isHeld } from './coupons.ts';
 export { type StageCount, stageCount } from './stage-count.ts';

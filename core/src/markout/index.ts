@@ -1,14 +1,7 @@
 export { alongRail } from './along-rail.ts';
 export { markSheet } from './mark-sheet.ts';
-export {
-  lineName,
-  MARKS_RULES,
-  markTables,
-  type SheetCell,
-  type SheetColumn,
-  type SheetRow,
-  type SheetTable,
-} from './mark-tables.ts';
+export { lineName, MARKS_RULES, markTables } from './mark-tables.ts';
+export type { SheetCell, SheetColumn, SheetRow, SheetTable } from './sheet-table.ts';
 export {
   type BracketMark,
   type CrossCheck,

@@ -3,49 +3,14 @@ import { dotted, isPaired, operationName, type RailEndAngle } from '../plan/inde
 import type { SpliceForm } from '../splice/index.ts';
 import { angleText } from '../units/index.ts';
 import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkSheet } from './marks.ts';
-
-/** A cell of a sheet: words, or a length in mm that is set with a real fraction. */
-export type SheetCell = string | { readonly mm: number };
-
-export interface SheetColumn {
-  readonly title: string;
-  /** Figures are set to the right; the bold one is what is marked by. */
-  readonly figure: boolean;
-  readonly bold: boolean;
-  /** Share of the width. */
-  readonly share: number;
-}
-
-export interface SheetRow {
-  /** Letters or a name that the row is found by. */
-  readonly mark: string;
-  /** Whether `mark` is letters of the drawing. */
-  readonly lettered: boolean;
-  readonly cells: readonly SheetCell[];
-}
-
-/** A table of the marks sheet: the same on screen, on paper and at the frame. `cells` stand under `columns`. */
-export interface SheetTable {
-  readonly id: string;
-  readonly caption: string;
-  /** What its figures are measured from, and how. */
-  readonly measured: string;
-  readonly columns: readonly SheetColumn[];
-  readonly rows: readonly SheetRow[];
-}
+import { bold, figure, orDash, railName, type SheetCell, type SheetTable, words } from './sheet-table.ts';
+import { partsTable, spliceLinesTable } from './splice-tables.ts';
 
 export const KERF_WORDS: Readonly<Record<KerfSide, string>> = {
   ahead: 'ahead of the line',
   behind: 'behind the line',
   line: 'on the line',
 };
-
-const words = (title: string, share = 2): SheetColumn => ({ title, figure: false, bold: false, share });
-const figure = (title: string, share = 1.6): SheetColumn => ({ title, figure: true, bold: false, share });
-const bold = (title: string, share = 1.8): SheetColumn => ({ title, figure: true, bold: true, share });
-
-const railName = (side: Side) => (side === 'left' ? 'Left rail' : 'Right rail');
-const orDash = (mm: number, none = '–'): SheetCell => (mm > 0 ? { mm } : none);
 
 /**
  * What a line is for, in few words: its operation, and which of two lines of a wedge it is.
@@ -280,73 +245,6 @@ function checksTable(sheet: MarkSheet): SheetTable {
       mark: check.name,
       lettered: false,
       cells: [check.kind, { mm: check.distance }],
-    })),
-  };
-}
-
-function spliceLinesTable(sheet: MarkSheet, side: Side): SheetTable {
-  return {
-    id: `splices-${side}`,
-    caption: `Steps and angled cuts, ${railName(side).toLowerCase()}`,
-    measured: `From the ${sheet.datum.toLowerCase()} along the edge or the web; heights over the underside. Cut these lines, not the square one`,
-    columns: [
-      words('', 3),
-      bold('Top edge'),
-      bold('Web'),
-      bold('Bottom edge'),
-      figure('To'),
-      figure('Height'),
-      figure('Corners', 1.2),
-    ],
-    rows: sheet.spliceLines
-      .filter((line) => line.side === side)
-      .map((line) => ({
-        mark: line.letters,
-        lettered: true,
-        cells: [
-          line.what,
-          { mm: line.from.top },
-          { mm: line.from.web },
-          { mm: line.from.bottom },
-          line.to === null ? '–' : { mm: line.to },
-          line.height === null ? '–' : { mm: line.height },
-          orDash(line.radius, 'square'),
-        ],
-      })),
-  };
-}
-
-function partsTable(sheet: MarkSheet): SheetTable {
-  return {
-    id: 'parts',
-    caption: 'Plates and sleeves to cut',
-    measured:
-      'Where each goes on: ahead of its joint and behind it, its lower edge over the underside. L and R are mirrored',
-    columns: [
-      words('', 3.6),
-      words('From', 2),
-      figure('Thick', 1),
-      figure('Long'),
-      figure('Wide'),
-      figure('Weld'),
-      bold('Ahead'),
-      bold('Behind'),
-      figure('Up', 1.2),
-    ],
-    rows: sheet.parts.map(({ part, ahead, behind, up }) => ({
-      mark: part.mark,
-      lettered: false,
-      cells: [
-        [part.name, part.note].filter((text) => text !== '').join(': '),
-        part.offcut ?? part.stock,
-        { mm: part.thickness },
-        { mm: part.length },
-        { mm: part.width },
-        orDash(Math.round(part.weldLength)),
-        { mm: ahead },
-        { mm: behind },
-        up === null ? '–' : { mm: up },
-      ],
     })),
   };
 }

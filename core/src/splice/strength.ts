@@ -1,7 +1,8 @@
 import { InputError } from '../input-error.ts';
-import { type Part, partsOf, resistingMoment, type Section, sectionProperties } from '../sections/index.ts';
+import { resistingMoment, type Section, sectionProperties } from '../sections/index.ts';
 import { type Band, type JointForm, weldAt, weldReach } from './joint-form.ts';
-import { fedFrom, reachOfPart, type Slice, sliceAt, type SplicePart, type WeldMetal } from './part.ts';
+import { fedFrom, reachOfPart, sliceAt, type SplicePart, type WeldMetal } from './part.ts';
+import { ofRectangle, ofSlice, sumOf, wall, type Weighted } from './weighted.ts';
 
 /** A hole through one wall of a rail; on the web so high over the underside, mm. */
 export interface SpliceHole {
@@ -72,66 +73,6 @@ export interface SpliceStrength {
   readonly underfed: readonly string[];
 }
 
-/** Area and moments of something that counts with a factor. */
-interface Weighted {
-  readonly area: number;
-  readonly z: number;
-  readonly iy: number;
-}
-
-const ofRectangle = (width: number, low: number, high: number, factor: number): Weighted => ({
-  area: factor * width * (high - low),
-  z: (low + high) / 2,
-  iy: (factor * width * (high - low) ** 3) / 12,
-});
-
-/** Strips that a ring is cut into where only a part of its height is in weld. */
-const STRIPS = 720;
-
-/** Half the width of a ring's steel at a height over its centre, mm. */
-const ringChord = (outer: number, inner: number, z: number): number =>
-  2 * (Math.sqrt(Math.max(0, outer ** 2 - z ** 2)) - Math.sqrt(Math.max(0, inner ** 2 - z ** 2)));
-
-/** A part of the rail between two heights, counted with a factor. */
-function banded(part: Part, low: number, high: number, factor: number): readonly Weighted[] {
-  if (part.shape === 'rectangle') {
-    const [from, to] = [Math.max(low, part.z), Math.min(high, part.z + part.height)];
-    return to > from ? [ofRectangle(part.width, from, to, factor)] : [];
-  }
-  const { outer, inner, z } = part;
-  if (low <= z - outer && high >= z + outer) {
-    const area = factor * Math.PI * (outer ** 2 - inner ** 2);
-    return [{ area, z, iy: (factor * Math.PI * (outer ** 4 - inner ** 4)) / 4 }];
-  }
-  const step = (2 * outer) / STRIPS;
-  return Array.from({ length: STRIPS }, (_, at) => z - outer + at * step).flatMap((from) => {
-    const [a, b] = [Math.max(low, from), Math.min(high, from + step)];
-    return b > a ? [ofRectangle(ringChord(outer, inner, (a + b) / 2 - z), a, b, factor)] : [];
-  });
-}
-
-/** The wall of a rail where none of it is in weld: asked for at every station. */
-const bareWalls = new WeakMap<Section, readonly Weighted[]>();
-
-/** The rail's wall, what of it is in weld counted less. */
-function wall(section: Section, inWeld: Band | null, factor: number): readonly Weighted[] {
-  const parts = partsOf(section);
-  if (!inWeld) {
-    const known = bareWalls.get(section);
-    if (known) return known;
-    const { area, centroidZ, iy } = sumOf(parts.flatMap((part) => banded(part, -Infinity, Infinity, 1)));
-    const bare = [{ area, z: centroidZ, iy }];
-    bareWalls.set(section, bare);
-    return bare;
-  }
-  const [low, high] = inWeld;
-  return parts.flatMap((part) => [
-    ...banded(part, -Infinity, low, 1),
-    ...banded(part, low, high, factor),
-    ...banded(part, high, Infinity, 1),
-  ]);
-}
-
 /** The steel that holes take out of the wall at a station. */
 function drilled({ holes, section }: Splice, x: number, factor: number): readonly Weighted[] {
   const web = 'thickness' in section ? section.thickness : 0;
@@ -143,21 +84,6 @@ function drilled({ holes, section }: Splice, x: number, factor: number): readonl
     return [ofRectangle(2 * chord, under, under + web, -factor)];
   });
 }
-
-function sumOf(all: readonly Weighted[]) {
-  let [area, first] = [0, 0];
-  for (const each of all) {
-    area += each.area;
-    first += each.area * each.z;
-  }
-  if (area <= 0) return { area: 0, centroidZ: 0, iy: 0 };
-  const centroidZ = first / area;
-  let iy = 0;
-  for (const each of all) iy += each.iy + each.area * (each.z - centroidZ) ** 2;
-  return { area, centroidZ, iy };
-}
-
-const ofSlice = ({ y, z }: Slice, factor: number): Weighted => ofRectangle(y[1] - y[0], z[0], z[1], factor);
 
 /** A part at a station that it covers: its slice, and what its welds can bring in from the worse of its sides. */
 function presentAt(splice: Splice, x: number) {

@@ -11,21 +11,14 @@ import {
   spliceStrength,
   plateName,
 } from '../../splice/index.ts';
-import { inches, type LengthFormat, lengthText } from '../../units/index.ts';
-import { type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
+import { inches, lengthText } from '../../units/index.ts';
+import { additions, type Change, type Improving, weldChanges } from './changes.ts';
 
 /** A change of how a rail is made at a joint, and what it then carries of the bare rail. */
-export interface Improvement {
-  readonly say: string;
-  readonly splice: RailSplice;
+export interface Improvement extends Change {
   readonly ratio: number;
   /** At the weld itself; may be above 1. */
   readonly atWeld: number;
-}
-
-/** What improvements are looked for in. */
-export interface Improving extends Proposing {
-  readonly display: LengthFormat;
 }
 
 /** Ratios nearer to each other than this are no better. */
@@ -43,18 +36,8 @@ const withPlate = (splice: RailSplice, plate: SplicePlate): RailSplice => ({
   plates: splice.plates.map((other) => (other.id === plate.id ? plate : other)),
 });
 
-/** An id that no plate of the splice has. */
-export function freshPlateId({ plates }: RailSplice): string {
-  for (let count = 1; ; count += 1) {
-    const id = `plate-${count}`;
-    if (!plates.some((plate) => plate.id === id)) return id;
-  }
-}
-
-type Candidate = Pick<Improvement, 'say' | 'splice'>;
-
 /** The first of a row of ever larger changes after which another does not help; null where none helps. */
-function smallest(steps: number, make: (step: number) => Candidate | null, improving: Improving, from: number) {
+function smallest(steps: number, make: (step: number) => Change | null, improving: Improving, from: number) {
   let best: Improvement | null = null;
   for (let step = 1; step <= steps; step += 1) {
     const candidate = make(step);
@@ -69,23 +52,6 @@ function smallest(steps: number, make: (step: number) => Candidate | null, impro
     if (strength.ratio >= 1) break;
   }
   return best;
-}
-
-function weldChanges(splice: RailSplice): Candidate[] {
-  const { weld, form } = splice;
-  if (form.form === 'bolted') return [];
-  const put = (say: string, changes: Partial<RailSplice['weld']>): Candidate => ({
-    say,
-    splice: { ...splice, weld: { ...weld, ...changes } },
-  });
-  return [
-    ...(weld.test === 'visual' ? [put('Check the weld with dye', { test: 'dye' })] : []),
-    ...(weld.way === 'one-side' ? [put('Weld on a backing', { way: 'on-backing' })] : []),
-    ...(weld.way !== 'both-sides' ? [put('Weld through from both sides', { way: 'both-sides' })] : []),
-    ...(weld.way !== 'both-sides' && weld.test === 'visual'
-      ? [put('Weld through from both sides and check with dye', { way: 'both-sides', test: 'dye' })]
-      : []),
-  ];
 }
 
 const morePlugs = (fastening: Fastening, step: number, diameter: number): Fastening | null => {
@@ -172,7 +138,7 @@ function plateChanges(
 function sleeveChanges(splice: RailSplice, sleeve: SpliceSleeve, improving: Improving, from: number) {
   const { display } = improving;
   const step = display.unit === 'in' ? inches(1) : 25;
-  const put = (say: string, changes: Partial<SpliceSleeve>): Candidate => ({
+  const put = (say: string, changes: Partial<SpliceSleeve>): Change => ({
     say,
     splice: { ...splice, sleeve: { ...sleeve, ...changes } },
   });
@@ -213,44 +179,6 @@ function sleeveChanges(splice: RailSplice, sleeve: SpliceSleeve, improving: Impr
       improving,
       from,
     ),
-  ];
-}
-
-function additions(splice: RailSplice, improving: Improving): Candidate[] {
-  const { steel, rules, display } = improving;
-  const has = (face: SplicePlate['face']) => splice.plates.some((plate) => plate.face === face);
-  const plateOn = (face: SplicePlate['face']) => usualPlate(freshPlateId(splice), face, splice.form, improving);
-  const add = (say: string, ...plates: readonly (SplicePlate | null)[]): Candidate[] =>
-    plates.every((plate) => plate !== null)
-      ? [{ say, splice: { ...splice, plates: [...splice.plates, ...(plates as readonly SplicePlate[])] } }]
-      : [];
-  const second = steel.section.kind === 'channel' ? 'web-inside' : 'inner-side';
-  const both = () => {
-    const inside = plateOn(second);
-    const outside = inside && usualPlate(`${freshPlateId(splice)}-out`, 'web-outside', splice.form, improving);
-    return add('Plates on both faces', inside, outside);
-  };
-  const top = plateOn('top-flange');
-  const bottom = top && usualPlate(`${freshPlateId(splice)}-under`, 'bottom-flange', splice.form, improving);
-  const inner = splice.sleeve ? null : usualSleeve('inner', splice.form, improving);
-  return [
-    ...(has('web-inside') ? [] : add('A plate inside the web', plateOn('web-inside'))),
-    ...(has('web-outside') ? [] : add('A plate outside the web', plateOn('web-outside'))),
-    ...(has(second) || has('web-outside') ? [] : both()),
-    ...(steel.section.kind === 'channel' || has('inner-side')
-      ? []
-      : add('A plate on the inner wall', plateOn('inner-side'))),
-    ...((splice.form.form === 'bolted' || ruleValue(rules, 'splice/flange-plates') === 1) &&
-    !has('top-flange') &&
-    !has('bottom-flange')
-      ? add('Plates on both flanges', top, bottom)
-      : []),
-    ...(inner && splice.form.form !== 'bolted' && steel.section.kind !== 'channel'
-      ? [{ say: 'A sleeve inside', splice: { ...splice, sleeve: inner } }]
-      : []),
-    ...(splice.form.form === 'butt' && steel.section.kind !== 'round'
-      ? [{ say: 'Cut it as a step', splice: { ...splice, form: usualStep(steel.section, display) } }]
-      : []),
   ];
 }
 

@@ -1,6 +1,7 @@
 export { compareForms, type ComparedForm, type Comparing } from './compare.ts';
 export { type FatigueDetail } from './fatigue.ts';
-export { asStrongAsAsked, freshPlateId, type Improvement, improvements, type Improving } from './improve.ts';
+export { freshPlateId, type Improving } from './changes.ts';
+export { asStrongAsAsked, type Improvement, improvements } from './improve.ts';
 export { type SpliceLimit } from './limits.ts';
 export {
   ratioText,
@@ -9,8 +10,8 @@ export {
   type SpliceJoint,
   type SpliceOutcome,
   spliceOutcomes,
-  type WeldWork,
 } from './splice-outcome.ts';
+export type { WeldWork } from './weld-work.ts';
 export { PLAIN_BOLTED, PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
 export { type CutPart, type FlatShape } from './cut-part.ts';
 export { spliceParts } from './parts.ts';

@@ -22,7 +22,7 @@ export function CouponList({ store, result, records, canWrite, onRecord }: Bench
   const log = (coupon: Coupon, found: 'held' | 'failed') =>
     onRecord(recordNow(store, 'coupon', { coupon: coupon.id, result: found, note: '' }));
   return (
-    <section aria-label="Practice coupons">
+    <section aria-label="Practice coupons" className="mt-5">
       <PanelHeading
         aside={
           <span>

@@ -1,9 +1,6 @@
 import {
-  BOLT_GRADES,
-  type Fastening,
   freshPlateId,
   isOnWeb,
-  type Pattern,
   PLATE_FACES,
   plateName,
   type PlateShape,
@@ -14,8 +11,8 @@ import { Plus, Trash2 } from 'lucide-react';
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import { CountField } from '../../ui/count-field.tsx';
 import { make } from './at-hand.ts';
+import { above, atLeast, FasteningFields } from './fastening-fields.tsx';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 const SHAPES: readonly (readonly [PlateShape['shape'], string])[] = [
@@ -24,9 +21,6 @@ const SHAPES: readonly (readonly [PlateShape['shape'], string])[] = [
   ['taper', 'long taper, one edge straight'],
   ['rectangle', 'rectangle, square ends'],
 ];
-
-const above = (mm: number) => (mm > 0 ? null : 'It must be more than 0.');
-const atLeast = (mm: number) => (mm >= 0 ? null : 'It must be 0 or more.');
 
 /** A shape to begin with on a plate of this size. */
 function shapeOf(shape: PlateShape['shape'], { ahead, behind, depth }: SplicePlate): PlateShape {
@@ -213,113 +207,6 @@ function PlateForm({ plate, job, disabled, onChange }: PlateFormProps) {
         {...common}
         onChange={(next) => onChange({ ...plate, fastening: next })}
       />
-    </div>
-  );
-}
-
-interface FasteningProps {
-  readonly fastening: Fastening;
-  readonly wall: number;
-  readonly format: SpliceFieldsProps['job']['display'];
-  readonly disabled: boolean;
-  readonly onChange: (fastening: Fastening) => void;
-}
-
-const PLUGS: Pattern = { diameter: 16, along: 2, rows: 2 };
-
-/** How the plate is held: fillets with plugs or without, or bolts. */
-function FasteningFields({ fastening, wall, format, disabled, onChange }: FasteningProps) {
-  const common = { format, disabled };
-  const pattern = (of: Pattern, put: (next: Pattern) => void, what: string) => (
-    <div className="grid grid-cols-3 gap-2">
-      <LengthField
-        {...common}
-        label={what}
-        mm={of.diameter}
-        check={above}
-        onChange={(diameter) => put({ ...of, diameter })}
-      />
-      <CountField
-        label="a side"
-        value={of.along}
-        least={1}
-        most={40}
-        disabled={disabled}
-        onChange={(along) => put({ ...of, along })}
-      />
-      <CountField
-        label="rows"
-        value={of.rows}
-        least={1}
-        most={12}
-        disabled={disabled}
-        onChange={(rows) => put({ ...of, rows })}
-      />
-    </div>
-  );
-  return (
-    <div className="space-y-2">
-      <Choice
-        label="Held by"
-        value={fastening.by}
-        disabled={disabled}
-        choices={[
-          ['weld', 'weld'],
-          ['bolts', 'bolts'],
-        ]}
-        onChange={(by) =>
-          by !== fastening.by &&
-          onChange(
-            by === 'weld'
-              ? { by, leg: wall, ends: true, plugs: null }
-              : { by, grade: '10.9', bolts: { diameter: 16, along: 3, rows: 2 } },
-          )
-        }
-      />
-      {fastening.by === 'weld' ? (
-        <>
-          <LengthField
-            {...common}
-            label="Leg of the fillets"
-            mm={fastening.leg}
-            check={atLeast}
-            onChange={(leg) => onChange({ ...fastening, leg })}
-          />
-          <Choice
-            label="Ends"
-            value={fastening.ends ? 'yes' : 'no'}
-            disabled={disabled}
-            choices={[
-              ['yes', 'welded too'],
-              ['no', 'left open'],
-            ]}
-            onChange={(ends) => onChange({ ...fastening, ends: ends === 'yes' })}
-          />
-          <Choice
-            label="Plug welds"
-            value={fastening.plugs ? 'yes' : 'no'}
-            disabled={disabled}
-            choices={[
-              ['no', 'none'],
-              ['yes', 'in a pattern'],
-            ]}
-            onChange={(yes) => onChange({ ...fastening, plugs: yes === 'yes' ? (fastening.plugs ?? PLUGS) : null })}
-          />
-          {fastening.plugs && pattern(fastening.plugs, (plugs) => onChange({ ...fastening, plugs }), 'Across')}
-        </>
-      ) : (
-        <>
-          <Choice
-            label="Grade"
-            list
-            value={fastening.grade}
-            disabled={disabled}
-            choices={BOLT_GRADES.map((grade) => [grade, grade] as const)}
-            onChange={(grade) => onChange({ ...fastening, grade })}
-          />
-          {pattern(fastening.bolts, (bolts) => onChange({ ...fastening, bolts }), 'Bolt')}
-        </>
-      )}
     </div>
   );
 }

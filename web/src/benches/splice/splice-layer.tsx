@@ -20,9 +20,12 @@ export function SpliceOver(props: PictureProps) {
   return (
     <g>
       {result.splices.map((outcome, index) => {
-        const { joint, worst, decided } = outcome;
+        const { joint, rails, worst, decided } = outcome;
         const x = toPx(view, joint.builtX);
-        const [from, to] = worst.reach.all.map((off) => toPx(view, joint.builtX + off)) as [number, number];
+        const [from, to] = [
+          toPx(view, joint.builtX + Math.min(...rails.map(({ reach }) => reach.all[0]))),
+          toPx(view, joint.builtX + Math.max(...rails.map(({ reach }) => reach.all[1]))),
+        ];
         const here = outcome === hand?.outcome;
         const ratio = worst.strength?.ratio ?? 0;
         const good = decided !== null && ratio >= asked - 1e-6;

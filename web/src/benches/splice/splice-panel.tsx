@@ -1,35 +1,20 @@
-import {
-  asStrongAsAsked,
-  improvements,
-  type Improving,
-  type Job,
-  lastHanger,
-  PLAIN_BOLTED,
-  PLAIN_BUTT,
-  type PlanResult,
-  ratioText,
-  ruleValue,
-  type SpliceOutcome,
-  withoutDeadAcceptances,
-} from '@splay/core';
-import { useMemo, useState } from 'react';
+import { type Job, lastHanger, type PlanResult, ruleValue } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { change } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { ConflictList } from '../../ui/conflict-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
-import { Verdict } from '../../ui/verdict.tsx';
-import { type AtHand, make, pickJoint, railName, useAtHand } from './at-hand.ts';
+import { pickJoint, useAtHand } from './at-hand.ts';
 import { CouponList } from './coupon-list.tsx';
 import { FatigueList } from './fatigue-list.tsx';
 import { FittingFields } from './fitting-fields.tsx';
 import { FormFields } from './form-fields.tsx';
+import { JointList } from './joint-list.tsx';
 import { MadeAlike } from './made-alike.tsx';
 import { PlateFields } from './plate-fields.tsx';
 import { SleeveFields } from './sleeve-fields.tsx';
-import type { SpliceFieldsProps } from './field-props.ts';
+import { NotDecided, Stronger } from './stronger.tsx';
 import { WeldFields } from './weld-fields.tsx';
 
 /** Whether the steel and the shop's school of practice let a joint be welded there. */
@@ -37,13 +22,6 @@ const mayWeld = ({ donor: { material }, rules }: Job, { features }: PlanResult, 
   material.weldable &&
   !material.heatTreated &&
   (ruleValue(rules, 'weld/ahead-of-hanger') === 1 || builtX >= lastHanger(features));
-
-/** What a way of lifting a joint goes by. */
-const improvingOf = (job: Job, { one }: AtHand): Improving => ({
-  steel: one.steel,
-  rules: job.rules,
-  display: job.display,
-});
 
 /** Every joint with what it carries, the one at hand and how it is made, and what would make it stronger. */
 export function SplicePanel(props: BenchProps) {
@@ -70,6 +48,12 @@ export function SplicePanel(props: BenchProps) {
         (about === joint.id || code === 'near-joint' || code === 'identity-stamp')),
   );
   const fields = { store, job, hand, disabled: !canWrite };
+  const said = own.length > 0 && (
+    <>
+      <PanelHeading>This joint</PanelHeading>
+      <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />
+    </>
+  );
   return (
     <>
       <JointList
@@ -79,10 +63,14 @@ export function SplicePanel(props: BenchProps) {
         onPick={(id) => pickJoint(store, id)}
       />
       {decided === null ? (
-        <NotDecided {...fields} weldable={mayWeld(job, result, joint.builtX)} />
+        <>
+          <NotDecided {...fields} weldable={mayWeld(job, result, joint.builtX)} />
+          {said}
+        </>
       ) : (
         <>
           <Stronger {...fields} />
+          {said}
           <PanelHeading>Form</PanelHeading>
           <FormFields {...fields} />
           {one.splice.form.form !== 'bolted' && (
@@ -98,12 +86,6 @@ export function SplicePanel(props: BenchProps) {
           <MadeAlike {...fields} splices={result.splices} />
         </>
       )}
-      {own.length > 0 && (
-        <>
-          <PanelHeading>This joint</PanelHeading>
-          <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />
-        </>
-      )}
       <FittingFields {...{ store, job, result }} disabled={!canWrite} />
       <CouponList {...props} />
       <FatigueList job={job} one={one} {...(canWrite && { store })} />
@@ -113,187 +95,3 @@ export function SplicePanel(props: BenchProps) {
     </>
   );
 }
-
-interface JointListProps {
-  readonly splices: readonly SpliceOutcome[];
-  readonly asked: number;
-  readonly at: SpliceOutcome;
-  readonly onPick: (joint: string) => void;
-}
-
-/** The joints front to rear, each with what it carries of the bare rail. */
-function JointList({ splices, asked, at, onPick }: JointListProps) {
-  return (
-    <ul className="flex flex-wrap gap-1.5" aria-label="Joints">
-      {splices.map((outcome) => {
-        const { joint, decided, worst } = outcome;
-        const ratio = worst.strength?.ratio ?? null;
-        const good = decided !== null && ratio !== null && ratio >= asked - 1e-6;
-        const here = outcome === at;
-        return (
-          <li key={joint.id}>
-            <button
-              type="button"
-              aria-pressed={here}
-              className={`flex min-h-11 items-center gap-2 border px-2 text-left ${here ? 'border-2 border-layout bg-layout-wash' : 'border-graphite bg-sheet'}`}
-              onClick={() => onPick(joint.id)}
-            >
-              <span
-                className={`heading px-1.5 text-lg ${decided ? 'bg-layout text-sheet' : 'border border-dashed border-layout text-layout'}`}
-              >
-                {joint.letter}
-              </span>
-              <span className="leading-tight">
-                <b className={`heading block text-lg ${good ? 'text-passed' : 'text-oxide'}`}>
-                  {ratio === null ? 'cannot' : ratioText(ratio)}
-                </b>
-                <span className="block text-xs text-pencil">{decided ? 'of the rail' : 'not decided'}</span>
-              </span>
-            </button>
-          </li>
-        );
-      })}
-    </ul>
-  );
-}
-
-/** A joint that nobody has decided on: what it is taken for, and ways to begin. */
-function NotDecided({ store, job, hand, disabled, weldable }: SpliceFieldsProps & { readonly weldable: boolean }) {
-  const { outcome, one } = hand;
-  const strong = useMemo(
-    () => asStrongAsAsked(weldable ? PLAIN_BUTT : PLAIN_BOLTED, improvingOf(job, hand)),
-    [weldable, job, hand],
-  );
-  const ratio = one.strength?.ratio;
-  return (
-    <div className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2">
-      <p>
-        Nobody has decided how <b>{outcome.joint.letter}</b> is made. It is reckoned as{' '}
-        {weldable ? 'a plain butt weld from one side, only looked at' : 'bolted, with nothing over it yet'}
-        {ratio === undefined ? '.' : `: ${ratioText(ratio)} of the bare rail.`}
-      </p>
-      {!disabled && (
-        <div className="mt-2 flex flex-wrap gap-1.5">
-          <button type="button" className="button" onClick={() => make(store, 'Decided on a joint', hand, one.splice)}>
-            Decide it here
-          </button>
-          {strong && (
-            <button
-              type="button"
-              className="button"
-              onClick={() => make(store, 'Made a joint as strong as the rail', hand, strong)}
-            >
-              As strong as the rail
-            </button>
-          )}
-        </div>
-      )}
-    </div>
-  );
-}
-
-/** What limits the joint, one press that makes it as strong as is asked, and the smallest changes that lift it. */
-function Stronger({ store, job, hand, disabled }: SpliceFieldsProps) {
-  const { outcome, one } = hand;
-  const { strength, made, splice } = one;
-  const improving = improvingOf(job, hand);
-  const asked = ruleValue(job.rules, 'splice/ratio');
-  const [open, setOpen] = useState(false);
-  const better = useMemo(
-    () => improvements(splice, improving),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what `improving` is made of
-    [splice, one.steel, job.rules, job.display],
-  );
-  const enough = strength !== null && strength.ratio >= asked - 1e-6;
-  const press = () => {
-    const strong = asStrongAsAsked(splice, improving);
-    if (strong) make(store, 'Made a joint as strong as the rail', hand, strong);
-    else setOpen(true);
-  };
-  const rails = outcome.rails.length > 1;
-  return (
-    <div className="mt-3">
-      {rails && (
-        <div role="group" aria-label="Rail" className="mb-2 flex border border-graphite">
-          {outcome.rails.map(({ rail }) => (
-            <button
-              key={rail}
-              type="button"
-              aria-pressed={rail === one.rail}
-              className={`min-h-8 flex-1 px-2 text-sm ${rail === one.rail ? 'bg-graphite font-semibold text-paper' : 'bg-sheet'}`}
-              onClick={() => store.setState({ splice: { joint: outcome.joint.id, rail } })}
-            >
-              {outcome.joint.of === 'rails' && rail !== 'left' && rail !== 'right'
-                ? rail.replace('/', ' ')
-                : railName(rail)}
-            </button>
-          ))}
-        </div>
-      )}
-      {made.problems.length > 0 ? (
-        made.problems.map(({ message }) => (
-          <Verdict key={message} kind="stop">
-            {message}
-          </Verdict>
-        ))
-      ) : (
-        <Verdict kind={enough ? 'good' : 'warn'}>
-          {strength && (
-            <>
-              <b>{ratioText(strength.ratio)}</b> of the bare rail
-              {enough ? ', nowhere weaker than asked' : `; asked ${ratioText(asked)}`}.{' '}
-              {strength.limitedBy === 'weld' && 'The weld in the wall limits it.'}
-              {strength.limitedBy === 'feeding' && `The welds of the ${strength.underfed.join(', ')} limit it.`}
-              {strength.limitedBy === 'rail' && `${ratioText(strength.ratioAtWeld)} at the weld itself.`}
-            </>
-          )}
-        </Verdict>
-      )}
-      {!enough && !disabled && (
-        <button type="button" className="button mt-2 w-full" onClick={press}>
-          As strong as the rail
-        </button>
-      )}
-      {!enough && better.length > 0 && (
-        <details className="mt-2" open={open || undefined}>
-          <summary className="cursor-pointer text-layout">Smallest changes that lift it</summary>
-          <ul className="mt-1">
-            {better.slice(0, 8).map(({ say, splice: next, ratio }) => (
-              <li key={say} className="flex items-baseline gap-2 border-b border-rule/60 py-1">
-                <button
-                  type="button"
-                  className="min-h-8 flex-1 text-left underline-offset-2 hover:underline disabled:no-underline"
-                  disabled={disabled}
-                  onClick={() => make(store, say, hand, next)}
-                >
-                  {say}
-                </button>
-                <b className={ratio >= asked - 1e-6 ? 'text-passed' : ''}>{ratioText(ratio)}</b>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      {open && better.length === 0 && !enough && (
-        <p role="status" className="mt-2 text-sm">
-          No change of this joint brings it there. Lay it where the frame bends less, or ask an engineer.
-        </p>
-      )}
-      {outcome.decided && !disabled && <Undecide onPress={() => putUndecided(store, outcome)} />}
-    </div>
-  );
-}
-
-const Undecide = ({ onPress }: { readonly onPress: () => void }) => (
-  <button type="button" className="mt-2 text-sm text-pencil underline underline-offset-2" onClick={onPress}>
-    Leave it undecided
-  </button>
-);
-
-const putUndecided = (store: SpliceFieldsProps['store'], { joint }: SpliceOutcome): void =>
-  change(store, 'Left a joint undecided', (old) =>
-    withoutDeadAcceptances({
-      ...old,
-      plan: { ...old.plan, splices: old.plan.splices.filter((splice) => splice.joint !== joint.id) },
-    }),
-  );

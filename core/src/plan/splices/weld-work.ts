@@ -1,0 +1,53 @@
+import { type Rulebook, ruleValue } from '../../rules/index.ts';
+import type { Section } from '../../sections/index.ts';
+import { type MadeSplice, type RailSplice, shrinkageAcross, wallLength } from '../../splice/index.ts';
+import { weldOn } from './steel.ts';
+
+/** What welding a joint takes. */
+export interface WeldWork {
+  /** Cross-section of the weld in the wall, mm². */
+  readonly area: number;
+  /** All of it: through the wall, round plates and sleeve, in plugs, mm. */
+  readonly length: number;
+  /** Put in, kJ. */
+  readonly heat: number;
+  /** How far the ends are set apart, and how much the weld pulls them together, mm. */
+  readonly gap: number;
+  readonly shrinkage: number;
+}
+
+/** Length of the weld through the wall, mm: longer where the cut slants or steps. */
+function wallWeld({ form }: RailSplice, section: Section): number {
+  switch (form.form) {
+    case 'bolted':
+      return 0;
+    case 'butt':
+      return wallLength(section);
+    case 'angled':
+      return wallLength(section) + websOf(section) * (Math.hypot(section.depth, form.run) - section.depth);
+    case 'step':
+      return wallLength(section) + websOf(section) * form.length;
+  }
+}
+
+const websOf = ({ kind }: Section): number => (kind === 'channel' ? 1 : kind === 'round' ? 0 : 2);
+
+/**
+ * What welding a joint takes.
+ *
+ * @param splice How the rail is made there.
+ * @param made What `spliceOf` makes of it.
+ * @param section The rail's section.
+ * @param rules The rulebook.
+ */
+export function weldWork(splice: RailSplice, made: MadeSplice, section: Section, rules: Rulebook): WeldWork {
+  const { weld, form } = splice;
+  const t = section.thickness;
+  const welded = form.form !== 'bolted';
+  const gap = welded ? ruleValue(rules, 'weld/gap') : 0;
+  // From both sides the groove is a double one: half of the steel of a single one.
+  const groove = t ** 2 * Math.tan(ruleValue(rules, 'weld/groove') / 2) * (weld.way === 'both-sides' ? 0.5 : 1);
+  const area = welded ? gap * t + groove : 0;
+  const length = wallWeld(splice, section) + (made.splice?.parts ?? []).reduce((sum, part) => sum + weldOn(part), 0);
+  return { area, length, heat: length * ruleValue(rules, 'weld/heat'), gap, shrinkage: shrinkageAcross(area, t) };
+}

@@ -1,0 +1,104 @@
+import { type Part, partsOf, type Section } from '../sections/index.ts';
+import type { Band } from './joint-form.ts';
+import type { Slice } from './part.ts';
+
+/** Area and moments of something that counts with a factor. */
+export interface Weighted {
+  readonly area: number;
+  readonly z: number;
+  readonly iy: number;
+}
+
+/**
+ * A rectangle between two heights, counted with a factor.
+ *
+ * @param width Across, mm.
+ * @param low Its lower edge over the underside of the rail, mm.
+ * @param high Its upper edge, mm.
+ * @param factor What it counts by; below 0 for steel that is taken out.
+ */
+export const ofRectangle = (width: number, low: number, high: number, factor: number): Weighted => ({
+  area: factor * width * (high - low),
+  z: (low + high) / 2,
+  iy: (factor * width * (high - low) ** 3) / 12,
+});
+
+/** Strips that a ring is cut into where only a part of its height is in weld. */
+const STRIPS = 720;
+
+/** Half the width of a ring's steel at a height over its centre, mm. */
+const ringChord = (outer: number, inner: number, z: number): number =>
+  2 * (Math.sqrt(Math.max(0, outer ** 2 - z ** 2)) - Math.sqrt(Math.max(0, inner ** 2 - z ** 2)));
+
+/** A part of the rail between two heights, counted with a factor. */
+function banded(part: Part, low: number, high: number, factor: number): readonly Weighted[] {
+  if (part.shape === 'rectangle') {
+    const [from, to] = [Math.max(low, part.z), Math.min(high, part.z + part.height)];
+    return to > from ? [ofRectangle(part.width, from, to, factor)] : [];
+  }
+  const { outer, inner, z } = part;
+  if (low <= z - outer && high >= z + outer) {
+    const area = factor * Math.PI * (outer ** 2 - inner ** 2);
+    return [{ area, z, iy: (factor * Math.PI * (outer ** 4 - inner ** 4)) / 4 }];
+  }
+  const step = (2 * outer) / STRIPS;
+  return Array.from({ length: STRIPS }, (_, at) => z - outer + at * step).flatMap((from) => {
+    const [a, b] = [Math.max(low, from), Math.min(high, from + step)];
+    return b > a ? [ofRectangle(ringChord(outer, inner, (a + b) / 2 - z), a, b, factor)] : [];
+  });
+}
+
+/** The wall of a rail where none of it is in weld: asked for at every station. */
+const bareWalls = new WeakMap<Section, readonly Weighted[]>();
+
+/**
+ * The rail's wall, what of it is in weld counted less.
+ *
+ * @param section The rail.
+ * @param inWeld Heights between which the wall is in weld, mm; null where none is.
+ * @param factor What the wall in weld counts by, 0 to 1.
+ */
+export function wall(section: Section, inWeld: Band | null, factor: number): readonly Weighted[] {
+  const parts = partsOf(section);
+  if (!inWeld) {
+    const known = bareWalls.get(section);
+    if (known) return known;
+    const { area, centroidZ, iy } = sumOf(parts.flatMap((part) => banded(part, -Infinity, Infinity, 1)));
+    const bare = [{ area, z: centroidZ, iy }];
+    bareWalls.set(section, bare);
+    return bare;
+  }
+  const [low, high] = inWeld;
+  return parts.flatMap((part) => [
+    ...banded(part, -Infinity, low, 1),
+    ...banded(part, low, high, factor),
+    ...banded(part, high, Infinity, 1),
+  ]);
+}
+
+/**
+ * All of them as one: area mm², centroid mm over the underside, second moment about it mm⁴; zeros where no steel is left.
+ *
+ * @param all What is summed.
+ */
+export function sumOf(all: readonly Weighted[]) {
+  let [area, first] = [0, 0];
+  for (const each of all) {
+    area += each.area;
+    first += each.area * each.z;
+  }
+  if (area <= 0) return { area: 0, centroidZ: 0, iy: 0 };
+  const centroidZ = first / area;
+  let iy = 0;
+  for (const each of all) iy += each.iy + each.area * (each.z - centroidZ) ** 2;
+  return { area, centroidZ, iy };
+}
+
+/**
+ * A part at a station, counted with a factor.
+ *
+ * @param slice The part there, mm.
+ * @param factor What it counts by.
+ */
+export const ofSlice = (slice: Slice, factor: number): Weighted =>
+  ofRectangle(slice.y[1] - slice.y[0], slice.z[0], slice.z[1], factor);
