@@ -23,8 +23,11 @@ describe('sleeves', () => {
     expect(found[0]).toMatchObject({ from: 'rack', fit: { fit: 'wedge' }, against: [] });
     const short = found.find(({ tube }) => tube.name.includes('offcut'))!;
     expect(short.against.join()).toMatch(/too short.*/);
-    for (const { sleeve } of found)
-      expect(reckon({ ...PLAIN_BUTT, sleeve }, sprayer).made.problems.map(({ message }) => message)).toEqual([]);
+    for (const { splice, ratio } of found) {
+      const { made, strength } = reckon(splice, sprayer);
+      expect(made.problems.map(({ message }) => message)).toEqual([]);
+      expect(ratio).toBe(strength!.ratio);
+    }
   });
 
   it('a rail that comes out is no sleeve for its own like, and none goes into a round tube', () => {

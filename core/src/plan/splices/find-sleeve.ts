@@ -12,7 +12,9 @@ import {
   STOCK_TUBES,
   type StockTube,
 } from '../../splice/index.ts';
+import type { LengthFormat } from '../../units/index.ts';
 import type { PlanResult } from '../plan-result.ts';
+import { reckonSplice } from './splice-outcome.ts';
 import { type Proposing, usualSleeve } from './usual.ts';
 
 /** A tube on the shop's own rack, or an offcut. mm. */
@@ -48,8 +50,10 @@ export interface FoundSleeve {
   readonly tube: StockTube;
   readonly from: 'rack' | 'frame' | 'yard';
   readonly fit: Exclude<SleeveFit, { fit: 'none' }>;
-  /** What to do before it goes in: nothing, grinding, cutting, packing. */
-  readonly sleeve: SpliceSleeve;
+  /** The joint with it in; its `sleeve` is this tube as it goes in. */
+  readonly splice: RailSplice & { readonly sleeve: SpliceSleeve };
+  /** What it then carries of the bare rail; null where that cannot be reckoned. */
+  readonly ratio: number | null;
   /** Why it does not serve yet: too short, its wall too thin. Empty where nothing speaks against it. */
   readonly against: readonly string[];
 }
@@ -101,6 +105,7 @@ function offcutsOf(
 
 /** What finding looks at. */
 export interface FindingSleeve extends Proposing {
+  readonly display: LengthFormat;
   readonly splice: RailSplice;
   readonly rack: readonly RackTube[];
   readonly result: PlanResult;
@@ -135,7 +140,7 @@ function sleeveFrom(tube: StockTube, fit: SleeveFit, finding: FindingSleeve): Sp
  * @param finding The joint's rail, the shop's rack, and the rulebook.
  */
 export function findSleeves(finding: FindingSleeve): readonly FoundSleeve[] {
-  const { steel, rules, rack, result, sectionOf, show } = finding;
+  const { steel, rules, display, rack, result, sectionOf, show } = finding;
   const room = insideOf(steel.section, cornerRadiusOf(steel.section));
   const wanted = sleeveRulesOf(rules);
   const thin = ruleValue(rules, 'splice/thin-wall');
@@ -150,13 +155,15 @@ export function findSleeves(finding: FindingSleeve): readonly FoundSleeve[] {
       if (fit.fit === 'none') return [];
       const sleeve = sleeveFrom(tube, fit, finding);
       if (!sleeve) return [];
+      const splice = { ...finding.splice, sleeve };
+      const { strength } = reckonSplice(splice, steel.section, steel.material, { rules, display, show });
       const needs = fit.fit === 'wedge' ? sleeve.wedgeLength : sleeve.ahead + sleeve.behind;
       const against = [
         ...(length < needs ? [`${show(needs - length)} too short`] : []),
         ...(tube.wall < thin - 0.05 ? [`its wall of ${show(tube.wall)} burns through`] : []),
         ...(tube.wall < 0.75 * steel.section.thickness ? ['its wall is much thinner than the rail’s'] : []),
       ];
-      return [{ tube, from, fit, sleeve, against }];
+      return [{ tube, from, fit, splice, ratio: strength?.ratio ?? null, against }];
     })
     .sort(
       (a, b) =>

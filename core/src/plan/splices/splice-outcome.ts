@@ -75,7 +75,7 @@ type Reckoned = Omit<RailSpliceOutcome, 'rail' | 'otherwise' | 'turn'>;
 
 interface Known {
   readonly section: Section;
-  readonly material: Frame['material'];
+  readonly material: RailSteel['material'];
   readonly rules: Rulebook;
   readonly display: Context['display'];
   readonly span: readonly [from: number, to: number];
@@ -99,7 +99,7 @@ const KEPT = 4;
 export function reckonSplice(
   splice: RailSplice,
   section: Section,
-  material: Frame['material'],
+  material: RailSteel['material'],
   { rules, display, show }: Pick<Context, 'rules' | 'display' | 'show'>,
   span: readonly [from: number, to: number] = [0, 0],
 ): Reckoned {

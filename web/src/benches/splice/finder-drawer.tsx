@@ -6,7 +6,6 @@ import {
   inTheWay,
   lengthText,
   type RackTube,
-  reckonSplice,
   ratioText,
   sectionLookup,
 } from '@splay/core';
@@ -63,10 +62,6 @@ export function FinderDrawer(props: BenchProps) {
       result,
       sectionOf: sectionLookup(job.donor),
       show,
-    }).map((one) => {
-      const made = { ...splice, sleeve: one.sleeve };
-      const { strength } = reckonSplice(made, steel.section, job.donor.material, contextOf(job));
-      return { one, made, ratio: strength?.ratio ?? null };
     });
   }, [hand, job, result, show]);
   const columns: Column<RackTube>[] = [
@@ -122,7 +117,7 @@ export function FinderDrawer(props: BenchProps) {
                 </tr>
               </thead>
               <tbody>
-                {found.map(({ one, made, ratio }) => (
+                {found.map((one) => (
                   <tr key={`${one.from}${one.tube.name}`} className="border-b border-rule align-baseline">
                     <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
                       {one.tube.name}
@@ -130,14 +125,14 @@ export function FinderDrawer(props: BenchProps) {
                     <td className="pr-3">{FROM[one.from]}</td>
                     <td className="pr-3">{fitWords(one, (mm) => lengthText(mm, job.display, true))}</td>
                     <td className="pr-3 text-oxide">{one.against.join('; ')}</td>
-                    <td className="figures pr-3 font-semibold">{ratio === null ? '–' : ratioText(ratio)}</td>
+                    <td className="figures pr-3 font-semibold">{one.ratio === null ? '–' : ratioText(one.ratio)}</td>
                     <td>
                       {canWrite && (
                         <button
                           type="button"
                           className="button"
                           aria-label={`Put ${one.tube.name} in`}
-                          onClick={() => make(store, 'Put a sleeve in', hand, made)}
+                          onClick={() => make(store, 'Put a sleeve in', hand, one.splice)}
                         >
                           Take
                         </button>
