@@ -168,6 +168,52 @@ describe('who may come in', () => {
   });
 });
 
+describe('files of the parts', () => {
+  const parts = (query: string) => call('GET', `/api/jobs/${jobId}/parts?${query}`, mine);
+
+  it.each([
+    ['dxf', 'image/vnd.dxf', /^0\r?\nSECTION/],
+    ['svg', 'image/svg+xml', /^<svg|^<\?xml/],
+    ['pdf', 'application/pdf', /^%PDF-/],
+  ])('all of them as %s, named after the job', async (as, type, begins) => {
+    const answer = await parts(`as=${as}`);
+    expect(answer.status).toBe(200);
+    expect(answer.headers.get('content-type')).toContain(type);
+    expect(answer.headers.get('content-disposition')).toMatch(new RegExp(`attachment; .*parts.*\\.${as}`));
+    const text = await answer.text();
+    expect(text.trimStart()).toMatch(begins);
+    expect(text).not.toMatch(/NaN|undefined|Infinity/);
+  });
+
+  it('one of them by its mark, without the others', async () => {
+    const text = await (await parts('as=svg&part=A1L')).text();
+    expect(text).toContain('A1L');
+    expect(text).not.toContain('A1R');
+    expect((await parts('as=svg&part=Z9L')).status).toBe(404);
+  });
+
+  it.each([
+    ['as=dwg', 'as', /dxf, svg or pdf/],
+    ['', 'as', /dxf, svg or pdf/],
+    ['as=pdf&paper=a9', 'paper', /a4 or letter/],
+  ])('what is asked for wrongly is refused with what to ask for: %s', async (query, path, words) => {
+    const answer = await parts(query);
+    expect(answer.status).toBe(422);
+    const { problems } = (await answer.json()) as { problems: { path: string; message: string }[] };
+    expect(problems).toEqual([expect.objectContaining({ path, message: expect.stringMatching(words) as string })]);
+  });
+
+  it('a job whose joints nobody has decided on has none, and says so', async () => {
+    const file = JSON.parse(flagshipText) as { job: { plan: object } };
+    const bare = { ...file, job: { ...file.job, plan: { ...file.job.plan, splices: [], fittings: [] } } };
+    const made = await call('POST', '/api/jobs', mine, JSON.stringify(bare));
+    const { id } = (await made.json()) as { id: string };
+    const answer = await call('GET', `/api/jobs/${id}/parts?as=dxf`, mine);
+    expect([made.status, answer.status]).toEqual([201, 422]);
+    expect(await answer.text()).toMatch(/No joint that is decided has a part yet/);
+  });
+});
+
 describe('what may come in', () => {
   it('nothing from a page of somebody else', async () => {
     const body = JSON.stringify({ basedOn: 1 });

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { PROFILES, RULE_IDS, ruleProblem, RULES, ruleValue, usualValue, withRule } from './index.ts';
+import { PROFILES, RULE_IDS, ruleProblem, RULES, ruleText, ruleValue, usualValue, withRule } from './index.ts';
 
 it('a change of the shop beats the profile, and the profile beats the default', () => {
   const profile = 'bolt-ahead-weld-behind';
@@ -46,4 +46,27 @@ it.each([
 it('what every profile starts with can be judged by', () => {
   for (const profile of Object.keys(PROFILES) as (keyof typeof PROFILES)[])
     for (const id of RULE_IDS) expect([id, ruleProblem(id, usualValue(profile, id))]).toEqual([id, null]);
+});
+
+it.each([
+  ['joint/meets', 1.5875, '1/16 in', '1.6 mm'],
+  ['joint/straight', Math.PI / 360, '0.5°', '0.5°'],
+  ['weld/ahead-of-hanger', 1, 'allowed', 'allowed'],
+  ['weld/ahead-of-hanger', 0, 'not', 'not'],
+  ['splice/ratio', 0.95, '95 %', '95 %'],
+  ['splice/reach', 1.5, '1.5 times', '1.5 times'],
+  ['fatigue/range', 68.9475729, '10 ksi', '68.9 MPa'],
+] as const)('%s of %d is said as %s, and as %s', (id, value, inInches, inMillimetres) => {
+  const said = (unit: 'in' | 'mm') => ruleText(id, value, { unit, division: 16 }).replaceAll('\u00a0', ' ');
+  expect(said('in')).toBe(inInches);
+  expect(said('mm')).toBe(inMillimetres);
+});
+
+it('every rule is said in words that its measure is read from', () => {
+  for (const id of RULE_IDS)
+    for (const unit of ['in', 'mm'] as const)
+      expect([id, ruleText(id, RULES[id].value, { unit, division: 16 })]).toEqual([
+        id,
+        expect.stringMatching(/^(\d|allowed$|not$|[½¼¾⅛⅜⅝⅞])/),
+      ]);
 });

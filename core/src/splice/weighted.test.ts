@@ -30,8 +30,8 @@ describe('steel that counts with a factor', () => {
   });
 
   it('a part stands where it is: across it only its thickness counts', () => {
-    expect(ofSlice({ y: [4, 9], z: [20, 60] }, 0.5)).toEqual(ofRectangle(5, 20, 60, 0.5));
-    expect(ofSlice({ y: [104, 109], z: [20, 60] }, 0.5)).toEqual(ofRectangle(5, 20, 60, 0.5));
+    expect(ofSlice({ x: 0, y: [4, 9], z: [20, 60] }, 0.5)).toEqual(ofRectangle(5, 20, 60, 0.5));
+    expect(ofSlice({ x: 0, y: [104, 109], z: [20, 60] }, 0.5)).toEqual(ofRectangle(5, 20, 60, 0.5));
   });
 });
 
