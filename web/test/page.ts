@@ -4,7 +4,7 @@ import { afterEach } from 'vitest';
 // For tests of components, which say `@vitest-environment jsdom`: each begins on an empty page.
 afterEach(cleanup);
 
-export { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+export { act, cleanup, fireEvent, render, renderHook, screen, within } from '@testing-library/react';
 export { default as userEvent } from '@testing-library/user-event';
 
 // The page that tests draw on has no size: nothing is out of sight on it, and nothing is watched for its size.
