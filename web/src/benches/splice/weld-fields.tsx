@@ -5,7 +5,7 @@ import { make } from './at-hand.ts';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 const WAYS: readonly (readonly [WeldWay, string])[] = [
-  ['both-sides', 'through from both sides, root gouged out'],
+  ['both-sides', 'from both sides, root gouged'],
   ['on-backing', 'from one side, on a backing or sleeve'],
   ['one-side', 'from one side only'],
 ];
