@@ -1,3 +1,4 @@
+import { type Body, type BodyMass, newBody } from '../src/body/index.ts';
 import type { Crossmember, Feature, Frame, FramePoint, Rail } from '../src/frame/index.ts';
 import { STOCK_MATERIALS } from '../src/materials/index.ts';
 import { IN_LINE, type Operation, type Place, type Plan } from '../src/plan/index.ts';
@@ -73,6 +74,7 @@ export function planOf(...operations: readonly Bare[]): Plan {
     note: '',
     accepted: [],
     stays: [],
+    seats: [],
     splices: [],
     fittings: [],
     operations: operations.map(
@@ -91,12 +93,19 @@ export function planOf(...operations: readonly Bare[]): Plan {
 export function inputOf(frame: Frame, ...operations: readonly Bare[]): PlanInput {
   return {
     donor: frame,
-    body: null,
+    bodies: [],
     plan: planOf(...operations),
     rules: { profile: 'weld-and-reinforce', changes: {} },
     display: { unit: 'in', division: 16 },
   };
 }
+
+/** A body of nothing but weights, its zero at its front opening. */
+export const bodyOf = (masses: readonly BodyMass[]): Body => ({
+  ...newBody('body'),
+  openings: [{ id: 'opening', name: 'Front opening', over: 'front', x: 0 }],
+  masses,
+});
 
 export const pointAt = (id: string, x: number, y: number, z: number): FramePoint => ({
   id,

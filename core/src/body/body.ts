@@ -1,10 +1,31 @@
 import type { Vec3 } from '../frame/index.ts';
 import type { InputProblem } from '../input-error.ts';
 
-/** A place where the body wants to sit. */
+export const BODY_KINDS = ['cab', 'bed', 'box', 'other'] as const;
+export type BodyKind = (typeof BODY_KINDS)[number];
+
+/** An opening for a wheel in the side of a body: where its middle is, and how round it is. mm. */
+export interface WheelOpening {
+  readonly id: string;
+  readonly name: string;
+  /** The axle that it goes over. */
+  readonly over: 'front' | 'rear';
+  readonly x: number;
+  /** Height of its middle; without it nobody has measured it. */
+  readonly z?: number;
+  readonly radius?: number;
+}
+
+/** A place where the body wants to sit: the underside of its own bracket. mm. */
 export interface BodyMount extends Vec3 {
   readonly id: string;
   readonly name: string;
+  /** Its hole; 0 where there is none. */
+  readonly hole: number;
+  /** Of its bracket; 0 while it has not been measured. */
+  readonly thickness: number;
+  /** What it carries, kg, where somebody knows; without it that is reckoned from the weights of the body. */
+  readonly load?: number;
 }
 
 /** Something that the body brings: its own weight, a tank, the payload. Where it balances, and kg. */
@@ -14,44 +35,126 @@ export interface BodyMass extends Vec3 {
   readonly mass: number;
 }
 
-/** The body that goes on, in coordinates of its own: mm, x from its front wheel opening. */
-export interface Body {
+export const CLEAR_BOX_KINDS = ['hump', 'tub', 'sill', 'tunnel', 'step', 'other'] as const;
+export type ClearBoxKind = (typeof CLEAR_BOX_KINDS)[number];
+
+/** A part of the body that nothing of the frame may come into, mm. `left` is less than `right`: y runs to the right. */
+export interface ClearBox {
+  readonly id: string;
   readonly name: string;
-  /** Distance between the centres of its wheel openings; 0 while it has not been measured. */
-  readonly wheelbase: number;
-  /** Outline of its side, from front to rear, z over the datum plane. */
-  readonly outline: readonly { readonly x: number; readonly z: number }[];
+  readonly kind: ClearBoxKind;
+  readonly front: number;
+  readonly rear: number;
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A point of a profile in side view, mm. */
+export interface ProfilePoint {
+  readonly x: number;
+  readonly z: number;
+}
+
+/**
+ * A body, or a part of one that is placed by itself: a cab, a bed, a box. In coordinates of its own: mm, x to the rear from
+ * where its tape hangs, y to the right, z up from its own level line.
+ */
+export interface Body {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: BodyKind;
+  /** Outline of its side, going round. */
+  readonly outline: readonly ProfilePoint[];
+  /** The lowest of its floor between the rails, front to rear. */
+  readonly underside: readonly ProfilePoint[];
+  readonly openings: readonly WheelOpening[];
   readonly mounts: readonly BodyMount[];
+  readonly boxes: readonly ClearBox[];
   readonly masses: readonly BodyMass[];
 }
 
-/** A body of which nothing is known yet. */
-export const newBody: Body = { name: 'Body', wheelbase: 0, outline: [], mounts: [], masses: [] };
-
 /**
- * A place on the body in frame coordinates: its front wheel opening stands on the front axle at `frontX`.
+ * A body of which nothing is known yet.
  *
- * @param at A point in the body’s own coordinates, mm.
- * @param frontX Station of the front axle, mm.
+ * @param id What names it in the job.
+ * @param name What it is called.
  */
-export const seated = (at: Vec3, frontX: number): Vec3 => ({ x: at.x + frontX, y: at.y, z: at.z });
+export const newBody = (id: string, name = 'Body'): Body => ({
+  id,
+  name,
+  kind: 'other',
+  outline: [],
+  underside: [],
+  openings: [],
+  mounts: [],
+  boxes: [],
+  masses: [],
+});
 
 /**
- * What no schema says about a body: a mass that is none.
+ * The opening over the axles of a role; the foremost of several, null without any.
+ *
+ * @param role The front axles, or the rear ones.
+ */
+export const openingOver = ({ openings }: Pick<Body, 'openings'>, role: WheelOpening['over']): WheelOpening | null =>
+  openings.filter(({ over }) => over === role).reduce<WheelOpening | null>((a, b) => (a && a.x <= b.x ? a : b), null);
+
+/**
+ * Distance between the middles of its front and rear openings, mm; null where one of them has not been measured.
+ *
+ * @param body The body.
+ */
+export function wheelbaseOf(body: Pick<Body, 'openings'>): number | null {
+  const [front, rear] = [openingOver(body, 'front'), openingOver(body, 'rear')];
+  return front && rear ? rear.x - front.x : null;
+}
+
+/**
+ * What no schema says about a body: a mass that is none, an opening without size, a box inside out.
  *
  * @param body The body.
  * @param path Where that is in the document: problems are named from there.
  */
 export function bodyProblems(body: Body, path: string): InputProblem[] {
-  return body.masses.flatMap(({ name, mass }, index): InputProblem[] =>
-    mass > 0
+  const problem = (code: string, at: string, message: string): InputProblem[] => [
+    { code: `body/${code}`, path: `${path}.${at}`, message },
+  ];
+  const wheelbase = wheelbaseOf(body);
+  return [
+    ...body.masses.flatMap(({ name, mass }, index) =>
+      mass > 0
+        ? []
+        : problem('mass', `masses[${index}].mass`, `${name} needs a mass above 0 kg, or take it off the list.`),
+    ),
+    ...body.openings.flatMap(({ name, radius }, index) =>
+      radius === undefined || radius > 0
+        ? []
+        : problem('opening', `openings[${index}].radius`, `The radius of ${name} must be more than 0, or left empty.`),
+    ),
+    ...(wheelbase === null || wheelbase > 0
       ? []
-      : [
-          {
-            code: 'body/mass',
-            path: `${path}.masses[${index}].mass`,
-            message: `${name} needs a mass above 0 kg, or take it off the list.`,
-          },
-        ],
-  );
+      : problem('openings', 'openings', 'The rear opening must lie behind the front one: swap what they go over.')),
+    ...body.mounts.flatMap(({ name, hole, thickness, load }, index) => [
+      ...(hole >= 0 ? [] : problem('hole', `mounts[${index}].hole`, `The hole of ${name} must be 0 or more.`)),
+      ...(thickness >= 0
+        ? []
+        : problem('thickness', `mounts[${index}].thickness`, `The bracket of ${name} must be 0 thick or more.`)),
+      ...(load === undefined || load >= 0
+        ? []
+        : problem('load', `mounts[${index}].load`, `What ${name} carries must be 0 or more, or left empty.`)),
+    ]),
+    ...body.boxes.flatMap(({ name, front, rear, left, right, low, high }, index) => [
+      ...(rear > front ? [] : problem('box', `boxes[${index}].rear`, `${name} must end behind where it begins.`)),
+      ...(right > left
+        ? []
+        : problem(
+            'box',
+            `boxes[${index}].right`,
+            `${name} must reach farther right than its left side: left is below 0.`,
+          )),
+      ...(high > low ? [] : problem('box', `boxes[${index}].high`, `${name} must be higher than its underside.`)),
+    ]),
+  ];
 }

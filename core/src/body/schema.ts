@@ -1,12 +1,62 @@
-import { type Field, id, length, list, mass, name, record } from '../fields/index.ts';
-import type { Body, BodyMass, BodyMount } from './body.ts';
+import { type Field, id, length, list, mass, name, oneOf, optional, record } from '../fields/index.ts';
+import {
+  type Body,
+  BODY_KINDS,
+  type BodyMass,
+  type BodyMount,
+  CLEAR_BOX_KINDS,
+  type ClearBox,
+  type ProfilePoint,
+  type WheelOpening,
+} from './body.ts';
+
+const profile = () => list(record<ProfilePoint>({ x: length(), z: length() }), 500);
 
 /** The shape of a body. */
 export const bodySchema = (): Field<Body> =>
   record<Body>({
+    id: id(),
     name: name(),
-    wheelbase: length(),
-    outline: list(record<Body['outline'][number]>({ x: length(), z: length() }), 500),
-    mounts: list(record<BodyMount>({ id: id(), name: name(), x: length(), y: length(), z: length() }), 200),
+    kind: oneOf(BODY_KINDS),
+    outline: profile(),
+    underside: profile(),
+    openings: list(
+      record<WheelOpening>({
+        id: id(),
+        name: name(),
+        over: oneOf(['front', 'rear']),
+        x: length(),
+        z: optional(length()),
+        radius: optional(length()),
+      }),
+      20,
+    ),
+    mounts: list(
+      record<BodyMount>({
+        id: id(),
+        name: name(),
+        x: length(),
+        y: length(),
+        z: length(),
+        hole: length(),
+        thickness: length(),
+        load: optional(mass()),
+      }),
+      200,
+    ),
+    boxes: list(
+      record<ClearBox>({
+        id: id(),
+        name: name(),
+        kind: oneOf(CLEAR_BOX_KINDS),
+        front: length(),
+        rear: length(),
+        left: length(),
+        right: length(),
+        low: length(),
+        high: length(),
+      }),
+      200,
+    ),
     masses: list(record<BodyMass>({ id: id(), name: name(), mass: mass(), x: length(), y: length(), z: length() }), 50),
   });

@@ -12,7 +12,7 @@ export interface Ask {
   readonly answers: string;
   readonly state: 'there' | 'partly' | 'missing';
   /** The part of the donor it is entered in. */
-  readonly part: 'stations' | 'features' | 'crossmembers' | 'lines' | 'controls' | 'frame';
+  readonly part: 'stations' | 'features' | 'crossmembers' | 'lines' | 'controls' | 'frame' | 'body';
 }
 
 /** Longest stretch of rail that is taken as straight without a station on it, mm. */

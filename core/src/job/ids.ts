@@ -13,7 +13,7 @@ const listed = (path: string, list: readonly { readonly id: string }[]): Named[]
   list.map(({ id }, index) => ({ path: `${path}[${index}].id`, id }));
 
 /** Everything of the job that is not part of a plan. */
-function namedOutsidePlans({ donor, body, rack }: Job, path: string): Named[] {
+function namedOutsidePlans({ donor, bodies, rack }: Job, path: string): Named[] {
   const lists = [
     'features',
     'crossmembers',
@@ -29,7 +29,12 @@ function namedOutsidePlans({ donor, body, rack }: Job, path: string): Named[] {
   return [
     ...lists.flatMap((list) => listed(`${path}donor.${list}`, donor[list])),
     ...listed(`${path}rack`, rack),
-    ...(body ? [...listed(`${path}body.mounts`, body.mounts), ...listed(`${path}body.masses`, body.masses)] : []),
+    ...listed(`${path}bodies`, bodies),
+    ...bodies.flatMap((body, index) =>
+      (['openings', 'mounts', 'boxes', 'masses'] as const).flatMap((list) =>
+        listed(`${path}bodies[${index}].${list}`, body[list]),
+      ),
+    ),
   ];
 }
 
@@ -104,7 +109,19 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
         },
       ];
     });
-    return [...operations, ...accepted, ...spliceProblems(plan, job, at)];
+    const bodies = new Set(job.bodies.map(({ id }) => id));
+    const seats = plan.seats.flatMap(({ body }, index): InputProblem[] =>
+      bodies.has(body) && plan.seats.findIndex((other) => other.body === body) === index
+        ? []
+        : [
+            {
+              code: 'plan/seat',
+              path: `${at}.seats[${index}].body`,
+              message: `“${body}” is not a body of the job, or is put in two places: leave one place of a body that is there.`,
+            },
+          ],
+    );
+    return [...operations, ...accepted, ...seats, ...spliceProblems(plan, job, at)];
   });
 }
 

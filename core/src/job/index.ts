@@ -26,3 +26,5 @@ export {
 } from './variants.ts';
 export { writeJobFile } from './write-job.ts';
 export { withoutDeadAcceptances } from './ids.ts';
+export { bodyGuide, type BodyAsk } from './body-asks.ts';
+export { withBody, withoutBody } from './edit-bodies.ts';

@@ -9,7 +9,8 @@ import type { LengthFormat } from '../units/index.ts';
 export interface Job extends PlanInput {
   readonly name: string;
   readonly donor: Frame;
-  readonly body: Body | null;
+  /** What goes on the frame, in one or several parts. */
+  readonly bodies: readonly Body[];
   /** The plan in hand: what is drawn, marked out and measured against. */
   readonly plan: Plan;
   /** Other ways of doing it, kept beside the plan in hand to compare and to take up. Their names differ from its. */
@@ -23,7 +24,7 @@ export interface Job extends PlanInput {
 }
 
 export const JOB_FORMAT = 'splay-job';
-export const JOB_VERSION = 5;
+export const JOB_VERSION = 6;
 
 /** A job with its records, as it travels. */
 export interface JobFile {

@@ -40,7 +40,7 @@ describe('the JSON Schema of a job file', () => {
     ['job.plan.operations.0.length', null],
     ['job.plan.operations.0.id', 'no spaces'],
     ['job.variants', [{ name: 'No operations', note: '', accepted: [] }]],
-    ['job.body.masses.0.mass', '900'],
+    ['job.bodies.0.masses.0.mass', '900'],
     ['job.rules.changes', { 'made/up': 1 }],
     ['records.0.taken', 'yesterday'],
   ])('refuses %s = %o, as the program does', (path, value) => {
@@ -48,11 +48,22 @@ describe('the JSON Schema of a job file', () => {
   });
 
   it.each([
-    ['job.body', null],
+    ['job.bodies', []],
     ['job.plan.operations.0.section', null],
     [
       'job.variants',
-      [{ name: 'Nothing yet', note: '', accepted: [], stays: [], operations: [], splices: [], fittings: [] }],
+      [
+        {
+          name: 'Nothing yet',
+          note: '',
+          accepted: [],
+          stays: [],
+          operations: [],
+          seats: [],
+          splices: [],
+          fittings: [],
+        },
+      ],
     ],
     ['job.rules.changes', { 'joint/meets': 2 }],
     ['job.donor.axles.0.rating', undefined],

@@ -50,9 +50,9 @@ it('names suspension brackets that stand under no unit', () => {
   const hangers = new Set(job.donor.features.filter(({ kind }) => kind === 'spring-hanger').map(({ id }) => id));
   const units = job.donor.units.map((unit) => ({ ...unit, mounts: unit.mounts.filter(({ id }) => !hangers.has(id)) }));
   expect(asked({ units }, 'suspension').where).toMatch(/^under no unit: .*anger/);
-  expect(asked({}, 'body', { body: null }).state).toBe('missing');
-  expect(asked({}, 'body', { body: { ...job.body!, wheelbase: 0 } }).state).toBe('missing');
-  expect(asked({}, 'body-weights', { body: { ...job.body!, masses: [] } }).state).toBe('missing');
+  expect(asked({}, 'body', { bodies: [] }).state).toBe('missing');
+  expect(asked({}, 'body', { bodies: [{ ...job.bodies[0]!, openings: [] }] }).state).toBe('missing');
+  expect(asked({}, 'body-weights', { bodies: [{ ...job.bodies[0]!, masses: [] }] }).state).toBe('missing');
   expect(asked({}, 'body-weights').where).toBe('6920\u00a0lb in all');
 });
 

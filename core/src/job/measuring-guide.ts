@@ -1,3 +1,4 @@
+import { wheelbaseOf } from '../body/index.ts';
 import { datumStation, type FeatureKind, kindsThat } from '../frame/index.ts';
 import { lengthText, quantityText } from '../units/index.ts';
 import {
@@ -21,7 +22,10 @@ import type { Job } from './job.ts';
  * @param job The job; validated.
  */
 export function measuringGuide(job: Job): Ask[] {
-  const { donor, body, display } = job;
+  const { donor, bodies, display } = job;
+  const masses = bodies.flatMap((body) => body.masses);
+  const wheelbases = bodies.flatMap((body) => wheelbaseOf(body) ?? []);
+  const openings = bodies.flatMap((body) => body.openings);
   const datum = datumStation(donor);
   const at = (x: number) => lengthText(x - datum, display, true);
   const of = (...kinds: readonly FeatureKind[]) => donor.features.filter(({ kind }) => kinds.includes(kind));
@@ -95,27 +99,29 @@ export function measuringGuide(job: Job): Ask[] {
     controlsAsk(donor, at),
     {
       id: 'body',
-      what: 'The body: distance between its wheel openings',
-      where: body?.wheelbase
-        ? `${body.name}: ${lengthText(body.wheelbase, display, true)}`
-        : 'centre to centre, both sides',
+      what: 'The body: its wheel openings',
+      where:
+        openings.length > 0
+          ? wheelbases.map((mm) => `${lengthText(mm, display, true)} apart`).join(', ') || `${openings.length} entered`
+          : 'middle of each, from one end of the body, both sides',
       answers: 'how much to add or take out',
-      state: body?.wheelbase ? 'there' : 'missing',
-      part: 'frame',
+      state: openings.length > 0 ? 'there' : 'missing',
+      part: 'body',
     },
     {
       id: 'body-weights',
       what: 'What the body weighs and carries, and where that balances',
-      where: body?.masses.length
-        ? `${quantityText(
-            'mass',
-            body.masses.reduce((sum, { mass }) => sum + mass, 0),
-            display.unit,
-          )} in all`
-        : 'on a scale under each end: the two readings give the place',
+      where:
+        masses.length > 0
+          ? `${quantityText(
+              'mass',
+              masses.reduce((sum, { mass }) => sum + mass, 0),
+              display.unit,
+            )} in all`
+          : 'on a scale under each end: the two readings give the place',
       answers: 'what stands on each axle, against its rating',
-      state: body?.masses.length ? 'there' : 'missing',
-      part: 'frame',
+      state: masses.length > 0 ? 'there' : 'missing',
+      part: 'body',
     },
   ];
 }

@@ -3,6 +3,7 @@ import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
 import { toVersion3 } from './version-3.ts';
 import { toVersion4 } from './version-4.ts';
+import { toVersion6 } from './version-6.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -67,6 +68,7 @@ export const MIGRATIONS: Migrations = {
         }
       : job,
   }),
+  5: toVersion6,
 };
 
 /**

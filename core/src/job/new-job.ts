@@ -121,7 +121,7 @@ function cabOf({ cab, section }: FirstMeasures): {
 export const newJob = (first: FirstMeasures): Job => ({
   name: first.name,
   donor: newFrame(first),
-  body: null,
+  bodies: [],
   plan: emptyPlan('First plan'),
   variants: [],
   rules: { profile: 'weld-and-reinforce', changes: {} },

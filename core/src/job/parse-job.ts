@@ -42,7 +42,7 @@ const rulesProblems = ({ rules }: Job, path: string): InputProblem[] =>
 
 const jobProblems = (job: Job, path = ''): InputProblem[] => [
   ...frameProblems(job.donor, job.display, `${path}donor`),
-  ...(job.body ? bodyProblems(job.body, `${path}body`) : []),
+  ...job.bodies.flatMap((body, index) => bodyProblems(body, `${path}bodies[${index}]`)),
   ...idProblems(job, path),
   ...referenceProblems(job, path),
   ...variantProblems(job, path),

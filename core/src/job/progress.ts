@@ -47,6 +47,8 @@ export function benchesDone(job: Job, gates: readonly Gate[]): readonly string[]
   const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
   const proven: Readonly<Record<BenchId, boolean>> = {
     donor: false,
+    body: false,
+    match: false,
     cuts: planned,
     splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
     marks: cutting !== undefined && isPassed(cutting),

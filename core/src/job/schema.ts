@@ -1,5 +1,5 @@
-import { type Body, bodySchema } from '../body/index.ts';
-import { type Field, id, length, list, name, number, oneOf, optional, orNull, record } from '../fields/index.ts';
+import { bodySchema } from '../body/index.ts';
+import { type Field, id, length, list, name, number, oneOf, optional, record } from '../fields/index.ts';
 import { type Frame, frameSchema } from '../frame/index.ts';
 import { type Plan, planSchema, type RackTube } from '../plan/index.ts';
 import { attachmentSchema, recordSchema } from '../records/index.ts';
@@ -19,7 +19,7 @@ const changes = () =>
 export const jobSchema: Field<Job> = record<Job>({
   name: name(),
   donor: frameSchema() satisfies Field<Frame>,
-  body: orNull<Body>(bodySchema()),
+  bodies: list(bodySchema(), 20),
   plan: planSchema() satisfies Field<Plan>,
   variants: list(planSchema(), MOST_VARIANTS),
   rules: record<Rulebook>({ profile: oneOf(Object.keys(PROFILES) as ProfileId[]), changes: changes() }),

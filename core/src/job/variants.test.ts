@@ -21,6 +21,7 @@ import {
 
 const read = (path: string) => readFileSync(new URL(`../../../${path}`, import.meta.url), 'utf8');
 const { job } = parseJobFile(read('demo/orchard-sprayer.json'));
+const body = job.bodies[0]!;
 const names = (of: Job) => plansOf(of).map(({ name }) => name);
 const [straight, obvious, links] = names(job) as [string, string, string];
 
@@ -109,14 +110,10 @@ describe('variants', () => {
     ],
     [
       'a mass of nothing',
-      { body: { ...job.body!, masses: [{ ...job.body!.masses[0]!, mass: 0 }] } },
-      'body.masses[0].mass',
+      { bodies: [{ ...body, masses: [{ ...body.masses[0]!, mass: 0 }] }] },
+      'bodies[0].masses[0].mass',
     ],
-    [
-      'a mass twice',
-      { body: { ...job.body!, masses: [job.body!.masses[0]!, job.body!.masses[0]!] } },
-      'body.masses[1].id',
-    ],
+    ['a mass twice', { bodies: [{ ...body, masses: [body.masses[0]!, body.masses[0]!] }] }, 'bodies[0].masses[1].id'],
   ])('a document with %s is refused, with the place', (_, changes, path) => {
     expect(() => checkJob({ ...job, ...changes })).toThrowError(
       expect.objectContaining({ problems: expect.arrayContaining([expect.objectContaining({ path })]) }),
@@ -152,11 +149,13 @@ describe('a job of version 1', () => {
         features: undefined,
         axles: undefined,
       },
-      body: { ...old.job.body, masses: [] },
+      body: undefined,
+      bodies: [expect.objectContaining({ name: (old.job.body as unknown as { name: string }).name, masses: [] })],
       plan: {
         ...old.job.plan,
         note: '',
         stays: [],
+        seats: [],
         splices: [],
         fittings: [],
         operations: old.job.plan.operations.map(brought),
@@ -174,7 +173,7 @@ describe('a job of version 1', () => {
 
   it('comes up without its file too, and a job without a body keeps none', () => {
     expect(checkJob(old.job, 1)).toEqual(parseJobFile(JSON.stringify(old)).job);
-    expect(checkJob({ ...old.job, body: null }, 1).body).toBeNull();
+    expect(checkJob({ ...old.job, body: null }, 1).bodies).toEqual([]);
     expect(() => checkJob(old.job, JOB_VERSION)).toThrow(/variants|is missing/);
     expect(() => checkJob('nothing', 1)).toThrow(/must be an object/);
   });
@@ -337,9 +336,66 @@ describe('a job of version 4', () => {
   it('comes up with everything it held and no joint decided', () => {
     const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, splices: [], fittings: [] });
+    expect(job.plan).toEqual({ ...old.job.plan, seats: [], splices: [], fittings: [] });
     expect(job.rack).toEqual([]);
-    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, splices: [], fittings: [] })));
+    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, seats: [], splices: [], fittings: [] })));
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
+  });
+});
+
+describe('a job of version 5', () => {
+  interface Old {
+    readonly job: {
+      readonly body: {
+        readonly name: string;
+        readonly wheelbase: number;
+        readonly outline: readonly object[];
+        readonly mounts: readonly object[];
+        readonly masses: readonly { readonly x: number }[];
+      };
+      readonly plan: object;
+    };
+  }
+  const old = JSON.parse(read('core/test/job-files/version-5.json')) as Old;
+  const bring = (changes: object) =>
+    parseJobFile(JSON.stringify({ ...old, job: { ...old.job, body: { ...old.job.body, ...changes } } })).job;
+
+  it('gives its body openings in place of a distance, and everything else that it held', () => {
+    const { name, wheelbase, outline, mounts, masses } = old.job.body;
+    const { bodies, plan } = bring({});
+    expect(bodies).toEqual([
+      {
+        id: 'body',
+        name,
+        kind: 'other',
+        outline,
+        underside: [],
+        boxes: [],
+        masses,
+        mounts: mounts.map((mount) => ({ ...mount, hole: 0, thickness: 0 })),
+        openings: [
+          { id: 'opening-front', name: 'Front opening', over: 'front', x: 0 },
+          { id: 'opening-rear', name: 'Rear opening', over: 'rear', x: wheelbase },
+        ],
+      },
+    ]);
+    expect(plan).toEqual({ ...old.job.plan, seats: [] });
+  });
+
+  it('sits where it sat: its front opening on the front axle, its own zero on the datum plane', () => {
+    const job = bring({});
+    const { seats, axles, laden } = evaluatePlan(job);
+    const front = axles.find(({ item }) => item.role === 'front')!;
+    expect(seats[0]).toMatchObject({ decided: false, pose: { x: front.built!.x, z: 0, rake: 0 } });
+    expect(seats[0]!.wheelbase!.overPlan).toBeNear(0, 1e-6);
+    expect(laden.after!.mass).toBeGreaterThan(1000);
+  });
+
+  it('a body that nobody has measured has no openings, a job without one no bodies, and ids stay unique', () => {
+    expect(bring({ wheelbase: 0 }).bodies[0]!.openings).toEqual([]);
+    const taken = bring({ mounts: [{ id: 'body', name: 'Mount', x: 0, y: 0, z: 0 }] });
+    expect(taken.bodies[0]!.id).toMatch(/^body-\d$/);
+    expect(parseJobFile(JSON.stringify({ ...old, job: { ...old.job, body: null } })).job.bodies).toEqual([]);
+    expect(() => bring({ mounts: 'none' })).toThrow(/mounts/);
   });
 });

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { donor, inputOf, plainFrame } from '../../test/frames.ts';
-import { newBody } from '../body/index.ts';
+import { bodyOf, donor, inputOf, plainFrame } from '../../test/frames.ts';
 import { axleLoadsOf, balance } from './axle-loads.ts';
 import { evaluatePlan } from './index.ts';
 
@@ -45,14 +44,14 @@ describe('axle loads', () => {
             { ...axle, id: 'rear-2', x: axle.x + 1200, rating: 2500 },
           ],
     );
-    const body = { ...newBody, masses: [{ id: 'load', name: 'Load', mass: 1000, x: 4200, y: 0, z: 0 }] };
+    const bodies = [bodyOf([{ id: 'load', name: 'Load', mass: 1000, x: 4200, y: 0, z: 0 }])];
     const frame = plainFrame({ axles: tandem });
-    const both = evaluatePlan({ ...inputOf(frame), body });
+    const both = evaluatePlan({ ...inputOf(frame), bodies });
     // The middle of 4300 and 5500 is 4900, 4200 behind the front axle: the whole load stands on the two.
     expect(both.laden.after!.rear.load - both.measures.after.axleLoads!.rear).toBeNear(1000, 1e-9);
     expect(both.laden.after!.rear.rating).toBe(5500);
     const cut = inputOf(frame, { kind: 'trim', end: 'rear', at: donor(5000), angle: 0, lean: 'top-longer' });
-    const one = evaluatePlan({ ...cut, body });
+    const one = evaluatePlan({ ...cut, bodies });
     expect(one.laden.after!.rear.rating).toBe(3000);
     expect(one.laden.before!.rear.rating).toBe(5500);
   });

@@ -1,4 +1,4 @@
-import { type Body, seated } from '../body/index.ts';
+import { type Body, type BodyPose, onFrame } from '../body/index.ts';
 import type { Axle, Vec3 } from '../frame/index.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
 
@@ -43,14 +43,6 @@ function axleX(axles: Riders, role: Axle['role'], on: On): number | null {
 export const axleXs = (axles: Riders, on: On) => ({ front: axleX(axles, 'front', on), rear: axleX(axles, 'rear', on) });
 
 /**
- * Where the body's front wheel opening stands: in the middle of the front axles, as they carry; null without any.
- *
- * @param axles Where the axles are.
- * @param on On the donor, or as built.
- */
-export const seatOf = (axles: Riders, on: On): number | null => axleX(axles, 'front', on);
-
-/**
  * Where several weights balance together; null without any.
  *
  * @param weights kg and mm.
@@ -75,21 +67,25 @@ export function axleLoadsOf(
 }
 
 /**
- * The frame with the masses of the body on it, its front wheel opening on the front axle. Null when it brings none.
+ * The frame with the masses of the bodies on it. Null when they bring none.
  *
  * @param frame The frame’s mass, kg, and where it balances, mm.
- * @param body The body; null while there is none.
+ * @param seated The bodies, each with where it sits.
  * @param axles Where the axles are.
  * @param on On the donor, or as built.
  */
-export function ladenOf(frame: Weight, body: Body | null, axles: Riders, on: On): Laden | null {
+export function ladenOf(
+  frame: Weight,
+  seated: readonly { readonly body: Body; readonly pose: BodyPose }[],
+  axles: Riders,
+  on: On,
+): Laden | null {
   const xs = axleXs(axles, on);
-  const frontX = seatOf(axles, on);
-  if (!body || body.masses.length === 0 || frontX === null || !frame.centreOfGravity) return null;
-  const all = balance([
-    { mass: frame.mass, at: frame.centreOfGravity },
-    ...body.masses.map((item) => ({ mass: item.mass, at: seated(item, frontX) })),
-  ]);
+  const brought = seated.flatMap(({ body, pose }) =>
+    body.masses.map(({ mass, x, y, z }) => ({ mass, at: onFrame(pose, { x, y, z }) })),
+  );
+  if (brought.length === 0 || !frame.centreOfGravity) return null;
+  const all = balance([{ mass: frame.mass, at: frame.centreOfGravity }, ...brought]);
   const loads = axleLoadsOf(all, xs);
   if (!loads || !all.centreOfGravity) return null;
   const rating = (role: Axle['role']): number | null =>

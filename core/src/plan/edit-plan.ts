@@ -1,3 +1,4 @@
+import type { BodySeat } from './match/index.ts';
 import type { SplicePlan } from '../splice/index.ts';
 import type { EndPlace, Plan } from './operation.ts';
 import { type Operation, placesOf, withPlaces } from './operations/index.ts';
@@ -35,6 +36,17 @@ export const withoutOperation = (plan: Plan, id: string): Plan => ({
 export const withSplice = (plan: Plan, splice: SplicePlan): Plan => ({
   ...plan,
   splices: [...plan.splices.filter(({ joint }) => joint !== splice.joint), splice],
+});
+
+/**
+ * The plan with a body put somewhere.
+ *
+ * @param plan The plan.
+ * @param seat The body, and where it sits.
+ */
+export const withSeat = (plan: Plan, seat: BodySeat): Plan => ({
+  ...plan,
+  seats: [...plan.seats.filter(({ body }) => body !== seat.body), seat],
 });
 
 /**

@@ -1,4 +1,4 @@
-import { ladenOf, seatOf } from './axle-loads.ts';
+import { ladenOf } from './axle-loads.ts';
 import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type WayOut } from './conflict.ts';
 import { controlPredictions, pointFinder } from './control.ts';
 import { driveLineOf } from './drive-line.ts';
@@ -28,12 +28,17 @@ export const evaluatePlan = (input: PlanInput): PlanResult => judge(evaluateOutc
  * @param outcomes The second stage of the evaluation.
  */
 export function judge(outcomes: Outcomes): PlanResult {
-  const { input, context, prepared, steps, state, tape, joints, cutEnds, axles, points } = outcomes;
-  const { donor: frame, body, plan, rules } = input;
+  const { input, context, prepared, steps, state, tape, joints, cutEnds, axles, points, seats } = outcomes;
+  const { donor: frame, plan, rules } = input;
   const measures = { before: donorMeasures(prepared, rules, context), after: measuresOf(outcomes, context) };
   const laden = {
-    before: ladenOf(measures.before, body, axles, 'donor'),
-    after: ladenOf(measures.after, body, axles, 'built'),
+    before: ladenOf(
+      measures.before,
+      seats.map(({ body, onDonor }) => ({ body, pose: onDonor })),
+      axles,
+      'donor',
+    ),
+    after: ladenOf(measures.after, seats, axles, 'built'),
   };
   const driveLine = { before: driveLineOf(points, 'donor'), after: driveLineOf(points, 'built') };
   const found = findConflicts({ ...outcomes, frame, plan, driveLine, laden: laden.after }, context);
@@ -64,7 +69,7 @@ export function judge(outcomes: Outcomes): PlanResult {
     steps,
     donorState: prepared.state,
     datum: outcomes.datum,
-    seat: { before: seatOf(axles, 'donor'), after: seatOf(axles, 'built') },
+    seats,
     measures,
     laden,
     driveLine,

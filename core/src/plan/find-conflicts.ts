@@ -7,6 +7,7 @@ import { fatesOfFeatures } from './feature-conflicts.ts';
 import type { Finder } from './findings.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
 import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
+import { bodyConflicts } from './match/body-conflicts.ts';
 import { memberConflicts } from './member-conflicts.ts';
 import { weakNotches } from './notch-conflicts.ts';
 import { lostRiders } from './rider-conflicts.ts';
@@ -146,6 +147,7 @@ const FINDERS: readonly Finder[] = [
   loosePieces,
   lines,
   axleLoads,
+  bodyConflicts,
   driveLine,
 ];
 

@@ -6,6 +6,7 @@ import type { CutEnd } from './cut-ends.ts';
 import type { DriveLine } from './drive-line.ts';
 import type { Joint } from './joint.ts';
 import type { BraceOutcome, MemberOutcome } from './members/index.ts';
+import type { SeatOutcome } from './match/index.ts';
 import type { Plan } from './operation.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -24,11 +25,13 @@ export interface Findings {
   /** The frame ahead of an operation. */
   readonly before: StateBefore;
   readonly tape: Tape;
+  readonly datum: { readonly donor: number; readonly built: number };
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
+  readonly seats: readonly SeatOutcome[];
   readonly splices: readonly SpliceOutcome[];
   readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
-  /** With the body on; null while its masses are not known. */
+  /** With the bodies on; null while their masses are not known. */
   readonly laden: Laden | null;
   readonly features: readonly FeatureOutcome[];
   readonly crossmembers: readonly CrossmemberOutcome[];

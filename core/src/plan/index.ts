@@ -8,6 +8,7 @@ export {
   withOperation,
   withOrder,
   withoutOperation,
+  withSeat,
   withSplice,
 } from './edit-plan.ts';
 export { justBehind, placesToBegin } from './places-to-begin.ts';
@@ -72,6 +73,7 @@ export {
   worstDifferences,
 } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
+export * from './match/index.ts';
 export * from './splices/index.ts';
 export { type Refusal, type Rework } from './state.ts';
 export { planSchema } from './schema.ts';

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
-import { newBody } from '../body/index.ts';
+import { bodyOf, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
 import type { Axle } from '../frame/index.ts';
 import { evaluatePlan } from './index.ts';
 
@@ -59,11 +58,11 @@ describe('measures', () => {
       axle.role === 'front' ? [axle, { ...axle, id: 'front-2', x: axle.x + 500 }] : [axle],
     );
     // 700 and 1200 stand around 950; 250 put in between them moves the second, and the middle by half of it.
-    const { seat, laden } = evaluatePlan({
+    const { seats, laden } = evaluatePlan({
       ...inputOf(plainFrame({ axles }), { kind: 'lengthen', at: donor(900), length: 250 }),
-      body: { ...newBody, masses: [{ id: 'load', name: 'Load', mass: 1e6, x: 1000, y: 0, z: 500 }] },
+      bodies: [bodyOf([{ id: 'load', name: 'Load', mass: 1e6, x: 1000, y: 0, z: 500 }])],
     });
-    expect(seat).toEqual({ before: 950, after: 1075 });
+    expect([seats[0]!.onDonor.x, seats[0]!.pose.x]).toEqual([950, 1075]);
     // A load that outweighs the frame balances where it stands: 1000 behind the seat.
     expect(laden.before!.centreOfGravity.x).toBeNear(1950, 2);
     expect(laden.after!.centreOfGravity.x).toBeNear(2075, 2);

@@ -1,5 +1,6 @@
 import { angle, type Field, flag, id, length, oneOf, record, text } from '../fields/index.ts';
 import type { Fitting, SplicePlan } from '../splice/index.ts';
+import type { BodySeat } from './match/index.ts';
 import type { Operation } from './operations/index.ts';
 
 /** A station, mm, on the donor as measured or on the frame as it is when the operation's turn comes. */
@@ -61,6 +62,8 @@ export interface Plan {
   /** Units that stay with another of their mounts than is usual, where the plan moves those apart. */
   readonly stays: readonly { readonly unit: string; readonly mount: string }[];
   readonly operations: readonly Operation[];
+  /** Where bodies sit, as far as that is decided: one place for a body at most. */
+  readonly seats: readonly BodySeat[];
   /** How joints are made, as far as that is decided: one for a joint at most. */
   readonly splices: readonly SplicePlan[];
   /** End plates and gussets. */
@@ -78,6 +81,7 @@ export const emptyPlan = (name: string): Plan => ({
   accepted: [],
   stays: [],
   operations: [],
+  seats: [],
   splices: [],
   fittings: [],
 });

@@ -3,6 +3,7 @@ import type { StateBefore } from './fate.ts';
 import { featureOutcomes } from './feature-outcome.ts';
 import type { Geometry } from './geometry.ts';
 import { type Joint, jointsOf } from './joint.ts';
+import { type SeatOutcome, seatOutcomes } from './match/index.ts';
 import type { Standing } from './measures.ts';
 import { standingOf } from './prepare.ts';
 import { type SpliceOutcome, spliceOutcomes } from './splices/index.ts';
@@ -13,6 +14,8 @@ export interface Outcomes extends Geometry, Standing {
   readonly before: StateBefore;
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
+  /** Where each body sits, and what follows. */
+  readonly seats: readonly SeatOutcome[];
   /** How each joint is made. */
   readonly splices: readonly SpliceOutcome[];
 }
@@ -38,6 +41,7 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
   );
+  const seats = seatOutcomes(input.bodies, plan.seats, { ...standing, pieces: state.pieces }, context);
   const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
-  return { ...geometry, ...standing, before, joints, cutEnds, splices };
+  return { ...geometry, ...standing, before, joints, cutEnds, seats, splices };
 }

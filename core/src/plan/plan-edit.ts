@@ -1,6 +1,7 @@
 import type { Feature, Frame, Ref } from '../frame/index.ts';
 import type { SplicePlan } from '../splice/index.ts';
-import { shiftOperation, withoutOperation, withOperation, withSplice } from './edit-plan.ts';
+import { shiftOperation, withoutOperation, withOperation, withSeat, withSplice } from './edit-plan.ts';
+import type { BodySeat } from './match/index.ts';
 import { newCrossmember } from './new-things.ts';
 import type { Place, Plan } from './operation.ts';
 import type { Operation } from './operations/index.ts';
@@ -27,6 +28,10 @@ export type PlanEdit =
   | { readonly do: 'stay'; readonly unit: string; readonly mount: string }
   /** Makes joints another way. */
   | { readonly do: 'splice'; readonly splices: readonly SplicePlan[] }
+  /** Puts a body where it says. */
+  | { readonly do: 'seat'; readonly seat: BodySeat }
+  /** Puts a new operation last; it gets an id of its own. */
+  | { readonly do: 'add'; readonly operation: Operation }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
@@ -115,6 +120,10 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
     }
     case 'splice':
       return withPlan(edit.splices.reduce(withSplice, plan));
+    case 'seat':
+      return withPlan(withSeat(plan, edit.seat));
+    case 'add':
+      return withPlan(inserted(plan, { ...edit.operation, id: newId }, null));
     case 'datum':
       return { ...job, donor: { ...donor, datum: edit.feature } };
     case 'movable':

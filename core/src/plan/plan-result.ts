@@ -12,6 +12,7 @@ import type { FeatureOutcome } from './feature-outcome.ts';
 import type { Joint } from './joint.ts';
 import type { Measures } from './measures.ts';
 import type { BraceOutcome, MemberOutcome } from './members/index.ts';
+import type { SeatOutcome } from './match/index.ts';
 import type { Plan } from './operation.ts';
 import type { Operation } from './operations/index.ts';
 import type { Piece, RemovedPiece } from './piece.ts';
@@ -24,7 +25,7 @@ import type { UnitOutcome } from './unit-outcome.ts';
 /** What a plan is evaluated from; a `Job` is one. */
 export interface PlanInput {
   readonly donor: Frame;
-  readonly body: Body | null;
+  readonly bodies: readonly Body[];
   readonly plan: Plan;
   readonly rules: Rulebook;
   readonly display: LengthFormat;
@@ -64,9 +65,9 @@ export interface PlanResult {
   readonly donorState: PlanState;
   /** Station of the datum hole; on the built frame where its steel went, if that was taken out. */
   readonly datum: { readonly donor: number; readonly built: number };
-  /** Where the body's front wheel opening stands: in the middle of the front axles; null without any. */
-  readonly seat: { readonly before: number | null; readonly after: number | null };
-  /** With the body on, its front wheel opening on the front axle; null while its masses are not known. */
+  /** Where each body sits, what is under it, and what it asks for. */
+  readonly seats: readonly SeatOutcome[];
+  /** With the bodies on where they sit; null while their masses are not known. */
   readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
   /** Null without a gearbox flange and a pinion, or where the plan takes one of them out. */
   readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { STOCK_MATERIALS } from '../materials/index.ts';
-import { built, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
-import { newBody } from '../body/index.ts';
+import { bodyOf, built, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
 import { type Feature, type Frame, type Rail, sectionLookup } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import { builtOf, donorOf, evaluatePlan, frameProfile, type PlanResult } from './index.ts';
@@ -87,15 +86,14 @@ describe('worked cases', () => {
 
   it('the body and its load stand on the axles by levers, against what they may carry', () => {
     const axles = plainFrame().axles.map((axle) => ({ ...axle, rating: axle.role === 'rear' ? 1500 : 1300 }));
-    const body = {
-      ...newBody,
-      masses: [
+    const bodies = [
+      bodyOf([
         { id: 'own', name: 'Body', mass: 900, x: 1800, y: 0, z: 500 },
         { id: 'load', name: 'Load', mass: 1200, x: 3900, y: 0, z: 700 },
-      ],
-    };
+      ]),
+    ];
     const bare = inputOf(plainFrame({ axles }));
-    const { laden, measures, conflicts } = evaluatePlan({ ...bare, body });
+    const { laden, measures, conflicts } = evaluatePlan({ ...bare, bodies });
     // On 3600 mm: 900 in the middle gives 450, 1200 at 3900 gives 1300 to the rear and lifts the front by 100.
     expect(laden.after!.rear.load - measures.after.axleLoads!.rear).toBeNear(1750, 1e-9);
     expect(laden.after!.front.load - measures.after.axleLoads!.front).toBeNear(350, 1e-9);
@@ -106,7 +104,7 @@ describe('worked cases', () => {
 
     // 900 mm more between the axles: the same load 3900 behind the front axle gives 1200 · 3900 / 4500 = 1040.
     const stretched = inputOf(plainFrame({ axles }), { kind: 'lengthen', at: donor(2500), length: 900, section: null });
-    const longer = evaluatePlan({ ...stretched, body });
+    const longer = evaluatePlan({ ...stretched, bodies });
     const ownShare = longer.laden.after!.rear.load - longer.measures.after.axleLoads!.rear;
     expect(ownShare).toBeNear((900 * 1800) / 4500 + 1040, 1e-9);
     expect(longer.laden.before).toEqual(laden.after);
@@ -114,7 +112,7 @@ describe('worked cases', () => {
 
   it('a load far behind the rear axle that lifts the front stops the plan; a missing rating is not a pass', () => {
     const masses = [{ id: 'load', name: 'Load', mass: 3000, x: 6000, y: 0, z: 700 }];
-    const { laden, conflicts } = evaluatePlan({ ...inputOf(plainFrame()), body: { ...newBody, masses } });
+    const { laden, conflicts } = evaluatePlan({ ...inputOf(plainFrame()), bodies: [bodyOf(masses)] });
     expect(laden.after!.front.load).toBeLessThan(0);
     expect(laden.after!.rear.rating).toBeNull();
     expect(conflicts.map(({ code, severity }) => [code, severity])).toEqual([['axle-lifts', 'stop']]);

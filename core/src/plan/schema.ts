@@ -1,5 +1,6 @@
-import { type Field, id, list, name, record, text } from '../fields/index.ts';
+import { angle, type Field, id, length, list, name, record, text } from '../fields/index.ts';
 import { fittingSchema, splicePlanSchema } from '../splice/index.ts';
+import type { BodySeat } from './match/index.ts';
 import type { Acceptance, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
 
@@ -12,6 +13,7 @@ export const planSchema = (): Field<Plan> =>
       accepted: list(record<Acceptance>({ conflict: text(400), reason: name(500), by: name() }), 200),
       stays: list(record<Plan['stays'][number]>({ unit: id(), mount: id() }), 100),
       operations: list(operationSchema(), 200),
+      seats: list(record<BodySeat>({ body: id(), x: length(), z: length(), rake: angle() }), 20),
       splices: list(splicePlanSchema(), 400),
       fittings: list(fittingSchema(), 100),
     },

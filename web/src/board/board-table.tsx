@@ -52,7 +52,7 @@ export function BoardTable({ job, result, selected, onSelect }: BoardTableProps)
   const loadOf = (axle: AxleLoad | undefined) =>
     axle ? <MassOf kg={axle.load} rating={axle.rating} unit={job.display.unit} /> : '–';
   const loaded: readonly (readonly [string, (of: Laden | null) => ReactNode])[] = [
-    [`Mass with ${job.body?.name} and its load`, (of) => mass(of?.mass)],
+    [`Mass with ${job.bodies.map(({ name }) => name).join(', ')} and load`, (of) => mass(of?.mass)],
     ['on the front axle, of what it may carry', (of) => loadOf(of?.front)],
     ['on the rear axle, of what it may carry', (of) => loadOf(of?.rear)],
   ];
@@ -65,7 +65,7 @@ export function BoardTable({ job, result, selected, onSelect }: BoardTableProps)
         {figures.map(([figure, of]) => (
           <Row key={figure} head={figure} cells={[of(before), of(after)]} />
         ))}
-        {job.body && laden.after
+        {laden.after
           ? loaded.map(([figure, of]) => <Row key={figure} head={figure} cells={[of(laden.before), of(laden.after)]} />)
           : []}
       </CaptionedTable>

@@ -28,7 +28,8 @@ it('a problem that the edit makes in another table is told apart', () => {
 });
 
 it('tables of the body are known as well', () => {
-  const masses = job.body!.masses.map((item, index) => (index === 1 ? { ...item, mass: -5 } : item));
-  const told = editProblems({ ...job, body: { ...job.body!, masses } }, 'body.masses')!;
+  const [body] = job.bodies;
+  const masses = body!.masses.map((item, index) => (index === 1 ? { ...item, mass: -5 } : item));
+  const told = editProblems({ ...job, bodies: [{ ...body!, masses }] }, 'bodies[0].masses')!;
   expect(told.cells.map(({ row, column }) => [row, column])).toEqual([[1, 'mass']]);
 });

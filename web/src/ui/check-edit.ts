@@ -9,8 +9,9 @@ export interface EditProblems {
 
 /** `donor.features[2].x` in the table `donor.features` → row 2, column x. */
 function cellOf(path: string, table: string): Pick<CellProblem, 'row' | 'column'> | null {
-  const match = /^(.+?)\[(\d+)\](?:\.(\w+))?/.exec(path);
-  return match && match[1] === table ? { row: Number(match[2]), column: match[3] ?? '' } : null;
+  if (!path.startsWith(`${table}[`)) return null;
+  const match = /^\[(\d+)\](?:\.(\w+))?/.exec(path.slice(table.length));
+  return match ? { row: Number(match[1]), column: match[2] ?? '' } : null;
 }
 
 /** Checks a job as the server would; `table` is the path of the table that was edited. Null when it is right. */

@@ -9,7 +9,7 @@ export interface CellProblem {
   readonly message: string;
 }
 
-interface EditTableProps<Row> {
+export interface EditTableProps<Row> {
   readonly caption: string;
   readonly columns: readonly Column<Row>[];
   readonly rows: readonly Row[];

@@ -12,9 +12,11 @@ export type Column<Row> = {
 } & (
   | {
       readonly kind: 'length';
-      readonly get: (row: Row) => number;
-      readonly set: (row: Row, mm: number) => Row;
+      readonly get: (row: Row) => number | undefined;
+      readonly set: (row: Row, mm: number | undefined) => Row;
       readonly offset?: number;
+      /** May be left empty. */
+      readonly optional?: boolean;
     }
   | {
       readonly kind: 'number';
@@ -52,6 +54,17 @@ export const lengthColumn = <Row>(key: keyof Row & string, title: string, width:
   offset,
   get: (row) => row[key] as number,
   set: (row, mm) => ({ ...row, [key]: mm }),
+});
+
+/** A length that may be left empty where nobody has measured it. */
+export const optionalLengthColumn = <Row>(key: keyof Row & string, title: string, width: string): Column<Row> => ({
+  key,
+  title,
+  width,
+  kind: 'length',
+  optional: true,
+  get: (row) => row[key] as number | undefined,
+  set: (row, mm) => without(row, key, mm),
 });
 
 export const numberColumn = <Row>(
@@ -135,8 +148,10 @@ export const words = <T extends string>(values: readonly T[]): (readonly [value:
 /** What stands in a cell before anybody types. */
 export function cellText<Row>(column: Column<Row>, row: Row, format: LengthFormat): string {
   switch (column.kind) {
-    case 'length':
-      return formatLength(column.get(row) - (column.offset ?? 0), format).text;
+    case 'length': {
+      const mm = column.get(row);
+      return mm === undefined ? '' : formatLength(mm - (column.offset ?? 0), format).text;
+    }
     case 'number': {
       const value = column.get(row);
       return value === undefined ? '' : String(Number((value * (column.factor ?? 1)).toFixed(3)));
@@ -156,6 +171,7 @@ export type ReadCell<Row> = { readonly ok: true; readonly row: Row } | { readonl
 export function readCell<Row>(column: Column<Row>, row: Row, text: string, format: LengthFormat): ReadCell<Row> {
   switch (column.kind) {
     case 'length': {
+      if (text.trim() === '' && column.optional) return { ok: true, row: column.set(row, undefined) };
       const read = parseLength(text, format.unit);
       if (!read.ok) return { ok: false, message: read.problem.message };
       return { ok: true, row: column.set(row, read.value + (column.offset ?? 0)) };

@@ -1,5 +1,6 @@
 import { builtOf, type Conflict, planOf, type FigureId, type Job, shiftOperation, withOperation } from '@splay/core';
 import type { KeyboardEvent } from 'react';
+import { goToBench } from '../client/go-to-bench.ts';
 import { change, type JobStore, preview, type ShownMeasurement } from '../client/job-store.ts';
 import { nudgeStep } from '../ui/length-field.tsx';
 import { endsBetween } from './measuring.ts';
@@ -38,12 +39,7 @@ export function workbenchActions(store: JobStore) {
     onHold: (showBefore: boolean) => store.setState({ showBefore }),
     onShowMeasurement: (measurement: ShownMeasurement | null) => store.setState({ measurement }),
 
-    onBench: (bench: string) => {
-      const { bench: now, id } = store.getState();
-      if (bench === now) return store.setState({ thread: null });
-      history.pushState(null, '', `/jobs/${id}/${bench}`);
-      store.setState({ bench, selected: null, measurement: null, look: null, drawer: null, thread: null });
-    },
+    onBench: (bench: string) => goToBench(store, bench),
 
     /** Goes to the place of a conflict: the operation it comes from, with what it is about pointed out. */
     onPickConflict: ({ operation, about, builtX, donorX }: Conflict) => {

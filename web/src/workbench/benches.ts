@@ -1,7 +1,9 @@
 import type { BenchId, Gate } from '@splay/core';
+import { body } from '../benches/body/bench.ts';
 import { cuts } from '../benches/cuts/bench.ts';
 import { donor } from '../benches/donor/bench.ts';
 import { marks } from '../benches/marks/bench.ts';
+import { match } from '../benches/match/bench.ts';
 import { splice } from '../benches/splice/bench.ts';
 import { trueUp } from '../benches/true-up/bench.ts';
 import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } from '../client/bench.ts';
@@ -9,6 +11,8 @@ import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } fr
 /** Every bench, in the order of work. To add one, write its folder and name it here. */
 export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
   donor,
+  body,
+  match,
   cuts,
   splice,
   marks,

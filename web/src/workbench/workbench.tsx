@@ -137,7 +137,7 @@ function OpenJob({ store, server }: OpenJobProps) {
     () =>
       evaluatePlan({
         donor: state.job.donor,
-        body: null,
+        bodies: [],
         plan: emptyPlan(''),
         rules: state.job.rules,
         display: state.job.display,

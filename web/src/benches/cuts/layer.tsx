@@ -1,5 +1,6 @@
 import { operationName, type PlanResult } from '@splay/core';
 import { useMemo } from 'react';
+import { bodiesOn, BodyName, BodyOver } from '../../board/body-over.tsx';
 import { Dimension } from '../../board/dimension.tsx';
 import { WheelShape, wheelsOf } from '../../board/ground.tsx';
 import { BuiltGhost, CutAway, DonorGhost } from '../../board/steel.tsx';
@@ -7,7 +8,6 @@ import { acrossPx } from '../../board/strips.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { BodyName, BodyOver } from './body-over.tsx';
 import { ConflictMarks } from './conflict-marks.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
 import { chainOf, type ChainLink, DimensionChain } from './dimension-chain.tsx';
@@ -25,11 +25,8 @@ export function rearBefore(result: PlanResult, donor: PlanResult) {
   return wheel ? { wheel, wheelbase: before.wheelbase } : null;
 }
 
-/** The body's outline and where its front wheel opening stands; null where there is nothing to draw. */
-function bodyOf({ job: { body }, result, showBefore }: PictureProps) {
-  const frontX = showBefore ? result.seat.before : result.seat.after;
-  return body && body.outline.length > 1 && frontX !== null ? { body, frontX } : null;
-}
+/** The bodies, each where it sits on the frame that is shown. */
+const bodiesOf = ({ result, showBefore }: PictureProps) => bodiesOn(result, showBefore ? 'donor' : 'built');
 
 /** Both strips, each with what clips it. */
 const stripsOf = ({ side, plan }: PictureProps) =>
@@ -51,7 +48,7 @@ export function CutsUnder(props: PictureProps) {
     () => new Set(job.plan.operations.filter(({ kind }) => kind === 'trim').map(({ id }) => id)),
     [job.plan.operations],
   );
-  const body = bodyOf(props);
+  const bodies = bodiesOf(props);
   const before = showBefore ? null : rearBefore(result, donor);
   const cutAway = showBefore ? [] : result.removed.filter(({ operation }) => trims.has(operation));
   return (
@@ -67,7 +64,9 @@ export function CutsUnder(props: PictureProps) {
             strokeWidth={1.5}
           />
         )}
-        {body && <BodyOver {...body} view={view} across={side.across} />}
+        {bodies.map((one) => (
+          <BodyOver key={one.body.id} {...one} view={view} across={side.across} />
+        ))}
       </g>
       {stripsOf(props).map(({ what, across, clip }) => (
         <g key={what} clipPath={clip}>
@@ -119,7 +118,7 @@ export function CutsOver(props: PictureProps) {
     () => new Map(job.plan.operations.map((operation) => [operation.id, operationName(operation)])),
     [job.plan.operations],
   );
-  const body = bodyOf(props);
+  const bodies = bodiesOf(props);
   if (showBefore)
     return (
       <>
@@ -163,7 +162,9 @@ export function CutsOver(props: PictureProps) {
         {result.reworks.map((rework) => (
           <ReworkMark key={rework.operation.id} {...{ rework, result, view, section }} across={side.across} />
         ))}
-        {body && <BodyName {...body} view={view} across={side.across} />}
+        {bodies.map((one) => (
+          <BodyName key={one.body.id} {...one} view={view} across={side.across} />
+        ))}
         <MovedThings {...movedThings(result, selected)} view={view} across={side.across} />
         {fromDatum ? (
           <Dimension

@@ -6,6 +6,7 @@ import {
   type OperationOutcome,
   type PlanResult,
   withOperation,
+  withMoreWheelbase,
 } from '@splay/core';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
@@ -69,21 +70,13 @@ function BodyAsks({
   readonly disabled: boolean;
   readonly onChange: (operation: Operation) => void;
 }) {
-  const { before, after } = result.measures;
-  if (!job.body?.wheelbase || before.wheelbase === null || after.wheelbase === null) return null;
-  const asked = job.body.wheelbase - before.wheelbase;
-  const left = job.body.wheelbase - after.wheelbase;
+  const asks = result.seats.find(({ wheelbase }) => wheelbase !== null)?.wheelbase;
+  if (!asks) return null;
+  const { overDonor: asked, overPlan: left } = asks;
   const there = Math.abs(left) < 0.5;
   // Nothing green stands beside a stop.
   const stopped = result.conflicts.some(({ severity }) => severity === 'stop');
-  const meet = () => {
-    if (operation.kind === 'lengthen') onChange({ ...operation, length: operation.length + left });
-    if (operation.kind === 'shorten') onChange({ ...operation, to: { ...operation.to, x: operation.to.x - left } });
-  };
-  const canMeet =
-    operation.kind === 'lengthen'
-      ? operation.length + left > 0
-      : operation.kind === 'shorten' && operation.to.x - left > operation.from.x;
+  const met = withMoreWheelbase(operation, left);
   return (
     <div
       className={`mt-3 border-l-4 px-3 py-1.5 ${!there ? 'border-ochre bg-ochre-wash' : stopped ? 'border-pencil bg-bench' : 'border-passed bg-passed-wash'}`}
@@ -104,8 +97,8 @@ function BodyAsks({
           </>
         )}
       </Verdict>
-      {!there && canMeet && (
-        <button type="button" className="button mt-1.5" disabled={disabled} onClick={meet}>
+      {!there && met && (
+        <button type="button" className="button mt-1.5" disabled={disabled} onClick={() => onChange(met)}>
           Make it meet
         </button>
       )}

@@ -159,14 +159,12 @@ describe('what is picked on the drawing', () => {
 
 describe('the guide', () => {
   it('says what to measure next, and leads to where it is typed', async () => {
-    const bare = { ...pickup, body: null };
+    const bare = { ...pickup, bodies: [] };
     const { store } = open(bare, '');
     const next = screen.getByRole('button', { name: /^Measure next/ });
     expect(next.textContent).toMatch(/Needed for: /);
-    await userEvent
-      .setup()
-      .click(screen.getByRole('button', { name: 'The body: distance between its wheel openings' }));
-    expect(store.getState().drawer).toBe('frame');
+    await userEvent.setup().click(screen.getByRole('button', { name: 'The body: its wheel openings' }));
+    expect(store.getState().bench).toBe('body');
   });
 
   it('asks for nothing where everything is measured', async () => {
@@ -176,18 +174,7 @@ describe('the guide', () => {
   });
 });
 
-describe('lines, weights and the body', () => {
-  it('take masses in pounds or kilograms', async () => {
-    const { now } = open(van, 'frame');
-    type('Mass, lb, row 1', '3000');
-    expect(now().body?.masses[0]?.mass).toBeCloseTo(1360.777, 3);
-    type('Mass, lb, row 1', '1300 kg');
-    expect(now().body?.masses[0]?.mass).toBe(1300);
-    type('Mass, lb, row 1', '0');
-    expect(alerts()).toEqual([expect.stringMatching(/needs a mass above 0/)]);
-    expect(now().body?.masses[0]?.mass).toBe(1300);
-  });
-
+describe('lines', () => {
   it('say which lines there are, and take their slack', async () => {
     const { now } = open(van, 'lines');
     type('Slack, row 1', '20');

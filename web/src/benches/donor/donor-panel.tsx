@@ -1,5 +1,6 @@
 import type { Frame } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
 import { CrossmemberDetail } from './crossmember-detail.tsx';
 import { DonorPart, type PartProps } from './donor-part.tsx';
 import { type DonorTab, TABS } from './donor-tabs.ts';
@@ -23,7 +24,13 @@ export function DonorPanel(props: BenchProps) {
   const { store, job, canWrite, selected, onSelect } = props;
   const open = (drawer: DonorTab) => store.setState({ drawer });
   const part = selected === null ? null : partOf(selected, job.donor);
-  if (selected === null || part === null) return <Guide store={store} job={job} canWrite={canWrite} onTab={open} />;
+  if (selected === null || part === null)
+    return (
+      <Guide
+        {...{ store, job, canWrite }}
+        onPart={(asked) => (asked === 'body' ? goToBench(store, 'body') : open(asked))}
+      />
+    );
   return (
     <>
       <div className="mb-2 flex gap-2">

@@ -13,7 +13,6 @@ import {
   words,
 } from '../../ui/table-columns.ts';
 import { TextField } from '../../ui/text-field.tsx';
-import { BodyForm } from './body-form.tsx';
 import { carrierChoices, carrierColumn } from './carrier-choices.ts';
 import type { PartProps } from './donor-part.tsx';
 import { measuredAnew } from './measured-anew.ts';
@@ -136,9 +135,6 @@ export function FrameForm(part: PartProps) {
           }))
         }
       />
-
-      <PanelHeading>The body that goes on</PanelHeading>
-      <BodyForm job={job} store={store} disabled={disabled} />
     </div>
   );
 }

@@ -1,13 +1,12 @@
 import { type Ask, type Job, measuringGuide } from '@splay/core';
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
 import { PanelHeading } from '../../ui/panel.tsx';
-import type { DonorTab } from './donor-tabs.ts';
 
 interface GuideProps {
   readonly store: JobStore;
   readonly job: Job;
   readonly canWrite: boolean;
-  readonly onTab: (tab: DonorTab) => void;
+  readonly onPart: (part: Ask['part']) => void;
 }
 
 const STATES: Readonly<Record<Ask['state'], readonly [word: string, className: string]>> = {
@@ -17,7 +16,7 @@ const STATES: Readonly<Record<Ask['state'], readonly [word: string, className: s
 };
 
 /** What to measure next, where, and which answers wait for it. */
-export function Guide({ store, job, canWrite, onTab }: GuideProps) {
+export function Guide({ store, job, canWrite, onPart }: GuideProps) {
   const asks = measuringGuide(job);
   const next = asks.find(({ state }) => state === 'missing') ?? asks.find(({ state }) => state === 'partly');
   const done = job.done.includes('donor');
@@ -28,7 +27,7 @@ export function Guide({ store, job, canWrite, onTab }: GuideProps) {
         <button
           type="button"
           className="mb-3 block w-full border-l-4 border-layout bg-layout-wash px-3 py-2 text-left"
-          onClick={() => onTab(next.part)}
+          onClick={() => onPart(next.part)}
         >
           <span className="label block">Measure next</span>
           <span className="heading block text-lg">{next.what}</span>
@@ -54,7 +53,7 @@ export function Guide({ store, job, canWrite, onTab }: GuideProps) {
             return (
               <tr key={ask.id} className="border-b border-rule/60 align-top">
                 <td className="py-1 pr-3">
-                  <button type="button" className="text-left hover:underline" onClick={() => onTab(ask.part)}>
+                  <button type="button" className="text-left hover:underline" onClick={() => onPart(ask.part)}>
                     {ask.what}
                   </button>
                   <span className="block text-sm text-pencil">

@@ -97,17 +97,6 @@ const TABLES: readonly (readonly [
     ({ donor }) => donor.axles,
     { name: 'Tag z', role: 'rear', x: 4318 },
   ],
-  [
-    'Weights of the body',
-    'frame',
-    [
-      ['Tank x', '100 lb', '10', '0', '30'],
-      ['Rack x', '200 lb', '20', '0', '30'],
-      ['Load x', '300 lb', '30', '1', '30'],
-    ],
-    ({ body }) => body?.masses ?? [],
-    { name: 'Load x', y: 25.4 },
-  ],
 ];
 
 it.each(TABLES)(

@@ -1,5 +1,6 @@
-import { type ReactNode, useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { AssumptionsDrawer } from './assumptions-drawer.tsx';
 import { railName, useAtHand } from './at-hand.ts';
@@ -17,22 +18,11 @@ const AROUND = 50;
 
 /** What slides over the tray on a larger screen. */
 const SLIDES = [
-  ['Compare', CompareDrawer],
-  ['Sleeves', FinderDrawer],
-  ['Parts', PartsDrawer],
-  ['Assumptions', AssumptionsDrawer],
+  ['compare', { name: 'Compare', Content: CompareDrawer }],
+  ['sleeves', { name: 'Sleeves', Content: FinderDrawer }],
+  ['parts', { name: 'Parts', Content: PartsDrawer }],
+  ['assumptions', { name: 'Assumptions', Content: AssumptionsDrawer }],
 ] as const;
-
-/** One of them, drawn only while it is open. */
-function Slide({ name, children }: { readonly name: string; readonly children: ReactNode }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <details className="mt-3 border border-graphite" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="heading flex min-h-12 cursor-pointer items-center bg-bench px-3 text-lg">{name}</summary>
-      {open && <div className="overflow-x-auto">{children}</div>}
-    </details>
-  );
-}
 
 /** The joints at the frame: the rail unfolded upright with its parts to press, and the fields to type in. */
 export function SpliceFloor(props: BenchProps) {
@@ -99,11 +89,7 @@ export function SpliceFloor(props: BenchProps) {
       <div ref={fields}>
         <SplicePanel {...props} />
       </div>
-      {SLIDES.map(([name, Content]) => (
-        <Slide key={name} name={name}>
-          <Content {...props} />
-        </Slide>
-      ))}
+      <FoldOuts bench={props} slides={SLIDES} />
     </div>
   );
 }

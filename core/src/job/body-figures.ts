@@ -1,0 +1,103 @@
+import { dotted, type PlanResult } from '../plan/index.ts';
+import { deciding, riding } from './supports.ts';
+import { type FigureTellers, length, words } from './told.ts';
+
+/** The body whose openings ask most of the wheelbase. */
+const asking = ({ seats }: PlanResult) =>
+  seats
+    .flatMap(({ body, wheelbase }) => (wheelbase ? [{ body, wheelbase }] : []))
+    .toSorted((a, b) => Math.abs(b.wheelbase.overPlan) - Math.abs(a.wheelbase.overPlan))[0];
+
+const mountsOf = ({ seats }: PlanResult) =>
+  seats.flatMap(({ body, mounts }) => mounts.map((mount) => ({ body, ...mount })));
+
+/** The figures of the bodies and of where they sit. */
+export const BODY_FIGURES = {
+  'asked-wheelbase': {
+    name: 'Wheelbase asked',
+    bench: 'match',
+    tell: ({ whole: { plan } }) => {
+      const found = asking(plan);
+      const axles = plan.axles.flatMap((axle) => riding(plan, 'axle', axle));
+      return {
+        before: length(plan.measures.before.wheelbase),
+        after: length(found?.wheelbase.asked ?? null),
+        note: !found
+          ? 'no two openings yet'
+          : Math.abs(found.wheelbase.overPlan) < 0.5
+            ? 'the plan gives it'
+            : 'the plan does not give it',
+        restsOn: found ? [...axles, ...deciding(plan)] : [],
+      };
+    },
+  },
+  'highest-mount': {
+    name: 'Widest gap',
+    bench: 'match',
+    tell: ({ whole: { plan } }) => {
+      const [most] = mountsOf(plan)
+        .flatMap(({ mount, up }) => (up === null ? [] : [{ mount, up }]))
+        .toSorted((a, b) => b.up - a.up);
+      return {
+        before: null,
+        after: most ? { mm: most.up, signed: true } : null,
+        note: most ? most.mount.name : 'no mounts yet',
+        restsOn: most ? deciding(plan) : [],
+      };
+    },
+  },
+  'mount-ways': {
+    name: 'Mounts',
+    bench: 'match',
+    tell: ({ whole: { plan } }) => {
+      const all = mountsOf(plan);
+      const bad = all.filter(({ way }) => way === 'clash' || way === 'no-rail').length;
+      const brackets = all.filter(({ way }) => way === 'outrigger' || way === 'inboard' || way === 'drop').length;
+      return {
+        before: null,
+        after: words(String(all.length)),
+        note: bad > 0 ? `${bad} cannot be as it is` : `${brackets} beside the rail`,
+        restsOn: [],
+      };
+    },
+  },
+  clashes: {
+    name: 'Clashes',
+    bench: 'match',
+    tell: ({ whole: { plan } }) => {
+      const all = plan.seats.flatMap(({ clashes }) => clashes);
+      return {
+        before: null,
+        after: words(all.length === 0 ? 'none' : String(all.length)),
+        note: all.length === 0 ? 'with rails and crossmembers' : dotted([...new Set(all.map(({ part }) => part.name))]),
+        restsOn: all.length === 0 ? [] : deciding(plan),
+      };
+    },
+  },
+  'bodies-measured': {
+    name: 'Bodies',
+    bench: 'body',
+    tell: ({ job }) => {
+      const rough = job.bodies.filter(({ openings, mounts }) => openings.length === 0 || mounts.length === 0);
+      return {
+        before: null,
+        after: words(job.bodies.length === 0 ? 'none' : String(job.bodies.length)),
+        note: rough.length > 0 ? `${rough[0]?.name}: openings or mounts to measure` : 'openings and mounts entered',
+        restsOn: [],
+      };
+    },
+  },
+  'body-mass': {
+    name: 'Body and load',
+    bench: 'body',
+    tell: ({ job }) => {
+      const masses = job.bodies.flatMap((body) => body.masses);
+      return {
+        before: null,
+        after: masses.length > 0 ? { kg: masses.reduce((sum, { mass }) => sum + mass, 0) } : null,
+        note: masses.length > 0 ? 'as entered' : 'not weighed yet',
+        restsOn: [],
+      };
+    },
+  },
+} as const satisfies FigureTellers;

@@ -1,0 +1,163 @@
+import { advise, type Finding, NOWHERE, type WayOut } from '../conflict.ts';
+import type { Context } from '../context.ts';
+import type { Finder, Findings } from '../findings.ts';
+import { ruleValue } from '../../rules/index.ts';
+import { donorOf } from '../tape.ts';
+import type { Clash } from './clashes.ts';
+import type { BodySeat, SeatOutcome } from './seat-outcome.ts';
+import { wheelbaseWays } from './wheelbase-ways.ts';
+
+/**
+ * The place of a body as the plan would say it.
+ *
+ * @param changes What is otherwise than where it sits now: mm, radians.
+ */
+export const seatOf = ({ body, pose }: SeatOutcome, changes: Partial<BodySeat> = {}): BodySeat => ({
+  body: body.id,
+  ...pose,
+  ...changes,
+});
+
+/**
+ * Ways to give a body the wheelbase that its openings ask for, each one press; none where the plan gives it.
+ *
+ * @param findings Plan, tape and joints.
+ * @param context How lengths are written, and the donor station of the datum hole, mm.
+ */
+export function waysToWheelbase(
+  { wheelbase, openings }: SeatOutcome,
+  findings: Pick<Findings, 'plan' | 'tape' | 'joints'>,
+  context: Pick<Context, 'show'> & { readonly datum: number },
+): readonly WayOut[] {
+  const { plan, tape, joints } = findings;
+  const { show, datum } = context;
+  if (!wheelbase) return [];
+  const xs = openings.flatMap(({ at, behind }) => (behind === null ? [] : [at.x - behind]));
+  const [front, rear] = [Math.min(...xs), Math.max(...xs)];
+  const between = (operation: string) =>
+    joints.some((joint) => joint.operation === operation && joint.builtX > front && joint.builtX < rear);
+  // Where nothing is cut yet: the middle between the axles, on the donor, so that it stays when something ahead changes.
+  const middle = donorOf(tape, (front + rear) / 2);
+  const at = middle === null ? null : { x: datum + Math.round(middle - datum), on: 'donor' as const };
+  return wheelbaseWays(plan, wheelbase.overPlan, between, at, show);
+}
+
+function openingsOff(seat: SeatOutcome, findings: Findings, context: Context): readonly Finding[] {
+  const most = ruleValue(context.rules, 'body/opening');
+  const { show } = context;
+  return seat.openings.flatMap(({ opening, behind, at }): Finding[] => {
+    if (behind === null || Math.abs(behind) <= most) return [];
+    return [
+      {
+        ...NOWHERE,
+        builtX: at.x,
+        donorX: donorOf(findings.tape, at.x),
+        about: opening.id,
+        code: 'opening-off',
+        severity: 'warn',
+        message: `${opening.name} of ${seat.body.name} stands ${show(Math.abs(behind))} ${behind > 0 ? 'behind' : 'ahead of'} its axle.`,
+        waysOut: [
+          ...waysToWheelbase(seat, findings, { show, datum: findings.datum.donor }),
+          {
+            say: `Slide the body ${show(Math.abs(behind))} ${behind > 0 ? 'forward' : 'rearward'}`,
+            edit: { do: 'seat', seat: seatOf(seat, { x: seat.pose.x - behind }) },
+          },
+        ],
+      },
+    ];
+  });
+}
+
+/** Everything that stands in one part of a body, told once, by what stands deepest. */
+function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Findings, context: Context): Finding {
+  const { show } = context;
+  const deepest = clashes.reduce((a, b) => (b.deep > a.deep ? b : a));
+  const middle = (deepest.from + deepest.to) / 2;
+  const names = clashes.map(({ withName }) => withName).join(', ');
+  return {
+    ...NOWHERE,
+    builtX: middle,
+    donorX: donorOf(findings.tape, middle),
+    about: deepest.part.id,
+    code: 'body-clash',
+    severity: 'warn',
+    message: `The ${deepest.part.name} of ${seat.body.name} comes down on ${names}: ${show(deepest.deep)} too deep at the most.`,
+    waysOut: [
+      {
+        say: `Raise the body by ${show(deepest.deep)}`,
+        edit: { do: 'seat', seat: seatOf(seat, { z: seat.pose.z + deepest.deep }) },
+      },
+      ...advise(
+        'Lower the rail there: a step, or a pie cut.',
+        'Notch the rail, with what the notch leaves shown on Cuts.',
+        'Take a crossmember thinner or lower.',
+      ),
+    ],
+  };
+}
+
+/**
+ * Bodies whose openings miss their axles, that rub, or that come down on the frame.
+ *
+ * @param findings The evaluated plan, before its conflicts are known.
+ * @param context Sections, rules and how lengths are written.
+ */
+export const bodyConflicts: Finder = (findings, context) =>
+  findings.seats.flatMap((seat): Finding[] => {
+    const parts = [...new Set(seat.clashes.map(({ part }) => part.id))];
+    const rubbing = seat.openings.flatMap(({ opening, room, at }): Finding[] =>
+      room && room.bump < 0
+        ? [
+            {
+              ...NOWHERE,
+              builtX: at.x,
+              donorX: donorOf(findings.tape, at.x),
+              about: opening.id,
+              code: 'tyre-rubs',
+              severity: 'warn',
+              message:
+                room.ride < 0
+                  ? `The tyre stands ${context.show(-room.ride)} into ${opening.name} of ${seat.body.name} as it is.`
+                  : `The tyre rubs in ${opening.name} of ${seat.body.name} at full bump: ${context.show(-room.bump)} are missing.`,
+              waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Let the bump stop come in earlier.'),
+            },
+          ]
+        : [],
+    );
+    const lower = Math.max(...seat.mounts.map(({ way, up }) => (way === 'clash' ? -(up ?? 0) : 0)), 0);
+    const standing = seat.mounts.flatMap(({ mount, at, way, up }): Finding[] =>
+      way === 'clash' && up !== null
+        ? [
+            {
+              ...NOWHERE,
+              builtX: at.x,
+              donorX: donorOf(findings.tape, at.x),
+              about: mount.id,
+              code: 'mount-clash',
+              severity: 'warn',
+              message: `${mount.name} of ${seat.body.name} wants to sit ${context.show(-up)} below the top of the rail.`,
+              waysOut: [
+                {
+                  say: `Raise the body by ${context.show(lower)}`,
+                  edit: { do: 'seat', seat: seatOf(seat, { z: seat.pose.z + lower }) },
+                },
+                ...advise('Lower the rail there, or make the mount as a bracket beside it.'),
+              ],
+            },
+          ]
+        : [],
+    );
+    return [
+      ...openingsOff(seat, findings, context),
+      ...standing,
+      ...rubbing,
+      ...parts.map((part) =>
+        clashFinding(
+          seat,
+          seat.clashes.filter((clash) => clash.part.id === part),
+          findings,
+          context,
+        ),
+      ),
+    ];
+  });

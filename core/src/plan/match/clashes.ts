@@ -1,0 +1,152 @@
+import { type Body, type BodyPose, onBody } from '../../body/index.ts';
+import { type Side, SIDES, sideSign } from '../../frame/index.ts';
+import type { Section } from '../../sections/index.ts';
+import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
+import type { Piece } from '../piece.ts';
+import { bendsBetween, railUnder } from './rail-under.ts';
+
+/** Something of the frame that stands in a part of the body which must stay clear. mm. */
+export interface Clash {
+  /** The part of the body: one of its boxes, or its floor. */
+  readonly part: { readonly id: string; readonly name: string };
+  readonly with: { readonly kind: 'rail'; readonly side: Side } | { readonly kind: 'crossmember'; readonly id: string };
+  readonly withName: string;
+  /** Built stations between which it stands there. */
+  readonly from: number;
+  readonly to: number;
+  /** How deep it stands in it: by how much the body must rise, as it sits, to clear. */
+  readonly deep: number;
+}
+
+/** Less than this is a touch, mm. */
+const TOUCH = 0.05;
+/** Stations looked at between the bends of a rail, mm from each other at most. */
+const STEP = 60;
+
+/** A part of the body by its height over each station of its own; `low` is where it begins to be in the way. */
+interface Keep {
+  readonly id: string;
+  readonly name: string;
+  readonly front: number;
+  readonly rear: number;
+  readonly left: number;
+  readonly right: number;
+  readonly low: (x: number) => number;
+  readonly high: number;
+}
+
+/** Where nothing is above a floor: all of the body stands on it. */
+const NO_TOP = 1e6;
+
+function keptClear({ boxes, underside, id, mounts }: Body): readonly Keep[] {
+  const [first, last] = [underside[0], underside.at(-1)];
+  const wide = Math.max(...mounts.map(({ y }) => Math.abs(y)), 0);
+  const floor: Keep[] =
+    first && last && underside.length > 1
+      ? [
+          {
+            id,
+            name: 'floor',
+            front: first.x,
+            rear: last.x,
+            left: -Math.max(wide, NO_TOP),
+            right: Math.max(wide, NO_TOP),
+            low: (x) => heightAt(underside, x),
+            high: NO_TOP,
+          },
+        ]
+      : [];
+  return [...boxes.map((box): Keep => ({ ...box, low: () => box.low })), ...floor];
+}
+
+/** Height of a profile, straight between its points. */
+function heightAt(profile: Body['underside'], x: number): number {
+  const behind = profile.findIndex((point) => point.x >= x);
+  const [a, b] = [profile[Math.max(0, behind - 1)], profile[behind < 0 ? profile.length - 1 : behind]];
+  if (!a || !b) return 0;
+  return b.x <= a.x ? Math.min(a.z, b.z) : a.z + ((b.z - a.z) * (Math.min(Math.max(x, a.x), b.x) - a.x)) / (b.x - a.x);
+}
+
+/** A station of something solid: its breadth across the frame and its height, mm. */
+interface Solid {
+  readonly x: number;
+  readonly y: readonly [number, number];
+  readonly low: number;
+  readonly top: number;
+}
+
+/** How deep solid stations stand in a part of the body, and between which stations; null where they do not. */
+function standsIn(keep: Keep, pose: BodyPose, solids: readonly Solid[]) {
+  const within = solids.flatMap(({ x, y, low, top }) => {
+    const upper = onBody(pose, { x, y: 0, z: top });
+    const lower = onBody(pose, { x, y: 0, z: low });
+    if (upper.x < keep.front || upper.x > keep.rear || y[1] <= keep.left || y[0] >= keep.right) return [];
+    const from = keep.low(upper.x);
+    if (lower.z >= keep.high || upper.z - from <= TOUCH) return [];
+    return [{ x, deep: (upper.z - from) * Math.cos(pose.rake) }];
+  });
+  if (within.length === 0) return null;
+  return {
+    from: Math.min(...within.map(({ x }) => x)),
+    to: Math.max(...within.map(({ x }) => x)),
+    deep: Math.max(...within.map(({ deep }) => deep)),
+  };
+}
+
+/** Stations from one to another, none farther from the next than a step. */
+function everyStep(xs: readonly number[]): readonly number[] {
+  return xs.flatMap((x, at) => {
+    const next = xs[at + 1];
+    if (next === undefined) return [x];
+    const count = Math.max(1, Math.ceil((next - x) / STEP));
+    return Array.from({ length: count }, (_, step) => x + ((next - x) * step) / count);
+  });
+}
+
+/**
+ * What of the frame stands in the parts of a body that must stay clear, and how deep: rails and crossmembers.
+ *
+ * @param body The body; validated.
+ * @param pose Where it sits.
+ * @param frame Pieces and crossmembers as built.
+ * @param sectionOf Looks a section up by its id.
+ */
+export function clashesOf(
+  body: Body,
+  pose: BodyPose,
+  frame: { readonly pieces: readonly Piece[]; readonly crossmembers: readonly CrossmemberOutcome[] },
+  sectionOf: (id: string) => Section,
+): readonly Clash[] {
+  return keptClear(body).flatMap((keep): Clash[] => {
+    const part = { id: keep.id, name: keep.name };
+    const ends = [keep.front, keep.rear].map(
+      (x) => pose.x + x * Math.cos(pose.rake) - keep.low(x) * Math.sin(pose.rake),
+    );
+    const [from, to] = [Math.min(...ends), Math.max(...ends)];
+    const rails = SIDES.flatMap((side): Clash[] => {
+      const solids = everyStep(bendsBetween(frame.pieces, from, to)).flatMap((x): Solid[] => {
+        const rail = railUnder(frame.pieces, side, x, sectionOf);
+        if (!rail) return [];
+        const [a, b] = [rail.inner, rail.outer].map((out) => sideSign(side) * out) as [number, number];
+        return [{ x, y: [Math.min(a, b), Math.max(a, b)], low: rail.underside, top: rail.top }];
+      });
+      const found = standsIn(keep, pose, solids);
+      return found ? [{ part, with: { kind: 'rail', side }, withName: `the ${side} rail`, ...found }] : [];
+    });
+    const crossmembers = frame.crossmembers.flatMap(({ crossmember, built }): Clash[] => {
+      if (!built) return [];
+      const { id, name, length, depth } = crossmember;
+      const rail = railUnder(frame.pieces, 'right', built.x, sectionOf);
+      const out = rail?.inner ?? 0;
+      const solids = [-length / 2, 0, length / 2].map((by): Solid => ({
+        x: built.x + by,
+        y: [-out, out],
+        low: built.z - depth,
+        top: built.z,
+      }));
+      const found = standsIn(keep, pose, solids);
+      return found ? [{ part, with: { kind: 'crossmember', id }, withName: name, ...found }] : [];
+    });
+    return [...rails, ...crossmembers];
+  });
+}

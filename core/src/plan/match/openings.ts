@@ -1,0 +1,57 @@
+import { type Body, type BodyPose, onFrame, type ProfilePoint, type WheelOpening } from '../../body/index.ts';
+import type { Axle } from '../../frame/index.ts';
+import type { RiderOutcome } from '../rider-outcome.ts';
+
+/** A wheel opening over its axle, mm. */
+export interface OpeningOver {
+  readonly opening: WheelOpening;
+  /** In frame coordinates; its height is told only where it was measured. */
+  readonly at: ProfilePoint;
+  readonly measured: boolean;
+  /** How far it lies behind its axle; below 0 ahead of it. Null without an axle. */
+  readonly behind: number | null;
+  /** Least room between tyre and edge, at ride height and with the wheel lifted by the rulebook's bump; below 0 it rubs. */
+  readonly room: { readonly ride: number; readonly bump: number } | null;
+}
+
+/**
+ * The axle of a role that a body goes over: the foremost that is there; null without any.
+ *
+ * @param axles Axles as built.
+ * @param role The front axles, or the rear ones.
+ */
+export const axleUnder = (axles: readonly RiderOutcome<Axle>[], role: Axle['role']) =>
+  axles.filter(({ item, built }) => item.role === role && built).sort((a, b) => a.item.x - b.item.x)[0] ?? null;
+
+/**
+ * The openings of a body over the axles.
+ *
+ * @param body The body; validated.
+ * @param pose Where it sits.
+ * @param axles Axles as built.
+ * @param bump How far a wheel is lifted at most, mm.
+ */
+export const openingsOver = (
+  { openings }: Body,
+  pose: BodyPose,
+  axles: readonly RiderOutcome<Axle>[],
+  bump: number,
+): readonly OpeningOver[] =>
+  openings.map((opening): OpeningOver => {
+    const { z, radius } = opening;
+    const at = onFrame(pose, { x: opening.x, z: z ?? 0 });
+    const axle = axleUnder(axles, opening.over);
+    const wheel = axle?.built;
+    const left = (lift: number) =>
+      wheel && radius !== undefined
+        ? radius - axle.item.tyreRadius - Math.hypot(at.x - wheel.x, at.z - wheel.z - lift)
+        : 0;
+    const known = wheel && z !== undefined && radius !== undefined;
+    return {
+      opening,
+      at: { x: at.x, z: at.z },
+      measured: z !== undefined,
+      behind: wheel ? at.x - wheel.x : null,
+      room: known ? { ride: left(0), bump: left(bump) } : null,
+    };
+  });

@@ -1,0 +1,110 @@
+import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint } from '../../body/index.ts';
+import { solve } from './solve.ts';
+
+/** A point of a body that is wanted at a place of the frame, in x, in z, or in both, mm; the weight counts how much. */
+export interface PlacingTarget {
+  readonly at: ProfilePoint;
+  readonly x?: number;
+  readonly z?: number;
+  /** Above 0. */
+  readonly weight: number;
+}
+
+/** How far a target is missed in each coordinate that it names, mm. */
+const missesOf = (pose: BodyPose, { at, x, z, weight }: PlacingTarget) => {
+  const there = onFrame(pose, at);
+  return [
+    ...(x === undefined ? [] : [{ off: there.x - x, weight }]),
+    ...(z === undefined ? [] : [{ off: there.z - z, weight }]),
+  ];
+};
+
+/**
+ * The sum of weight × miss² over everything that a placing wants, mm².
+ *
+ * @param pose Where the body sits.
+ * @param targets What is wanted.
+ */
+export const missed = (pose: BodyPose, targets: readonly PlacingTarget[]): number =>
+  targets.flatMap((target) => missesOf(pose, target)).reduce((sum, { off, weight }) => sum + weight * off ** 2, 0);
+
+/** Steps of Gauss and Newton that are taken at most, and a step that is none, mm. */
+const MOST_STEPS = 60;
+const NO_STEP = 1e-12;
+
+/**
+ * The place of a body that misses what is wanted least: the least sum of weight × miss² over x, z and rake, turned exactly
+ * (ENGINEERING 5). What the targets do not say stays as it was.
+ *
+ * @param targets What is wanted; none leaves the body where it is.
+ * @param from Where the body sits now.
+ */
+export function leastSquares(targets: readonly PlacingTarget[], from: BodyPose): BodyPose {
+  const heights = targets.filter(({ z }) => z !== undefined);
+  // One height says nothing of the rake: then it is kept.
+  const turns = new Set(heights.map(({ at }) => at.x)).size > 1;
+  let pose = from;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const [cos, sin] = [Math.cos(pose.rake), Math.sin(pose.rake)];
+    const rows = targets.flatMap(({ at, x, z, weight }) => {
+      const there = onFrame(pose, at);
+      return [
+        ...(x === undefined ? [] : [{ by: [1, 0, turns ? -at.x * sin - at.z * cos : 0], off: there.x - x, weight }]),
+        ...(z === undefined ? [] : [{ by: [0, 1, turns ? at.x * cos - at.z * sin : 0], off: there.z - z, weight }]),
+      ];
+    });
+    const normal = [0, 1, 2].map((i) =>
+      [0, 1, 2].map((j) => rows.reduce((sum, { by, weight }) => sum + weight * (by[i] ?? 0) * (by[j] ?? 0), 0)),
+    );
+    const right = [0, 1, 2].map((i) => rows.reduce((sum, { by, off, weight }) => sum - weight * (by[i] ?? 0) * off, 0));
+    const [dx = 0, dz = 0, turn = 0] = solve(normal, right);
+    pose = { x: pose.x + dx, z: pose.z + dz, rake: pose.rake + turn };
+    if (Math.abs(dx) + Math.abs(dz) + 1000 * Math.abs(turn) < NO_STEP) break;
+  }
+  return pose;
+}
+
+/** Middle of the axles of a role on the frame, mm; null without any. */
+export interface AxlePlaces {
+  readonly front: ProfilePoint | null;
+  readonly rear: ProfilePoint | null;
+}
+
+/** A rule that places a body along the frame. */
+export const PLACING_RULES = ['front-opening', 'rear-opening', 'both-openings'] as const;
+export type PlacingRule = (typeof PLACING_RULES)[number];
+
+/**
+ * A body placed by a rule: an opening right over its axle, which keeps height and rake, or both with the least misses along
+ * the frame. Null where the body has no such opening or the frame no such axle.
+ *
+ * @param rule The rule.
+ * @param body The body.
+ * @param axles Where the axles are.
+ * @param from Where the body sits now.
+ */
+export function placedBy(rule: PlacingRule, body: Body, axles: AxlePlaces, from: BodyPose): BodyPose | null {
+  const target = (role: 'front' | 'rear'): PlacingTarget | null => {
+    const opening = openingOver(body, role);
+    const axle = axles[role];
+    return opening && axle ? { at: { x: opening.x, z: opening.z ?? 0 }, x: axle.x, weight: 1 } : null;
+  };
+  const wanted = {
+    'front-opening': [target('front')],
+    'rear-opening': [target('rear')],
+    'both-openings': [target('front'), target('rear')],
+  }[rule];
+  return wanted.every((one) => one !== null) ? leastSquares(wanted as readonly PlacingTarget[], from) : null;
+}
+
+/**
+ * Where a body sits while nobody has decided: its front opening over the front axle, or its rear one over the rear, its own
+ * level line on the datum plane.
+ *
+ * @param body The body.
+ * @param axles Where the axles are.
+ */
+export function usualPose(body: Body, axles: AxlePlaces): BodyPose {
+  const level: BodyPose = { x: 0, z: 0, rake: 0 };
+  return placedBy('front-opening', body, axles, level) ?? placedBy('rear-opening', body, axles, level) ?? level;
+}

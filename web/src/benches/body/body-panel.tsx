@@ -1,0 +1,165 @@
+import {
+  BODY_KINDS,
+  type Body,
+  type BodyAsk,
+  type BodyKind,
+  bodyGuide,
+  newBody,
+  withBody,
+  withoutBody,
+  withoutDeadAcceptances,
+} from '@splay/core';
+import { Plus, Trash2 } from 'lucide-react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { freshId } from '../../client/fresh-id.ts';
+import { change } from '../../client/job-store.ts';
+import { Choice } from '../../ui/choice.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { putBody } from './put-body.ts';
+
+const KIND_NAMES: Readonly<Record<BodyKind, string>> = { cab: 'cab', bed: 'bed', box: 'box', other: 'other' };
+
+/** The drawer that answers what is asked. */
+const DRAWER: Readonly<Record<BodyAsk['id'], string>> = {
+  openings: 'openings',
+  mounts: 'mounts',
+  underside: 'boxes',
+  boxes: 'boxes',
+  weights: 'weights',
+  outline: 'outline',
+};
+
+const STATES = {
+  there: ['measured', 'text-passed'],
+  partly: ['in part', 'text-ochre'],
+  missing: ['to do', 'text-oxide'],
+} as const;
+
+/** The parts that go on the frame, what to measure next on the one at hand, and its name. */
+export function BodyPanel(bench: BenchProps) {
+  const { store, job, canWrite, selected, onSelect } = bench;
+  const body = bodyAtHand(job.bodies, selected);
+  const add = (kind: BodyKind) => {
+    const id = freshId('body');
+    const name = `${kind === 'other' ? 'Body' : kind.charAt(0).toUpperCase() + kind.slice(1)}${job.bodies.length > 0 ? ` ${job.bodies.length + 1}` : ''}`;
+    change(store, 'Added a body', (old) => withBody(old, { ...newBody(id, name), kind }));
+    onSelect(id);
+  };
+  return (
+    <>
+      {job.bodies.length > 0 && (
+        <ul className="flex flex-wrap gap-1.5" aria-label="Bodies">
+          {job.bodies.map((one) => (
+            <li key={one.id}>
+              <button
+                type="button"
+                aria-pressed={one === body}
+                className={`min-h-11 border px-3 text-left ${one === body ? 'border-2 border-ochre bg-ochre-wash' : 'border-graphite bg-sheet'}`}
+                onClick={() => onSelect(one.id)}
+              >
+                <b className="heading block text-lg leading-tight">{one.name}</b>
+                <span className="block text-xs text-pencil">{KIND_NAMES[one.kind]}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {!body && (
+        <p className="mb-3">
+          Nothing goes on this frame yet. Add the body, or each part that is placed by itself: the cab, the bed, the
+          box.
+        </p>
+      )}
+      {canWrite && (
+        <label className="mt-2 flex items-center gap-2">
+          <Plus size={16} aria-hidden="true" />
+          <span className="sr-only">Add a body</span>
+          <select className="field" value="" onChange={({ target }) => add(target.value as BodyKind)}>
+            <option value="">Add a body, or a part of one …</option>
+            {BODY_KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {KIND_NAMES[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {body && <OneBody key={body.id} bench={bench} body={body} />}
+    </>
+  );
+}
+
+function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: Body }) {
+  const { store, job, canWrite } = bench;
+  const disabled = !canWrite;
+  const asks = bodyGuide(body, job.display);
+  const put = (next: Partial<Body>) => putBody(bench, 'Edited the body', { ...body, ...next }, '');
+  return (
+    <>
+      <PanelHeading>Measure on it</PanelHeading>
+      <p className="mb-2 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
+        <Verdict kind="warn">
+          Brace the door and wheel openings before the bolts come out: a loose body springs, and is measured wrong.
+          Nobody stands under a body on a crane.
+        </Verdict>
+      </p>
+      <table className="w-full border-collapse text-[0.92rem]">
+        <caption className="sr-only">What to measure on {body.name}, in order</caption>
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">What, where, and which answers wait for it</th>
+            <th scope="col">State</th>
+          </tr>
+        </thead>
+        <tbody>
+          {asks.map(({ id, what, where, answers, state }) => (
+            <tr key={id} className="border-b border-rule/60 align-top">
+              <td className="py-1 pr-3">
+                <button
+                  type="button"
+                  className="text-left hover:underline"
+                  onClick={() => store.setState({ drawer: DRAWER[id] })}
+                >
+                  {what}
+                </button>
+                <span className="block text-sm text-pencil">
+                  {where}
+                  {state !== 'there' && <> · for {answers}</>}
+                </span>
+              </td>
+              <td className={`py-1 text-right text-sm font-semibold whitespace-nowrap ${STATES[state][1]}`}>
+                {STATES[state][0]}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <PanelHeading>Which it is</PanelHeading>
+      <div className="space-y-2">
+        <TextField label="Name" value={body.name} disabled={disabled} onChange={(name) => put({ name })} />
+        <Choice
+          label="Kind"
+          value={body.kind}
+          disabled={disabled}
+          list
+          choices={BODY_KINDS.map((kind) => [kind, KIND_NAMES[kind]] as const)}
+          onChange={(kind) => put({ kind })}
+        />
+        {!disabled && (
+          <button
+            type="button"
+            className="button flex items-center gap-2"
+            onClick={() =>
+              change(store, `Took ${body.name} off the job`, (old) => withoutDeadAcceptances(withoutBody(old, body.id)))
+            }
+          >
+            <Trash2 size={16} aria-hidden="true" /> Take {body.name} off the job
+          </button>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,273 @@
+import {
+  type Body,
+  type BodyMass,
+  type BodyMount,
+  CLEAR_BOX_KINDS,
+  type ClearBox,
+  inches,
+  type LengthFormat,
+  type ProfilePoint,
+  type WheelOpening,
+  wheelbaseOf,
+} from '@splay/core';
+import { useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { freshId } from '../../client/fresh-id.ts';
+import { EditTable, type EditTableProps } from '../../ui/edit-table.tsx';
+import {
+  choiceColumn,
+  type Column,
+  lengthColumn,
+  massColumn,
+  optionalLengthColumn,
+  textColumn,
+  words,
+} from '../../ui/table-columns.ts';
+import { putBody } from './put-body.ts';
+
+const OPENINGS: readonly Column<WheelOpening>[] = [
+  textColumn('name', 'Opening', '28%'),
+  choiceColumn('over', 'Over the', '15%', [
+    ['front', 'front axle'],
+    ['rear', 'rear axle'],
+  ]),
+  lengthColumn('x', 'Middle, from the tape', '19%'),
+  optionalLengthColumn('z', 'Over the level line', '19%'),
+  optionalLengthColumn('radius', 'Radius', '19%'),
+];
+
+const MOUNTS = (format: LengthFormat): readonly Column<BodyMount>[] => [
+  textColumn('name', 'Mount', '22%'),
+  lengthColumn('x', 'From the tape', '14%'),
+  lengthColumn('y', 'To the right', '13%'),
+  lengthColumn('z', 'Underside over the level line', '17%'),
+  lengthColumn('hole', 'Hole', '10%'),
+  lengthColumn('thickness', 'Bracket', '10%'),
+  massColumn('load', 'Carries', '14%', format, { optional: true }),
+];
+
+const BOXES: readonly Column<ClearBox>[] = [
+  textColumn('name', 'Part', '22%'),
+  choiceColumn('kind', 'Kind', '12%', words(CLEAR_BOX_KINDS)),
+  lengthColumn('front', 'Front', '11%'),
+  lengthColumn('rear', 'Rear', '11%'),
+  lengthColumn('left', 'Left (−)', '11%'),
+  lengthColumn('right', 'Right', '11%'),
+  lengthColumn('low', 'Low', '11%'),
+  lengthColumn('high', 'High', '11%'),
+];
+
+const WEIGHTS = (format: LengthFormat): readonly Column<BodyMass>[] => [
+  textColumn('name', 'Weight', '36%'),
+  massColumn('mass', 'Mass', '16%', format),
+  lengthColumn('x', 'From the tape', '16%'),
+  lengthColumn('y', 'To the right', '16%'),
+  lengthColumn('z', 'Over the level line', '16%'),
+];
+
+const PROFILE: readonly Column<ProfilePoint>[] = [
+  lengthColumn('x', 'From the tape', '50%'),
+  lengthColumn('z', 'Over the level line', '50%'),
+];
+
+type Listed = 'openings' | 'mounts' | 'boxes' | 'masses' | 'outline' | 'underside';
+
+interface TableOf<Row extends object> {
+  readonly list: Listed;
+  readonly caption: string;
+  readonly hint: string;
+  readonly columns: readonly Column<Row>[];
+  readonly addLabel: string;
+  readonly newRow: EditTableProps<Row>['newRow'];
+}
+
+/** One list of the body at hand as a table to type and paste into, with why the last edit was not taken. */
+function BodyTable<Row extends object>({
+  bench,
+  body,
+  of: { list, caption, hint, columns, addLabel, newRow },
+}: {
+  readonly bench: BenchProps;
+  readonly body: Body;
+  readonly of: TableOf<Row>;
+}) {
+  const [problem, setProblem] = useState('');
+  return (
+    <section aria-label={caption} className="mb-5">
+      <h3 className="heading text-lg">{caption}</h3>
+      <p className="mb-1.5 text-sm text-pencil">{hint}</p>
+      {problem && (
+        <p role="alert" className="mb-2 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+          {problem} Nothing was changed.
+        </p>
+      )}
+      <EditTable<Row>
+        caption={caption}
+        columns={columns}
+        rows={body[list] as unknown as readonly Row[]}
+        format={bench.job.display}
+        disabled={!bench.canWrite}
+        addLabel={addLabel}
+        newRow={newRow}
+        onChange={(rows) => {
+          const wrong = putBody(bench, `Edited ${caption.toLowerCase()}`, { ...body, [list]: rows }, list);
+          setProblem(wrong.elsewhere);
+          return wrong.cells;
+        }}
+      />
+    </section>
+  );
+}
+
+/** Says what is missing where the job has no body yet; else the tables of the one at hand. */
+function OfBody({
+  bench,
+  children,
+}: {
+  readonly bench: BenchProps;
+  readonly children: (body: Body) => React.ReactNode;
+}) {
+  const body = bodyAtHand(bench.job.bodies, bench.selected);
+  if (!body) return <p className="text-pencil">There is no body yet: add one on the panel.</p>;
+  return <div key={body.id}>{children(body)}</div>;
+}
+
+export const OpeningsDrawer = (bench: BenchProps) => (
+  <OfBody bench={bench}>
+    {(body) => (
+      <BodyTable<WheelOpening>
+        bench={bench}
+        body={body}
+        of={{
+          list: 'openings',
+          caption: 'Wheel openings',
+          hint: 'Hook the tape at one end of the body and plumb down from the middle of each opening. Heights from a level line struck along its side; leave empty what nobody has measured.',
+          columns: OPENINGS,
+          addLabel: 'Add an opening',
+          newRow: (_, count) => ({
+            id: freshId('opening'),
+            name: count === 0 ? 'Front opening' : 'Rear opening',
+            over: count === 0 ? 'front' : 'rear',
+            x: count === 0 ? inches(30) : (body.openings.at(-1)?.x ?? 0) + inches(120),
+          }),
+        }}
+      />
+    )}
+  </OfBody>
+);
+
+export const MountsDrawer = (bench: BenchProps) => (
+  <OfBody bench={bench}>
+    {(body) => (
+      <BodyTable<BodyMount>
+        bench={bench}
+        body={body}
+        of={{
+          list: 'mounts',
+          caption: 'Body mounts',
+          hint: 'Every one, left and right: the middle of its hole, the underside of its own bracket. Left of the middle is below 0. What each carries is reckoned from the weights where nothing is said.',
+          columns: MOUNTS(bench.job.display),
+          addLabel: 'Add a mount',
+          newRow: (after, count) => ({
+            id: freshId('mount'),
+            name: `Mount ${count + 1}`,
+            x: (after?.x ?? 0) + inches(30),
+            y: after?.y ?? inches(-17),
+            z: after?.z ?? 0,
+            hole: after?.hole ?? 0,
+            thickness: after?.thickness ?? 0,
+          }),
+        }}
+      />
+    )}
+  </OfBody>
+);
+
+export const BoxesDrawer = (bench: BenchProps) => (
+  <OfBody bench={bench}>
+    {(body) => (
+      <>
+        <BodyTable<ClearBox>
+          bench={bench}
+          body={body}
+          of={{
+            list: 'boxes',
+            caption: 'Parts that stay clear',
+            hint: 'A box round each hump, tub, sill, tunnel or step that nothing of the frame may come into.',
+            columns: BOXES,
+            addLabel: 'Add a part',
+            newRow: (after, count) => ({
+              id: freshId('box'),
+              name: `Part ${count + 1}`,
+              kind: 'tub',
+              front: (after?.rear ?? 0) + inches(2),
+              rear: (after?.rear ?? 0) + inches(38),
+              left: inches(-36),
+              right: inches(-22),
+              low: 0,
+              high: inches(12),
+            }),
+          }}
+        />
+        <BodyTable<ProfilePoint>
+          bench={bench}
+          body={body}
+          of={{
+            list: 'underside',
+            caption: 'Floor, front to rear',
+            hint: 'The lowest of the floor over the rails and between them, wherever it steps.',
+            columns: PROFILE,
+            addLabel: 'Add a point',
+            newRow: (after) => ({ x: (after?.x ?? 0) + inches(40), z: after?.z ?? inches(4) }),
+          }}
+        />
+      </>
+    )}
+  </OfBody>
+);
+
+export const WeightsDrawer = (bench: BenchProps) => (
+  <OfBody bench={bench}>
+    {(body) => (
+      <BodyTable<BodyMass>
+        bench={bench}
+        body={body}
+        of={{
+          list: 'masses',
+          caption: 'Weights of the body',
+          hint: 'Its weights, and what it will carry, each where it balances: with them and the axle ratings the plan says what stands on each axle and on each mount.',
+          columns: WEIGHTS(bench.job.display),
+          addLabel: 'Add a weight',
+          newRow: (_, count) => ({
+            id: freshId('mass'),
+            name: count === 0 ? 'Body, empty' : 'Load, even over the floor',
+            mass: 500,
+            x: (wheelbaseOf(body) ?? inches(120)) / 2,
+            y: 0,
+            z: inches(30),
+          }),
+        }}
+      />
+    )}
+  </OfBody>
+);
+
+export const OutlineDrawer = (bench: BenchProps) => (
+  <OfBody bench={bench}>
+    {(body) => (
+      <BodyTable<ProfilePoint>
+        bench={bench}
+        body={body}
+        of={{
+          list: 'outline',
+          caption: 'Outline of its side',
+          hint: 'Corner by corner, going round from the front foot of its wall. For the drawing only: rough is enough.',
+          columns: PROFILE,
+          addLabel: 'Add a corner',
+          newRow: (after) => ({ x: (after?.x ?? 0) + inches(12), z: after?.z ?? 0 }),
+        }}
+      />
+    )}
+  </OfBody>
+);

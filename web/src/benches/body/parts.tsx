@@ -1,0 +1,65 @@
+import type { BenchParts } from '../../client/bench.ts';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { bodyAtHand } from '../../client/body-at-hand.ts';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { FoldOuts } from '../../ui/fold-outs.tsx';
+import { BodyMarks, BodyUnder } from './body-layer.tsx';
+import { BodyPanel } from './body-panel.tsx';
+import { BodyPicture } from './body-picture.tsx';
+import { BoxesDrawer, MountsDrawer, OpeningsDrawer, OutlineDrawer, WeightsDrawer } from './body-tables.tsx';
+
+function BodyTray({ job, selected, tray }: PictureProps) {
+  const body = bodyAtHand(job.bodies, selected);
+  if (!body)
+    return (
+      <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
+        The body is drawn here as it is measured.
+      </p>
+    );
+  return <BodyPicture body={body} {...tray} format={job.display} selected={selected} />;
+}
+
+const drawers = {
+  openings: { name: 'Openings', Content: OpeningsDrawer },
+  mounts: { name: 'Mounts', Content: MountsDrawer },
+  boxes: { name: 'Keep clear', Content: BoxesDrawer },
+  weights: { name: 'Weights', Content: WeightsDrawer },
+  outline: { name: 'Outline', Content: OutlineDrawer },
+} as const;
+
+/** The bodies on a phone: what to measure next, and its tables to fold out. */
+function BodyFloor(bench: BenchProps) {
+  return (
+    <div className="relative p-3">
+      <h2 className="sr-only">Body</h2>
+      <BodyPanel {...bench} />
+      <FoldOuts bench={bench} slides={Object.entries(drawers)} />
+    </div>
+  );
+}
+
+export const parts: BenchParts = {
+  Panel: BodyPanel,
+  Tray: BodyTray,
+  trayTitle: ({ job, selected }) => bodyAtHand(job.bodies, selected)?.name ?? 'The body',
+  Floor: BodyFloor,
+  Under: BodyUnder,
+  Over: BodyMarks,
+  along: ({ job }) => job.bodies.map(({ id }) => id),
+  drawers,
+  legend: [
+    { name: 'floor', draw: <path d="M2 7H24" stroke="var(--color-ochre)" strokeWidth={3} /> },
+    {
+      name: 'must stay clear',
+      draw: <rect x={3} y={2} width={20} height={10} fill="url(#hatch-boxed)" stroke="var(--color-ochre)" />,
+    },
+    {
+      name: 'mount',
+      draw: <rect x={8} y={2} width={10} height={10} fill="var(--color-sheet)" stroke="var(--color-ochre)" />,
+    },
+    {
+      name: 'not measured whole',
+      draw: <circle cx={13} cy={7} r={5} fill="none" stroke="var(--color-ochre)" strokeDasharray="4 3" />,
+    },
+  ],
+};

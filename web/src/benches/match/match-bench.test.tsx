@@ -1,0 +1,120 @@
+// @vitest-environment jsdom
+import { evaluatePlan, inches, type Job } from '@splay/core';
+import { describe, expect, it } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
+import { openBench } from '../../../test/open-bench.tsx';
+import { fireEvent, screen, within } from '../../../test/page.ts';
+import { parts } from './parts.tsx';
+
+const { job: van } = demoJob('parcel-van');
+const { job: pickup } = demoJob('beach-rescue');
+const untouched: Job = { ...van, plan: { ...van.plan, operations: [], splices: [], fittings: [], accepted: [] } };
+
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const type = (name: string | RegExp, text: string) => {
+  const box = screen.getByRole<HTMLInputElement>('textbox', { name });
+  fireEvent.change(box, { target: { value: text } });
+  fireEvent.blur(box);
+};
+const seat = (job: Job) => evaluatePlan(job).seats[0]!;
+
+describe('what the body asks for', () => {
+  it('is said in a sentence, and one press makes the operation that gives it', () => {
+    const { now, done } = openBench(parts, untouched);
+    expect(screen.getByText(/Marlowe Parcel Carrier asks/).textContent).toMatch(
+      /asks 155 3⁄4, the donor is 141: 14 3⁄4 more\. The plan is 14 3⁄4 short\./,
+    );
+    press(/^Lengthen by 14 3\/4/);
+    expect(done()).toEqual([expect.stringMatching(/^Lengthen by 14 3\/4/)]);
+    expect(now().plan.operations).toMatchObject([
+      { kind: 'lengthen', length: expect.closeTo(inches(14.75), 6) as number },
+    ]);
+    expect(screen.getByText(/The plan gives it/)).toBeTruthy();
+    expect(seat(now()).openings.map(({ behind }) => behind)).toEqual([0, expect.closeTo(0, 6)]);
+  });
+
+  it('changes the cut that is there already', () => {
+    const less: Job = {
+      ...van,
+      bodies: van.bodies.map((body) => ({
+        ...body,
+        openings: body.openings.map((one) => (one.over === 'rear' ? { ...one, x: one.x - inches(2) } : one)),
+      })),
+    };
+    const { now } = openBench(parts, less);
+    press('Lengthen: 2 in less');
+    expect(now().plan.operations.find(({ kind }) => kind === 'lengthen')).toMatchObject({
+      length: expect.closeTo(inches(12.75), 6) as number,
+    });
+  });
+});
+
+describe('where it sits', () => {
+  it('is placed by rule, by hand, and left to the rule again', () => {
+    const { now } = openBench(parts, van);
+    type('Front opening behind its axle', '2');
+    expect(seat(now()).openings[0]!.behind).toBeCloseTo(inches(2), 6);
+    type('Level line over the datum plane', '3');
+    type('Rake, rear up above 0', '1');
+    expect(now().plan.seats).toMatchObject([{ z: inches(3), rake: Math.PI / 180 }]);
+    expect(screen.getAllByText(/stands .* behind its axle/).length).toBeGreaterThan(0);
+    press('Rear opening over its axle');
+    expect(seat(now()).openings[1]!.behind).toBeCloseTo(0, 6);
+    expect(now().plan.seats).toMatchObject([{ z: expect.closeTo(inches(3), 9) as number }]);
+    press('Leave it to the rule');
+    expect(now().plan.seats).toEqual([]);
+  });
+
+  it('goes down until something touches, and no farther', () => {
+    const { now } = openBench(parts, van);
+    press('Lowest that clears');
+    const low = seat(now());
+    expect([low.clashes, low.mounts.filter(({ way }) => way === 'clash' && low.pose.z < 0)]).toEqual([[], []]);
+    // The floor is 1/4 over the kick-up as it stands.
+    expect(low.pose.z).toBeCloseTo(-inches(1 / 4), 1);
+    type('Level line over the datum plane', '-1/2');
+    expect(screen.getByText(/The floor of .* comes down on the left rail/)).toBeTruthy();
+    press(/^Raise the body by/);
+    expect(seat(now()).clashes).toEqual([]);
+  });
+
+  it('is nudged by keys on the drawing', () => {
+    const { now } = openBench(parts, van);
+    const grip = screen.getByRole('slider', { name: /along the frame and in height/ });
+    fireEvent.keyDown(grip, { key: 'ArrowUp' });
+    fireEvent.keyDown(grip, { key: 'ArrowRight', shiftKey: true });
+    expect(now().plan.seats).toMatchObject([
+      { x: expect.closeTo(inches(1 / 2), 6) as number, z: expect.closeTo(inches(1 / 16), 6) as number },
+    ]);
+  });
+
+  it('is only looked at without the right to change it', () => {
+    openBench(parts, untouched, { canWrite: false });
+    expect(screen.queryByRole('slider', { name: /along the frame/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Lengthen by/ })).toBeNull();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Rear opening over its axle' }).disabled).toBe(true);
+  });
+});
+
+describe('its mounts', () => {
+  it('stand as columns with their gaps, and in a table with all there is to know', () => {
+    openBench(parts, van, { drawer: 'mounts' });
+    const columns = screen.getByRole('img', { name: /^Gap at each mount of Marlowe/ });
+    expect(columns.textContent).toMatch(/Mount 1outrigger.*Mount 2perch/);
+    const row = within(screen.getByRole('region', { name: 'Drawer' })).getByRole('row', { name: /^Mount 1, left/ });
+    expect(row.textContent).toMatch(/left.*\+1 1⁄2.*\+1 1⁄4.*outrigger.*lb/);
+  });
+
+  it('a mount below the top of the rail is told with a way out', () => {
+    const { now } = openBench(parts, van);
+    type('Level line over the datum plane', '-2');
+    expect(screen.getAllByText(/wants to sit .* below the top of the rail/).length).toBeGreaterThan(0);
+    expect(seat(now()).mounts.some(({ way }) => way === 'clash')).toBe(true);
+  });
+});
+
+it('without a body it leads to where one is measured', () => {
+  const { store } = openBench(parts, pickup);
+  press('Measure a body');
+  expect(store.getState().bench).toBe('body');
+});

@@ -1,0 +1,171 @@
+import { nudgeOf, onFrame } from '@splay/core';
+import { profilePath } from '../../board/body-over.tsx';
+import { acrossPx } from '../../board/strips.ts';
+import { toPx } from '../../board/view.ts';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { isBad } from './mount-words.ts';
+import { place, seatAtHand, showAt } from './seat-at-hand.ts';
+
+/** Under the steel: every body's side, the one at hand filled. */
+export function MatchUnder(props: PictureProps) {
+  const { result, showBefore, view, side } = props;
+  const hand = seatAtHand(result, props);
+  return (
+    <g clipPath="url(#clip-side)">
+      {result.seats.map(({ body, pose, onDonor }) => {
+        const drawn = { pose: showBefore ? onDonor : pose, view, across: side.across };
+        const here = body.id === hand?.body.id;
+        return (
+          <g key={body.id} stroke="var(--color-ochre)" strokeWidth={here ? 1.8 : 1.2}>
+            {body.outline.length > 2 && (
+              <path
+                d={`${profilePath(body.outline, drawn)}Z`}
+                fill={here ? 'var(--color-ochre-wash)' : 'none'}
+                fillOpacity={0.6}
+              />
+            )}
+            {body.underside.length > 1 && <path d={profilePath(body.underside, drawn)} fill="none" strokeWidth={3} />}
+            {body.openings.map(({ id, x, z, radius }) => {
+              if (z === undefined || radius === undefined) return null;
+              const at = onFrame(drawn.pose, { x, z });
+              return (
+                <ellipse
+                  key={id}
+                  cx={toPx(view, at.x)}
+                  cy={acrossPx(side.across, at.z)}
+                  rx={radius * view.scale}
+                  ry={radius * side.across.scale}
+                  fill="var(--color-paper)"
+                />
+              );
+            })}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** Over it: a plumb leg from each mount to the rail, what clashes, mounts in the plan, and the body to take hold of. */
+export function MatchOver(props: PictureProps) {
+  const { result, store, job, showBefore, canWrite, view, side, plan, startDrag } = props;
+  const seat = seatAtHand(result, props);
+  if (!seat || showBefore) return null;
+  const { body, pose, mounts, clashes } = seat;
+  const px = (x: number) => toPx(view, x);
+  const pz = (z: number) => acrossPx(side.across, z);
+  const step = nudgeOf(job.display);
+  const snapped = (mm: number) => Math.round(mm / step) * step;
+  const grip = onFrame(pose, { x: gripX(body), z: gripZ(body) });
+  const [gx, gy] = [px(grip.x), Math.min(pz(grip.z), side.foot - 20)];
+  return (
+    <>
+      <g clipPath="url(#clip-side)">
+        {mounts
+          .filter((mount) => mount.side === 'left' && mount.up !== null)
+          .map(({ mount, at, up, way }) => {
+            const bad = isBad(way);
+            return (
+              <g key={mount.id} stroke={bad ? 'var(--color-oxide)' : 'var(--color-ochre)'} strokeWidth={1.8}>
+                <title>{mount.name}</title>
+                <path
+                  d={`M${px(at.x)} ${pz(at.z)}V${pz(at.z - (up ?? 0))}`}
+                  strokeDasharray={bad ? '3 2' : undefined}
+                />
+                <path d={`M${px(at.x) - 5} ${pz(at.z)}h10`} strokeWidth={2.4} />
+              </g>
+            );
+          })}
+        {clashes.map(({ part, withName, from, to, deep }) => (
+          <rect
+            key={part.id + withName}
+            x={px(from) - 3}
+            y={side.foot - 34}
+            width={Math.max(6, px(to) - px(from) + 6)}
+            height={6}
+            fill="url(#hatch-cut)"
+            stroke="var(--color-oxide)"
+          >
+            <title>{`${part.name}: ${withName}, ${Math.round(deep)} mm`}</title>
+          </rect>
+        ))}
+      </g>
+      <g clipPath="url(#clip-plan)" fill="var(--color-sheet)" strokeWidth={1.6}>
+        {mounts.map(({ mount, at, way }) => (
+          <rect
+            key={mount.id}
+            x={px(at.x) - 4}
+            y={acrossPx(plan.across, at.y) - 4}
+            width={8}
+            height={8}
+            stroke={isBad(way) ? 'var(--color-oxide)' : 'var(--color-ochre)'}
+          />
+        ))}
+      </g>
+      {canWrite && (
+        <g
+          className="pointer-events-auto cursor-move touch-none"
+          data-handle="body"
+          role="slider"
+          tabIndex={0}
+          aria-label={`${body.name}: along the frame and in height`}
+          aria-valuenow={Math.round(pose.x)}
+          aria-valuetext={`${Math.round(pose.x)} mm along, ${Math.round(pose.z)} mm up`}
+          onPointerDown={(event) => {
+            event.stopPropagation();
+            startDrag(
+              event,
+              (dx, dy) =>
+                showAt(store, seat, {
+                  x: pose.x + snapped(dx / view.scale),
+                  z: pose.z - snapped(dy / side.across.scale),
+                }),
+              (moved) => {
+                const shown = store.getState().preview?.plan.seats.find((one) => one.body === body.id);
+                if (moved && shown) place(store, 'Dragged the body', seat, shown);
+              },
+            );
+          }}
+          onKeyDown={(event) => {
+            const by = step * (event.shiftKey ? 8 : event.altKey ? 0.25 : 1);
+            const [dx, dz] =
+              { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] }[event.key] ?? [];
+            if (dx === undefined || dz === undefined) return;
+            event.preventDefault();
+            event.stopPropagation();
+            place(store, 'Nudged the body', seat, { x: pose.x + dx, z: pose.z + dz });
+          }}
+        >
+          <title>{`Drag ${body.name}`}</title>
+          <rect x={gx - 24} y={gy - 24} width={48} height={48} className="touch-target" fill="transparent" />
+          <rect
+            className="focus-ring"
+            x={gx - 14}
+            y={gy - 14}
+            width={28}
+            height={28}
+            fill="var(--color-sheet)"
+            stroke="var(--color-ochre)"
+            strokeWidth={1.8}
+          />
+          <path
+            d={`M${gx} ${gy - 9}v18M${gx - 9} ${gy}h18M${gx - 3} ${gy - 6}l3 -3l3 3M${gx - 3} ${gy + 6}l3 3l3 -3M${gx - 6} ${gy - 3}l-3 3l3 3M${gx + 6} ${gy - 3}l3 3l-3 3`}
+            fill="none"
+            stroke="var(--color-ochre)"
+            strokeWidth={1.6}
+          />
+        </g>
+      )}
+    </>
+  );
+}
+
+/** Where a hand takes hold of a body: the middle of it, a little over its floor. */
+const xsOf = ({ outline, mounts, openings }: Parameters<typeof seatAtHand>[1]['job']['bodies'][number]) =>
+  [...outline, ...mounts, ...openings].map(({ x }) => x);
+const gripX = (body: Parameters<typeof xsOf>[0]): number => {
+  const xs = xsOf(body);
+  return xs.length > 0 ? (Math.min(...xs) + Math.max(...xs)) / 2 : 0;
+};
+const gripZ = ({ outline, underside }: Parameters<typeof xsOf>[0]): number =>
+  Math.max(...underside.map(({ z }) => z), Math.min(...outline.map(({ z }) => z), 0)) + 120;

@@ -1,0 +1,247 @@
+import {
+  axlePlaces,
+  lowestThatClears,
+  contextOf,
+  openingOver,
+  placedBy,
+  PLACING_RULES,
+  type PlacingRule,
+  type SeatOutcome,
+  sectionLookup,
+  waysToWheelbase,
+} from '@splay/core';
+import { useMemo } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
+import { AngleField } from '../../ui/angle-field.tsx';
+import { ConflictList } from '../../ui/conflict-list.tsx';
+import { Length } from '../../ui/length.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { useConflictActions } from '../../ui/use-conflict-actions.ts';
+import { Verdict } from '../../ui/verdict.tsx';
+import { leaveToRule, place, seatAtHand } from './seat-at-hand.ts';
+
+const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
+  'front-opening': 'Front opening over its axle',
+  'rear-opening': 'Rear opening over its axle',
+  'both-openings': 'Both, as near as can be',
+};
+
+const CODES: ReadonlySet<string> = new Set(['opening-off', 'tyre-rubs', 'body-clash', 'mount-clash']);
+
+/** What the body at hand asks for, ways to give it, and where it sits: by rule or by hand. */
+export function MatchPanel(bench: BenchProps) {
+  const { store, job, result, onSelect } = bench;
+  const seat = seatAtHand(result, bench);
+  if (!seat)
+    return (
+      <>
+        <p className="text-pencil">There is no body yet: measure what goes on, and it is laid over the frame here.</p>
+        <button type="button" className="button mt-2" onClick={() => goToBench(store, 'body')}>
+          Measure a body
+        </button>
+      </>
+    );
+  return (
+    <>
+      <ul className="flex flex-wrap gap-1.5" aria-label="Bodies">
+        {result.seats.map((one) => (
+          <li key={one.body.id}>
+            <button
+              type="button"
+              aria-pressed={one === seat}
+              className={`min-h-11 border px-3 text-left ${one === seat ? 'border-2 border-ochre bg-ochre-wash' : 'border-graphite bg-sheet'}`}
+              onClick={() => onSelect(one.body.id)}
+            >
+              <b className="heading block text-lg leading-tight">{one.body.name}</b>
+              <span className="block text-xs text-pencil">{one.decided ? 'placed' : 'by rule'}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Asked bench={bench} seat={seat} />
+      <PlaceFields key={seat.body.id} bench={bench} seat={seat} />
+      <Conflicts bench={bench} seat={seat} />
+      {job.bodies.length > 0 && seat.body.mounts.length === 0 && (
+        <p className="mt-3 text-pencil">Its mounts are not measured yet: the gaps to the rail wait for them.</p>
+      )}
+    </>
+  );
+}
+
+interface SeatProps {
+  readonly bench: BenchProps;
+  readonly seat: SeatOutcome;
+}
+
+/** The wheelbase that its openings ask for, and one press that gives it. */
+function Asked({ bench, seat }: SeatProps) {
+  const { job, result, canWrite } = bench;
+  const actions = useConflictActions(bench);
+  const { wheelbase } = seat;
+  const { show } = useMemo(() => contextOf(job), [job]);
+  if (!wheelbase)
+    return (
+      <p className="mt-3 text-pencil">Measure both wheel openings, and it is told here what wheelbase they ask for.</p>
+    );
+  const { asked, overDonor, overPlan } = wheelbase;
+  const there = Math.abs(overPlan) < 0.5;
+  const ways = there ? [] : waysToWheelbase(seat, { ...result, plan: job.plan }, { show, datum: result.datum.donor });
+  const format = job.display;
+  return (
+    <div
+      className={`mt-3 border-l-4 px-3 py-2 ${there ? 'border-passed bg-passed-wash' : 'border-ochre bg-ochre-wash'}`}
+    >
+      <Verdict kind={there ? 'good' : 'warn'}>
+        {seat.body.name} asks <Length mm={asked} format={format} className="font-semibold" />, the donor is{' '}
+        <Length mm={asked - overDonor} format={format} className="font-semibold" />:{' '}
+        {Math.abs(overDonor) < 0.5 ? (
+          'as it is.'
+        ) : (
+          <>
+            <Length mm={Math.abs(overDonor)} format={format} className="font-semibold" />{' '}
+            {overDonor > 0 ? 'more' : 'less'}.
+          </>
+        )}{' '}
+        {there ? (
+          'The plan gives it.'
+        ) : (
+          <>
+            The plan is <Length mm={Math.abs(overPlan)} format={format} className="font-semibold" />{' '}
+            {overPlan > 0 ? 'short' : 'too long'}.
+          </>
+        )}
+      </Verdict>
+      {canWrite && ways.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-1.5">
+          {ways.map(({ say, edit }) => (
+            <button key={say} type="button" className="button" onClick={() => edit && actions?.onEdit(edit, say)}>
+              {say}
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Where it sits: the rules that serve, then along, height and rake to type. */
+function PlaceFields({ bench, seat }: SeatProps) {
+  const { store, job, result, canWrite } = bench;
+  const { body, pose, decided, openings } = seat;
+  const axles = useMemo(() => axlePlaces(result.axles, 'built'), [result.axles]);
+  const lowest = useMemo(
+    () => lowestThatClears(body, pose, result, sectionLookup(job.donor)),
+    [body, pose, result, job.donor],
+  );
+  const disabled = !canWrite;
+  const rules = PLACING_RULES.flatMap((rule) => {
+    const placed = placedBy(rule, body, axles, pose);
+    return placed ? [{ rule, placed }] : [];
+  });
+  const held = openings.find(({ opening }) => opening === (openingOver(body, 'front') ?? openingOver(body, 'rear')));
+  const behind = held?.behind ?? null;
+  const common = { format: job.display, disabled };
+  return (
+    <>
+      <PanelHeading aside={<span className="text-pencil">{decided ? 'placed here' : 'by the first rule'}</span>}>
+        Where it sits
+      </PanelHeading>
+      <div className="flex flex-wrap gap-1.5">
+        {rules.map(({ rule, placed }) => {
+          const here = Math.hypot(placed.x - pose.x, placed.z - pose.z) < 0.05;
+          return (
+            <button
+              key={rule}
+              type="button"
+              className="button"
+              aria-pressed={here}
+              disabled={disabled}
+              onClick={() => place(store, RULE_NAMES[rule], seat, placed)}
+            >
+              {RULE_NAMES[rule]}
+            </button>
+          );
+        })}
+        {lowest && (
+          <button
+            type="button"
+            className="button"
+            aria-pressed={Math.abs(lowest.z - pose.z) < 0.05}
+            disabled={disabled}
+            onClick={() => place(store, 'Lowest that clears', seat, lowest)}
+          >
+            Lowest that clears
+          </button>
+        )}
+      </div>
+      <div className="mt-2 grid grid-cols-2 gap-2">
+        {behind === null ? (
+          <LengthField
+            {...common}
+            label="Its tape’s zero, from the datum hole"
+            mm={pose.x - result.datum.built}
+            onChange={(mm) => place(store, 'Moved the body', seat, { x: mm + result.datum.built })}
+          />
+        ) : (
+          <LengthField
+            {...common}
+            label={`${held?.opening.name ?? 'Opening'} behind its axle`}
+            mm={behind}
+            onChange={(mm) => place(store, 'Moved the body', seat, { x: pose.x + mm - behind })}
+          />
+        )}
+        <LengthField
+          {...common}
+          label="Level line over the datum plane"
+          mm={pose.z}
+          onChange={(z) => place(store, 'Raised or lowered the body', seat, { z })}
+        />
+        <AngleField
+          label="Rake, rear up above 0"
+          radians={pose.rake}
+          signed
+          disabled={disabled}
+          onChange={(rake) => place(store, 'Raked the body', seat, { rake })}
+        />
+        {decided && !disabled && (
+          <button
+            type="button"
+            className="self-end pb-2 text-left text-sm text-pencil underline underline-offset-2"
+            onClick={() => leaveToRule(store, seat)}
+          >
+            Leave it to the rule
+          </button>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** What is wrong with where it sits, with the ways out. */
+function Conflicts({ bench, seat }: SeatProps) {
+  const { result, onPickConflict } = bench;
+  const actions = useConflictActions(bench);
+  const ids = new Set([
+    seat.body.id,
+    ...[...seat.body.openings, ...seat.body.mounts, ...seat.body.boxes].map(({ id }) => id),
+  ]);
+  // What the openings ask of the wheelbase is told at the top, with the ways to give it.
+  const told = seat.wheelbase !== null && Math.abs(seat.wheelbase.overPlan) >= 0.5;
+  const own = result.conflicts.filter(
+    ({ code, about }) => CODES.has(code) && about !== null && ids.has(about) && !(told && code === 'opening-off'),
+  );
+  if (own.length === 0)
+    return (
+      <p className="mt-3">
+        <Verdict kind="good">Nothing of rails and crossmembers stands in it.</Verdict>
+      </p>
+    );
+  return (
+    <>
+      <PanelHeading>What it meets</PanelHeading>
+      <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />
+    </>
+  );
+}

@@ -1,0 +1,162 @@
+import type { LengthFormat, SeatMount } from '@splay/core';
+import { SvgLength } from '../../board/svg-length.tsx';
+import { toPx } from '../../board/view.ts';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { isBad, WAY_WORDS } from './mount-words.ts';
+import { seatAtHand } from './seat-at-hand.ts';
+
+/** Room over and under the columns for their figures and words, px. */
+const [OVER, UNDER] = [44, 66];
+/** Width of a column, px. */
+const WIDE = 15;
+/** The least that a full column stands for, mm: a gap of nothing is drawn as nothing. */
+const LEAST = 60;
+/** Mounts nearer along the frame than this stand side by side, mm. */
+const PAIR = 25;
+
+/** Mounts that stand across from each other, left ones before right ones. */
+function pairsOf(mounts: readonly SeatMount[]): readonly (readonly SeatMount[])[] {
+  const pairs: SeatMount[][] = [];
+  for (const mount of mounts.toSorted((a, b) => a.at.x - b.at.x)) {
+    const last = pairs.at(-1);
+    if (last?.[0] && mount.at.x - last[0].at.x < PAIR && last.length < 2 && last[0].side !== mount.side)
+      last.push(mount);
+    else pairs.push([mount]);
+  }
+  return pairs.map((pair) => pair.toSorted((a, b) => a.side.localeCompare(b.side)));
+}
+
+/** A column for each mount in register with the tape: packing above the rail's top, what is in the way below it. */
+export function MatchTray(props: PictureProps) {
+  const { result, job, tray, view, onLook } = props;
+  const seat = seatAtHand(result, props);
+  if (!seat || seat.mounts.length === 0)
+    return (
+      <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
+        {seat
+          ? `The mounts of ${seat.body.name} stand here as columns once they are measured.`
+          : 'No body is measured yet.'}
+      </p>
+    );
+  const ups = seat.mounts.flatMap(({ up }) => (up === null ? [] : [up]));
+  const [most, least] = [Math.max(LEAST, ...ups), Math.min(0, ...ups)];
+  const scale = (tray.height - OVER - UNDER) / (most - least);
+  const zero = OVER + most * scale;
+  return (
+    <svg
+      width={tray.width}
+      height={tray.height}
+      role="img"
+      aria-label={`Gap at each mount of ${seat.body.name}, left beside right; the same is under Mounts`}
+    >
+      <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
+        Gap at each mount over the top of the rail · left beside right
+      </text>
+      {pairsOf(seat.mounts).map((pair) => {
+        const [first] = pair;
+        if (!first) return null;
+        const x = toPx(view, first.at.x);
+        return (
+          <g
+            key={first.mount.id}
+            className="cursor-pointer"
+            onClick={() => {
+              props.onSelect(first.mount.id);
+              onLook(first.at.x);
+            }}
+          >
+            {pair.map((mount, index) => (
+              <Column
+                key={mount.mount.id}
+                mount={mount}
+                x={x + (pair.length === 1 ? -WIDE / 2 : index === 0 ? -WIDE - 1 : 1)}
+                {...{ zero, scale }}
+              />
+            ))}
+            <Words
+              pair={pair}
+              x={x}
+              top={zero - Math.max(0, ...pair.map(({ up }) => up ?? 0)) * scale}
+              foot={tray.height}
+              format={job.display}
+            />
+          </g>
+        );
+      })}
+      <path d={`M0 ${zero}H${tray.width}`} stroke="var(--color-graphite)" strokeWidth={2} />
+      <text x={tray.width - 8} y={zero + 15} textAnchor="end" fontSize={12} fill="var(--color-pencil)">
+        top of the rail
+      </text>
+    </svg>
+  );
+}
+
+function Column({
+  mount: { mount, up, way, side },
+  x,
+  zero,
+  scale,
+}: {
+  readonly mount: SeatMount;
+  readonly x: number;
+  readonly zero: number;
+  readonly scale: number;
+}) {
+  const high = (up ?? 0) * scale;
+  const bad = isBad(way);
+  return (
+    <g>
+      <title>{`${mount.name}, ${side}: ${WAY_WORDS[way]}`}</title>
+      <rect
+        x={x}
+        y={Math.min(zero, zero - high)}
+        width={WIDE}
+        height={Math.max(1.5, Math.abs(high))}
+        fill={bad || high < 0 ? 'url(#hatch-cut)' : 'url(#hatch-new)'}
+        stroke={bad || high < 0 ? 'var(--color-oxide)' : 'var(--color-layout)'}
+        strokeWidth={1.4}
+      />
+    </g>
+  );
+}
+
+/** What a pair says: its gap over it, one or two of them, and under the line its name and what it becomes. */
+function Words({
+  pair,
+  x,
+  top,
+  foot,
+  format,
+}: {
+  readonly pair: readonly SeatMount[];
+  readonly x: number;
+  readonly top: number;
+  readonly foot: number;
+  readonly format: LengthFormat;
+}) {
+  const [a, b] = pair;
+  if (!a) return null;
+  const alike = !b || (a.up !== null && b.up !== null && Math.abs(a.up - b.up) < 0.4);
+  const gap = (up: number | null) => (up === null ? '–' : <SvgLength mm={up} format={format} signed />);
+  const ways = [...new Set(pair.map(({ way }) => WAY_WORDS[way]))].join(', ');
+  const bad = pair.some(({ way }) => isBad(way));
+  return (
+    <g className="font-label" textAnchor="middle">
+      <text x={x} y={top - 7} fontSize={15} fontWeight={600} fill="var(--color-graphite)">
+        {gap(a.up)}
+        {!alike && (
+          <>
+            {' · '}
+            {gap(b.up)}
+          </>
+        )}
+      </text>
+      <text x={x} y={foot - 24} fontSize={12} fill="var(--color-graphite)">
+        {a.mount.name.split(',')[0]}
+      </text>
+      <text x={x} y={foot - 9} fontSize={12} fill={bad ? 'var(--color-oxide)' : 'var(--color-pencil)'}>
+        {ways}
+      </text>
+    </g>
+  );
+}
