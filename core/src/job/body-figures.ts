@@ -69,7 +69,7 @@ export const BODY_FIGURES = {
       return {
         before: null,
         after: words(all.length === 0 ? 'none' : String(all.length)),
-        note: all.length === 0 ? 'with rails and crossmembers' : dotted([...new Set(all.map(({ part }) => part.name))]),
+        note: all.length === 0 ? 'rails, crossmembers' : dotted([...new Set(all.map(({ part }) => part.name))]),
         restsOn: all.length === 0 ? [] : deciding(plan),
       };
     },
@@ -82,7 +82,7 @@ export const BODY_FIGURES = {
       return {
         before: null,
         after: words(job.bodies.length === 0 ? 'none' : String(job.bodies.length)),
-        note: rough.length > 0 ? `${rough[0]?.name}: openings or mounts to measure` : 'openings and mounts entered',
+        note: rough.length > 0 ? `${rough[0]?.name}: openings or mounts to measure` : 'openings, mounts there',
         restsOn: [],
       };
     },

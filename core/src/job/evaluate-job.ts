@@ -58,7 +58,7 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
     readings,
     stage: stageAtHand(job, plan, readings),
     worstReading: worstReading(job, plan, readings),
-    done: benchesDone(job, gates),
+    done: benchesDone(job, plan, gates),
     next: nextStep(job, gates),
   };
   results.set(plan, { records, result });

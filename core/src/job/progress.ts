@@ -1,4 +1,4 @@
-import type { PlanResult } from '../plan/index.ts';
+import { BODY_CODES, type PlanResult } from '../plan/index.ts';
 import { judgedReadings, type Reading, type Stage, STAGES } from '../survey/index.ts';
 import { BENCH_IDS, type BenchId } from './benches.ts';
 import { type Gate, isOpen, isPassed } from './gates.ts';
@@ -39,16 +39,19 @@ export function worstReading(job: Job, plan: PlanResult, readings: readonly Read
  * The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points.
  *
  * @param job The job; validated.
+ * @param plan What the plan gives.
  * @param gates The hold points, in order.
  */
-export function benchesDone(job: Job, gates: readonly Gate[]): readonly string[] {
+export function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]): readonly string[] {
   const gate = (id: Gate['id']) => gates.find((candidate) => candidate.id === id);
   const [cutting, welding] = [gate('before-cutting'), gate('before-welding-out')];
   const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
   const proven: Readonly<Record<BenchId, boolean>> = {
     donor: false,
-    body: false,
-    match: false,
+    body: job.bodies.length > 0 && job.bodies.every(({ openings, mounts }) => openings.length > 0 && mounts.length > 0),
+    match:
+      plan.seats.length > 0 &&
+      !plan.conflicts.some(({ code, severity }) => severity !== 'note' && BODY_CODES.has(code)),
     cuts: planned,
     splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
     marks: cutting !== undefined && isPassed(cutting),

@@ -96,6 +96,9 @@ function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Fi
   };
 }
 
+/** Codes of what is found about bodies and where they sit. */
+export const BODY_CODES: ReadonlySet<string> = new Set(['opening-off', 'tyre-rubs', 'body-clash', 'mount-clash']);
+
 /**
  * Bodies whose openings miss their axles, that rub, or that come down on the frame.
  *

@@ -1,6 +1,5 @@
-import type { Body, LengthFormat, ProfilePoint } from '@splay/core';
+import { type Body, type LengthFormat, openingOver, type ProfilePoint } from '@splay/core';
 import { Dimension } from '../../board/dimension.tsx';
-import { openingOver } from '@splay/core';
 
 interface BodyPictureProps {
   readonly body: Body;
@@ -48,22 +47,33 @@ export function BodyPicture({ body, width, height, format, selected }: BodyPictu
   const extent = extentOf(body);
   const long = Math.max(1, extent.x[1] - extent.x[0]);
   const tall = Math.max(1, extent.z[1] - extent.z[0]);
+  // Where there is more room beside than below, the plan stands beside the side view, else under it.
+  const beside = width > 2 * height;
+  const half = beside ? width / 2 : width;
   const scale = Math.min(
-    (width - ROOM.left - ROOM.right) / long,
-    (height - ROOM.top - ROOM.between - ROOM.foot) / (tall + 2 * extent.y),
+    (half - ROOM.left - ROOM.right) / long,
+    beside
+      ? (height - ROOM.top - ROOM.between) / Math.max(tall, 2 * extent.y)
+      : (height - ROOM.top - ROOM.between - ROOM.foot) / (tall + 2 * extent.y),
   );
-  const left = (width - long * scale) / 2;
+  const left = (half - long * scale) / 2 + 8;
   const px = (x: number) => left + (x - extent.x[0]) * scale;
+  const over = (x: number) => px(x) + (beside ? half - 8 : 0);
   const pz = (z: number) => ROOM.top + (extent.z[1] - z) * scale;
-  const middle = ROOM.top + tall * scale + ROOM.between + extent.y * scale;
+  const middle = beside ? ROOM.top + (tall * scale) / 2 : ROOM.top + tall * scale + ROOM.between + extent.y * scale;
   const py = (y: number) => middle + y * scale;
   const chosen = (id: string) => (id === selected ? 'var(--color-layout)' : 'var(--color-ochre)');
   const [front, rear] = [openingOver(body, 'front'), openingOver(body, 'rear')];
   return (
     <svg width={width} height={height} role="img" aria-label={`${body.name}: side over plan, front to the left`}>
       <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
-        Side, and from above · front to the left
+        Side{beside ? '' : ', and from above'} · front to the left
       </text>
+      {beside && (
+        <text x={half + 10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
+          From above · left on top
+        </text>
+      )}
       <path
         d={`M${px(extent.x[0])} ${pz(0)}H${px(extent.x[1])}`}
         stroke="var(--color-pencil)"
@@ -87,11 +97,11 @@ export function BodyPicture({ body, width, height, format, selected }: BodyPictu
         <g key={id} fill="url(#hatch-boxed)" stroke={chosen(id)} strokeWidth={1.2}>
           <title>{name}</title>
           <rect x={px(from)} y={pz(high)} width={(to - from) * scale} height={(high - low) * scale} />
-          <rect x={px(from)} y={py(l)} width={(to - from) * scale} height={(r - l) * scale} />
+          <rect x={over(from)} y={py(l)} width={(to - from) * scale} height={(r - l) * scale} />
         </g>
       ))}
       <path
-        d={`M${px(extent.x[0])} ${py(0)}H${px(extent.x[1])}`}
+        d={`M${over(extent.x[0])} ${py(0)}H${over(extent.x[1])}`}
         stroke="var(--color-rule)"
         strokeDasharray="12 4 3 4"
       />
@@ -99,8 +109,8 @@ export function BodyPicture({ body, width, height, format, selected }: BodyPictu
         <g key={id} fill="var(--color-sheet)" stroke={chosen(id)} strokeWidth={1.6}>
           <title>{name}</title>
           <path d={`M${px(x) - 6} ${pz(z)}h12M${px(x)} ${pz(z)}v-8`} />
-          <rect x={px(x) - 5} y={py(y) - 5} width={10} height={10} />
-          <circle cx={px(x)} cy={py(y)} r={Math.max(1.5, (hole / 2) * scale)} fill={chosen(id)} stroke="none" />
+          <rect x={over(x) - 5} y={py(y) - 5} width={10} height={10} />
+          <circle cx={over(x)} cy={py(y)} r={Math.max(1.5, (hole / 2) * scale)} fill={chosen(id)} stroke="none" />
         </g>
       ))}
       {front && rear && (

@@ -21,7 +21,7 @@ export function MatchUnder(props: PictureProps) {
               <path
                 d={`${profilePath(body.outline, drawn)}Z`}
                 fill={here ? 'var(--color-ochre-wash)' : 'none'}
-                fillOpacity={0.6}
+                fillOpacity={0.45}
               />
             )}
             {body.underside.length > 1 && <path d={profilePath(body.underside, drawn)} fill="none" strokeWidth={3} />}
@@ -35,7 +35,8 @@ export function MatchUnder(props: PictureProps) {
                   cy={acrossPx(side.across, at.z)}
                   rx={radius * view.scale}
                   ry={radius * side.across.scale}
-                  fill="var(--color-paper)"
+                  fill="none"
+                  strokeDasharray="10 4"
                 />
               );
             })}

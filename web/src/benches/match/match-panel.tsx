@@ -1,5 +1,6 @@
 import {
   axlePlaces,
+  BODY_CODES,
   lowestThatClears,
   contextOf,
   openingOver,
@@ -27,8 +28,6 @@ const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
   'rear-opening': 'Rear opening over its axle',
   'both-openings': 'Both, as near as can be',
 };
-
-const CODES: ReadonlySet<string> = new Set(['opening-off', 'tyre-rubs', 'body-clash', 'mount-clash']);
 
 /** What the body at hand asks for, ways to give it, and where it sits: by rule or by hand. */
 export function MatchPanel(bench: BenchProps) {
@@ -155,7 +154,7 @@ function PlaceFields({ bench, seat }: SeatProps) {
             <button
               key={rule}
               type="button"
-              className="button"
+              className={`button ${here ? 'border-ochre bg-ochre-wash' : ''}`}
               aria-pressed={here}
               disabled={disabled}
               onClick={() => place(store, RULE_NAMES[rule], seat, placed)}
@@ -167,7 +166,7 @@ function PlaceFields({ bench, seat }: SeatProps) {
         {lowest && (
           <button
             type="button"
-            className="button"
+            className={`button ${Math.abs(lowest.z - pose.z) < 0.05 ? 'border-ochre bg-ochre-wash' : ''}`}
             aria-pressed={Math.abs(lowest.z - pose.z) < 0.05}
             disabled={disabled}
             onClick={() => place(store, 'Lowest that clears', seat, lowest)}
@@ -230,7 +229,7 @@ function Conflicts({ bench, seat }: SeatProps) {
   // What the openings ask of the wheelbase is told at the top, with the ways to give it.
   const told = seat.wheelbase !== null && Math.abs(seat.wheelbase.overPlan) >= 0.5;
   const own = result.conflicts.filter(
-    ({ code, about }) => CODES.has(code) && about !== null && ids.has(about) && !(told && code === 'opening-off'),
+    ({ code, about }) => BODY_CODES.has(code) && about !== null && ids.has(about) && !(told && code === 'opening-off'),
   );
   if (own.length === 0)
     return (

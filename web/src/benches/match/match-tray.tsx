@@ -139,6 +139,7 @@ function Words({
   const alike = !b || (a.up !== null && b.up !== null && Math.abs(a.up - b.up) < 0.4);
   const gap = (up: number | null) => (up === null ? '–' : <SvgLength mm={up} format={format} signed />);
   const ways = [...new Set(pair.map(({ way }) => WAY_WORDS[way]))].join(', ');
+  const beside = Math.max(...pair.map(({ sideways }) => Math.abs(sideways)));
   const bad = pair.some(({ way }) => isBad(way));
   return (
     <g className="font-label" textAnchor="middle">
@@ -156,6 +157,12 @@ function Words({
       </text>
       <text x={x} y={foot - 9} fontSize={12} fill={bad ? 'var(--color-oxide)' : 'var(--color-pencil)'}>
         {ways}
+        {beside > 0.4 && (
+          <>
+            {', '}
+            <SvgLength mm={beside} format={format} /> {a.sideways > 0 ? 'out' : 'in'}
+          </>
+        )}
       </text>
     </g>
   );
