@@ -1,4 +1,4 @@
-import { type Body, type BodyPose, onFrame, wheelbaseOf } from '../../body/index.ts';
+import { type Body, type BodyPose, onFrame, openingOver, wheelbaseOf } from '../../body/index.ts';
 import type { Axle } from '../../frame/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { axleXs } from '../axle-loads.ts';
@@ -94,7 +94,8 @@ export function seatOutcomes(
   return bodies.map((body): SeatOutcome => {
     const seat = seats.find((one) => one.body === body.id);
     const pose: BodyPose = seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
-    const over = built.front && donor.front ? 'front' : 'rear';
+    // On the donor it goes with the axle that it is placed by.
+    const over = openingOver(body, 'front') || !openingOver(body, 'rear') ? 'front' : 'rear';
     const shift = (donor[over]?.x ?? 0) - (built[over]?.x ?? 0);
     const loads = mountLoads(body);
     const mounts = body.mounts.map((mount, index): SeatMount => {

@@ -1,0 +1,320 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import reference from '../../../test/reference/mounts.json' with { type: 'json' };
+import { donor, inputOf, plainFrame } from '../../../test/frames.ts';
+import { jobOf, operationsFor, ZOO } from '../../../test/zoo.ts';
+import { type Body, newBody } from '../../body/index.ts';
+import type { Rail } from '../../frame/index.ts';
+import { sectionLookup } from '../../frame/index.ts';
+import { checkJob } from '../../job/index.ts';
+import { evaluatePlan } from '../evaluate-plan.ts';
+import type { PlanInput } from '../plan-result.ts';
+import { carryOutEdit } from '../plan-edit.ts';
+import { type BodySeat, lowestThatClears } from './index.ts';
+
+const degrees = (angle: number) => (angle * Math.PI) / 180;
+const bare = { hole: 0, thickness: 0 };
+const mount = (id: string, x: number, y: number, z: number) => ({ id, name: id, x, y, z, ...bare });
+
+/** A straight frame at height 0, 400 to each outside, 100 deep; axles at 700 and 4300. */
+const frame = plainFrame();
+const body: Body = {
+  ...newBody('body', 'Bed'),
+  openings: [
+    { id: 'o1', name: 'Front opening', over: 'front', x: 0, z: -200, radius: 480 },
+    { id: 'o2', name: 'Rear opening', over: 'rear', x: 3600, z: -200, radius: 480 },
+  ],
+  mounts: [
+    mount('m1', 200, -380, 30),
+    mount('m2', 200, 380, 30),
+    mount('m3', 3000, -380, 60),
+    mount('m4', 3000, 380, 60),
+  ],
+};
+const input = (changes: Partial<Body> = {}, seat: Partial<BodySeat> = {}, on = frame): PlanInput => {
+  const made = inputOf(on);
+  const seats = Object.keys(seat).length > 0 ? [{ body: 'body', x: 700, z: 0, rake: 0, ...seat }] : [];
+  return { ...made, bodies: [{ ...body, ...changes }], plan: { ...made.plan, seats } };
+};
+const seatIn = (of: PlanInput) => evaluatePlan(of).seats[0]!;
+
+describe('gaps of mounts', () => {
+  it('on a raked body over a kicked and tapering rail: as in the independent case', () => {
+    const { input: given, expected } = reference.cases.find(({ id }) => id === 'gaps_raked_body') as unknown as {
+      input: {
+        rail_both_sides_alike: {
+          stations_x_halfwidth_topz_mm: [number, number, number][];
+          flange_width_mm: number;
+          depth_mm: number;
+        };
+        pose: { x_mm: number; z_mm: number; rake_deg: number };
+        mounts_body_x_y_z_mm: Record<string, [number, number, number]>;
+      };
+      expected: {
+        mounts: Record<
+          string,
+          { x_mm: number; gap_z_mm: number; sideways_gap_mm: number; kind: string; inner: number }
+        >;
+      };
+    };
+    const rail = given.rail_both_sides_alike;
+    const stations: Rail = rail.stations_x_halfwidth_topz_mm.map(([x, halfWidth, top]) => ({
+      x,
+      halfWidth,
+      top,
+      section: 'rail',
+    }));
+    const on = plainFrame({
+      sections: [
+        { id: 'rail', section: { kind: 'channel', depth: rail.depth_mm, flange: rail.flange_width_mm, thickness: 6 } },
+      ],
+      rails: { kind: 'mirrored', stations },
+    });
+    const mounts = Object.entries(given.mounts_body_x_y_z_mm).map(([id, [x, y, z]]) => mount(id, x, y, z));
+    const { x_mm, z_mm, rake_deg } = given.pose;
+    const seat = seatIn(input({ mounts }, { x: x_mm, z: z_mm, rake: degrees(rake_deg) }, on));
+    for (const gap of seat.mounts) {
+      const wanted = expected.mounts[gap.mount.id]!;
+      expect(gap.at.x).toBeNear(wanted.x_mm, 1e-6);
+      expect(gap.up!).toBeNear(wanted.gap_z_mm, 1e-6);
+      // Inward of the flange is told below 0 here, as its amount there.
+      expect(Math.abs(gap.sideways)).toBeNear(wanted.sideways_gap_mm, 1e-6);
+      expect(wanted.kind).toMatch(gap.way);
+    }
+  });
+
+  it.each([
+    [380, 2, 'sits'],
+    [380, 30, 'perch'],
+    [380, -10, 'clash'],
+    [450, 30, 'outrigger'],
+    [450, -30, 'drop'],
+    [300, 30, 'inboard'],
+  ] as const)('at %d from the middle and %d over the rail: %s', (y, z, way) => {
+    expect(seatIn(input({ mounts: [mount('m', 1000, y, z)] }, { z: 0 })).mounts[0]!.way).toBe(way);
+  });
+
+  it('behind the end of the frame there is no rail, and no figure is made up', () => {
+    const [gap] = seatIn(input({ mounts: [mount('m', 9000, 380, 30)] }, { z: 0 })).mounts;
+    expect(gap).toMatchObject({ up: null, way: 'no-rail' });
+  });
+
+  it('moving the body by so much changes every gap by it', () => {
+    const number = fc.double({ min: -200, max: 200, noNaN: true });
+    fc.assert(
+      fc.property(number, number, (z, by) => {
+        const [here, there] = [seatIn(input({}, { z })), seatIn(input({}, { z: z + by }))];
+        for (const [at, gap] of here.mounts.entries()) expect(there.mounts[at]!.up! - gap.up!).toBeNear(by, 1e-9);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('a bracket of the donor serves a mount that is near enough to it', () => {
+    const [feature] = frame.features;
+    const bracket = {
+      ...feature!,
+      id: 'old',
+      name: 'Old mount',
+      kind: 'body-mount' as const,
+      x: 905,
+      side: 'both' as const,
+    };
+    const seat = seatIn(input({}, { z: 0 }, plainFrame({ features: [...frame.features, bracket] })));
+    expect(seat.mounts.map(({ serves }) => serves?.name ?? null)).toEqual(['Old mount', 'Old mount', null, null]);
+    expect(seat.mounts[0]!.serves!.ahead).toBeNear(-5, 1e-9);
+  });
+});
+
+describe('what stands in a body', () => {
+  const hump = {
+    id: 'hump',
+    name: 'hump',
+    kind: 'hump' as const,
+    front: 1000,
+    rear: 1400,
+    left: 350,
+    right: 500,
+    low: -20,
+    high: 80,
+  };
+
+  it('a box over the rail: as deep as the rail stands in it, from end to end of it, by hand', () => {
+    const { clashes } = seatIn(input({ boxes: [hump] }, { z: 0 }));
+    expect(clashes).toMatchObject([
+      { part: { id: 'hump' }, with: { kind: 'rail', side: 'right' }, from: 1700, to: 2100 },
+    ]);
+    expect(clashes[0]!.deep).toBeNear(20, 1e-9);
+    expect(seatIn(input({ boxes: [{ ...hump, left: 450 }] }, { z: 0 })).clashes).toEqual([]);
+    expect(seatIn(input({ boxes: [{ ...hump, low: 1 }] }, { z: 0 })).clashes).toEqual([]);
+    // Under the rail's underside, at −150, nothing of the rail stands in it.
+    expect(seatIn(input({ boxes: [{ ...hump, low: -300, high: -160 }] }, { z: 0 })).clashes).toEqual([]);
+  });
+
+  it('a floor that steps down onto a crossmember is told with it', () => {
+    const member = {
+      ...plainFrame().crossmembers[0]!,
+      id: 'high',
+      name: 'High one',
+      x: 2500,
+      length: 60,
+      depth: 80,
+      below: -40,
+    };
+    const on = plainFrame({ crossmembers: [member] });
+    const underside = [
+      { x: 0, z: 60 },
+      { x: 1000, z: 60 },
+      { x: 1400, z: 25 },
+      { x: 3000, z: 25 },
+    ];
+    const { clashes } = seatIn(input({ underside }, { z: 0 }, on));
+    expect(clashes.map(({ withName }) => withName)).toEqual(['High one']);
+    expect(clashes[0]!.deep).toBeNear(15, 1e-9);
+  });
+
+  it('a lower body never clears more', () => {
+    const heights = fc.double({ min: -120, max: 120, noNaN: true });
+    fc.assert(
+      fc.property(heights, heights, (a, b) => {
+        const deep = (z: number) =>
+          Math.max(0, ...seatIn(input({ boxes: [hump] }, { z })).clashes.map((clash) => clash.deep));
+        // As long as its lid is over the rail: a box that has sunk past it all is out again.
+        fc.pre(Math.min(a, b) > -80);
+        expect(deep(Math.min(a, b))).toBeGreaterThanOrEqual(deep(Math.max(a, b)) - 1e-9);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('is told as something to decide, and the body raised by one press clears it', () => {
+    const low = input({ boxes: [hump] }, { z: 0 });
+    const clash = evaluatePlan(low).conflicts.find(({ code }) => code === 'body-clash')!;
+    expect(clash).toMatchObject({ severity: 'warn', acceptable: true, about: 'hump' });
+    expect(clash.message).toMatch(/The hump of Bed comes down on the right rail: 13\/16 in scant too deep/);
+    const raised = carryOutEdit(low, clash.waysOut[0]!.edit!, 'x');
+    expect(evaluatePlan(raised).conflicts.some(({ code }) => code === 'body-clash')).toBe(false);
+  });
+
+  it('the lowest place that clears is where it first touches: no lower', () => {
+    const of = input({ boxes: [hump] }, { z: 400 });
+    const result = evaluatePlan(of);
+    const low = lowestThatClears(of.bodies[0]!, result.seats[0]!.pose, result, sectionLookup(frame))!;
+    // The hump touches at 20 up; the mounts, 30 and 60 up, are still over the rail.
+    expect(low.z).toBeNear(20, 0.1);
+    const floorless = input({ mounts: [] }, { z: 400 });
+    expect(lowestThatClears(floorless.bodies[0]!, result.seats[0]!.pose, result, sectionLookup(frame))).toBeNull();
+  });
+});
+
+describe('what a body asks for', () => {
+  it('its wheelbase beside the donor’s and the plan’s, and one press that gives it', () => {
+    const longer = input({ openings: [body.openings[0]!, { ...body.openings[1]!, x: 3900 }] });
+    const seat = seatIn(longer);
+    expect(seat.wheelbase).toEqual({
+      asked: 3900,
+      overDonor: expect.toBeNear(300, 1e-9),
+      overPlan: expect.toBeNear(300, 1e-9),
+    });
+    const off = evaluatePlan(longer).conflicts.find(({ code }) => code === 'opening-off')!;
+    expect(off.message).toMatch(/^Rear opening of Bed stands 11 13\/16 in .*behind its axle\.$/);
+    expect(off.waysOut.map(({ say }) => say.replace(/ (full|scant)$/, ''))).toEqual([
+      'Lengthen by 11 13/16 in',
+      'Slide the body 11 13/16 in forward',
+    ]);
+    const mended = carryOutEdit(longer, off.waysOut[0]!.edit!, 'cut-1');
+    expect(mended.plan.operations).toMatchObject([
+      { id: 'cut-1', kind: 'lengthen', length: expect.toBeNear(300, 1e-9) },
+    ]);
+    expect(seatIn(mended).openings.map(({ behind }) => behind)).toEqual([0, 0].map((mm) => expect.toBeNear(mm, 1e-9)));
+  });
+
+  it('a shorter one takes rail out, and changes the cut that is there before it makes another', () => {
+    const shorter = input({ openings: [body.openings[0]!, { ...body.openings[1]!, x: 3500 }] });
+    const [first] = evaluatePlan(shorter).conflicts.find(({ code }) => code === 'opening-off')!.waysOut;
+    const cut = carryOutEdit(shorter, first!.edit!, 'cut-1');
+    expect(cut.plan.operations).toMatchObject([{ kind: 'shorten' }]);
+    expect(seatIn(cut).wheelbase!.overPlan).toBeNear(0, 1e-9);
+    const more = {
+      ...cut,
+      bodies: [{ ...cut.bodies[0]!, openings: [body.openings[0]!, { ...body.openings[1]!, x: 3450 }] }],
+    };
+    const [again] = evaluatePlan(more).conflicts.find(({ code }) => code === 'opening-off')!.waysOut;
+    expect(again!.edit).toMatchObject({ do: 'replace' });
+    expect(seatIn(carryOutEdit(more, again!.edit!, 'x')).wheelbase!.overPlan).toBeNear(0, 1e-9);
+  });
+
+  it('a tyre that rubs at full bump is told, and one that has room is not', () => {
+    const rubs = (radius: number, z: number) =>
+      evaluatePlan(input({ openings: [{ ...body.openings[0]!, z, radius }] })).conflicts.filter(
+        ({ code }) => code === 'tyre-rubs',
+      );
+    const { z, tyreRadius } = frame.axles[0]!;
+    expect(rubs(tyreRadius + 20, z)[0]!.message).toMatch(/rubs .* at full bump: 2 3\/16 in full are missing/);
+    expect(rubs(tyreRadius - 5, z)[0]!.message).toMatch(/stands .* into Front opening of Bed as it is/);
+    expect(rubs(tyreRadius + 90, z)).toEqual([]);
+    // Higher by the bump itself it is in the middle when the wheel is up.
+    const [room] = seatIn(
+      input({ openings: [{ ...body.openings[0]!, z: z + 76.2, radius: tyreRadius + 100 }] }),
+    ).openings;
+    expect(room!.room!.bump).toBeNear(100, 1e-9);
+    expect(room!.room!.ride).toBeNear(100 - 76.2, 1e-9);
+  });
+});
+
+describe('bodies in parts', () => {
+  it('are each placed by themselves: a cab over the front axle, a bed by its rear opening', () => {
+    const cab: Body = {
+      ...newBody('cab', 'Cab'),
+      openings: [{ id: 'c1', name: 'Cab opening', over: 'front', x: 900 }],
+    };
+    const bed: Body = {
+      ...newBody('bed', 'Bed'),
+      openings: [{ id: 'b1', name: 'Bed opening', over: 'rear', x: 1100 }],
+    };
+    const longer = inputOf(frame, { kind: 'lengthen', at: donor(2500), length: 250, section: null });
+    const { seats, conflicts } = evaluatePlan({ ...longer, bodies: [cab, bed] });
+    expect(seats.map(({ pose }) => pose.x)).toEqual([700 - 900, 4550 - 1100]);
+    expect(seats.map(({ onDonor }) => onDonor.x)).toEqual([700 - 900, 4300 - 1100]);
+    expect(seats.every(({ wheelbase }) => wheelbase === null)).toBe(true);
+    expect(conflicts.filter(({ code }) => code === 'opening-off')).toEqual([]);
+  });
+
+  it.each(ZOO)('on a frame that is $name nothing is made up', (animal) => {
+    const [, operation] = operationsFor(animal)[0]!;
+    const job = {
+      ...jobOf(animal, operation),
+      bodies: [
+        {
+          ...body,
+          boxes: [],
+          underside: [
+            { x: -200, z: 40 },
+            { x: 4000, z: 40 },
+          ],
+        },
+      ],
+    };
+    const { seats, conflicts } = evaluatePlan(checkJob(job));
+    expect(JSON.stringify(seats)).not.toMatch(/null,"rake"|NaN/);
+    for (const gap of seats[0]!.mounts) expect(gap.up === null || Number.isFinite(gap.up)).toBe(true);
+    for (const { message } of conflicts) expect(message).not.toMatch(/NaN|undefined|Infinity/);
+  });
+});
+
+describe('what cannot be', () => {
+  const job = { ...jobOf(ZOO[0]!), bodies: [body] };
+
+  it.each([
+    [{ plan: { ...job.plan, seats: [{ body: 'gone', x: 0, z: 0, rake: 0 }] } }, /“gone” is not a body of the job/],
+    [{ plan: { ...job.plan, seats: [1, 2].map((x) => ({ body: 'body', x, z: 0, rake: 0 })) } }, /put in two places/],
+    [
+      { bodies: [{ ...body, openings: [body.openings[1]!, { ...body.openings[0]!, id: 'x', x: 5000 }] }] },
+      /must lie behind the front one/,
+    ],
+    [{ bodies: [body, body] }, /is used twice/],
+    [{ bodies: [{ ...body, mounts: [{ ...body.mounts[0]!, hole: -1 }] }] }, /The hole of m1 must be 0 or more/],
+  ])('is refused with what to do: %#', (changes, words) => {
+    expect(() => checkJob({ ...job, ...changes })).toThrow(words);
+  });
+});
