@@ -49,6 +49,13 @@ const HANDLES: readonly Handle[] = [
     lag: 3,
   },
   {
+    name: 'the body',
+    bench: 'match',
+    grip: (page) => page.locator('[data-handle="body"] .focus-ring'),
+    way: 'along',
+    lag: 1,
+  },
+  {
     name: 'a station along the tape',
     bench: 'donor',
     grip: (page) => page.getByRole('button', { name: /^Station 4/ }).locator('.focus-ring'),

@@ -1,12 +1,44 @@
 import { expect, type Page, test } from '@playwright/test';
+import { type Body, newBody } from '../core/src/body/index.ts';
 import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
 import { type Animal, jobOf, operationsFor, UNREAL, ZOO } from '../core/test/zoo.ts';
 import { openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
+/** A body that fits no frame in particular: some of its mounts miss the rails, and its floor lies low. */
+const BODY: Body = {
+  ...newBody('shell', 'Shell'),
+  outline: [
+    { x: -300, z: 20 },
+    { x: -300, z: 900 },
+    { x: 3500, z: 900 },
+    { x: 3500, z: 20 },
+  ],
+  underside: [
+    { x: -300, z: 10 },
+    { x: 3500, z: 30 },
+  ],
+  openings: [
+    { id: 'shell-front', name: 'Front opening', over: 'front', x: 0, z: -200, radius: 420 },
+    { id: 'shell-rear', name: 'Rear opening', over: 'rear', x: 2700 },
+  ],
+  mounts: [-390, 390].flatMap((y) =>
+    [100, 1800, 9000].map((x) => ({
+      id: `foot-${x}${y < 0 ? 'l' : 'r'}`,
+      name: `Foot ${x}`,
+      x,
+      y,
+      z: 25,
+      hole: 0,
+      thickness: 0,
+    })),
+  ),
+  masses: [{ id: 'shell-weight', name: 'Shell', mass: 600, x: 1500, y: 0, z: 500 }],
+};
+
 /** The job file of an animal with all its operations in one plan: some are refused, and none may upset a page. */
 function fileOf(animal: Animal): string {
   const operations = operationsFor(animal).map(([, operation]) => operation);
-  return writeJobFile(jobFileOf(jobOf(animal, ...operations), []));
+  return writeJobFile(jobFileOf({ ...jobOf(animal, ...operations), bodies: [BODY] }, []));
 }
 
 async function take(page: Page, text: string): Promise<string> {
@@ -32,7 +64,7 @@ for (const animal of ZOO)
       expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
     };
 
-    for (const bench of ['donor', 'cuts', 'splice', 'marks', 'true-up']) {
+    for (const bench of ['donor', 'body', 'match', 'cuts', 'splice', 'marks', 'true-up']) {
       await openBench(page, id, bench);
       await real();
     }

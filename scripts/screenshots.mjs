@@ -70,8 +70,6 @@ try {
   // Measure.
   await open(van, 'donor');
   await shot('donor');
-  await drawer('Features');
-  await shot('donor-features');
   await open(tour, 'donor');
   const top = (heading) =>
     page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
@@ -93,7 +91,15 @@ try {
   await open(pickup, 'donor');
   await shot('donor-what-next');
 
+  await open(van, 'body');
+  await page.waitForLoadState('networkidle');
+  const body = await page.screenshot();
+
   // Plan.
+  await open(van, 'match');
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(300);
+  await side('body-and-match', [body, await page.screenshot()], 2560);
   await open(van, 'cuts');
   await shot('cuts');
   await page.getByRole('button', { name: /^Cab to axle/ }).click();

@@ -51,6 +51,7 @@ export function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]):
     body: job.bodies.length > 0 && job.bodies.every(({ openings, mounts }) => openings.length > 0 && mounts.length > 0),
     match:
       plan.seats.length > 0 &&
+      plan.seats.every(({ mounts }) => mounts.length > 0) &&
       !plan.conflicts.some(({ code, severity }) => severity !== 'note' && BODY_CODES.has(code)),
     cuts: planned,
     splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
