@@ -87,9 +87,8 @@ test('the marks at the frame are one card a line, and nothing runs off the side'
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
   await page.goto(`/jobs/${id}/donor`);
-  await page.getByRole('button', { name: 'Next: Cuts' }).tap();
-  await page.getByRole('button', { name: 'Next: Splice' }).tap();
-  await page.getByRole('button', { name: 'Next: Marks' }).tap();
+  for (const next of ['Body', 'Match', 'Cuts', 'Splice', 'Marks'])
+    await page.getByRole('button', { name: `Next: ${next}` }).tap();
   await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
   await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');
 });

@@ -4,9 +4,10 @@ import { checkRecord, newRecord, readingOf, type ShopRecord } from '../records/i
 import { type Frame, type Rail, type Rails, type Side, SIDES, unitOf } from '../frame/index.ts';
 import { type Reading, readingProblem } from '../survey/index.ts';
 import type { LengthUnit } from '../units/index.ts';
+import { BODY_COLUMNS, BODY_TABLES, bodyRows, withBodyRows } from './body-tables.ts';
 import { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
 
-export const JOB_TABLES = ['stations', 'features', 'control-points', 'readings'] as const;
+export const JOB_TABLES = ['stations', 'features', 'control-points', 'readings', ...BODY_TABLES] as const;
 export type JobTable = (typeof JOB_TABLES)[number];
 
 const text = (key: string, optional = false): TableColumn => ({ key, kind: 'text', optional });
@@ -34,6 +35,7 @@ export const TABLE_COLUMNS: Readonly<Record<JobTable, readonly TableColumn[]>> =
   ],
   'control-points': [text('id'), text('name'), length('x'), length('inboard'), length('down')],
   readings: [text('id'), text('measurement'), text('stage'), length('value'), text('taken'), text('by')],
+  ...BODY_COLUMNS,
 };
 
 function stationRows(rails: Rails): TableRow[] {
@@ -55,6 +57,10 @@ export function writeJobTable(table: JobTable, job: Job, readings: readonly Read
     features: () => job.donor.features.map((feature) => ({ ...feature, unit: unitOf(job.donor, feature.id)?.id })),
     'control-points': () => job.donor.controlPoints,
     readings: () => readings,
+    openings: () => bodyRows('openings', job.bodies),
+    mounts: () => bodyRows('mounts', job.bodies),
+    boxes: () => bodyRows('boxes', job.bodies),
+    weights: () => bodyRows('weights', job.bodies),
   };
   return writeTable(TABLE_COLUMNS[table], rows[table]() as readonly TableRow[], unit);
 }
@@ -111,7 +117,7 @@ function withFeatures(donor: Frame, rows: readonly TableRow[]): object {
 }
 
 /**
- * The job with a table of its donor replaced by one from CSV.
+ * The job with a table of its donor or its bodies replaced by one from CSV.
  *
  * @param table Which table.
  * @param csv The table as CSV text.
@@ -120,6 +126,8 @@ function withFeatures(donor: Frame, rows: readonly TableRow[]): object {
  */
 export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, job: Job): Job {
   const rows = readTable(TABLE_COLUMNS[table], csv);
+  const ofBody = BODY_TABLES.find((name) => name === table);
+  if (ofBody) return checkJob({ ...job, bodies: withBodyRows(ofBody, rows, job.bodies) });
   const donor =
     table === 'stations'
       ? { ...job.donor, rails: railsOf(rows) }

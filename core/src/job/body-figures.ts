@@ -46,6 +46,23 @@ export const BODY_FIGURES = {
       };
     },
   },
+  'floor-height': {
+    name: 'Floor height',
+    bench: 'match',
+    tell: ({ whole: { plan } }) => {
+      const found = plan.seats.find(({ floor }) => floor !== null);
+      return {
+        before: null,
+        after: length(found?.floor?.front ?? null),
+        note: !found?.floor
+          ? 'no floor measured yet'
+          : Math.abs(found.floor.front - found.floor.rear) < 0.5
+            ? 'level over the ground'
+            : 'at its front, over the ground',
+        restsOn: found ? plan.axles.flatMap((axle) => riding(plan, 'axle', axle)) : [],
+      };
+    },
+  },
   'mount-ways': {
     name: 'Mounts',
     bench: 'match',

@@ -86,6 +86,22 @@ export function wheelsUnder(axles: readonly RiderOutcome<Axle>[]): Wheels | null
   return front && rear && rear.x > front.x ? { front, rear } : null;
 }
 
+/** The ground under the tyres in side view: how high it lies at a station, mm, and how much it rises to the rear. */
+export interface GroundLine {
+  readonly at: (x: number) => number;
+  readonly slope: number;
+}
+
+/**
+ * The ground that the tyres stand on.
+ *
+ * @param wheels The outermost wheels.
+ */
+export function groundUnder({ front, rear }: Wheels): GroundLine {
+  const slope = (rear.z - rear.radius - (front.z - front.radius)) / (rear.x - front.x);
+  return { slope, at: (x) => front.z - front.radius + slope * (x - front.x) };
+}
+
 /**
  * What is nearest the ground, and by how much it clears it, mm; of equal ones the first. Null without both axles.
  *
@@ -97,11 +113,10 @@ export function lowestOf(
   wheels: Wheels | null,
 ): { readonly clearance: number; readonly what: string } | null {
   if (!wheels) return null;
-  const { front, rear } = wheels;
-  const slope = (rear.z - rear.radius - (front.z - front.radius)) / (rear.x - front.x);
+  const ground = groundUnder(wheels);
   let lowest = { clearance: Infinity, what: '' };
   const look = ({ x, z }: Spot, what: string) => {
-    const clearance = z - (front.z - front.radius + slope * (x - front.x));
+    const clearance = z - ground.at(x);
     if (clearance < lowest.clearance - 1e-9) lowest = { clearance, what };
   };
   for (const { from, to, what, ofRail } of lines) {

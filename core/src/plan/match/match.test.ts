@@ -10,7 +10,7 @@ import { checkJob } from '../../job/index.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import type { PlanInput } from '../plan-result.ts';
 import { carryOutEdit } from '../plan-edit.ts';
-import { type BodySeat, lowestThatClears } from './index.ts';
+import { type BodySeat, floorLevel, lowestThatClears } from './index.ts';
 
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 const bare = { hole: 0, thickness: 0 };
@@ -204,6 +204,39 @@ describe('what stands in a body', () => {
     expect(low.z).toBeNear(20, 0.1);
     const floorless = input({ mounts: [] }, { z: 400 });
     expect(lowestThatClears(floorless.bodies[0]!, result.seats[0]!.pose, result, sectionLookup(frame))).toBeNull();
+  });
+});
+
+describe('its floor', () => {
+  const underside = [
+    { x: -200, z: 60 },
+    { x: 3800, z: 60 },
+  ];
+  const { z, tyreRadius } = frame.axles[0]!;
+  const standing = (more: number) =>
+    plainFrame({
+      axles: frame.axles.map((axle) => ({ ...axle, z, tyreRadius: tyreRadius + (axle.role === 'rear' ? more : 0) })),
+    });
+  // The rear tyre 100 larger: the ground falls by 100 over 3600 to the rear.
+  const leaning = standing(100);
+
+  it('is so high over the ground at both ends, plumb, by hand', () => {
+    const { floor } = seatIn(input({ underside }, { z: 40 }, standing(0)));
+    expect([floor!.front, floor!.rear]).toEqual([0, 0].map(() => expect.toBeNear(100 - (z - tyreRadius), 1e-9)));
+    const tilted = seatIn(input({ underside }, { z: 40 }, leaning)).floor!;
+    expect(tilted.rear - tilted.front).toBeNear((100 / 3600) * 4000, 1e-9);
+    expect(seatIn(input({}, { z: 40 })).floor).toBeNull();
+  });
+
+  it('is laid along the ground, turned about the front opening', () => {
+    const of = input({ underside: [underside[0]!, { x: 3800, z: 100 }] }, { z: 40 }, leaning);
+    const seat = seatIn(of);
+    const level = floorLevel(of.bodies[0]!, seat.pose, -100 / 3600)!;
+    const there = seatIn({ ...of, plan: { ...of.plan, seats: [{ body: 'body', ...level }] } });
+    expect(there.floor!.front - there.floor!.rear).toBeNear(0, 1e-9);
+    expect(there.openings[0]!.at.x).toBeNear(seat.openings[0]!.at.x, 1e-9);
+    expect(there.openings[0]!.at.z).toBeNear(seat.openings[0]!.at.z, 1e-9);
+    expect(floorLevel({ ...body, underside: [] }, seat.pose, 0)).toBeNull();
   });
 });
 

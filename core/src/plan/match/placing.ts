@@ -98,6 +98,24 @@ export function placedBy(rule: PlacingRule, body: Body, axles: AxlePlaces, from:
 }
 
 /**
+ * A body raked so that its floor lies along the ground, turned about its front opening, else about the front of its floor; null
+ * where the floor has not been measured.
+ *
+ * @param body The body.
+ * @param from Where the body sits now.
+ * @param ground How much the ground rises to the rear under the tyres, dz/dx.
+ */
+export function floorLevel(body: Body, from: BodyPose, ground: number): BodyPose | null {
+  const [first, last] = [body.underside[0], body.underside.at(-1)];
+  if (!first || !last || last.x <= first.x) return null;
+  const rake = Math.atan(ground) - Math.atan2(last.z - first.z, last.x - first.x);
+  const opening = openingOver(body, 'front');
+  const about: ProfilePoint = opening ? { x: opening.x, z: opening.z ?? 0 } : first;
+  const [was, is] = [onFrame(from, about), onFrame({ x: 0, z: 0, rake }, about)];
+  return { x: was.x - is.x, z: was.z - is.z, rake };
+}
+
+/**
  * Where a body sits while nobody has decided: its front opening over the front axle, or its rear one over the rear, its own
  * level line on the datum plane.
  *

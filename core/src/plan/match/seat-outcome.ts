@@ -1,4 +1,4 @@
-import { type Body, type BodyPose, onFrame, openingOver, wheelbaseOf } from '../../body/index.ts';
+import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint, wheelbaseOf } from '../../body/index.ts';
 import type { Axle } from '../../frame/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { axleXs } from '../axle-loads.ts';
@@ -7,6 +7,7 @@ import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import type { FeatureOutcome } from '../feature-outcome.ts';
 import type { Piece } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
+import { groundUnder, wheelsUnder } from '../underside.ts';
 import { type Clash, clashesOf } from './clashes.ts';
 import { type MountGap, mountGap, sideOfMount } from './mount-gap.ts';
 import { axleUnder, type OpeningOver, openingsOver } from './openings.ts';
@@ -36,6 +37,8 @@ export interface SeatOutcome {
   readonly openings: readonly OpeningOver[];
   readonly mounts: readonly SeatMount[];
   readonly clashes: readonly Clash[];
+  /** Height of its floor over the ground at both ends, mm; null where the floor or an axle is not known. */
+  readonly floor: { readonly front: number; readonly rear: number } | null;
   /** Wheelbase that its openings ask for, and how much more than the donor's and the plan's that is, mm. */
   readonly wheelbase: { readonly asked: number; readonly overDonor: number; readonly overPlan: number } | null;
 }
@@ -91,12 +94,13 @@ export function seatOutcomes(
 ): readonly SeatOutcome[] {
   const [built, donor] = [axlePlaces(standing.axles, 'built'), axlePlaces(standing.axles, 'donor')];
   const { rules } = context;
+  const wheels = wheelsUnder(standing.axles);
   return bodies.map((body): SeatOutcome => {
     const seat = seats.find((one) => one.body === body.id);
     const pose: BodyPose = seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
     // On the donor it goes with the axle that it is placed by.
-    const over = openingOver(body, 'front') || !openingOver(body, 'rear') ? 'front' : 'rear';
-    const shift = (donor[over]?.x ?? 0) - (built[over]?.x ?? 0);
+    const by = openingOver(body, 'front') || !openingOver(body, 'rear') ? 'front' : 'rear';
+    const shift = (donor[by]?.x ?? 0) - (built[by]?.x ?? 0);
     const loads = mountLoads(body);
     const mounts = body.mounts.map((mount, index): SeatMount => {
       const at = onFrame(pose, { x: mount.x, y: mount.y, z: mount.z });
@@ -105,6 +109,12 @@ export function seatOutcomes(
       const serves = bracketFor(gap, standing.features, ruleValue(rules, 'mount/serves'));
       return { ...gap, load: loads[index] ?? null, serves };
     });
+    const ground = wheels && groundUnder(wheels);
+    const over = (point: ProfilePoint | undefined): number | null => {
+      const at = point && onFrame(pose, point);
+      return at && ground ? at.z - ground.at(at.x) : null;
+    };
+    const [frontFloor, rearFloor] = [over(body.underside[0]), over(body.underside.at(-1))];
     const asked = wheelbaseOf(body);
     const between = ({ front, rear }: AxlePlaces) => (front && rear ? rear.x - front.x : null);
     const [has, had] = [between(built), between(donor)];
@@ -115,6 +125,7 @@ export function seatOutcomes(
       onDonor: { ...pose, x: pose.x + shift },
       openings: openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')),
       mounts,
+      floor: frontFloor === null || rearFloor === null ? null : { front: frontFloor, rear: rearFloor },
       clashes: clashesOf(body, pose, standing, context.section),
       wheelbase:
         asked === null || has === null || had === null

@@ -5,6 +5,7 @@ import {
   CLEAR_BOX_KINDS,
   type ClearBox,
   inches,
+  type JobTable,
   type LengthFormat,
   type ProfilePoint,
   type WheelOpening,
@@ -15,6 +16,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { EditTable, type EditTableProps } from '../../ui/edit-table.tsx';
+import { TableFile } from '../../ui/table-file.tsx';
 import {
   choiceColumn,
   type Column,
@@ -79,6 +81,8 @@ interface TableOf<Row extends object> {
   readonly hint: string;
   readonly columns: readonly Column<Row>[];
   readonly addLabel: string;
+  /** The table of the job that it goes out and comes in as. */
+  readonly file?: Exclude<JobTable, 'readings'>;
   readonly newRow: EditTableProps<Row>['newRow'];
 }
 
@@ -86,7 +90,7 @@ interface TableOf<Row extends object> {
 function BodyTable<Row extends object>({
   bench,
   body,
-  of: { list, caption, hint, columns, addLabel, newRow },
+  of: { list, caption, hint, columns, addLabel, file, newRow },
 }: {
   readonly bench: BenchProps;
   readonly body: Body;
@@ -116,6 +120,7 @@ function BodyTable<Row extends object>({
           return wrong.cells;
         }}
       />
+      {file && <TableFile table={file} job={bench.job} store={bench.store} disabled={!bench.canWrite} />}
     </section>
   );
 }
@@ -145,6 +150,7 @@ export const OpeningsDrawer = (bench: BenchProps) => (
           hint: 'Hook the tape at one end of the body and plumb down from the middle of each opening. Heights from a level line struck along its side; leave empty what nobody has measured.',
           columns: OPENINGS,
           addLabel: 'Add an opening',
+          file: 'openings',
           newRow: (_, count) => ({
             id: freshId('opening'),
             name: count === 0 ? 'Front opening' : 'Rear opening',
@@ -169,6 +175,7 @@ export const MountsDrawer = (bench: BenchProps) => (
           hint: 'Every one, left and right: the middle of its hole, the underside of its own bracket. Left of the middle is below 0. What each carries is reckoned from the weights where nothing is said.',
           columns: MOUNTS(bench.job.display),
           addLabel: 'Add a mount',
+          file: 'mounts',
           newRow: (after, count) => ({
             id: freshId('mount'),
             name: `Mount ${count + 1}`,
@@ -197,6 +204,7 @@ export const BoxesDrawer = (bench: BenchProps) => (
             hint: 'A box round each hump, tub, sill, tunnel or step that nothing of the frame may come into.',
             columns: BOXES,
             addLabel: 'Add a part',
+            file: 'boxes',
             newRow: (after, count) => ({
               id: freshId('box'),
               name: `Part ${count + 1}`,
@@ -239,6 +247,7 @@ export const WeightsDrawer = (bench: BenchProps) => (
           hint: 'Its weights, and what it will carry, each where it balances: with them and the axle ratings the plan says what stands on each axle and on each mount.',
           columns: WEIGHTS(bench.job.display),
           addLabel: 'Add a weight',
+          file: 'weights',
           newRow: (_, count) => ({
             id: freshId('mass'),
             name: count === 0 ? 'Body, empty' : 'Load, even over the floor',

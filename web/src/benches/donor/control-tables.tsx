@@ -13,7 +13,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
-import { TableFile } from './table-file.tsx';
+import { TableFile } from '../../ui/table-file.tsx';
 
 /** Control points in left/right pairs, and what is measured between them. */
 export function ControlTables({ job, store, result, set, setRows, disabled, selected, onSelect }: PartProps) {

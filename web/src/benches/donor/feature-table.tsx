@@ -4,7 +4,7 @@ import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../.
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { measuredAnew } from './measured-anew.ts';
-import { TableFile } from './table-file.tsx';
+import { TableFile } from '../../ui/table-file.tsx';
 import { UnitTable } from './unit-table.tsx';
 
 /** Everything on the rails, and the units that stand on it. */

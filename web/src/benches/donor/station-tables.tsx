@@ -3,7 +3,7 @@ import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, originColumn } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
 import { measuredAnew } from './measured-anew.ts';
-import { TableFile } from './table-file.tsx';
+import { TableFile } from '../../ui/table-file.tsx';
 
 /** Where the rails run: half-width, height and section at each measured station. */
 export function StationTables({ job, store, set, setRows, disabled }: PartProps) {

@@ -5,7 +5,7 @@ export const match: BenchDefinition = {
   name: 'Match',
   sentence: 'Where the body sits, and what wheelbase, width and height that asks for.',
   shows: 'built',
-  figures: ['asked-wheelbase', 'wheelbase', 'highest-mount', 'mount-ways', 'clashes'],
+  figures: ['asked-wheelbase', 'wheelbase', 'floor-height', 'highest-mount', 'clashes'],
   keys: [
     ['[ ]', 'the body before and the body behind'],
     ['← → ↑ ↓', 'on the body: along the frame, up and down; Shift eight, Alt a quarter'],

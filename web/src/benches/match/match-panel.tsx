@@ -3,6 +3,8 @@ import {
   BODY_CODES,
   lowestThatClears,
   contextOf,
+  floorLevel,
+  groundUnder,
   openingOver,
   placedBy,
   PLACING_RULES,
@@ -10,6 +12,7 @@ import {
   type SeatOutcome,
   sectionLookup,
   waysToWheelbase,
+  wheelsUnder,
 } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
@@ -134,6 +137,10 @@ function PlaceFields({ bench, seat }: SeatProps) {
     () => lowestThatClears(body, pose, result, sectionLookup(job.donor)),
     [body, pose, result, job.donor],
   );
+  const level = useMemo(() => {
+    const wheels = wheelsUnder(result.axles);
+    return wheels && floorLevel(body, pose, groundUnder(wheels).slope);
+  }, [body, pose, result.axles]);
   const disabled = !canWrite;
   const rules = PLACING_RULES.flatMap((rule) => {
     const placed = placedBy(rule, body, axles, pose);
@@ -174,7 +181,24 @@ function PlaceFields({ bench, seat }: SeatProps) {
             Lowest that clears
           </button>
         )}
+        {level && (
+          <button
+            type="button"
+            className={`button ${Math.abs(level.rake - pose.rake) < 1e-5 ? 'border-ochre bg-ochre-wash' : ''}`}
+            aria-pressed={Math.abs(level.rake - pose.rake) < 1e-5}
+            disabled={disabled}
+            onClick={() => place(store, 'Floor level', seat, level)}
+          >
+            Floor level
+          </button>
+        )}
       </div>
+      {seat.floor && (
+        <p className="mt-2 text-sm text-pencil">
+          Its floor is <Length mm={seat.floor.front} format={job.display} className="font-semibold" /> over the ground
+          at the front, <Length mm={seat.floor.rear} format={job.display} className="font-semibold" /> at the rear.
+        </p>
+      )}
       <div className="mt-2 grid grid-cols-2 gap-2">
         {behind === null ? (
           <LengthField

@@ -1,6 +1,6 @@
 import { type Job, type JobTable, readJobTable } from '@splay/core';
-import { change, type JobStore, useJobState } from '../../client/job-store.ts';
-import { CsvFile } from '../../ui/csv-file.tsx';
+import { change, type JobStore, useJobState } from '../client/job-store.ts';
+import { CsvFile } from './csv-file.tsx';
 
 interface TableFileProps {
   readonly table: Exclude<JobTable, 'readings'>;
@@ -9,7 +9,7 @@ interface TableFileProps {
   readonly disabled: boolean;
 }
 
-/** A table of the donor as CSV: what comes in replaces the whole table, as one step of undo. */
+/** A table of the donor or of the bodies as CSV: what comes in replaces the whole table, as one step of undo. */
 export function TableFile({ table, job, store, disabled }: TableFileProps) {
   const id = useJobState(store, (state) => state.id);
   const name = table.replace('-', ' ');
