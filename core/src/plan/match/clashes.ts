@@ -1,4 +1,4 @@
-import { type Body, type BodyPose, onBody } from '../../body/index.ts';
+import { type Body, type BodyPose, onBody, onFrame } from '../../body/index.ts';
 import { type Side, SIDES, sideSign } from '../../frame/index.ts';
 import type { Section } from '../../sections/index.ts';
 import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
@@ -33,14 +33,17 @@ interface Keep {
   readonly right: number;
   readonly low: (x: number) => number;
   readonly high: number;
+  /** Over all of the frame's width. */
+  readonly wide: boolean;
+  /** Where its lower edge bends, in its own coordinates. */
+  readonly corners: Body['underside'];
 }
 
 /** Where nothing is above a floor: all of the body stands on it. */
 const NO_TOP = 1e6;
 
-function keptClear({ boxes, underside, id, mounts }: Body): readonly Keep[] {
+function keptClear({ boxes, underside, id }: Body): readonly Keep[] {
   const [first, last] = [underside[0], underside.at(-1)];
-  const wide = Math.max(...mounts.map(({ y }) => Math.abs(y)), 0);
   const floor: Keep[] =
     first && last && underside.length > 1
       ? [
@@ -49,14 +52,16 @@ function keptClear({ boxes, underside, id, mounts }: Body): readonly Keep[] {
             name: 'floor',
             front: first.x,
             rear: last.x,
-            left: -Math.max(wide, NO_TOP),
-            right: Math.max(wide, NO_TOP),
+            left: -NO_TOP,
+            right: NO_TOP,
             low: (x) => heightAt(underside, x),
             high: NO_TOP,
+            wide: true,
+            corners: underside,
           },
         ]
       : [];
-  return [...boxes.map((box): Keep => ({ ...box, low: () => box.low })), ...floor];
+  return [...boxes.map((box): Keep => ({ ...box, low: () => box.low, wide: false, corners: [] })), ...floor];
 }
 
 /** Height of a profile, straight between its points. */
@@ -123,14 +128,19 @@ export function clashesOf(
       (x) => pose.x + x * Math.cos(pose.rake) - keep.low(x) * Math.sin(pose.rake),
     );
     const [from, to] = [Math.min(...ends), Math.max(...ends)];
+    const corners = keep.corners.map((point) => onFrame(pose, point).x);
+    const bends = [...bendsBetween(frame.pieces, from, to), ...corners].sort((a, b) => a - b);
     const rails = SIDES.flatMap((side): Clash[] => {
-      const solids = everyStep(bendsBetween(frame.pieces, from, to)).flatMap((x): Solid[] => {
-        const rail = railUnder(frame.pieces, side, x, sectionOf);
-        if (!rail) return [];
-        const [a, b] = [rail.inner, rail.outer].map((out) => sideSign(side) * out) as [number, number];
-        return [{ x, y: [Math.min(a, b), Math.max(a, b)], low: rail.underside, top: rail.top }];
-      });
-      const found = standsIn(keep, pose, solids);
+      const solidsAt = (xs: readonly number[]) =>
+        xs.flatMap((x): Solid[] => {
+          const rail = railUnder(frame.pieces, side, x, sectionOf);
+          if (!rail) return [];
+          const [a, b] = [rail.inner, rail.outer].map((out) => sideSign(side) * out) as [number, number];
+          return [{ x, y: [Math.min(a, b), Math.max(a, b)], low: rail.underside, top: rail.top }];
+        });
+      // Under a floor a rail stands deepest where one of them bends; how far along is looked at only where it does.
+      if (keep.wide && !standsIn(keep, pose, solidsAt(bends))) return [];
+      const found = standsIn(keep, pose, solidsAt(everyStep(bends)));
       return found ? [{ part, with: { kind: 'rail', side }, withName: `the ${side} rail`, ...found }] : [];
     });
     const crossmembers = frame.crossmembers.flatMap(({ crossmember, built }): Clash[] => {

@@ -173,6 +173,21 @@ describe('what stands in a body', () => {
     expect(clashes[0]!.deep).toBeNear(15, 1e-9);
   });
 
+  it('a floor that hangs lowest between two bends of the rail is found there', () => {
+    const underside = [
+      { x: 200, z: 50 },
+      { x: 1500, z: 50 },
+      { x: 1600, z: -12 },
+      { x: 1700, z: 50 },
+      { x: 3000, z: 50 },
+    ];
+    const { clashes } = seatIn(input({ underside }, { z: 0 }));
+    expect(clashes.map(({ withName }) => withName)).toEqual(['the left rail', 'the right rail']);
+    expect(clashes[0]!.deep).toBeNear(12, 1e-9);
+    // The rail's top at 0 is met where the floor comes down through it, within a step of looking.
+    expect([clashes[0]!.from, clashes[0]!.to]).toEqual([expect.toBeNear(2281, 61), expect.toBeNear(2319, 61)]);
+  });
+
   it('a lower body never clears more', () => {
     const heights = fc.double({ min: -120, max: 120, noNaN: true });
     fc.assert(
