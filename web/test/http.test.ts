@@ -83,6 +83,7 @@ const doors = (): [method: string, path: string, body?: string][] => {
     ['GET', `/jobs/${jobId}/cuts`],
     ['GET', `/print/${jobId}/marks`],
     ['GET', `/print/${jobId}/survey`],
+    ['GET', `/print/${jobId}/body`],
   ];
 };
 

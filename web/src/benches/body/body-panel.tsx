@@ -13,7 +13,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { freshId } from '../../client/fresh-id.ts';
-import { change } from '../../client/job-store.ts';
+import { change, useJobState } from '../../client/job-store.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -96,6 +96,7 @@ function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: B
   const { store, job, canWrite } = bench;
   const disabled = !canWrite;
   const asks = bodyGuide(body, job.display);
+  const jobId = useJobState(store, ({ id }) => id);
   const put = (next: Partial<Body>) => putBody(bench, 'Edited the body', { ...body, ...next }, '');
   return (
     <>
@@ -137,6 +138,11 @@ function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: B
           ))}
         </tbody>
       </table>
+      <p className="mt-3">
+        <a className="button" href={`/print/${jobId}/body`} target="_blank" rel="noreferrer">
+          Blank body sheet
+        </a>
+      </p>
       <PanelHeading>Which it is</PanelHeading>
       <div className="space-y-2">
         <TextField label="Name" value={body.name} disabled={disabled} onChange={(name) => put({ name })} />

@@ -113,6 +113,22 @@ describe('its mounts', () => {
   });
 });
 
+it('at the frame it is one mount at a time, and four keys nudge the body', () => {
+  const { now, done } = openBench(parts, van, {}, 'hand');
+  const card = () => screen.getByRole('region', { name: 'One mount' });
+  expect(card().textContent).toMatch(/Mount 1, left1 of 10.*\+1 1⁄2.*outrigger, 1 1⁄4 out.*carries 326/);
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'The mount ahead' }).disabled).toBe(true);
+  for (let mount = 1; mount < 10; mount += 1) press('The mount behind');
+  expect(card().textContent).toMatch(/Mount 5, right10 of 10.*perch/);
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'The mount behind' }).disabled).toBe(true);
+  press(/^Up by 1\/16/);
+  press(/^Rearward by 1\/16/);
+  expect(now().plan.seats).toMatchObject([
+    { x: expect.closeTo(inches(1 / 16), 6) as number, z: expect.closeTo(inches(1 / 16), 6) as number },
+  ]);
+  expect(done()).toEqual(['Nudged the body']);
+});
+
 it('without a body it leads to where one is measured', () => {
   const { store } = openBench(parts, pickup);
   press('Measure a body');

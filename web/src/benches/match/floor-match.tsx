@@ -1,0 +1,113 @@
+import { contextOf, nudgeOf, quantityText, type SeatOutcome } from '@splay/core';
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, ChevronLeft, ChevronRight } from 'lucide-react';
+import { useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { FoldOuts } from '../../ui/fold-outs.tsx';
+import { Length } from '../../ui/length.tsx';
+import { MatchPanel } from './match-panel.tsx';
+import { isBad, WAY_WORDS } from './mount-words.ts';
+import { MountGapsDrawer } from './mounts-drawer.tsx';
+import { place, seatAtHand } from './seat-at-hand.ts';
+
+const KEY =
+  'flex min-h-14 min-w-14 flex-1 items-center justify-center border border-graphite bg-sheet disabled:text-rule';
+
+/** Where a body sits, at the frame: one mount at a time with its gap large, and four keys that nudge the body. */
+export function MatchFloor(bench: BenchProps) {
+  const seat = seatAtHand(bench.result, bench);
+  return (
+    <div className="relative p-3">
+      <h2 className="sr-only">Match</h2>
+      {seat && seat.mounts.length > 0 && <MountCard key={seat.body.id} bench={bench} seat={seat} />}
+      <MatchPanel {...bench} />
+      <FoldOuts bench={bench} slides={[['mounts', { name: 'Mounts', Content: MountGapsDrawer }]]} />
+    </div>
+  );
+}
+
+function MountCard({ bench, seat }: { readonly bench: BenchProps; readonly seat: SeatOutcome }) {
+  const { store, job, result, canWrite, onLook } = bench;
+  const [index, setIndex] = useState(0);
+  const at = Math.min(index, seat.mounts.length - 1);
+  const mount = seat.mounts[at];
+  if (!mount) return null;
+  const step = nudgeOf(job.display);
+  const { show } = contextOf(job);
+  const go = (to: number) => {
+    setIndex(to);
+    const there = seat.mounts[to];
+    if (there) onLook(there.at.x);
+  };
+  const nudge = (label: string, dx: number, dz: number) =>
+    place(store, label, seat, { x: seat.pose.x + dx, z: seat.pose.z + dz });
+  const format = job.display;
+  const keys = [
+    ['Forward', -step, 0, ArrowLeft],
+    ['Rearward', step, 0, ArrowRight],
+    ['Up', 0, step, ArrowUp],
+    ['Down', 0, -step, ArrowDown],
+  ] as const;
+  return (
+    <section aria-label="One mount" className="mb-4 border-2 border-graphite bg-sheet">
+      <div className="flex items-stretch border-b border-graphite">
+        <button
+          type="button"
+          className={KEY}
+          aria-label="The mount ahead"
+          disabled={at === 0}
+          onClick={() => go(at - 1)}
+        >
+          <ChevronLeft aria-hidden="true" />
+        </button>
+        <p className="flex-[4] px-2 py-1 text-center">
+          <b className="heading block text-xl leading-tight">{mount.mount.name}</b>
+          <span className="text-sm text-pencil">
+            {at + 1} of {seat.mounts.length} · <Length mm={mount.at.x - result.datum.built} format={format} /> from the
+            datum
+          </span>
+        </p>
+        <button
+          type="button"
+          className={KEY}
+          aria-label="The mount behind"
+          disabled={at === seat.mounts.length - 1}
+          onClick={() => go(at + 1)}
+        >
+          <ChevronRight aria-hidden="true" />
+        </button>
+      </div>
+      <div className="px-3 py-2 text-center" role="status">
+        <p className={`heading text-5xl ${isBad(mount.way) ? 'text-oxide' : ''}`}>
+          {mount.up === null ? 'no rail' : <Length mm={mount.up} format={format} signed />}
+        </p>
+        <p>
+          {mount.up === null ? '' : 'over the top of the rail · '}
+          <b>{WAY_WORDS[mount.way]}</b>
+          {mount.sideways !== 0 && (
+            <>
+              , <Length mm={Math.abs(mount.sideways)} format={format} /> {mount.sideways > 0 ? 'out' : 'in'}
+            </>
+          )}
+        </p>
+        <p className="text-sm text-pencil">
+          carries {mount.load === null ? 'what is not known yet' : quantityText('mass', mount.load, format.unit)}
+        </p>
+      </div>
+      {canWrite && (
+        <div role="group" aria-label={`Nudge the body by ${show(step)}`} className="flex border-t border-graphite">
+          {keys.map(([name, dx, dz, Icon]) => (
+            <button
+              key={name}
+              type="button"
+              className={KEY}
+              aria-label={`${name} by ${show(step)}`}
+              onClick={() => nudge('Nudged the body', dx, dz)}
+            >
+              <Icon aria-hidden="true" />
+            </button>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
