@@ -86,7 +86,7 @@ export const BODY_FIGURES = {
       return {
         before: null,
         after: words(all.length === 0 ? 'none' : String(all.length)),
-        note: all.length === 0 ? 'rails, crossmembers' : dotted([...new Set(all.map(({ part }) => part.name))]),
+        note: all.length === 0 ? 'with frame and tyres' : dotted([...new Set(all.map(({ part }) => part.name))]),
         restsOn: all.length === 0 ? [] : deciding(plan),
       };
     },

@@ -20,7 +20,7 @@ it('the flagship has passed the gate before cutting and stands at the one before
     total: controls.length,
   });
   expect(result.next).toEqual({ text: 'Readings after tacking: 2 not right', bench: 'true-up' });
-  expect(result.done).toEqual(['donor', 'cuts', 'splice', 'marks']);
+  expect(result.done).toEqual(['donor', 'body', 'match', 'cuts', 'splice', 'marks']);
   expect(result.stage).toBe('tacked');
   // One tape was read from the 1 in mark.
   expect(Math.abs(result.worstReading!.off)).toBeNear(25.4, 1);
@@ -85,4 +85,14 @@ it('what stops a plan cannot be signed away', () => {
   const [cutting] = evaluateJob(throughTheStamp, [...records, signed]).gates;
   expect(isPassed(cutting!)).toBe(false);
   expect(signableNow(cutting!)).toEqual([]);
+});
+
+it('a body is measured once it has openings and mounts, and matched once nothing of it waits for a decision', () => {
+  const done = (changes: Partial<Job>) => evaluateJob({ ...job, ...changes }, []).done;
+  const [body] = job.bodies;
+  expect(done({ bodies: [] })).not.toContain('body');
+  expect(done({ bodies: [{ ...body!, mounts: [] }] })).not.toContain('match');
+  const moved = { ...job.plan, seats: [{ body: body!.id, x: 200, z: 0, rake: 0 }] };
+  expect(done({ plan: moved })).toContain('body');
+  expect(done({ plan: moved })).not.toContain('match');
 });

@@ -91,6 +91,7 @@ function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Fi
         'Lower the rail there: a step, or a pie cut.',
         'Notch the rail, with what the notch leaves shown on Cuts.',
         'Take a crossmember thinner or lower.',
+        'Measure lock, bump and droop of your own wheels: the rulebook only assumes them.',
       ),
     ],
   };

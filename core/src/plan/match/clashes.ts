@@ -4,12 +4,16 @@ import type { Section } from '../../sections/index.ts';
 import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import type { Piece } from '../piece.ts';
 import { bendsBetween, railUnder } from './rail-under.ts';
+import { acrossOf, type TyreRoom } from './tyre-box.ts';
 
 /** Something of the frame that stands in a part of the body which must stay clear. mm. */
 export interface Clash {
   /** The part of the body: one of its boxes, or its floor. */
   readonly part: { readonly id: string; readonly name: string };
-  readonly with: { readonly kind: 'rail'; readonly side: Side } | { readonly kind: 'crossmember'; readonly id: string };
+  readonly with:
+    | { readonly kind: 'rail'; readonly side: Side }
+    | { readonly kind: 'crossmember'; readonly id: string }
+    | { readonly kind: 'tyre'; readonly axle: string; readonly side: Side };
   readonly withName: string;
   /** Built stations between which it stands there. */
   readonly from: number;
@@ -109,17 +113,22 @@ function everyStep(xs: readonly number[]): readonly number[] {
 }
 
 /**
- * What of the frame stands in the parts of a body that must stay clear, and how deep: rails and crossmembers.
+ * What of the frame stands in the parts of a body that must stay clear, and how deep: rails, crossmembers, and the room that
+ * tyres need.
  *
  * @param body The body; validated.
  * @param pose Where it sits.
- * @param frame Pieces and crossmembers as built.
+ * @param frame Pieces, crossmembers and the room of the tyres as built.
  * @param sectionOf Looks a section up by its id.
  */
 export function clashesOf(
   body: Body,
   pose: BodyPose,
-  frame: { readonly pieces: readonly Piece[]; readonly crossmembers: readonly CrossmemberOutcome[] },
+  frame: {
+    readonly pieces: readonly Piece[];
+    readonly crossmembers: readonly CrossmemberOutcome[];
+    readonly tyres: readonly TyreRoom[];
+  },
   sectionOf: (id: string) => Section,
 ): readonly Clash[] {
   return keptClear(body).flatMap((keep): Clash[] => {
@@ -157,6 +166,16 @@ export function clashesOf(
       const found = standsIn(keep, pose, solids);
       return found ? [{ part, with: { kind: 'crossmember', id }, withName: name, ...found }] : [];
     });
-    return [...rails, ...crossmembers];
+    // A floor lies over the tyres' openings; only what stands out of it is met by them.
+    const tyres = keep.wide
+      ? []
+      : frame.tyres.flatMap((tyre): Clash[] => {
+          const { front, rear, low, high, axle, side, name } = tyre;
+          const middle = Math.min(Math.max((from + to) / 2, front), rear);
+          const solids = [front, middle, rear].map((x): Solid => ({ x, y: acrossOf(tyre), low, top: high }));
+          const found = standsIn(keep, pose, solids);
+          return found ? [{ part, with: { kind: 'tyre', axle, side }, withName: name, ...found }] : [];
+        });
+    return [...rails, ...crossmembers, ...tyres];
   });
 }

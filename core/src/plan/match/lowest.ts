@@ -1,7 +1,5 @@
 import { type Body, type BodyPose, onFrame } from '../../body/index.ts';
 import type { Section } from '../../sections/index.ts';
-import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
-import type { Piece } from '../piece.ts';
 import { clashesOf } from './clashes.ts';
 import { sideOfMount } from './mount-gap.ts';
 import { railUnder } from './rail-under.ts';
@@ -16,13 +14,13 @@ const NEAR = 0.01;
  *
  * @param body The body; validated.
  * @param pose Where it sits now.
- * @param frame Pieces and crossmembers as built.
+ * @param frame Pieces, crossmembers and the room of the tyres as built.
  * @param sectionOf Looks a section up by its id.
  */
 export function lowestThatClears(
   body: Body,
   pose: BodyPose,
-  frame: { readonly pieces: readonly Piece[]; readonly crossmembers: readonly CrossmemberOutcome[] },
+  frame: Parameters<typeof clashesOf>[2],
   sectionOf: (id: string) => Section,
 ): BodyPose | null {
   const clears = (z: number): boolean => {

@@ -14,6 +14,7 @@ import { axleUnder, type OpeningOver, openingsOver } from './openings.ts';
 import { type AxlePlaces, usualPose } from './placing.ts';
 import { railUnder } from './rail-under.ts';
 import { mountLoads } from './shares.ts';
+import { tyreRooms } from './tyre-box.ts';
 
 /** Where the plan puts a body. */
 export interface BodySeat extends BodyPose {
@@ -95,6 +96,7 @@ export function seatOutcomes(
   const [built, donor] = [axlePlaces(standing.axles, 'built'), axlePlaces(standing.axles, 'donor')];
   const { rules } = context;
   const wheels = wheelsUnder(standing.axles);
+  const tyres = tyreRooms(standing.axles, rules);
   return bodies.map((body): SeatOutcome => {
     const seat = seats.find((one) => one.body === body.id);
     const pose: BodyPose = seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
@@ -126,7 +128,7 @@ export function seatOutcomes(
       openings: openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')),
       mounts,
       floor: frontFloor === null || rearFloor === null ? null : { front: frontFloor, rear: rearFloor },
-      clashes: clashesOf(body, pose, standing, context.section),
+      clashes: clashesOf(body, pose, { ...standing, tyres }, context.section),
       wheelbase:
         asked === null || has === null || had === null
           ? null

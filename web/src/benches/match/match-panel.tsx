@@ -11,6 +11,7 @@ import {
   type PlacingRule,
   type SeatOutcome,
   sectionLookup,
+  tyreRooms,
   waysToWheelbase,
   wheelsUnder,
 } from '@splay/core';
@@ -134,8 +135,9 @@ function PlaceFields({ bench, seat }: SeatProps) {
   const { body, pose, decided, openings } = seat;
   const axles = useMemo(() => axlePlaces(result.axles, 'built'), [result.axles]);
   const lowest = useMemo(
-    () => lowestThatClears(body, pose, result, sectionLookup(job.donor)),
-    [body, pose, result, job.donor],
+    () =>
+      lowestThatClears(body, pose, { ...result, tyres: tyreRooms(result.axles, job.rules) }, sectionLookup(job.donor)),
+    [body, pose, result, job.donor, job.rules],
   );
   const level = useMemo(() => {
     const wheels = wheelsUnder(result.axles);
@@ -258,7 +260,7 @@ function Conflicts({ bench, seat }: SeatProps) {
   if (own.length === 0)
     return (
       <p className="mt-3">
-        <Verdict kind="good">Nothing of rails and crossmembers stands in it.</Verdict>
+        <Verdict kind="good">Nothing of rails, crossmembers and tyres stands in it.</Verdict>
       </p>
     );
   return (
