@@ -20,10 +20,10 @@ export interface WheelOpening {
 export interface BodyMount extends Vec3 {
   readonly id: string;
   readonly name: string;
-  /** Its hole; 0 where there is none. */
-  readonly hole: number;
-  /** Of its bracket; 0 while it has not been measured. */
-  readonly thickness: number;
+  /** Its hole, 0 where there is none; without it nobody has measured it. */
+  readonly hole?: number;
+  /** Of its bracket; without it nobody has measured it. */
+  readonly thickness?: number;
   /** What it carries, kg, where somebody knows; without it that is reckoned from the weights of the body. */
   readonly load?: number;
 }
@@ -137,8 +137,10 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
       ? []
       : problem('openings', 'openings', 'The rear opening must lie behind the front one: swap what they go over.')),
     ...body.mounts.flatMap(({ name, hole, thickness, load }, index) => [
-      ...(hole >= 0 ? [] : problem('hole', `mounts[${index}].hole`, `The hole of ${name} must be 0 or more.`)),
-      ...(thickness >= 0
+      ...(hole === undefined || hole >= 0
+        ? []
+        : problem('hole', `mounts[${index}].hole`, `The hole of ${name} must be 0 or more.`)),
+      ...(thickness === undefined || thickness >= 0
         ? []
         : problem('thickness', `mounts[${index}].thickness`, `The bracket of ${name} must be 0 thick or more.`)),
       ...(load === undefined || load >= 0

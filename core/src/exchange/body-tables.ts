@@ -26,8 +26,8 @@ export const BODY_COLUMNS: Readonly<Record<BodyTable, readonly TableColumn[]>> =
     length('x'),
     length('y'),
     length('z'),
-    length('hole'),
-    length('thickness'),
+    length('hole', true),
+    length('thickness', true),
     { key: 'load', kind: 'mass', optional: true },
   ],
   boxes: [

@@ -19,7 +19,7 @@ export function bodyGuide(body: Body, display: LengthFormat): readonly BodyAsk[]
   const { openings, mounts, underside, boxes, masses, outline } = body;
   const wheelbase = wheelbaseOf(body);
   const rough = openings.filter(({ z, radius }) => z === undefined || radius === undefined);
-  const bare = mounts.filter(({ hole, thickness }) => hole === 0 || thickness === 0);
+  const bare = mounts.filter(({ hole, thickness }) => hole === undefined || thickness === undefined);
   const state = (count: number, whole: boolean): Ask['state'] => (count === 0 ? 'missing' : whole ? 'there' : 'partly');
   return [
     {

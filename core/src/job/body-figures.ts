@@ -83,10 +83,15 @@ export const BODY_FIGURES = {
     bench: 'match',
     tell: ({ whole: { plan } }) => {
       const all = plan.seats.flatMap(({ clashes }) => clashes);
+      const known = plan.seats.some(({ clearKnown }) => clearKnown);
       return {
         before: null,
-        after: words(all.length === 0 ? 'none' : String(all.length)),
-        note: all.length === 0 ? 'with frame and tyres' : dotted([...new Set(all.map(({ part }) => part.name))]),
+        after: known ? words(all.length === 0 ? 'none' : String(all.length)) : null,
+        note: !known
+          ? 'nothing measured to keep clear'
+          : all.length === 0
+            ? 'with frame and tyres'
+            : dotted([...new Set(all.map(({ part }) => part.name))]),
         restsOn: all.length === 0 ? [] : deciding(plan),
       };
     },

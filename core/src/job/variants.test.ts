@@ -372,7 +372,7 @@ describe('a job of version 5', () => {
         underside: [],
         boxes: [],
         masses,
-        mounts: mounts.map((mount) => ({ ...mount, hole: 0, thickness: 0 })),
+        mounts,
         openings: [
           { id: 'opening-front', name: 'Front opening', over: 'front', x: 0 },
           { id: 'opening-rear', name: 'Rear opening', over: 'rear', x: wheelbase },

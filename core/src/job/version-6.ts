@@ -41,7 +41,7 @@ function bodyOf(body: Raw, taken: ReadonlySet<unknown>): Raw {
     outline,
     underside: [],
     openings: apart === null ? [] : [opening('front', 0), opening('rear', apart)],
-    mounts: mapped(mounts, (mount) => ({ ...mount, hole: 0, thickness: 0 })),
+    mounts,
     boxes: [],
     masses,
   };

@@ -261,7 +261,7 @@ describe('what a body asks for', () => {
   it('its wheelbase beside the donor’s and the plan’s, and one press that gives it', () => {
     const longer = input({ openings: [body.openings[0]!, { ...body.openings[1]!, x: 3900 }] });
     const seat = seatIn(longer);
-    expect(seat.wheelbase).toEqual({
+    expect(seat.wheelbase).toMatchObject({
       asked: 3900,
       overDonor: expect.toBeNear(300, 1e-9),
       overPlan: expect.toBeNear(300, 1e-9),

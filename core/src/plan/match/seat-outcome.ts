@@ -38,10 +38,17 @@ export interface SeatOutcome {
   readonly openings: readonly OpeningOver[];
   readonly mounts: readonly SeatMount[];
   readonly clashes: readonly Clash[];
+  /** Whether anything that must stay clear was measured: without it clashes cannot be told. */
+  readonly clearKnown: boolean;
   /** Height of its floor over the ground at both ends, mm; null where the floor or an axle is not known. */
   readonly floor: { readonly front: number; readonly rear: number } | null;
   /** Wheelbase that its openings ask for, and how much more than the donor's and the plan's that is, mm. */
-  readonly wheelbase: { readonly asked: number; readonly overDonor: number; readonly overPlan: number } | null;
+  readonly wheelbase: {
+    readonly asked: number;
+    readonly donor: number;
+    readonly overDonor: number;
+    readonly overPlan: number;
+  } | null;
 }
 
 interface Standing {
@@ -128,11 +135,12 @@ export function seatOutcomes(
       openings: openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')),
       mounts,
       floor: frontFloor === null || rearFloor === null ? null : { front: frontFloor, rear: rearFloor },
+      clearKnown: body.boxes.length > 0 || body.underside.length > 1,
       clashes: clashesOf(body, pose, { ...standing, tyres }, context.section),
       wheelbase:
         asked === null || has === null || had === null
           ? null
-          : { asked, overDonor: asked - had, overPlan: asked - has },
+          : { asked, donor: had, overDonor: asked - had, overPlan: asked - has },
     };
   });
 }

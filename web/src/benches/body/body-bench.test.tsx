@@ -81,6 +81,18 @@ describe('its tables', () => {
     expect(evaluatePlan(now()).seats[0]!.wheelbase!.asked).toBe(inches(150));
   });
 
+  it('a hole that is none is told apart from one that nobody has measured', () => {
+    const { now } = openBench(parts, van, { drawer: 'mounts' });
+    type('Hole, row 1', '');
+    expect(now().bodies[0]!.mounts[0]).not.toHaveProperty('hole');
+    expect(
+      screen.getByText('hole or bracket to measure: 1 mount · for how high each mount must be', { exact: false }),
+    ).toBeTruthy();
+    type('Hole, row 1', '0');
+    expect(now().bodies[0]!.mounts[0]!.hole).toBe(0);
+    expect(screen.getByText('10 mounts entered')).toBeTruthy();
+  });
+
   it('weights are taken in pounds or kilograms', () => {
     const { now } = openBench(parts, van, { drawer: 'weights' });
     type('Mass, lb, row 1', '3000');

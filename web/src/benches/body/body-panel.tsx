@@ -14,6 +14,8 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { change, useJobState } from '../../client/job-store.ts';
+import { AskTable } from '../../ui/ask-table.tsx';
+import { BodyList } from '../../ui/body-list.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -32,12 +34,6 @@ const DRAWER: Readonly<Record<BodyAsk['id'], string>> = {
   outline: 'outline',
 };
 
-const STATES = {
-  there: ['measured', 'text-passed'],
-  partly: ['in part', 'text-ochre'],
-  missing: ['to do', 'text-oxide'],
-} as const;
-
 /** The parts that go on the frame, what to measure next on the one at hand, and its name. */
 export function BodyPanel(bench: BenchProps) {
   const { store, job, canWrite, selected, onSelect } = bench;
@@ -51,21 +47,11 @@ export function BodyPanel(bench: BenchProps) {
   return (
     <>
       {job.bodies.length > 0 && (
-        <ul className="flex flex-wrap gap-1.5" aria-label="Bodies">
-          {job.bodies.map((one) => (
-            <li key={one.id}>
-              <button
-                type="button"
-                aria-pressed={one === body}
-                className={`min-h-11 border px-3 text-left ${one === body ? 'border-2 border-ochre bg-ochre-wash' : 'border-graphite bg-sheet'}`}
-                onClick={() => onSelect(one.id)}
-              >
-                <b className="heading block text-lg leading-tight">{one.name}</b>
-                <span className="block text-xs text-pencil">{KIND_NAMES[one.kind]}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
+        <BodyList
+          bodies={job.bodies.map((one) => ({ body: one, note: KIND_NAMES[one.kind] }))}
+          at={body}
+          onPick={onSelect}
+        />
       )}
       {!body && (
         <p className="mb-3">
@@ -107,37 +93,11 @@ function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: B
           Nobody stands under a body on a crane.
         </Verdict>
       </p>
-      <table className="w-full border-collapse text-[0.92rem]">
-        <caption className="sr-only">What to measure on {body.name}, in order</caption>
-        <thead className="sr-only">
-          <tr>
-            <th scope="col">What, where, and which answers wait for it</th>
-            <th scope="col">State</th>
-          </tr>
-        </thead>
-        <tbody>
-          {asks.map(({ id, what, where, answers, state }) => (
-            <tr key={id} className="border-b border-rule/60 align-top">
-              <td className="py-1 pr-3">
-                <button
-                  type="button"
-                  className="text-left hover:underline"
-                  onClick={() => store.setState({ drawer: DRAWER[id] })}
-                >
-                  {what}
-                </button>
-                <span className="block text-sm text-pencil">
-                  {where}
-                  {state !== 'there' && <> · for {answers}</>}
-                </span>
-              </td>
-              <td className={`py-1 text-right text-sm font-semibold whitespace-nowrap ${STATES[state][1]}`}>
-                {STATES[state][0]}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <AskTable
+        caption={`What to measure on ${body.name}, in order`}
+        asks={asks}
+        onPick={({ id }) => store.setState({ drawer: DRAWER[id] })}
+      />
       <p className="mt-3">
         <a className="button" href={`/print/${jobId}/body`} target="_blank" rel="noreferrer">
           Blank body sheet

@@ -105,7 +105,7 @@ export function BodyPicture({ body, width, height, format, selected }: BodyPictu
         stroke="var(--color-rule)"
         strokeDasharray="12 4 3 4"
       />
-      {mounts.map(({ id, name, x, y, z, hole }) => (
+      {mounts.map(({ id, name, x, y, z, hole = 0 }) => (
         <g key={id} fill="var(--color-sheet)" stroke={chosen(id)} strokeWidth={1.6}>
           <title>{name}</title>
           <path d={`M${px(x) - 6} ${pz(z)}h12M${px(x)} ${pz(z)}v-8`} />

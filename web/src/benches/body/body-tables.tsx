@@ -11,7 +11,7 @@ import {
   type WheelOpening,
   wheelbaseOf,
 } from '@splay/core';
-import { useState } from 'react';
+import { Fragment, type ReactNode, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { freshId } from '../../client/fresh-id.ts';
@@ -44,8 +44,8 @@ const MOUNTS = (format: LengthFormat): readonly Column<BodyMount>[] => [
   lengthColumn('x', 'From the tape', '14%'),
   lengthColumn('y', 'To the right', '13%'),
   lengthColumn('z', 'Underside over the level line', '17%'),
-  lengthColumn('hole', 'Hole', '10%'),
-  lengthColumn('thickness', 'Bracket', '10%'),
+  optionalLengthColumn('hole', 'Hole', '10%'),
+  optionalLengthColumn('thickness', 'Bracket', '10%'),
   massColumn('load', 'Carries', '14%', format, { optional: true }),
 ];
 
@@ -125,158 +125,119 @@ function BodyTable<Row extends object>({
   );
 }
 
-/** Says what is missing where the job has no body yet; else the tables of the one at hand. */
-function OfBody({
-  bench,
-  children,
-}: {
-  readonly bench: BenchProps;
-  readonly children: (body: Body) => React.ReactNode;
-}) {
-  const body = bodyAtHand(bench.job.bodies, bench.selected);
-  if (!body) return <p className="text-pencil">There is no body yet: add one on the panel.</p>;
-  return <div key={body.id}>{children(body)}</div>;
-}
+/** A drawer of tables of the body at hand; says what is missing where the job has no body yet. */
+const drawerOf =
+  (...tables: readonly ((bench: BenchProps, body: Body) => ReactNode)[]) =>
+  (bench: BenchProps) => {
+    const body = bodyAtHand(bench.job.bodies, bench.selected);
+    if (!body) return <p className="text-pencil">There is no body yet: add one on the panel.</p>;
+    return (
+      <div key={body.id}>
+        {tables.map((table, index) => (
+          <Fragment key={index}>{table(bench, body)}</Fragment>
+        ))}
+      </div>
+    );
+  };
 
-export const OpeningsDrawer = (bench: BenchProps) => (
-  <OfBody bench={bench}>
-    {(body) => (
-      <BodyTable<WheelOpening>
-        bench={bench}
-        body={body}
-        of={{
-          list: 'openings',
-          caption: 'Wheel openings',
-          hint: 'Hook the tape at one end of the body and plumb down from the middle of each opening. Heights from a level line struck along its side; leave empty what nobody has measured.',
-          columns: OPENINGS,
-          addLabel: 'Add an opening',
-          file: 'openings',
-          newRow: (_, count) => ({
-            id: freshId('opening'),
-            name: count === 0 ? 'Front opening' : 'Rear opening',
-            over: count === 0 ? 'front' : 'rear',
-            x: count === 0 ? inches(30) : (body.openings.at(-1)?.x ?? 0) + inches(120),
-          }),
-        }}
-      />
-    )}
-  </OfBody>
+/** One table of a body, by what tells it. */
+const tableOf =
+  <Row extends object>(tell: (body: Body, format: LengthFormat) => TableOf<Row>) =>
+  (bench: BenchProps, body: Body) => <BodyTable<Row> bench={bench} body={body} of={tell(body, bench.job.display)} />;
+
+export const OpeningsDrawer = drawerOf(
+  tableOf<WheelOpening>((body) => ({
+    list: 'openings',
+    caption: 'Wheel openings',
+    hint: 'Hook the tape at one end of the body and plumb down from the middle of each opening. Heights from a level line struck along its side; leave empty what nobody has measured.',
+    columns: OPENINGS,
+    addLabel: 'Add an opening',
+    file: 'openings',
+    newRow: (_, count) => ({
+      id: freshId('opening'),
+      name: count === 0 ? 'Front opening' : 'Rear opening',
+      over: count === 0 ? 'front' : 'rear',
+      x: count === 0 ? inches(30) : (body.openings.at(-1)?.x ?? 0) + inches(120),
+    }),
+  })),
 );
 
-export const MountsDrawer = (bench: BenchProps) => (
-  <OfBody bench={bench}>
-    {(body) => (
-      <BodyTable<BodyMount>
-        bench={bench}
-        body={body}
-        of={{
-          list: 'mounts',
-          caption: 'Body mounts',
-          hint: 'Every one, left and right: the middle of its hole, the underside of its own bracket. Left of the middle is below 0. What each carries is reckoned from the weights where nothing is said.',
-          columns: MOUNTS(bench.job.display),
-          addLabel: 'Add a mount',
-          file: 'mounts',
-          newRow: (after, count) => ({
-            id: freshId('mount'),
-            name: `Mount ${count + 1}`,
-            x: (after?.x ?? 0) + inches(30),
-            y: after?.y ?? inches(-17),
-            z: after?.z ?? 0,
-            hole: after?.hole ?? 0,
-            thickness: after?.thickness ?? 0,
-          }),
-        }}
-      />
-    )}
-  </OfBody>
+export const MountsDrawer = drawerOf(
+  tableOf<BodyMount>((_, format) => ({
+    list: 'mounts',
+    caption: 'Body mounts',
+    hint: 'Every one, left and right: the middle of its hole, the underside of its own bracket. Left of the middle is below 0. What each carries is reckoned from the weights where nothing is said.',
+    columns: MOUNTS(format),
+    addLabel: 'Add a mount',
+    file: 'mounts',
+    newRow: (after, count) => ({
+      id: freshId('mount'),
+      name: `Mount ${count + 1}`,
+      x: (after?.x ?? 0) + inches(30),
+      y: after?.y ?? inches(-17),
+      z: after?.z ?? 0,
+      ...(after?.hole !== undefined && { hole: after.hole }),
+      ...(after?.thickness !== undefined && { thickness: after.thickness }),
+    }),
+  })),
 );
 
-export const BoxesDrawer = (bench: BenchProps) => (
-  <OfBody bench={bench}>
-    {(body) => (
-      <>
-        <BodyTable<ClearBox>
-          bench={bench}
-          body={body}
-          of={{
-            list: 'boxes',
-            caption: 'Parts that stay clear',
-            hint: 'A box round each hump, tub, sill, tunnel or step that nothing of the frame may come into.',
-            columns: BOXES,
-            addLabel: 'Add a part',
-            file: 'boxes',
-            newRow: (after, count) => ({
-              id: freshId('box'),
-              name: `Part ${count + 1}`,
-              kind: 'tub',
-              front: (after?.rear ?? 0) + inches(2),
-              rear: (after?.rear ?? 0) + inches(38),
-              left: inches(-36),
-              right: inches(-22),
-              low: 0,
-              high: inches(12),
-            }),
-          }}
-        />
-        <BodyTable<ProfilePoint>
-          bench={bench}
-          body={body}
-          of={{
-            list: 'underside',
-            caption: 'Floor, front to rear',
-            hint: 'The lowest of the floor over the rails and between them, wherever it steps.',
-            columns: PROFILE,
-            addLabel: 'Add a point',
-            newRow: (after) => ({ x: (after?.x ?? 0) + inches(40), z: after?.z ?? inches(4) }),
-          }}
-        />
-      </>
-    )}
-  </OfBody>
+export const BoxesDrawer = drawerOf(
+  tableOf<ClearBox>(() => ({
+    list: 'boxes',
+    caption: 'Parts that stay clear',
+    hint: 'A box round each hump, tub, sill, tunnel or step that nothing of the frame may come into.',
+    columns: BOXES,
+    addLabel: 'Add a part',
+    file: 'boxes',
+    newRow: (after, count) => ({
+      id: freshId('box'),
+      name: `Part ${count + 1}`,
+      kind: 'tub',
+      front: (after?.rear ?? 0) + inches(2),
+      rear: (after?.rear ?? 0) + inches(38),
+      left: inches(-36),
+      right: inches(-22),
+      low: 0,
+      high: inches(12),
+    }),
+  })),
+  tableOf<ProfilePoint>(() => ({
+    list: 'underside',
+    caption: 'Floor, front to rear',
+    hint: 'The lowest of the floor over the rails and between them, wherever it steps.',
+    columns: PROFILE,
+    addLabel: 'Add a point',
+    newRow: (after) => ({ x: (after?.x ?? 0) + inches(40), z: after?.z ?? inches(4) }),
+  })),
 );
 
-export const WeightsDrawer = (bench: BenchProps) => (
-  <OfBody bench={bench}>
-    {(body) => (
-      <BodyTable<BodyMass>
-        bench={bench}
-        body={body}
-        of={{
-          list: 'masses',
-          caption: 'Weights of the body',
-          hint: 'Its weights, and what it will carry, each where it balances: with them and the axle ratings the plan says what stands on each axle and on each mount.',
-          columns: WEIGHTS(bench.job.display),
-          addLabel: 'Add a weight',
-          file: 'weights',
-          newRow: (_, count) => ({
-            id: freshId('mass'),
-            name: count === 0 ? 'Body, empty' : 'Load, even over the floor',
-            mass: 500,
-            x: (wheelbaseOf(body) ?? inches(120)) / 2,
-            y: 0,
-            z: inches(30),
-          }),
-        }}
-      />
-    )}
-  </OfBody>
+export const WeightsDrawer = drawerOf(
+  tableOf<BodyMass>((body, format) => ({
+    list: 'masses',
+    caption: 'Weights of the body',
+    hint: 'Its weights, and what it will carry, each where it balances: with them and the axle ratings the plan says what stands on each axle and on each mount.',
+    columns: WEIGHTS(format),
+    addLabel: 'Add a weight',
+    file: 'weights',
+    newRow: (_, count) => ({
+      id: freshId('mass'),
+      name: count === 0 ? 'Body, empty' : 'Load, even over the floor',
+      mass: 500,
+      x: (wheelbaseOf(body) ?? inches(120)) / 2,
+      y: 0,
+      z: inches(30),
+    }),
+  })),
 );
 
-export const OutlineDrawer = (bench: BenchProps) => (
-  <OfBody bench={bench}>
-    {(body) => (
-      <BodyTable<ProfilePoint>
-        bench={bench}
-        body={body}
-        of={{
-          list: 'outline',
-          caption: 'Outline of its side',
-          hint: 'Corner by corner, going round from the front foot of its wall. For the drawing only: rough is enough.',
-          columns: PROFILE,
-          addLabel: 'Add a corner',
-          newRow: (after) => ({ x: (after?.x ?? 0) + inches(12), z: after?.z ?? 0 }),
-        }}
-      />
-    )}
-  </OfBody>
+export const OutlineDrawer = drawerOf(
+  tableOf<ProfilePoint>(() => ({
+    list: 'outline',
+    caption: 'Outline of its side',
+    hint: 'Corner by corner, going round from the front foot of its wall. For the drawing only: rough is enough.',
+    columns: PROFILE,
+    addLabel: 'Add a corner',
+    newRow: (after) => ({ x: (after?.x ?? 0) + inches(12), z: after?.z ?? 0 }),
+  })),
 );

@@ -1,5 +1,6 @@
 import { type Ask, type Job, measuringGuide } from '@splay/core';
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
+import { AskTable } from '../../ui/ask-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 
 interface GuideProps {
@@ -8,12 +9,6 @@ interface GuideProps {
   readonly canWrite: boolean;
   readonly onPart: (part: Ask['part']) => void;
 }
-
-const STATES: Readonly<Record<Ask['state'], readonly [word: string, className: string]>> = {
-  there: ['measured', 'text-passed'],
-  partly: ['in part', 'text-ochre'],
-  missing: ['to do', 'text-oxide'],
-};
 
 /** What to measure next, where, and which answers wait for it. */
 export function Guide({ store, job, canWrite, onPart }: GuideProps) {
@@ -39,34 +34,7 @@ export function Guide({ store, job, canWrite, onPart }: GuideProps) {
           Everything a plan asks for is measured.
         </p>
       )}
-      <table className="w-full border-collapse text-[0.92rem]">
-        <caption className="sr-only">What to measure on the donor, in order</caption>
-        <thead className="sr-only">
-          <tr>
-            <th scope="col">What, where, and which answers wait for it</th>
-            <th scope="col">State</th>
-          </tr>
-        </thead>
-        <tbody>
-          {asks.map((ask) => {
-            const [word, className] = STATES[ask.state];
-            return (
-              <tr key={ask.id} className="border-b border-rule/60 align-top">
-                <td className="py-1 pr-3">
-                  <button type="button" className="text-left hover:underline" onClick={() => onPart(ask.part)}>
-                    {ask.what}
-                  </button>
-                  <span className="block text-sm text-pencil">
-                    {ask.where}
-                    {ask.state !== 'there' && <> · for {ask.answers}</>}
-                  </span>
-                </td>
-                <td className={`py-1 text-right text-sm font-semibold whitespace-nowrap ${className}`}>{word}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <AskTable caption="What to measure on the donor, in order" asks={asks} onPick={({ part }) => onPart(part)} />
       <button
         type="button"
         className={`button mt-4 ${done ? '' : 'button-dark'}`}

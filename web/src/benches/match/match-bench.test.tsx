@@ -113,6 +113,13 @@ describe('its mounts', () => {
   });
 });
 
+it('where nothing was measured that must stay clear, it does not say that all is clear', () => {
+  const [body] = van.bodies;
+  openBench(parts, { ...van, bodies: [{ ...body!, boxes: [], underside: [] }] });
+  expect(screen.getByText(/whether anything stands in it cannot be told/)).toBeTruthy();
+  expect(screen.queryByText(/^Nothing of rails/)).toBeNull();
+});
+
 it('at the frame it is one mount at a time, and four keys nudge the body', () => {
   const { now, done } = openBench(parts, van, {}, 'hand');
   const card = () => screen.getByRole('region', { name: 'One mount' });

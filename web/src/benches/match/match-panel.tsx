@@ -19,6 +19,7 @@ import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { AngleField } from '../../ui/angle-field.tsx';
+import { BodyList } from '../../ui/body-list.tsx';
 import { ConflictList } from '../../ui/conflict-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
@@ -48,21 +49,11 @@ export function MatchPanel(bench: BenchProps) {
     );
   return (
     <>
-      <ul className="flex flex-wrap gap-1.5" aria-label="Bodies">
-        {result.seats.map((one) => (
-          <li key={one.body.id}>
-            <button
-              type="button"
-              aria-pressed={one === seat}
-              className={`min-h-11 border px-3 text-left ${one === seat ? 'border-2 border-ochre bg-ochre-wash' : 'border-graphite bg-sheet'}`}
-              onClick={() => onSelect(one.body.id)}
-            >
-              <b className="heading block text-lg leading-tight">{one.body.name}</b>
-              <span className="block text-xs text-pencil">{one.decided ? 'placed' : 'by rule'}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <BodyList
+        bodies={result.seats.map(({ body, decided }) => ({ body, note: decided ? 'placed' : 'by rule' }))}
+        at={seat.body}
+        onPick={onSelect}
+      />
       <Asked bench={bench} seat={seat} />
       <PlaceFields key={seat.body.id} bench={bench} seat={seat} />
       <Conflicts bench={bench} seat={seat} />
@@ -88,7 +79,7 @@ function Asked({ bench, seat }: SeatProps) {
     return (
       <p className="mt-3 text-pencil">Measure both wheel openings, and it is told here what wheelbase they ask for.</p>
     );
-  const { asked, overDonor, overPlan } = wheelbase;
+  const { asked, donor, overDonor, overPlan } = wheelbase;
   const there = Math.abs(overPlan) < 0.5;
   const ways = there ? [] : waysToWheelbase(seat, { ...result, plan: job.plan }, { show, datum: result.datum.donor });
   const format = job.display;
@@ -98,7 +89,7 @@ function Asked({ bench, seat }: SeatProps) {
     >
       <Verdict kind={there ? 'good' : 'warn'}>
         {seat.body.name} asks <Length mm={asked} format={format} className="font-semibold" />, the donor is{' '}
-        <Length mm={asked - overDonor} format={format} className="font-semibold" />:{' '}
+        <Length mm={donor} format={format} className="font-semibold" />:{' '}
         {Math.abs(overDonor) < 0.5 ? (
           'as it is.'
         ) : (
@@ -260,7 +251,16 @@ function Conflicts({ bench, seat }: SeatProps) {
   if (own.length === 0)
     return (
       <p className="mt-3">
-        <Verdict kind="good">Nothing of rails, crossmembers and tyres stands in it.</Verdict>
+        {seat.clearKnown ? (
+          <Verdict kind="good">
+            Nothing of rails, crossmembers and tyres stands in it, with the lock and travel of the wheels as the
+            rulebook assumes them.
+          </Verdict>
+        ) : (
+          <Verdict kind="note">
+            What must stay clear and the floor are not measured yet: whether anything stands in it cannot be told.
+          </Verdict>
+        )}
       </p>
     );
   return (
