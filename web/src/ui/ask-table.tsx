@@ -39,7 +39,11 @@ export function AskTable<T extends Asked>({ caption, asks, onPick }: AskTablePro
                   {ask.state !== 'there' && <> · for {ask.answers}</>}
                 </span>
               </td>
-              <td className={`py-1 text-right text-sm font-semibold whitespace-nowrap ${className}`}>{word}</td>
+              <td
+                className={`py-1 text-right text-sm font-semibold whitespace-nowrap pointer-coarse:align-middle ${className}`}
+              >
+                {word}
+              </td>
             </tr>
           );
         })}
