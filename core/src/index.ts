@@ -7,6 +7,7 @@ export { InputError, type InputProblem, type Outcome, unwrap } from './input-err
 export * from './job/index.ts';
 export * from './markout/index.ts';
 export * from './materials/index.ts';
+export * from './mounting/index.ts';
 export * from './plan/index.ts';
 export * from './records/index.ts';
 export * from './rules/index.ts';

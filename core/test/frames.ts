@@ -77,6 +77,7 @@ export function planOf(...operations: readonly Bare[]): Plan {
     seats: [],
     splices: [],
     fittings: [],
+    mountings: [],
     operations: operations.map(
       (operation, index) =>
         ({

@@ -11,6 +11,8 @@ export interface WheelOpening {
   /** The axle that it goes over. */
   readonly over: 'front' | 'rear';
   readonly x: number;
+  /** Its edge, point by point, where it is no circle: then that is its shape. */
+  readonly outline?: readonly ProfilePoint[];
   /** Height of its middle; without it nobody has measured it. */
   readonly z?: number;
   readonly radius?: number;
@@ -24,8 +26,45 @@ export interface BodyMount extends Vec3 {
   readonly hole?: number;
   /** Of its bracket; without it nobody has measured it. */
   readonly thickness?: number;
+  /** Free height of the bushing that lies under it, 0 where there is none; without it nobody has measured it. */
+  readonly bushing?: number;
+  /** How many N squeeze that by 1 mm; without it nobody knows. */
+  readonly bushingRate?: number;
   /** What it carries, kg, where somebody knows; without it that is reckoned from the weights of the body. */
   readonly load?: number;
+}
+
+/** What stands out from the side of a body over a tyre: how far from the middle its inner and its outer edge are. mm. */
+export interface Fender {
+  readonly id: string;
+  readonly name: string;
+  /** The axle that it goes over. */
+  readonly over: 'front' | 'rear';
+  readonly inner: number;
+  readonly outer: number;
+}
+
+export const BODY_POINT_KINDS = ['step', 'hangs'] as const;
+/** A tread that people step on, or something that hangs low ahead of the wheels or behind them. mm. */
+export interface BodyPoint {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: (typeof BODY_POINT_KINDS)[number];
+  readonly x: number;
+  readonly z: number;
+}
+
+/**
+ * A body made longer or wider at a place, or shorter or narrower. By `length` it is cut across at x and everything behind
+ * moves; by `width` it is split at y and both halves move outward by half. Below 0: so much is taken out there. mm.
+ */
+export interface BodyChange {
+  readonly id: string;
+  readonly of: 'length' | 'width';
+  readonly at: number;
+  readonly by: number;
+  /** Kept in the list, not carried out. */
+  readonly off: boolean;
 }
 
 /** Something that the body brings: its own weight, a tank, the payload. Where it balances, and kg. */
@@ -73,6 +112,19 @@ export interface Body {
   readonly mounts: readonly BodyMount[];
   readonly boxes: readonly ClearBox[];
   readonly masses: readonly BodyMass[];
+  readonly fenders: readonly Fender[];
+  readonly points: readonly BodyPoint[];
+  /** What is done to it before it goes on, in order. */
+  readonly changes: readonly BodyChange[];
+  /** Its front end and its rear end (of a cab: its back) on its tape, and how wide it is, where somebody measured it. */
+  readonly front?: number;
+  readonly rear?: number;
+  readonly width?: number;
+  /** Gaps that are wanted: to the part ahead of it, and round a tyre; without one the rulebook says. */
+  readonly gapAhead?: number;
+  readonly tyreGap?: number;
+  /** What it was copied from, where it came out of the shop's library. */
+  readonly copiedFrom?: string;
 }
 
 /**
@@ -91,6 +143,9 @@ export const newBody = (id: string, name = 'Body'): Body => ({
   mounts: [],
   boxes: [],
   masses: [],
+  fenders: [],
+  points: [],
+  changes: [],
 });
 
 /**
@@ -136,13 +191,39 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
     ...(wheelbase === null || wheelbase > 0
       ? []
       : problem('openings', 'openings', 'The rear opening must lie behind the front one: swap what they go over.')),
-    ...body.mounts.flatMap(({ name, hole, thickness, load }, index) => [
+    ...body.fenders.flatMap(({ name, inner, outer }, index) =>
+      outer > inner && inner >= 0
+        ? []
+        : problem('fender', `fenders[${index}].outer`, `The outer edge of ${name} must be farther out than its inner.`),
+    ),
+    ...body.changes.flatMap(({ by }, index) =>
+      by !== 0
+        ? []
+        : problem('change', `changes[${index}].by`, 'A change of 0 is none: type how much, or take it off.'),
+    ),
+    ...(body.front === undefined || body.rear === undefined || body.rear > body.front
+      ? []
+      : problem('ends', 'rear', 'Its rear end must lie behind its front end.')),
+    ...(['width', 'gapAhead', 'tyreGap'] as const).flatMap((key) =>
+      (body[key] ?? 1) >= 0 ? [] : problem(key, key, 'It must be 0 or more, or left empty.'),
+    ),
+    ...body.mounts.flatMap(({ name, hole, thickness, bushing, bushingRate, load }, index) => [
       ...(hole === undefined || hole >= 0
         ? []
         : problem('hole', `mounts[${index}].hole`, `The hole of ${name} must be 0 or more.`)),
       ...(thickness === undefined || thickness >= 0
         ? []
         : problem('thickness', `mounts[${index}].thickness`, `The bracket of ${name} must be 0 thick or more.`)),
+      ...(bushing === undefined || bushing >= 0
+        ? []
+        : problem('bushing', `mounts[${index}].bushing`, `The bushing of ${name} must be 0 high or more.`)),
+      ...(bushingRate === undefined || bushingRate > 0
+        ? []
+        : problem(
+            'bushing',
+            `mounts[${index}].bushingRate`,
+            `The rate of the bushing of ${name} must be more than 0, or left empty.`,
+          )),
       ...(load === undefined || load >= 0
         ? []
         : problem('load', `mounts[${index}].load`, `What ${name} carries must be 0 or more, or left empty.`)),

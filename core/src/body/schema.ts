@@ -1,11 +1,15 @@
-import { type Field, id, length, list, mass, name, oneOf, optional, record } from '../fields/index.ts';
+import { type Field, flag, id, length, list, mass, name, oneOf, optional, rate, record } from '../fields/index.ts';
 import {
   type Body,
   BODY_KINDS,
+  BODY_POINT_KINDS,
+  type BodyChange,
   type BodyMass,
   type BodyMount,
+  type BodyPoint,
   CLEAR_BOX_KINDS,
   type ClearBox,
+  type Fender,
   type ProfilePoint,
   type WheelOpening,
 } from './body.ts';
@@ -28,6 +32,7 @@ export const bodySchema = (): Field<Body> =>
         x: length(),
         z: optional(length()),
         radius: optional(length()),
+        outline: optional(profile()),
       }),
       20,
     ),
@@ -40,6 +45,8 @@ export const bodySchema = (): Field<Body> =>
         z: length(),
         hole: optional(length()),
         thickness: optional(length()),
+        bushing: optional(length()),
+        bushingRate: optional(rate()),
         load: optional(mass()),
       }),
       200,
@@ -59,4 +66,22 @@ export const bodySchema = (): Field<Body> =>
       200,
     ),
     masses: list(record<BodyMass>({ id: id(), name: name(), mass: mass(), x: length(), y: length(), z: length() }), 50),
+    fenders: list(
+      record<Fender>({ id: id(), name: name(), over: oneOf(['front', 'rear']), inner: length(), outer: length() }),
+      20,
+    ),
+    points: list(
+      record<BodyPoint>({ id: id(), name: name(), kind: oneOf(BODY_POINT_KINDS), x: length(), z: length() }),
+      100,
+    ),
+    changes: list(
+      record<BodyChange>({ id: id(), of: oneOf(['length', 'width']), at: length(), by: length(), off: flag() }),
+      20,
+    ),
+    front: optional(length()),
+    rear: optional(length()),
+    width: optional(length()),
+    gapAhead: optional(length()),
+    tyreGap: optional(length()),
+    copiedFrom: optional(name()),
   });

@@ -1,4 +1,4 @@
-import type { CutPart, DrawnPoint } from '../plan/index.ts';
+import type { FlatPart, DrawnPoint } from '../plan/index.ts';
 import type { Shape } from './drawing.ts';
 
 /** Between one part and the next, and the height of their marks, mm. */
@@ -11,7 +11,7 @@ const LETTERS = 12;
  *
  * @param parts The parts, from the top.
  */
-export function drawParts(parts: readonly CutPart[]): Shape[] {
+export function drawParts(parts: readonly FlatPart[]): Shape[] {
   let base = 0;
   return parts.flatMap(({ mark, name, flat, thickness, width }): Shape[] => {
     base -= width + GAP;

@@ -45,6 +45,7 @@ export function schemaProblems(schema: yup.ISchema<unknown>, value: unknown): In
   };
 
   const walkList = ({ innerType, spec }: Shape, given: unknown, path: string): void => {
+    if (given === undefined && spec.optional) return;
     if (given === undefined || given === null) return void add('required', path, 'is missing');
     if (!Array.isArray(given)) return void add('typeError', path, 'must be a list');
     const most = spec.meta?.most;

@@ -53,6 +53,9 @@ export const mass = () => bounded(0, 100_000, 'kg');
 /** A stress, MPa, from 0. */
 export const stress = () => bounded(0, 10_000, 'MPa');
 
+/** How stiff something is, N for each mm that it gives, from 0. */
+export const rate = () => bounded(0, 1e6, 'N/mm');
+
 /** A density, kg/mm³, from 0. */
 export const density = () => bounded(0, 1e-3, 'kg per mm³');
 

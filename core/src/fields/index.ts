@@ -17,6 +17,7 @@ export {
   oneOf,
   optional,
   orNull,
+  rate,
   record,
   type Shapes,
   share,

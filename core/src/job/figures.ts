@@ -9,6 +9,7 @@ import { measuringGuide } from './measuring-guide.ts';
 import { stageCount } from './stage-count.ts';
 import { deciding, riding, stationsOf, type Support, support } from './supports.ts';
 import { BODY_FIGURES } from './body-figures.ts';
+import { MOUNT_FIGURES } from './mount-figures.ts';
 import { SPLICE_FIGURES } from './splice-figures.ts';
 import { type FigureTellers, type FigureValue, length, type Looked, type Told, words } from './told.ts';
 
@@ -117,6 +118,7 @@ const FIGURES = {
   },
   ...SPLICE_FIGURES,
   ...BODY_FIGURES,
+  ...MOUNT_FIGURES,
   'shaft-angle': {
     name: 'Shaft angle',
     bench: 'cuts',

@@ -31,7 +31,7 @@ function namedOutsidePlans({ donor, bodies, rack }: Job, path: string): Named[] 
     ...listed(`${path}rack`, rack),
     ...listed(`${path}bodies`, bodies),
     ...bodies.flatMap((body, index) =>
-      (['openings', 'mounts', 'boxes', 'masses'] as const).flatMap((list) =>
+      (['openings', 'mounts', 'boxes', 'masses', 'fenders', 'points', 'changes'] as const).flatMap((list) =>
         listed(`${path}bodies[${index}].${list}`, body[list]),
       ),
     ),
@@ -121,7 +121,19 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
             },
           ],
     );
-    return [...operations, ...accepted, ...seats, ...spliceProblems(plan, job, at)];
+    const mounts = new Set(job.bodies.flatMap((body) => body.mounts.map((mount) => `${body.id} ${mount.id}`)));
+    const mountings = plan.mountings.flatMap(({ body, mount }, index): InputProblem[] =>
+      mounts.has(`${body} ${mount}`) && plan.mountings.findIndex((other) => other.mount === mount) === index
+        ? []
+        : [
+            {
+              code: 'plan/mounting',
+              path: `${at}.mountings[${index}].mount`,
+              message: `“${mount}” is not a mount of the body “${body}”, or how it is made is said twice: leave one of a mount that is there.`,
+            },
+          ],
+    );
+    return [...operations, ...accepted, ...seats, ...mountings, ...spliceProblems(plan, job, at)];
   });
 }
 

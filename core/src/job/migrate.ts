@@ -4,6 +4,7 @@ import { JOB_VERSION } from './job.ts';
 import { toVersion3 } from './version-3.ts';
 import { toVersion4 } from './version-4.ts';
 import { toVersion6 } from './version-6.ts';
+import { toVersion7 } from './version-7.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -69,6 +70,7 @@ export const MIGRATIONS: Migrations = {
       : job,
   }),
   5: toVersion6,
+  6: toVersion7,
 };
 
 /**

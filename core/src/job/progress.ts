@@ -1,4 +1,4 @@
-import { BODY_CODES, type PlanResult } from '../plan/index.ts';
+import { BODY_CODES, MOUNT_CODES, type PlanResult } from '../plan/index.ts';
 import { judgedReadings, type Reading, type Stage, STAGES } from '../survey/index.ts';
 import { BENCH_IDS, type BenchId } from './benches.ts';
 import { type Gate, isOpen, isPassed } from './gates.ts';
@@ -57,6 +57,10 @@ export function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]):
     splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
     marks: cutting !== undefined && isPassed(cutting),
     'true-up': welding !== undefined && isPassed(welding),
+    mounts:
+      plan.mountings.length > 0 &&
+      plan.mountings.every(({ decided }) => decided) &&
+      !plan.conflicts.some(({ code, severity }) => severity !== 'note' && MOUNT_CODES.has(code)),
   };
   return [...new Set([...job.done, ...BENCH_IDS.filter((id) => proven[id])])];
 }

@@ -2,10 +2,11 @@ import { type Frame, railOf, SIDES } from '../frame/index.ts';
 import { acceptedText, dotted, type Operation, operationName, type PlanInput, type PlanResult } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { crossChecks, cutLines } from './cut-lines.ts';
-import type { MarkSheet, SheetNote } from './marks.ts';
+import type { BracketMark, MarkSheet, SheetNote } from './marks.ts';
 import { measurerOf } from './measure.ts';
 import { memberMarks } from './member-marks.ts';
 import { newPiecesOf } from './new-pieces.ts';
+import { mountMarks } from './mount-marks.ts';
 import { spliceAssumptions, spliceLines, splicePartMarks, weldNotes } from './splice-marks.ts';
 import { bracketMarks, crossmemberMarks, reworkMarks } from './work-marks.ts';
 
@@ -34,6 +35,10 @@ function assumedOf({ rails, features, crossmembers, datum }: Frame): string[] {
   ];
 }
 
+/** On each rail front to rear. */
+const inOrder = (marks: readonly BracketMark[]): readonly BracketMark[] =>
+  SIDES.flatMap((side) => marks.filter((mark) => mark.side === side).toSorted((a, b) => a.web - b.web));
+
 /**
  * The marks for a plan: what to scribe, drill and fix on both rails of the donor, and the new steel to cut.
  *
@@ -53,7 +58,7 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
     ),
     assumed: assumedOf(frame),
     lines,
-    brackets: bracketMarks(result, measurer),
+    brackets: inOrder([...bracketMarks(result, measurer), ...mountMarks(result, measurer, frame)]),
     crossmembers: crossmemberMarks(result, measurer),
     members: memberMarks(result),
     reworks: reworkMarks(result, measurer),

@@ -9,7 +9,7 @@ const originOf = (result: PlanResult, index: number, measurer: Measurer): Origin
 const WHAT_BRACKET = { new: 'new', 're-drill': 'moved', 're-weld': 'moved' } as const;
 
 /**
- * Brackets and holes that are new or moved, and brackets that come off, front to rear on each rail.
+ * Brackets and holes that are new or moved, and brackets that come off, on each rail.
  *
  * @param result What the plan gives.
  * @param measurer Measures along the donor’s rails.
@@ -44,9 +44,7 @@ export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMar
       },
     ];
   };
-  return SIDES.flatMap((side) =>
-    result.features.flatMap((outcome) => markOn(side, outcome)).sort((a, b) => a.web - b.web),
-  );
+  return SIDES.flatMap((side) => result.features.flatMap((outcome) => markOn(side, outcome)));
 }
 
 const WHAT_CHANGED = { moved: 'moved', lowered: 'lowered', thinned: 'thinned', added: 'new', removed: 'out' } as const;

@@ -1,3 +1,4 @@
+import type { Mounting } from '../mounting/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { SplicePlan } from '../splice/index.ts';
 import type { EndPlace, Plan } from './operation.ts';
@@ -47,6 +48,17 @@ export const withSplice = (plan: Plan, splice: SplicePlan): Plan => ({
 export const withSeat = (plan: Plan, seat: BodySeat): Plan => ({
   ...plan,
   seats: [...plan.seats.filter(({ body }) => body !== seat.body), seat],
+});
+
+/**
+ * The plan with a mount made this way.
+ *
+ * @param plan The plan.
+ * @param mounting How the mount is made.
+ */
+export const withMounting = (plan: Plan, mounting: Mounting): Plan => ({
+  ...plan,
+  mountings: [...plan.mountings.filter(({ mount }) => mount !== mounting.mount), mounting],
 });
 
 /**

@@ -70,6 +70,7 @@ export function judge(outcomes: Outcomes): PlanResult {
     donorState: prepared.state,
     datum: outcomes.datum,
     seats,
+    mountings: outcomes.mountings,
     measures,
     laden,
     driveLine,

@@ -8,6 +8,7 @@ import type { Finder } from './findings.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
 import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
 import { bodyConflicts } from './match/body-conflicts.ts';
+import { mountConflicts } from './mounts/mount-conflicts.ts';
 import { memberConflicts } from './member-conflicts.ts';
 import { weakNotches } from './notch-conflicts.ts';
 import { lostRiders } from './rider-conflicts.ts';
@@ -148,6 +149,7 @@ const FINDERS: readonly Finder[] = [
   lines,
   axleLoads,
   bodyConflicts,
+  mountConflicts,
   driveLine,
 ];
 

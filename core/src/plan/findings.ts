@@ -7,6 +7,7 @@ import type { DriveLine } from './drive-line.ts';
 import type { Joint } from './joint.ts';
 import type { BraceOutcome, MemberOutcome } from './members/index.ts';
 import type { SeatOutcome } from './match/index.ts';
+import type { MountingOutcome } from './mounts/mounting-outcome.ts';
 import type { Plan } from './operation.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -29,6 +30,7 @@ export interface Findings {
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
   readonly seats: readonly SeatOutcome[];
+  readonly mountings: readonly MountingOutcome[];
   readonly splices: readonly SpliceOutcome[];
   readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
   /** With the bodies on; null while their masses are not known. */

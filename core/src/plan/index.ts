@@ -5,6 +5,7 @@ export {
   operationOfJoint,
   placeOfOperation,
   shiftOperation,
+  withMounting,
   withOperation,
   withOrder,
   withoutOperation,
@@ -57,6 +58,8 @@ export { type OfSides } from './figures/figures.ts';
 export { operationFigures } from './figures/operation-figures.ts';
 export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';
+export { type FlatPart, type FlatShape } from './flat-part.ts';
+export * from './mounts/index.ts';
 export { lastHanger } from './joint-conflicts.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
 export { type RiderOutcome } from './rider-outcome.ts';
@@ -75,7 +78,7 @@ export {
 export { distance, type Pose, posed } from './pose.ts';
 export * from './match/index.ts';
 export * from './splices/index.ts';
-export { type Refusal, type Rework } from './state.ts';
+export { findSpot, type Refusal, type Rework } from './state.ts';
 export { planSchema } from './schema.ts';
 export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
 export { type Between, between, type Thing, thingsOn } from './things.ts';

@@ -1,5 +1,6 @@
 import { angle, type Field, flag, id, length, oneOf, record, text } from '../fields/index.ts';
 import type { Fitting, SplicePlan } from '../splice/index.ts';
+import type { Mounting } from '../mounting/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Operation } from './operations/index.ts';
 
@@ -68,6 +69,8 @@ export interface Plan {
   readonly splices: readonly SplicePlan[];
   /** End plates and gussets. */
   readonly fittings: readonly Fitting[];
+  /** How mounts of bodies are made, as far as that is decided: one for a mount at most. */
+  readonly mountings: readonly Mounting[];
 }
 
 /**
@@ -84,4 +87,5 @@ export const emptyPlan = (name: string): Plan => ({
   seats: [],
   splices: [],
   fittings: [],
+  mountings: [],
 });

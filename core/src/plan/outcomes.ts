@@ -4,6 +4,7 @@ import { featureOutcomes } from './feature-outcome.ts';
 import type { Geometry } from './geometry.ts';
 import { type Joint, jointsOf } from './joint.ts';
 import { type SeatOutcome, seatOutcomes } from './match/index.ts';
+import { type MountingOutcome, mountingOutcomes } from './mounts/mounting-outcome.ts';
 import type { Standing } from './measures.ts';
 import { standingOf } from './prepare.ts';
 import { type SpliceOutcome, spliceOutcomes } from './splices/index.ts';
@@ -16,6 +17,8 @@ export interface Outcomes extends Geometry, Standing {
   readonly cutEnds: readonly CutEnd[];
   /** Where each body sits, and what follows. */
   readonly seats: readonly SeatOutcome[];
+  /** How each mount of a body is made. */
+  readonly mountings: readonly MountingOutcome[];
   /** How each joint is made. */
   readonly splices: readonly SpliceOutcome[];
 }
@@ -42,6 +45,7 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     cutEndsOf(state),
   );
   const seats = seatOutcomes(input.bodies, plan.seats, { ...standing, pieces: state.pieces }, context);
+  const mountings = mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context);
   const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
-  return { ...geometry, ...standing, before, joints, cutEnds, seats, splices };
+  return { ...geometry, ...standing, before, joints, cutEnds, seats, mountings, splices };
 }

@@ -1,6 +1,7 @@
 import type { Feature, Frame, Ref } from '../frame/index.ts';
+import type { Mounting } from '../mounting/index.ts';
 import type { SplicePlan } from '../splice/index.ts';
-import { shiftOperation, withoutOperation, withOperation, withSeat, withSplice } from './edit-plan.ts';
+import { shiftOperation, withMounting, withoutOperation, withOperation, withSeat, withSplice } from './edit-plan.ts';
 import type { BodySeat } from './match/index.ts';
 import { newCrossmember } from './new-things.ts';
 import type { Place, Plan } from './operation.ts';
@@ -28,6 +29,8 @@ export type PlanEdit =
   | { readonly do: 'stay'; readonly unit: string; readonly mount: string }
   /** Makes joints another way. */
   | { readonly do: 'splice'; readonly splices: readonly SplicePlan[] }
+  /** Makes mounts another way. */
+  | { readonly do: 'mount'; readonly mountings: readonly Mounting[] }
   /** Puts a body where it says. */
   | { readonly do: 'seat'; readonly seat: BodySeat }
   /** Puts a new operation last; it gets an id of its own. */
@@ -120,6 +123,8 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
     }
     case 'splice':
       return withPlan(edit.splices.reduce(withSplice, plan));
+    case 'mount':
+      return withPlan(edit.mountings.reduce(withMounting, plan));
     case 'seat':
       return withPlan(withSeat(plan, edit.seat));
     case 'add':

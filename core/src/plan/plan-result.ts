@@ -13,6 +13,7 @@ import type { Joint } from './joint.ts';
 import type { Measures } from './measures.ts';
 import type { BraceOutcome, MemberOutcome } from './members/index.ts';
 import type { SeatOutcome } from './match/index.ts';
+import type { MountingOutcome } from './mounts/mounting-outcome.ts';
 import type { Plan } from './operation.ts';
 import type { Operation } from './operations/index.ts';
 import type { Piece, RemovedPiece } from './piece.ts';
@@ -67,6 +68,8 @@ export interface PlanResult {
   readonly datum: { readonly donor: number; readonly built: number };
   /** Where each body sits, what is under it, and what it asks for. */
   readonly seats: readonly SeatOutcome[];
+  /** How each mount of a body is made, front to rear by body. */
+  readonly mountings: readonly MountingOutcome[];
   /** With the bodies on where they sit; null while their masses are not known. */
   readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
   /** Null without a gearbox flange and a pinion, or where the plan takes one of them out. */

@@ -1,5 +1,6 @@
 import { angle, type Field, id, length, list, name, record, text } from '../fields/index.ts';
 import { fittingSchema, splicePlanSchema } from '../splice/index.ts';
+import { mountingSchema } from '../mounting/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Acceptance, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
@@ -16,6 +17,7 @@ export const planSchema = (): Field<Plan> =>
       seats: list(record<BodySeat>({ body: id(), x: length(), z: length(), rake: angle() }), 20),
       splices: list(splicePlanSchema(), 400),
       fittings: list(fittingSchema(), 100),
+      mountings: list(mountingSchema(), 400),
     },
     'plan',
   );

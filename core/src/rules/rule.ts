@@ -7,6 +7,7 @@ import {
   type QuantityKind,
   quantityText,
 } from '../units/index.ts';
+import { MOUNT_RULES } from './mount-rules.ts';
 import { SPLICE_RULES } from './splice-rules.ts';
 import { type Rule, SHOP_PRACTICE } from './rule-type.ts';
 
@@ -199,7 +200,7 @@ const FRAME_RULES = {
 } as const satisfies Record<string, Rule>;
 
 /** All rules with the defaults of *weld and reinforce*. */
-export const RULES = { ...FRAME_RULES, ...SPLICE_RULES } as const satisfies Record<string, Rule>;
+export const RULES = { ...FRAME_RULES, ...MOUNT_RULES, ...SPLICE_RULES } as const satisfies Record<string, Rule>;
 
 export type RuleId = keyof typeof RULES;
 

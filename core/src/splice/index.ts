@@ -11,6 +11,7 @@ export {
   type Slice,
   sliceAt,
   type SplicePart,
+  THROAT,
   type WeldMetal,
 } from './part.ts';
 export {

@@ -55,7 +55,7 @@ export interface WeldMetal {
 }
 
 /** Throat of an equal-legged fillet over its leg, as it is rounded in the trade's tables. */
-const THROAT = 0.707;
+export const THROAT = 0.707;
 
 /**
  * What a fillet carries for each mm of its length, N/mm.

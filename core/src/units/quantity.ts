@@ -34,6 +34,8 @@ const UNITS = {
   moment: { in: { name: 'in·lb', size: POUND_FORCE * MM_PER_INCH }, mm: { name: 'N·m', size: 1e3 } },
   /** MPa */
   stress: { in: { name: 'ksi', size: (1e3 * POUND_FORCE) / MM_PER_INCH ** 2 }, mm: { name: 'MPa', size: 1 } },
+  /** N for each mm that something gives */
+  rate: { in: { name: 'lb/in', size: POUND_FORCE / MM_PER_INCH }, mm: { name: 'N/mm', size: 1 } },
   /** kg per mm³ */
   density: {
     in: { name: 'lb/in³', size: KG_PER_POUND / MM_PER_INCH ** 3 },

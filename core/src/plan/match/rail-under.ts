@@ -10,6 +10,7 @@ export interface RailUnder {
   readonly underside: number;
   /** How much the top edge rises to the rear, dz/dx. */
   readonly slope: number;
+  readonly section: Section;
 }
 
 interface EdgePoint {
@@ -63,7 +64,7 @@ export function railUnder(
       const outer = a.outer + share * (b.outer - a.outer);
       // A sloping rail is as much deeper plumb down.
       const underside = top - section.depth * Math.hypot(1, slope);
-      found = { outer, inner: outer - widthOf(section), top, underside, slope };
+      found = { outer, inner: outer - widthOf(section), top, underside, slope, section };
     }
   }
   return found;

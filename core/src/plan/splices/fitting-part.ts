@@ -5,7 +5,8 @@ import type { Context } from '../context.ts';
 import type { DrawnPoint } from '../outline.ts';
 import { railEnd } from '../piece.ts';
 import type { PlanResult } from '../plan-result.ts';
-import { box, type CutPart, laidOut, sizeOf } from './cut-part.ts';
+import { box, laidOut, sizeOf } from '../flat-part.ts';
+import type { CutPart } from './cut-part.ts';
 
 /** A corner plate: two edges square to each other, and the long one. */
 const triangle = (along: number, up: number): readonly DrawnPoint[] => [

@@ -13,7 +13,7 @@ export {
 } from './splice-outcome.ts';
 export type { WeldWork } from './weld-work.ts';
 export { PLAIN_BOLTED, PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
-export { type CutPart, type FlatShape } from './cut-part.ts';
+export { type CutPart } from './cut-part.ts';
 export { spliceParts } from './parts.ts';
 export { foldedFlat, wedgeOf } from './sleeve-part.ts';
 export {

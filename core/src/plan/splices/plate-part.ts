@@ -5,7 +5,8 @@ import { edgesOf, isOnWeb, type Plate } from '../../splice/index.ts';
 import type { FeatureOutcome } from '../feature-outcome.ts';
 import type { DrawnPoint } from '../outline.ts';
 import type { PlanResult } from '../plan-result.ts';
-import { laidOut, type MadePart, sideOf, sizeOf } from './cut-part.ts';
+import { laidOut, sizeOf } from '../flat-part.ts';
+import { type MadePart, sideOf } from './cut-part.ts';
 import type { RailSpliceOutcome, SpliceJoint } from './splice-outcome.ts';
 import { plateMass } from './steel.ts';
 

@@ -3,7 +3,8 @@ import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import { type Section, widthOf } from '../../sections/index.ts';
 import { cornerRadiusOf, insideOf, type SpliceSleeve, wedgeSleeve } from '../../splice/index.ts';
 import type { DrawnPoint } from '../outline.ts';
-import { box, laidOut, type MadePart, sideOf, sizeOf } from './cut-part.ts';
+import { box, laidOut, sizeOf } from '../flat-part.ts';
+import { type MadePart, sideOf } from './cut-part.ts';
 import type { RailSpliceOutcome } from './splice-outcome.ts';
 import { sleeveMass } from './steel.ts';
 

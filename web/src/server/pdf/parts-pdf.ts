@@ -1,5 +1,5 @@
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
-import { type CutPart, type LengthFormat, lengthText } from '@splay/core';
+import { type FlatPart, type LengthFormat, lengthText } from '@splay/core';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { embedFonts, PAPERS, type Paper } from './sheet.ts';
@@ -44,7 +44,7 @@ export function tilesOf(
 /** Every part in real size, on as many pages as it takes; each page with a line of 100 mm to prove the printer by. */
 export async function partsPdf(
   { job, revision }: JobHead,
-  parts: readonly CutPart[],
+  parts: readonly FlatPart[],
   paper: Paper,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const document = await PDFDocument.create();
@@ -69,7 +69,7 @@ interface Fonts {
 
 function words(
   page: PDFPage,
-  part: CutPart,
+  part: FlatPart,
   { name }: Tile,
   job: string,
   format: LengthFormat,
@@ -113,7 +113,7 @@ function words(
 
 function drawTile(
   page: PDFPage,
-  { flat, length, width }: CutPart,
+  { flat, length, width }: FlatPart,
   { x: fromX, y: fromY }: Tile,
   field: { width: number; height: number },
 ) {

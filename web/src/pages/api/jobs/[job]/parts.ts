@@ -1,4 +1,14 @@
-import { type CutPart, drawParts, InputError, planOf, spliceParts, writeDxf, writeSvg } from '@splay/core';
+import {
+  contextOf,
+  drawParts,
+  type FlatPart,
+  InputError,
+  mountParts,
+  planOf,
+  spliceParts,
+  writeDxf,
+  writeSvg,
+} from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { download } from '../../../../server/http/problem.ts';
 import { partsPdf } from '../../../../server/pdf/parts-pdf.ts';
@@ -10,16 +20,22 @@ const refuse = (path: string, message: string): never => {
   throw new InputError([{ code: 'parts', path, message }]);
 };
 
-/** The parts of a job's joints in real size: `?as=dxf|svg|pdf`, one of them by `&part=A1L`, paper by `&paper=a4`. */
+/**
+ * The parts of a job's joints, or of its mounts, in real size: `?as=dxf|svg|pdf`, `&of=joints|mounts`, one of them by
+ * `&part=A1L`, paper by `&paper=a4`.
+ */
 export const GET = endpoint(async ({ member, job: id, url }) => {
   const head = await readJob(member, id);
   const { job } = head;
   const [as, mark, paper] = ['as', 'part', 'paper'].map((key) => url.searchParams.get(key));
-  const all = spliceParts(planOf(job), job);
-  const parts: readonly CutPart[] = mark ? all.filter((part) => part.mark === mark) : all;
+  const of = url.searchParams.get('of') ?? 'joints';
+  if (of !== 'joints' && of !== 'mounts') return refuse('of', 'Parts are of joints or of mounts.');
+  const all: readonly FlatPart[] =
+    of === 'mounts' ? mountParts(planOf(job).mountings, contextOf(job)) : spliceParts(planOf(job), job);
+  const parts = mark ? all.filter((part) => part.mark === mark) : all;
   if (mark && parts.length === 0) throw new NotFound();
-  if (parts.length === 0) refuse('part', 'No joint that is decided has a part yet.');
-  const name = `${job.name} ${mark ?? 'parts'}`;
+  if (parts.length === 0) refuse('part', `No ${of === 'mounts' ? 'mount' : 'joint'} that is decided has a part yet.`);
+  const name = `${job.name} ${mark ?? (of === 'mounts' ? 'mount parts' : 'parts')}`;
   switch (as) {
     case 'dxf':
       return download(writeDxf(drawParts(parts)), 'image/vnd.dxf', name, 'dxf');

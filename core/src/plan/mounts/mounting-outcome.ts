@@ -1,0 +1,380 @@
+import type { Body } from '../../body/index.ts';
+import type { Frame, Side } from '../../frame/index.ts';
+import {
+  type BoltSize,
+  boltFor,
+  type Bracket,
+  bracketChecks,
+  type BracketCheck,
+  type Contact,
+  GRAVITY,
+  heightOf,
+  type LoadedLayer,
+  loadedLayers,
+  type Mounting,
+  mountingProblems,
+} from '../../mounting/index.ts';
+import { ruleValue } from '../../rules/index.ts';
+import type { Context } from '../context.ts';
+import type { SeatMount, SeatOutcome } from '../match/seat-outcome.ts';
+import { type RailUnder, railUnder } from '../match/rail-under.ts';
+import type { Piece } from '../piece.ts';
+import { makingOrder, type MakingTurn } from './order.ts';
+import { strongerBrackets } from './stronger.ts';
+import { bushingOf, onBlock, usualMounting } from './usual.ts';
+
+/** A point on the edge that a bracket is cut to, mm: along the rail from the mount, and how far it reaches there. */
+export interface EdgePoint {
+  readonly at: number;
+  readonly reach: number;
+}
+
+/** How one mount is made, layer by layer, and what its bracket is worth. mm, N. */
+export interface MountingOutcome {
+  readonly body: Body;
+  readonly seat: SeatMount;
+  /** What it is marked with: `M3L`. */
+  readonly tag: string;
+  readonly side: Side;
+  /** Whether the plan says how it is made; else it is as usual for the way it becomes. */
+  readonly decided: boolean;
+  readonly mounting: Mounting;
+  /** What the bracket is called: `outrigger`, `perch`. */
+  readonly name: string;
+  readonly rail: RailUnder | null;
+  /** What presses on it at rest; null where that is not known, and nothing is squeezed. */
+  readonly share: number | null;
+  readonly under: readonly LoadedLayer[];
+  readonly over: readonly LoadedLayer[];
+  readonly hung: readonly LoadedLayer[];
+  /** From the top of the rail to the body, less all layers: what the bracket must be, over all. Null without a rail. */
+  readonly height: number | null;
+  /** Height in the frame of the bracket’s upper side; without a bracket of where it would be. */
+  readonly top: number;
+  /** Of an old bracket: what must go under it. */
+  readonly block: number | null;
+  /** From the face that an arm is fixed to, or from the middle of the rail's top outward, to the mount. */
+  readonly reach: number;
+  /** How an arm or angle lies against the web. */
+  readonly contact: Contact;
+  /** The edge of the bracket that lies on the rail, along its width. */
+  readonly edge: readonly EdgePoint[];
+  /** What the bolt goes through: layers, top plate, the body's own bracket. Null where one of them is not known. */
+  readonly grip: number | null;
+  readonly bolt: BoltSize | null;
+  /** The worst first; none where the load is not known or the bracket cannot be made. */
+  readonly checks: readonly BracketCheck[];
+  /** Why it cannot be made so, as sentences. */
+  readonly problems: readonly string[];
+  readonly turn: MakingTurn;
+  /** How far its top stands over a straightedge from the foremost bracket to the rearmost on its side; null between fewer than three. */
+  readonly offLine: number | null;
+}
+
+/** Half of what a shim takes up without being told, mm. */
+const NEXT_TO_NOTHING = 0.4;
+
+const FORM_NAMES: Readonly<Record<Bracket['form'], string>> = {
+  none: 'no bracket',
+  perch: 'perch',
+  arm: 'arm',
+  angle: 'angle',
+  old: 'its old bracket',
+};
+
+function nameOf({ bracket }: Mounting, { way, sideways }: SeatMount): string {
+  if (bracket.form !== 'arm') return FORM_NAMES[bracket.form];
+  if (way === 'drop') return 'drop bracket';
+  return sideways < 0 ? 'inboard bracket' : 'outrigger';
+}
+
+/** Inner face that an arm inboard is fixed to: of an open rail the inside of its web, which lies behind its flange. */
+const innerFace = ({ outer, inner, section }: RailUnder): number =>
+  section.kind === 'channel' || section.kind === 'hat' ? outer - section.thickness : inner;
+
+/** How far a mount lies from what its bracket is fixed to. */
+function reachOf({ form }: Bracket, { at, sideways }: SeatMount, rail: RailUnder): number {
+  const out = Math.abs(at.y);
+  if (form === 'arm' || form === 'angle') return sideways < 0 ? innerFace(rail) - out : out - rail.outer;
+  return out - (rail.outer + rail.inner) / 2;
+}
+
+const widthAlong = (bracket: Bracket): number => ('along' in bracket ? bracket.along : 0);
+
+/** Points along the width of a bracket at which its edge is looked at, from the mount, mm. */
+const pointsAlong = (along: number): readonly number[] => [-0.5, -0.25, 0, 0.25, 0.5].map((share) => share * along);
+
+/** The edge of a bracket on the rail: as read from a contour gauge, or along the rail as measured. */
+function edgeOf(
+  bracket: Bracket,
+  seat: SeatMount,
+  rake: number,
+  height: number,
+  reach: number,
+  rail: RailUnder,
+  railAt: (x: number) => RailUnder | null,
+): readonly EdgePoint[] {
+  if (bracket.form === 'none') return [];
+  const base = bracket.form === 'perch' || bracket.form === 'old' ? height : reach;
+  if ('contour' in bracket && bracket.contour.length > 1)
+    return bracket.contour.toSorted((a, b) => a.at - b.at).map(({ at, gap }) => ({ at, reach: base + gap }));
+  const standing = bracket.form === 'perch' || bracket.form === 'old';
+  return pointsAlong(bracket.along).map((at) => {
+    const here = railAt(seat.at.x + at) ?? rail;
+    if (standing) return { at, reach: height + at * Math.tan(rake) + rail.top - here.top };
+    const inboard = seat.sideways < 0;
+    return { at, reach: inboard ? reach + innerFace(here) - innerFace(rail) : reach + rail.outer - here.outer };
+  });
+}
+
+/** Why a bracket of this form cannot stand between this rail and this mount. */
+function misfits(
+  bracket: Bracket,
+  seat: SeatMount,
+  rail: RailUnder | null,
+  { height, reach, contact, block }: Pick<MountingOutcome, 'height' | 'reach' | 'contact' | 'block'>,
+  show: (mm: number) => string,
+): readonly string[] {
+  if (!rail || height === null) return ['There is no rail under it: move the body, or lengthen the rail.'];
+  const beside = Math.abs(seat.sideways);
+  switch (bracket.form) {
+    case 'none':
+      if (beside > 0)
+        return [`It stands ${show(beside)} beside the rail: it needs an arm, an angle or a drop bracket.`];
+      if (height > NEXT_TO_NOTHING)
+        return [`${show(height)} are left between its stack and the rail: add a block, or take a perch.`];
+      if (height < -NEXT_TO_NOTHING)
+        return [`Its stack is ${show(-height)} too high: take out layers, or raise the body.`];
+      return [];
+    case 'perch':
+      return [
+        ...(height < bracket.thickness + bracket.radius
+          ? [`${show(height)} is too low for a folded perch: use plates and blocks, or take out layers.`]
+          : []),
+        ...(Math.abs(reach) > bracket.across / 2 - bracket.thickness - bracket.radius - (seat.mount.hole ?? 0) / 2
+          ? [
+              `It stands ${show(Math.abs(reach))} from the middle of the rail: its bolt comes down on a leg of the perch. Make the perch wider, move the hole, or take an arm.`,
+            ]
+          : []),
+      ];
+    case 'old':
+      return [
+        ...(beside > 0 ? [`It stands ${show(beside)} beside the rail: its old bracket needs an arm under it.`] : []),
+        ...(block !== null && block < -NEXT_TO_NOTHING
+          ? [`Its old bracket is ${show(-block)} too tall: cut it down, or raise the body.`]
+          : []),
+      ];
+    case 'arm':
+    case 'angle':
+      return [
+        ...(reach <= 0 ? ['It stands over the rail: an arm beside it does not reach it. Take a perch.'] : []),
+        ...(contact.height <= 0 ? ['It does not meet the web at that height: make it deeper.'] : []),
+        ...(seat.sideways < 0 && rail.section.kind === 'round' ? ['A round rail has no web to fix it to.'] : []),
+      ];
+  }
+}
+
+/** How an arm or angle lies against the web: from the top of the rail, or from its own where that is lower, down. */
+function contactOf(bracket: Bracket, height: number, { section: { depth } }: RailUnder): Contact {
+  const deep = bracket.form === 'arm' ? bracket.deep : bracket.form === 'angle' ? bracket.upright : 0;
+  const [top, foot] = [Math.min(0, height), Math.max(height - deep, -depth)];
+  return { height: Math.max(0, top - foot), top: height <= 0, foot: height - deep >= -depth };
+}
+
+const NO_CONTACT: Contact = { height: 0, top: false, foot: false };
+
+const topPlate = (bracket: Bracket): number => ('thickness' in bracket ? bracket.thickness : 0);
+
+function gripOf(mounting: Mounting, seat: SeatMount, layers: readonly LoadedLayer[]): number | null {
+  const { bracket } = mounting;
+  const { thickness } = seat.mount;
+  if (thickness === undefined || bracket.form === 'old') return null;
+  return thickness + topPlate(bracket) + heightOf(layers);
+}
+
+/** Tags of mounts, front to rear: those at the same station on both sides share their number. */
+function tagsOf(seats: readonly SeatOutcome[]): ReadonlyMap<string, string> {
+  const all = seats.flatMap(({ mounts }) => mounts).toSorted((a, b) => a.at.x - b.at.x);
+  const taken = new Set<string>();
+  let [number, last] = [0, -Infinity];
+  return new Map(
+    all.map(({ mount, side, at }) => {
+      const letter = side === 'left' ? 'L' : 'R';
+      if (at.x - last > SAME_STATION || taken.has(`${number}${letter}`)) {
+        number += 1;
+        last = at.x;
+      }
+      taken.add(`${number}${letter}`);
+      return [mount.id, `M${number}${letter}`];
+    }),
+  );
+}
+
+/** Mounts nearer than this stand at the same station, mm. */
+const SAME_STATION = 25;
+
+/** How far each mount's bracket top stands over a straightedge from the first to the last on its side. */
+function overLine(of: readonly MountingOutcome[]): readonly MountingOutcome[] {
+  return of.map((one) => {
+    const side = of
+      .filter((other) => other.side === one.side && other.body.id === one.body.id && other.rail)
+      .toSorted((a, b) => a.seat.at.x - b.seat.at.x);
+    const [first, last] = [side[0], side.at(-1)];
+    if (!first || !last || side.length < 3 || !one.rail || last.seat.at.x <= first.seat.at.x) return one;
+    const share = (one.seat.at.x - first.seat.at.x) / (last.seat.at.x - first.seat.at.x);
+    return { ...one, offLine: one.top - (first.top + share * (last.top - first.top)) };
+  });
+}
+
+/** Whether a mount made so stands and holds, as far as its load is known. */
+const serves = ({ problems, checks }: Reckoned, most: number): boolean =>
+  problems.length === 0 && checks.every(({ ratio }) => ratio <= most);
+
+/** What is proposed: as is usual, else the first of it made stronger that serves, else a block in place of a perch. */
+function proposed(asked: Mounting, reckon: (mounting: Mounting) => Reckoned, { rules, display }: Context): Reckoned {
+  const most = ruleValue(rules, 'mount/ratio');
+  const first = reckon(asked);
+  if (serves(first, most)) return first;
+  for (const [, bracket] of strongerBrackets(asked.bracket, display)) {
+    const stronger = reckon({ ...asked, bracket });
+    if (serves(stronger, most)) return stronger;
+  }
+  if (asked.bracket.form !== 'perch' || first.height === null || first.height <= 0) return first;
+  const block = reckon(onBlock(asked, first.height));
+  return serves(block, most) ? block : first;
+}
+
+/** What of an outcome follows from how the mount is made. */
+type Reckoned = Pick<
+  MountingOutcome,
+  | 'mounting'
+  | 'name'
+  | 'under'
+  | 'over'
+  | 'hung'
+  | 'height'
+  | 'top'
+  | 'block'
+  | 'reach'
+  | 'contact'
+  | 'edge'
+  | 'grip'
+  | 'checks'
+  | 'problems'
+>;
+
+/** Where a mount is made: over what rail, under what load. */
+interface Made {
+  readonly seat: SeatMount;
+  readonly rake: number;
+  readonly rail: RailUnder | null;
+  readonly share: number | null;
+  readonly railAt: (x: number) => RailUnder | null;
+}
+
+/** One mount made one way. */
+function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }: Made, context: Context): Reckoned {
+  const { bracket } = mounting;
+  const layersOf = (layers: Mounting['under']) => loadedLayers(layers, share ?? 0);
+  const [under, over, hung] = [layersOf(mounting.under), layersOf(mounting.over), layersOf(mounting.hung)];
+  const top = seat.at.z - heightOf(over);
+  const height = rail ? top - rail.top - heightOf(under) : null;
+  const reach = rail ? reachOf(bracket, seat, rail) : 0;
+  const contact = rail && height !== null ? contactOf(bracket, height, rail) : NO_CONTACT;
+  const block = bracket.form === 'old' && height !== null ? height - bracket.height : null;
+  const problems = [
+    ...mountingProblems(mounting, '').map(({ message }) => message),
+    ...misfits(bracket, seat, rail, { height, reach, contact, block }, context.show),
+  ];
+  const checks =
+    share === null || problems.length > 0
+      ? []
+      : bracketChecks(bracket, { share, reach, contact, hole: seat.mount.hole ?? 0 }, context.rules);
+  return {
+    mounting,
+    name: nameOf(mounting, seat),
+    under,
+    over,
+    hung,
+    height,
+    top,
+    block,
+    reach,
+    contact,
+    edge: rail && height !== null ? edgeOf(bracket, seat, rake, height, reach, rail, railAt) : [],
+    grip: gripOf(mounting, seat, [...over, ...hung]),
+    checks: checks.toSorted((one, other) => other.ratio - one.ratio),
+    problems,
+  };
+}
+
+/**
+ * How every mount of every body is made, front to rear by body.
+ *
+ * @param seats Where the bodies sit.
+ * @param mountings What the plan says of their mounts.
+ * @param pieces The pieces of the built frame.
+ * @param material The rails' material: what must not be welded is bolted.
+ * @param context Sections, rules and how lengths are written.
+ */
+export function mountingOutcomes(
+  seats: readonly SeatOutcome[],
+  mountings: readonly Mounting[],
+  pieces: readonly Piece[],
+  material: Frame['material'],
+  context: Context,
+): readonly MountingOutcome[] {
+  const { rules, display, section } = context;
+  const tags = tagsOf(seats);
+  const weldable = material.weldable && !material.heatTreated;
+  return seats.flatMap(({ body, pose, mounts }) => {
+    const turns = makingOrder(mounts);
+    const made = mounts.map((seat): MountingOutcome => {
+      const { mount, side, at, load } = seat;
+      const railAt = (x: number) => railUnder(pieces, side, x, section);
+      const rail = railAt(at.x);
+      const share = load === null ? null : load * GRAVITY;
+      const decided = mountings.find((one) => one.body === body.id && one.mount === mount.id);
+      const reckon = (mounting: Mounting) =>
+        reckonMounting(mounting, { seat, rake: pose.rake, rail, share, railAt }, context);
+      const usual = (): Mounting =>
+        usualMounting({ body: body.id, mount }, seat.way, {
+          rail,
+          top: (seat.up ?? 0) - heightOf(loadedLayers(bushingOf(mount), share ?? 0)),
+          rules,
+          display,
+          weldable,
+        });
+      return {
+        ...(decided ? reckon(decided) : proposed(usual(), reckon, context)),
+        body,
+        seat,
+        tag: tags.get(mount.id) ?? '',
+        side,
+        decided: decided !== undefined,
+        rail,
+        share,
+        bolt: mount.hole === undefined ? null : boltFor(mount.hole, display.unit),
+        turn: turns.get(mount.id) ?? { turn: 0, why: '' },
+        offLine: null,
+      };
+    });
+    return overLine(made);
+  });
+}
+
+/** The worst of what a bracket comes to, of what is allowed; null where it is not reckoned. */
+export const worstRatio = ({ checks }: MountingOutcome): number | null => checks[0]?.ratio ?? null;
+
+/**
+ * Whether a bracket is stressed no more than the rulebook lets it; null where it is not reckoned.
+ *
+ * @param outcome How the mount is made.
+ */
+export const holds = (outcome: MountingOutcome, { rules }: Pick<Context, 'rules'>): boolean | null => {
+  const ratio = worstRatio(outcome);
+  return ratio === null ? null : ratio <= ruleValue(rules, 'mount/ratio') + 1e-9;
+};
+
+/** Width of a bracket along the rail, mm; 0 without one. */
+export const bracketAlong = ({ mounting }: MountingOutcome): number => widthAlong(mounting.bracket);

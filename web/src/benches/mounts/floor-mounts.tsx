@@ -1,0 +1,96 @@
+import { ruleValue } from '@splay/core';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { FoldOuts } from '../../ui/fold-outs.tsx';
+import { Length } from '../../ui/length.tsx';
+import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
+import { ContourDrawer } from './contour-drawer.tsx';
+import { MountPicture } from './mount-picture.tsx';
+import { MountsDrawer } from './mounts-drawer.tsx';
+import { MountsPanel } from './mounts-panel.tsx';
+import { MountPartsDrawer } from './parts-drawer.tsx';
+
+const KEY =
+  'flex min-h-14 min-w-14 flex-1 items-center justify-center border border-graphite bg-sheet disabled:text-rule';
+
+const SLIDES = [
+  ['making', { name: 'Mounts', Content: MountsDrawer }],
+  ['parts', { name: 'Parts', Content: MountPartsDrawer }],
+  ['contour', { name: 'Contour', Content: ContourDrawer }],
+] as const;
+
+/** The mounts at the frame: one at a time with its bracket's height large and its stack to scale. */
+export function MountsFloor(bench: BenchProps) {
+  return (
+    <div className="relative p-3">
+      <h2 className="sr-only">Mounts</h2>
+      <MountCard {...bench} />
+      <MountsPanel {...bench} />
+      <FoldOuts bench={bench} slides={SLIDES} />
+    </div>
+  );
+}
+
+function MountCard(bench: BenchProps) {
+  const { job, result, onSelect, onLook } = bench;
+  const outcome = mountAtHand(result, bench);
+  if (!outcome) return null;
+  const all = inOrder(result.mountings);
+  const at = all.indexOf(outcome);
+  const go = (to: number) => {
+    const there = all[to];
+    if (!there) return;
+    onSelect(there.seat.mount.id);
+    onLook(there.seat.at.x);
+  };
+  const { tag, seat, height, name, turn, problems, decided } = outcome;
+  const bad = stateOf(outcome, ruleValue(job.rules, 'mount/ratio')) === 'bad';
+  return (
+    <section aria-label="One mount" className="mb-4 border-2 border-graphite bg-sheet">
+      <div className="flex items-stretch border-b border-graphite">
+        <button
+          type="button"
+          className={KEY}
+          aria-label="The mount ahead"
+          disabled={at <= 0}
+          onClick={() => go(at - 1)}
+        >
+          <ChevronLeft aria-hidden="true" />
+        </button>
+        <p className="flex-[4] px-2 py-1 text-center">
+          <b className="heading block text-2xl leading-tight">{tag}</b>
+          <span className="text-sm text-pencil">
+            {seat.mount.name} · {at + 1} of {all.length} ·{' '}
+            <Length mm={seat.at.x - result.datum.built} format={job.display} /> from the datum
+          </span>
+        </p>
+        <button
+          type="button"
+          className={KEY}
+          aria-label="The mount behind"
+          disabled={at >= all.length - 1}
+          onClick={() => go(at + 1)}
+        >
+          <ChevronRight aria-hidden="true" />
+        </button>
+      </div>
+      <div className="px-3 py-2 text-center" role="status">
+        <p className={`heading text-5xl ${bad ? 'text-oxide' : ''}`}>
+          {height === null ? 'no rail' : <Length mm={height} format={job.display} />}
+        </p>
+        <p>
+          <b>{name}</b> over all, its top plate counted{decided ? '' : ' · proposed'}
+        </p>
+        {problems[0] && <p className="text-oxide">{problems[0]}</p>}
+        <p className="text-sm text-pencil">
+          made {ordinal(turn.turn)}: {turn.why}
+        </p>
+      </div>
+      <div className="flex justify-center border-t border-rule">
+        <MountPicture outcome={outcome} format={job.display} width={300} height={230} />
+      </div>
+    </section>
+  );
+}
+
+const ordinal = (count: number): string => ['first', 'second', 'third', 'fourth'][count - 1] ?? `as number ${count}`;

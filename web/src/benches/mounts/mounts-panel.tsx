@@ -1,0 +1,206 @@
+import { type Mounting, type MountingOutcome, MOUNT_CODES, ruleValue } from '@splay/core';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
+import { ConflictList } from '../../ui/conflict-list.tsx';
+import { Length } from '../../ui/length.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { useConflictActions } from '../../ui/use-conflict-actions.ts';
+import { Verdict } from '../../ui/verdict.tsx';
+import { acrossFrom, inOrder, leaveToRule, make, mountAtHand, stateOf } from './at-hand.ts';
+import { BracketFields } from './bracket-fields.tsx';
+import { MountPicture } from './mount-picture.tsx';
+import { StackFields } from './stack-fields.tsx';
+
+/** The mounts of all bodies, and how the one at hand is made: its picture, its stack, its bracket, and what that is worth. */
+export function MountsPanel(bench: BenchProps) {
+  const { store, job, result, canWrite, onSelect, onLook } = bench;
+  const outcome = mountAtHand(result, bench);
+  if (!outcome)
+    return (
+      <>
+        <p className="text-pencil">
+          There are no mounts yet: measure those of the body, and how each is made is decided here.
+        </p>
+        <button type="button" className="button mt-2" onClick={() => goToBench(store, 'body')}>
+          Measure the body’s mounts
+        </button>
+      </>
+    );
+  const most = ruleValue(job.rules, 'mount/ratio');
+  const open = result.mountings.filter(({ decided, problems }) => !decided && problems.length === 0);
+  return (
+    <>
+      <ul className="flex flex-wrap gap-1" aria-label="Mounts">
+        {inOrder(result.mountings).map((each) => (
+          <li key={each.seat.mount.id}>
+            <MountChip
+              outcome={each}
+              at={each === outcome}
+              most={most}
+              onPick={() => {
+                onSelect(each.seat.mount.id);
+                onLook(each.seat.at.x);
+              }}
+            />
+          </li>
+        ))}
+      </ul>
+      {canWrite && open.length > 1 && (
+        <button
+          type="button"
+          className="button mt-2"
+          onClick={() =>
+            make(
+              store,
+              `Took ${open.length} mounts as proposed`,
+              open.map(({ mounting }) => mounting),
+            )
+          }
+        >
+          Take all {open.length} open ones as proposed
+        </button>
+      )}
+      <OneMount key={outcome.seat.mount.id} bench={bench} outcome={outcome} most={most} />
+    </>
+  );
+}
+
+interface ChipProps {
+  readonly outcome: MountingOutcome;
+  readonly at: boolean;
+  readonly most: number;
+  readonly onPick: () => void;
+}
+
+const STATE_WORDS = { good: 'holds', bad: 'not as it is', unknown: 'load not known' } as const;
+
+function MountChip({ outcome, at, most, onPick }: ChipProps) {
+  const state = stateOf(outcome, most);
+  const ink = state === 'bad' ? 'text-oxide' : outcome.decided ? 'text-layout' : 'text-pencil';
+  return (
+    <button
+      type="button"
+      aria-pressed={at}
+      aria-label={`${outcome.tag}, ${outcome.seat.mount.name}: ${outcome.decided ? 'decided' : 'open'}, ${STATE_WORDS[state]}`}
+      className={`heading min-h-9 min-w-12 px-1.5 text-lg ${ink} ${at ? 'border-2 border-layout bg-layout-wash' : outcome.decided ? 'border border-graphite bg-sheet' : 'border border-dashed border-graphite bg-sheet'}`}
+      onClick={onPick}
+    >
+      {outcome.tag}
+      {state === 'bad' && <span aria-hidden="true">!</span>}
+    </button>
+  );
+}
+
+interface OneProps {
+  readonly bench: BenchProps;
+  readonly outcome: MountingOutcome;
+  readonly most: number;
+}
+
+function OneMount({ bench, outcome, most }: OneProps) {
+  const { store, job, result, canWrite } = bench;
+  const { mounting, tag, seat, decided } = outcome;
+  const across = acrossFrom(outcome, result.mountings);
+  const put = (label: string, changes: Partial<Mounting>) => make(store, label, [{ ...mounting, ...changes }]);
+  const disabled = !canWrite;
+  return (
+    <>
+      <PanelHeading aside={<span className="text-pencil">{decided ? 'decided' : 'as is usual, not decided'}</span>}>
+        {tag} · {seat.mount.name}
+      </PanelHeading>
+      <Worth bench={bench} outcome={outcome} most={most} />
+      <figure className="mt-2 border border-rule bg-paper">
+        <MountPicture outcome={outcome} format={job.display} width={272} height={196} />
+      </figure>
+      {canWrite && (
+        <div className="mt-2 flex flex-wrap gap-1.5">
+          {!decided && (
+            <button type="button" className="button" onClick={() => make(store, `Took ${tag} as proposed`, [mounting])}>
+              Take it as proposed
+            </button>
+          )}
+          {across && (
+            <button
+              type="button"
+              className="button"
+              onClick={() =>
+                make(store, `Made ${across.tag} like ${tag}`, [
+                  { ...mounting, body: across.body.id, mount: across.seat.mount.id },
+                  ...(decided ? [] : [mounting]),
+                ])
+              }
+            >
+              Make {across.tag} like this
+            </button>
+          )}
+          {decided && (
+            <button
+              type="button"
+              className="min-h-8 text-sm text-pencil underline underline-offset-2"
+              onClick={() => leaveToRule(store, outcome)}
+            >
+              Leave it to the rule
+            </button>
+          )}
+        </div>
+      )}
+      <PanelHeading>Stack, from the body down</PanelHeading>
+      <StackFields outcome={outcome} format={job.display} disabled={disabled} onChange={put} />
+      <PanelHeading>Bracket</PanelHeading>
+      <BracketFields
+        outcome={outcome}
+        job={job}
+        disabled={disabled}
+        onChange={(label, bracket) => put(label, { bracket })}
+      />
+    </>
+  );
+}
+
+/** What it is worth, or why it cannot be: the reason with its ways out right under the name. */
+function Worth({ bench, outcome, most }: OneProps) {
+  const { job, result, onPickConflict } = bench;
+  const actions = useConflictActions(bench);
+  const { checks, problems, share, seat, block, bolt, grip, mounting } = outcome;
+  const own = result.conflicts.filter(({ code, about }) => MOUNT_CODES.has(code) && about === seat.mount.id);
+  if (own.length > 0) return <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />;
+  const [worst] = checks;
+  const format = job.display;
+  return (
+    <div className="space-y-1 text-[0.95rem]">
+      {problems[0] ? (
+        <Verdict kind="warn">{problems[0]}</Verdict>
+      ) : worst ? (
+        <Verdict kind={worst.ratio <= most + 1e-9 ? 'good' : 'warn'}>
+          {Math.ceil(worst.ratio * 100)} % of what is allowed: {worst.what}, with{' '}
+          {ruleValue(job.rules, 'mount/dynamic')} times its load. Levers, no approval.
+        </Verdict>
+      ) : (
+        <Verdict kind="note">
+          {share === null
+            ? 'What it carries is not known: weigh the body, or type its load on the bench Body.'
+            : mounting.bracket.form === 'none'
+              ? 'It sits on the rail: there is no bracket to reckon.'
+              : 'Nothing of it is reckoned.'}
+        </Verdict>
+      )}
+      {block !== null && block > 0.4 && (
+        <p>
+          Cut the bracket from the old frame; <Length mm={block} format={format} className="font-semibold" /> of block
+          under it.
+        </p>
+      )}
+      {bolt && (
+        <p className="text-sm text-pencil">
+          {bolt.name} bolt through the body’s <Length mm={seat.mount.hole ?? 0} format={format} /> hole
+          {grip !== null && (
+            <>
+              , <Length mm={grip} format={format} /> of grip without its nut
+            </>
+          )}
+          .
+        </p>
+      )}
+    </div>
+  );
+}
