@@ -26,9 +26,28 @@ describe('tables of bodies', () => {
     expect(readJobTable('openings', csv, both).bodies[1]!.openings[0]).toEqual(bed.openings[0]);
   });
 
+  it('what a table has no column for stays with what has the same id', () => {
+    const outline = [
+      { x: 700, z: 0 },
+      { x: 900, z: 400 },
+      { x: 1100, z: 0 },
+    ];
+    const arched = { ...both, bodies: [{ ...bed, openings: [{ ...bed.openings[0]!, outline }] }] };
+    const plan = { ...arched.plan, seats: [], mountings: [] };
+    const back = readJobTable('openings', writeJobTable('openings', arched, [], 'mm'), { ...arched, plan });
+    expect(back.bodies[0]!.openings[0]).toEqual({ ...bed.openings[0], outline });
+  });
+
+  it('how a mount is made goes with a mount that a table no longer has', () => {
+    const few = writeJobTable('mounts', both, [], 'mm').split('\n').slice(0, 3).join('\n');
+    const back = readJobTable('mounts', few, both);
+    expect(both.plan.mountings).toHaveLength(10);
+    expect(back.plan.mountings.map(({ mount }) => mount)).toEqual(back.bodies[0]!.mounts.map(({ id }) => id));
+  });
+
   it('a cell may hold anything that is typed as a length or a mass', () => {
     const csv =
-      'body,id,name,x [in],y [in],z [in],hole [in],thickness [in],load [lb]\nbed,f,Foot,1\' 2 1/2",-16,30 mm,9/16,1/4,18 kg\n';
+      'body,id,name,x [in],y [in],z [in],hole [in],thickness [in],bushing [in],bushingRate [lb/in],load [lb]\nbed,f,Foot,1\' 2 1/2",-16,30 mm,9/16,1/4,3/4,210 N/mm,18 kg\n';
     const { mounts } = readJobTable('mounts', csv, both).bodies[1]!;
     expect(mounts).toEqual([
       {
@@ -39,6 +58,8 @@ describe('tables of bodies', () => {
         z: 30,
         hole: 14.2875,
         thickness: 6.35,
+        bushing: expect.toBeNear(19.05, 1e-9),
+        bushingRate: 210,
         load: 18,
       },
     ]);

@@ -28,6 +28,8 @@ export const BODY_COLUMNS: Readonly<Record<BodyTable, readonly TableColumn[]>> =
     length('z'),
     length('hole', true),
     length('thickness', true),
+    length('bushing', true),
+    { key: 'bushingRate', kind: 'rate', optional: true },
     { key: 'load', kind: 'mass', optional: true },
   ],
   boxes: [
@@ -77,8 +79,17 @@ export function withBodyRows(table: BodyTable, rows: readonly TableRow[], bodies
         message: `There is no body “${String(rows[wrong]?.body)}”: add it on the bench Body first. There are: ${bodies.map(({ id }) => id).join(', ') || 'none'}.`,
       },
     ]);
-  return bodies.map((body) => ({
-    ...body,
-    [LISTS[table]]: rows.filter((row) => row.body === body.id).map(({ body: _, ...row }) => row),
-  }));
+  const known = new Set(BODY_COLUMNS[table].map(({ key }) => key));
+  return bodies.map((body) => {
+    // What the table has no column for stays with what has the same id.
+    const kept = new Map(
+      body[LISTS[table]].map((old) => [old.id as unknown, Object.entries(old).filter(([key]) => !known.has(key))]),
+    );
+    return {
+      ...body,
+      [LISTS[table]]: rows
+        .filter((row) => row.body === body.id)
+        .map(({ body: _, ...row }) => ({ ...Object.fromEntries(kept.get(row.id) ?? []), ...row })),
+    };
+  });
 }

@@ -1,5 +1,6 @@
 import { InputError, type InputProblem } from '../input-error.ts';
-import { checkJob, type Job } from '../job/index.ts';
+import type { Body } from '../body/index.ts';
+import { checkJob, type Job, withoutLostMountings } from '../job/index.ts';
 import { checkRecord, newRecord, readingOf, type ShopRecord } from '../records/index.ts';
 import { type Frame, type Rail, type Rails, type Side, SIDES, unitOf } from '../frame/index.ts';
 import { type Reading, readingProblem } from '../survey/index.ts';
@@ -127,7 +128,10 @@ function withFeatures(donor: Frame, rows: readonly TableRow[]): object {
 export function readJobTable(table: Exclude<JobTable, 'readings'>, csv: string, job: Job): Job {
   const rows = readTable(TABLE_COLUMNS[table], csv);
   const ofBody = BODY_TABLES.find((name) => name === table);
-  if (ofBody) return checkJob({ ...job, bodies: withBodyRows(ofBody, rows, job.bodies) });
+  if (ofBody)
+    return checkJob(
+      withoutLostMountings({ ...job, bodies: withBodyRows(ofBody, rows, job.bodies) as readonly Body[] }),
+    );
   const donor =
     table === 'stations'
       ? { ...job.donor, rails: railsOf(rows) }

@@ -9,10 +9,10 @@ import {
   quantityUnit,
 } from '../units/index.ts';
 
-/** A column of a CSV table. `length` (mm in the record) and `mass` (kg) carry their unit in the header. */
+/** A column of a CSV table. `length` (mm in the record), `mass` (kg) and `rate` (N/mm) carry their unit in the header. */
 export interface TableColumn {
   readonly key: string;
-  readonly kind: 'length' | 'mass' | 'text';
+  readonly kind: 'length' | 'mass' | 'rate' | 'text';
   /** May be left out or empty. */
   readonly optional?: boolean;
 }
@@ -22,7 +22,7 @@ export type TableRow = Readonly<Record<string, string | number>>;
 /** What a column's figures are in, where it has a unit: masses in pounds beside lengths in inches. */
 function unitName({ kind }: TableColumn, unit: LengthUnit): string | null {
   if (kind === 'text') return null;
-  return kind === 'length' ? unit : quantityUnit('mass', unit);
+  return kind === 'length' ? unit : quantityUnit(kind, unit);
 }
 
 function headerOf(column: TableColumn, unit: LengthUnit): string {
@@ -32,7 +32,7 @@ function headerOf(column: TableColumn, unit: LengthUnit): string {
 
 /** Eleven decimals of an inch or a pound hold a millimetre or a kilogram to 1e-9: what is written comes back as it was. */
 function written(value: number, { kind }: TableColumn, unit: LengthUnit): string {
-  const size = unit === 'mm' ? 1 : kind === 'mass' ? quantitySize('mass', unit) : MM_PER_INCH;
+  const size = unit === 'mm' ? 1 : kind === 'mass' || kind === 'rate' ? quantitySize(kind, unit) : MM_PER_INCH;
   return String(Number((value / size).toFixed(unit === 'mm' ? 9 : 11)));
 }
 
@@ -65,7 +65,7 @@ function readHeader(
   problems: InputProblem[],
 ): (Header | undefined)[] {
   const found = cells.map((cell, index): Header | undefined => {
-    const match = /^\s*([^[]+?)\s*(?:\[(mm|in|kg|lb)\])?\s*$/i.exec(cell);
+    const match = /^\s*([^[]+?)\s*(?:\[([^\]]+)\])?\s*$/i.exec(cell);
     const column = columns.find((candidate) => candidate.key === match?.[1]);
     if (!column) {
       const known = columns.map((candidate) => candidate.key).join(', ');
@@ -77,7 +77,7 @@ function readHeader(
       return undefined;
     }
     const named = match?.[2]?.toLowerCase();
-    const unit = (['mm', 'in'] as const).find((candidate) => unitName(column, candidate) === named);
+    const unit = (['mm', 'in'] as const).find((candidate) => unitName(column, candidate)?.toLowerCase() === named);
     if (column.kind !== 'text' && !unit)
       problems.push({
         code: 'table/no-unit',
@@ -98,7 +98,7 @@ function readHeader(
 
 function readCell(text: string, { column, unit }: Header, path: string, problems: InputProblem[]): string | number {
   if (column.kind === 'text') return text;
-  const read = column.kind === 'length' ? parseLength(text, unit) : parseQuantity('mass', text, unit);
+  const read = column.kind === 'length' ? parseLength(text, unit) : parseQuantity(column.kind, text, unit);
   if (read.ok) return read.value;
   problems.push({ ...read.problem, path });
   return 0;

@@ -4,8 +4,12 @@ import type { Job } from './job.ts';
 
 type WithBodies = Pick<Job, 'bodies' | 'plan' | 'variants'>;
 
-/** The job with every plan without how mounts are made that are not there any more. */
-function withoutLostMountings<T extends WithBodies>(job: T): T {
+/**
+ * The job with every plan without how mounts are made that are not there any more.
+ *
+ * @param job The job.
+ */
+export function withoutLostMountings<T extends WithBodies>(job: T): T {
   const there = new Set(job.bodies.flatMap((body) => body.mounts.map((mount) => `${body.id} ${mount.id}`)));
   const kept = (plan: Plan): Plan => {
     const mountings = plan.mountings.filter(({ body, mount }) => there.has(`${body} ${mount}`));

@@ -1,4 +1,4 @@
-import { acceptedText, dotted, type PlanResult } from '../plan/index.ts';
+import { acceptedText, dotted, MOUNT_CODES, type PlanResult } from '../plan/index.ts';
 import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
 import type { Reading } from '../survey/index.ts';
 import { couponsOf, isHeld } from './coupons.ts';
@@ -78,7 +78,8 @@ function unstopped({ plan }: Looked): Found {
 }
 
 function decided({ plan }: Looked): Found {
-  const warnings = plan.conflicts.filter((conflict) => conflict.severity === 'warn');
+  // How mounts are made is decided before the body goes on, not before the cut.
+  const warnings = plan.conflicts.filter(({ severity, code }) => severity === 'warn' && !MOUNT_CODES.has(code));
   const accepted = plan.conflicts.flatMap((conflict) => conflict.accepted ?? []);
   return {
     name: warnings.length === 0 ? 'Everything decided' : `${counted(warnings.length, 'thing', 'things')} to decide`,

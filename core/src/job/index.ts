@@ -27,4 +27,4 @@ export {
 export { writeJobFile } from './write-job.ts';
 export { withoutDeadAcceptances } from './ids.ts';
 export { bodyGuide, type BodyAsk } from './body-asks.ts';
-export { withBody, withoutBody } from './edit-bodies.ts';
+export { withBody, withoutBody, withoutLostMountings } from './edit-bodies.ts';

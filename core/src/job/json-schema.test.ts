@@ -62,6 +62,7 @@ describe('the JSON Schema of a job file', () => {
           seats: [],
           splices: [],
           fittings: [],
+          mountings: [],
         },
       ],
     ],

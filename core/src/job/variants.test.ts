@@ -158,6 +158,7 @@ describe('a job of version 1', () => {
         seats: [],
         splices: [],
         fittings: [],
+        mountings: [],
         operations: old.job.plan.operations.map(brought),
       },
       variants: [],
@@ -336,9 +337,11 @@ describe('a job of version 4', () => {
   it('comes up with everything it held and no joint decided', () => {
     const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, seats: [], splices: [], fittings: [] });
+    expect(job.plan).toEqual({ ...old.job.plan, seats: [], splices: [], fittings: [], mountings: [] });
     expect(job.rack).toEqual([]);
-    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, seats: [], splices: [], fittings: [] })));
+    expect(job.variants).toEqual(
+      old.job.variants.map((plan) => ({ ...plan, seats: [], splices: [], fittings: [], mountings: [] })),
+    );
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
   });
 });
@@ -371,6 +374,9 @@ describe('a job of version 5', () => {
         outline,
         underside: [],
         boxes: [],
+        fenders: [],
+        points: [],
+        changes: [],
         masses,
         mounts,
         openings: [
@@ -379,7 +385,7 @@ describe('a job of version 5', () => {
         ],
       },
     ]);
-    expect(plan).toEqual({ ...old.job.plan, seats: [] });
+    expect(plan).toEqual({ ...old.job.plan, seats: [], mountings: [] });
   });
 
   it('sits where it sat: its front opening on the front axle, its own zero on the datum plane', () => {
@@ -397,5 +403,20 @@ describe('a job of version 5', () => {
     expect(taken.bodies[0]!.id).toMatch(/^body-\d$/);
     expect(parseJobFile(JSON.stringify({ ...old, job: { ...old.job, body: null } })).job.bodies).toEqual([]);
     expect(() => bring({ mounts: 'none' })).toThrow(/mounts/);
+  });
+});
+
+describe('a job of version 6', () => {
+  it('comes up with everything it held: no mount is decided, and nothing is changed on its bodies', () => {
+    const old = JSON.parse(read('core/test/job-files/version-6.json')) as {
+      job: { plan: object; bodies: { mounts: object[] }[] };
+    };
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job.plan).toEqual({ ...old.job.plan, mountings: [] });
+    expect(job.bodies).toEqual(old.job.bodies.map((body) => ({ ...body, fenders: [], points: [], changes: [] })));
+    expect(evaluatePlan(job).mountings).toHaveLength(old.job.bodies[0]!.mounts.length);
+    expect(evaluatePlan(job).mountings.every(({ decided }) => !decided)).toBe(true);
+    expect(parseJobFile(JSON.stringify({ ...old, job: { ...old.job, bodies: [] } })).job.bodies).toEqual([]);
+    expect(() => parseJobFile(JSON.stringify({ ...old, job: { ...old.job, variants: 'none' } }))).toThrow(/variants/);
   });
 });
