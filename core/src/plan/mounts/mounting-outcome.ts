@@ -51,6 +51,10 @@ export interface MountingOutcome {
   readonly height: number | null;
   /** Height in the frame of the bracket’s upper side; without a bracket of where it would be. */
   readonly top: number;
+  /** What is made to stand between the rail and the layers under the body: the bracket, or plates and blocks. */
+  readonly made: number | null;
+  /** Under plates, a block or an old bracket: how much the rail rises over its width, and what lies on it is cut to. */
+  readonly wedge: number | null;
   /** Of an old bracket: what must go under it. */
   readonly block: number | null;
   /** From the face that an arm is fixed to, or from the middle of the rail's top outward, to the mount. */
@@ -82,7 +86,8 @@ const FORM_NAMES: Readonly<Record<Bracket['form'], string>> = {
   old: 'its old bracket',
 };
 
-function nameOf({ bracket }: Mounting, { way, sideways }: SeatMount): string {
+function nameOf({ bracket, under }: Mounting, { way, sideways }: SeatMount): string {
+  if (bracket.form === 'none' && under.length > 0) return [...new Set(under.map(({ kind }) => kind))].join(' and ');
   if (bracket.form !== 'arm') return FORM_NAMES[bracket.form];
   if (way === 'drop') return 'drop bracket';
   return sideways < 0 ? 'inboard bracket' : 'outrigger';
@@ -254,6 +259,8 @@ type Reckoned = Pick<
   | 'hung'
   | 'height'
   | 'top'
+  | 'made'
+  | 'wedge'
   | 'block'
   | 'reach'
   | 'contact'
@@ -272,6 +279,24 @@ interface Made {
   readonly railAt: (x: number) => RailUnder | null;
 }
 
+const isFlat = ({ form }: Bracket): boolean => form === 'none' || form === 'old';
+
+/** Rises under this over the width of a bracket are nothing, mm. */
+const LEVEL = 0.8;
+
+/** How much the rail rises over the width of what lies on it, against the body over it; null where it is level with it. */
+function wedgeOf(
+  rail: RailUnder,
+  bracket: Bracket,
+  { up }: SeatMount,
+  rake: number,
+  { rules }: Context,
+): number | null {
+  const along = 'along' in bracket ? bracket.along : ruleValue(rules, 'mount/width');
+  const rise = (rail.slope - Math.tan(rake)) * along;
+  return up !== null && Math.abs(rise) > LEVEL ? rise : null;
+}
+
 /** One mount made one way. */
 function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }: Made, context: Context): Reckoned {
   const { bracket } = mounting;
@@ -282,7 +307,9 @@ function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }:
   const reach = rail ? reachOf(bracket, seat, rail) : 0;
   const contact = rail && height !== null ? contactOf(bracket, height, rail) : NO_CONTACT;
   const block = bracket.form === 'old' && height !== null ? height - bracket.height : null;
+  const flat = [...under, ...over].find(({ loaded }) => loaded <= 0);
   const problems = [
+    ...(flat ? [`Its ${flat.kind} is squeezed to nothing by what it carries: take a stiffer one.`] : []),
     ...mountingProblems(mounting, '').map(({ message }) => message),
     ...misfits(bracket, seat, rail, { height, reach, contact, block }, context.show),
   ];
@@ -298,6 +325,8 @@ function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }:
     hung,
     height,
     top,
+    wedge: rail && isFlat(bracket) ? wedgeOf(rail, bracket, seat, rake, context) : null,
+    made: height === null || bracket.form !== 'none' ? height : height + heightOf(under),
     block,
     reach,
     contact,

@@ -102,7 +102,7 @@ describe('its mounts', () => {
     const columns = screen.getByRole('img', { name: /^Gap at each mount of Marlowe/ });
     expect(columns.textContent).toMatch(/Mount 1outrigger.*Mount 2perch/);
     const row = within(screen.getByRole('region', { name: 'Drawer' })).getByRole('row', { name: /^Mount 1, left/ });
-    expect(row.textContent).toMatch(/left.*\+1 1⁄2.*\+1 1⁄4.*outrigger.*lb/);
+    expect(row.textContent).toMatch(/left.*\+1 1⁄2.*\+15⁄16.*outrigger.*lb/);
   });
 
   it('a mount below the top of the rail is told with a way out', () => {
@@ -123,7 +123,7 @@ it('where nothing was measured that must stay clear, it does not say that all is
 it('at the frame it is one mount at a time, and four keys nudge the body', () => {
   const { now, done } = openBench(parts, van, {}, 'hand');
   const card = () => screen.getByRole('region', { name: 'One mount' });
-  expect(card().textContent).toMatch(/Mount 1, left1 of 10.*\+1 1⁄2.*outrigger, 1 1⁄4 out.*carries 326/);
+  expect(card().textContent).toMatch(/Mount 1, left1 of 10.*\+1 1⁄2.*outrigger, 15⁄16 out.*carries 401/);
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'The mount ahead' }).disabled).toBe(true);
   for (let mount = 1; mount < 10; mount += 1) press('The mount behind');
   expect(card().textContent).toMatch(/Mount 5, right10 of 10.*perch/);

@@ -13,7 +13,7 @@ import {
 import { Choice } from '../../ui/choice.tsx';
 import { CountField } from '../../ui/count-field.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { FORM_WORDS, MAKE_WORDS } from './words.ts';
+import { FORM_WORDS, MAKE_WORDS } from '../../ui/mounting-words.ts';
 
 const above = (mm: number): string | null => (mm > 0 ? null : 'It must be more than 0.');
 const atLeast = (mm: number): string | null => (mm >= 0 ? null : 'It must be 0 or more.');

@@ -8,7 +8,7 @@ import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { acrossFrom, inOrder, leaveToRule, make, mountAtHand, stateOf } from './at-hand.ts';
 import { BracketFields } from './bracket-fields.tsx';
-import { MountPicture } from './mount-picture.tsx';
+import { MountPicture } from '../../ui/mount-picture.tsx';
 import { StackFields } from './stack-fields.tsx';
 
 /** The mounts of all bodies, and how the one at hand is made: its picture, its stack, its bracket, and what that is worth. */
@@ -161,7 +161,7 @@ function OneMount({ bench, outcome, most }: OneProps) {
 function Worth({ bench, outcome, most }: OneProps) {
   const { job, result, onPickConflict } = bench;
   const actions = useConflictActions(bench);
-  const { checks, problems, share, seat, block, bolt, grip, mounting } = outcome;
+  const { checks, problems, share, seat, block, wedge, bolt, grip, mounting } = outcome;
   const own = result.conflicts.filter(({ code, about }) => MOUNT_CODES.has(code) && about === seat.mount.id);
   if (own.length > 0) return <ConflictList opened conflicts={own} onPick={onPickConflict} actions={actions} />;
   const [worst] = checks;
@@ -188,6 +188,13 @@ function Worth({ bench, outcome, most }: OneProps) {
         <p>
           Cut the bracket from the old frame; <Length mm={block} format={format} className="font-semibold" /> of block
           under it.
+        </p>
+      )}
+      {wedge !== null && (
+        <p>
+          The rail slopes there: cut what lies on it to{' '}
+          <Length mm={Math.abs(wedge)} format={format} className="font-semibold" /> more at its{' '}
+          {wedge < 0 ? 'rear' : 'front'} over the width of a bracket.
         </p>
       )}
       {bolt && (

@@ -1,15 +1,24 @@
-import { heightOf, type LengthFormat, type LoadedLayer, type MountingOutcome, ruleValue } from '@splay/core';
+import {
+  heightOf,
+  type LengthFormat,
+  type LoadedLayer,
+  type MountingOutcome,
+  ruleValue,
+  sideOutline,
+} from '@splay/core';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
 
-/** Room over and under the columns for their figures and words, px. */
-const [OVER, UNDER] = [40, 62];
-/** Width of a column, px. */
+/** Room over and under the stacks for their figures and words, px. */
+const [OVER, UNDER] = [44, 60];
+/** Width of a stack, px. */
 const WIDE = 22;
-/** The least that a full column stands for, mm. */
-const LEAST = 70;
+/** How much of the rail is shown under its top, mm. */
+const RAIL = 22;
+/** The least that the picture is high, mm. */
+const LEAST = 90;
 
 /** The left and right mounts of a station, by their tags. */
 function pairsOf(mountings: readonly MountingOutcome[]): readonly (readonly MountingOutcome[])[] {
@@ -26,7 +35,7 @@ function pairsOf(mountings: readonly MountingOutcome[]): readonly (readonly Moun
  * bushings to the body; a straightedge over the corner brackets, left against right.
  */
 export function MountsTray(props: PictureProps) {
-  const { result, job, tray, view, onSelect, onLook } = props;
+  const { result, job, tray, view, section, onSelect, onLook } = props;
   const hand = mountAtHand(result, props);
   const standing = result.mountings.filter(({ height }) => height !== null);
   if (standing.length === 0)
@@ -35,10 +44,11 @@ export function MountsTray(props: PictureProps) {
         The mounts stand here as stacks once the body’s mounts are measured and lie over the frame.
       </p>
     );
-  const ups = standing.flatMap(({ seat, top, rail }) => [seat.up ?? 0, top - (rail?.top ?? 0)]);
-  const [most, least] = [Math.max(LEAST, ...ups), Math.min(0, ...ups)];
-  const scale = (tray.height - OVER - UNDER) / (most - least);
-  const zero = OVER + most * scale;
+  const tops = standing.flatMap(({ rail }) => (rail ? [rail.top] : []));
+  const low = Math.min(...tops, ...standing.map(({ top }) => top)) - RAIL;
+  const high = Math.max(...standing.map(({ seat }) => seat.at.z), low + LEAST);
+  const scale = (tray.height - OVER - UNDER) / (high - low);
+  const py = (z: number) => OVER + (high - z) * scale;
   const limit = ruleValue(job.rules, 'mount/ratio');
   return (
     <svg
@@ -48,8 +58,25 @@ export function MountsTray(props: PictureProps) {
       aria-label="Every mount as its stack over the top of the rail, left beside right; the same is under Mounts"
     >
       <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
-        Stacks over the top of the rail · left beside right · dashed: straightedge over the corners
+        Stacks on the rail, left beside right · dashed: a straightedge over the corners, and how each stands to it ·
+        heights stretched
       </text>
+      <clipPath id="clip-stacks">
+        <rect x={0} y={0} width={tray.width} height={tray.height - UNDER} />
+      </clipPath>
+      <g clipPath="url(#clip-stacks)">
+        {result.pieces.map((piece, index) => (
+          <path
+            key={index}
+            d={`M${sideOutline(piece, 'left', section)
+              .map(([x, z]) => `${toPx(view, x)} ${py(z)}`)
+              .join('L')}Z`}
+            fill="var(--color-steel)"
+            stroke="var(--color-graphite)"
+            strokeWidth={1.6}
+          />
+        ))}
+      </g>
       {pairsOf(standing).map((pair) => {
         const [first] = pair;
         if (!first) return null;
@@ -82,7 +109,7 @@ export function MountsTray(props: PictureProps) {
                     x={left}
                     at={outcome === hand}
                     bad={stateOf(outcome, limit) === 'bad'}
-                    {...{ zero, scale }}
+                    {...{ py, scale }}
                   />
                 </g>
               );
@@ -90,7 +117,7 @@ export function MountsTray(props: PictureProps) {
             <Words
               pair={pair}
               x={x}
-              top={zero - Math.max(0, ...pair.map(({ seat }) => seat.up ?? 0)) * scale}
+              top={py(Math.max(...pair.map(({ seat }) => seat.at.z)))}
               foot={tray.height}
               format={job.display}
             />
@@ -98,33 +125,25 @@ export function MountsTray(props: PictureProps) {
         );
       })}
       {(['left', 'right'] as const).map((side) => (
-        <Straightedge key={side} of={standing.filter((one) => one.side === side)} {...{ view, zero, scale }} />
+        <Straightedge key={side} of={standing.filter((one) => one.side === side)} {...{ view, py }} />
       ))}
-      <path d={`M0 ${zero}H${tray.width}`} stroke="var(--color-graphite)" strokeWidth={2} />
-      <text x={tray.width - 8} y={zero + 15} textAnchor="end" fontSize={12} fill="var(--color-pencil)">
-        top of the rail
-      </text>
     </svg>
   );
 }
 
-/** A straightedge from the first bracket to the last on a side, over the rail as that rises and falls under it. */
+/** A straightedge from the first bracket to the last on a side. */
 function Straightedge({
   of,
   view,
-  zero,
-  scale,
+  py,
 }: {
   readonly of: readonly MountingOutcome[];
   readonly view: PictureProps['view'];
-  readonly zero: number;
-  readonly scale: number;
+  readonly py: (z: number) => number;
 }) {
   const points = of
     .toSorted((a, b) => a.seat.at.x - b.seat.at.x)
-    .flatMap(({ seat, top, rail, offLine }) =>
-      rail && offLine !== null ? [`${toPx(view, seat.at.x)} ${zero - (top - offLine - rail.top) * scale}`] : [],
-    );
+    .flatMap(({ seat, top, offLine }) => (offLine === null ? [] : [`${toPx(view, seat.at.x)} ${py(top - offLine)}`]));
   if (points.length < 3) return null;
   return (
     <path
@@ -142,16 +161,15 @@ function Straightedge({
 interface ColumnProps {
   readonly outcome: MountingOutcome;
   readonly x: number;
-  readonly zero: number;
+  readonly py: (z: number) => number;
   readonly scale: number;
   readonly at: boolean;
   readonly bad: boolean;
 }
 
-function Column({ outcome, x, zero, scale, at, bad }: ColumnProps) {
+function Column({ outcome, x, py, scale, at, bad }: ColumnProps) {
   const { under, over, height, rail, top, seat, mounting, decided, tag } = outcome;
   if (!rail || height === null) return null;
-  const py = (z: number) => zero - (z - rail.top) * scale;
   const foot = rail.top + heightOf(under);
   const ink = bad ? 'var(--color-oxide)' : 'var(--color-layout)';
   const slab = (layer: LoadedLayer, z: number) => (
@@ -169,9 +187,6 @@ function Column({ outcome, x, zero, scale, at, bad }: ColumnProps) {
   return (
     <g>
       <title>{`${tag}: ${outcome.name}`}</title>
-      {at && (
-        <rect x={x - 3} y={OVER - 18} width={WIDE + 6} height={zero - OVER + 24} fill="var(--color-layout-wash)" />
-      )}
       {under.map((layer, index) => slab(layer, rail.top + heightOf(under.slice(0, index))))}
       {mounting.bracket.form !== 'none' ? (
         <rect
@@ -219,8 +234,8 @@ function Words({
 }) {
   const [a, b] = pair;
   if (!a) return null;
-  const figure = ({ height }: MountingOutcome) => (height === null ? '–' : <SvgLength mm={height} format={format} />);
-  const alike = !b || Math.abs((a.height ?? 0) - (b.height ?? 0)) < 0.4;
+  const figure = ({ made }: MountingOutcome) => (made === null ? '–' : <SvgLength mm={made} format={format} />);
+  const alike = !b || Math.abs((a.made ?? 0) - (b.made ?? 0)) < 0.4;
   const off = pair.reduce<number | null>(
     (worst, { offLine }) => (offLine !== null && Math.abs(offLine) > Math.abs(worst ?? 0) ? offLine : worst),
     null,
@@ -244,10 +259,10 @@ function Words({
       </text>
       <text x={x} y={foot - 8} fontSize={12} fill="var(--color-pencil)">
         {off === null || Math.abs(off) < 0.4 ? (
-          'on the straightedge'
+          'on the edge'
         ) : (
           <>
-            <SvgLength mm={Math.abs(off)} format={format} /> {off < 0 ? 'under' : 'over'} the straightedge
+            <SvgLength mm={off} format={format} signed />
           </>
         )}
       </text>

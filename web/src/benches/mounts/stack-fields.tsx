@@ -13,7 +13,7 @@ import { Trash2 } from 'lucide-react';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import { LAYER_WORDS } from './words.ts';
+import { LAYER_WORDS } from '../../ui/mounting-words.ts';
 
 type Place = 'over' | 'under' | 'hung';
 

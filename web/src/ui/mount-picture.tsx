@@ -1,7 +1,7 @@
 import { heightOf, type LengthFormat, type LoadedLayer, type MountingOutcome, partsOf } from '@splay/core';
-import { lengthWidth, SvgLength } from '../../board/svg-length.tsx';
-import { SolidPart } from '../../board/solid-part.tsx';
-import { LAYER_WORDS } from './words.ts';
+import { lengthWidth, SvgLength } from '../board/svg-length.tsx';
+import { SolidPart } from '../board/solid-part.tsx';
+import { LAYER_WORDS } from './mounting-words.ts';
 
 interface MountPictureProps {
   readonly outcome: MountingOutcome;
@@ -48,7 +48,6 @@ export function MountPicture({ outcome, format, width, height }: MountPicturePro
   ].toSorted((a, b) => b.z - a.z);
   const figures = spread(rows.map(({ z }) => py(z)));
   const textX = flip < 0 ? 4 : width - 4;
-  const [lineFrom, lineTo] = [flip < 0 ? FIGURES + 2 : width - FIGURES - 2, px(out + PAD / 2)];
   return (
     <svg
       width={width}
@@ -93,10 +92,8 @@ export function MountPicture({ outcome, format, width, height }: MountPicturePro
       <g className="font-label" fontSize={13} textAnchor={flip < 0 ? 'start' : 'end'}>
         {rows.map(({ z, mm, name, bold }, index) => {
           const y = figures[index] ?? py(z);
-          const bent = `M${lineTo} ${py(z)}L${lineFrom} ${y}`;
           return (
             <g key={index}>
-              <path d={bent} stroke="var(--color-pencil)" strokeWidth={0.8} fill="none" />
               <text x={textX} y={y} fontWeight={600} fontSize={bold ? 16 : 13} fill="var(--color-graphite)">
                 <SvgLength mm={mm} format={format} />
               </text>
