@@ -78,6 +78,7 @@ const policies = [
     ...allCore,
     'web-shared',
     'web-ui',
+    'web-board',
     'web-server',
     'web-pages',
     'web-workbench',

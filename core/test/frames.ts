@@ -45,6 +45,7 @@ export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame
     ],
     points: [],
     lines: [],
+    rooms: [],
     controlPoints: [],
     controlMeasurements: [],
     ...changes,

@@ -18,5 +18,6 @@ export {
   wheelbaseOf,
   type WheelOpening,
 } from './body.ts';
+export { type ChangedBody, changedBody, type CutLength } from './body-change.ts';
 export { type BodyPose, onBody, onFrame } from './body-pose.ts';
 export { bodySchema } from './schema.ts';

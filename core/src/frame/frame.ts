@@ -149,6 +149,22 @@ export interface FrameLine {
   readonly origin?: Origin;
 }
 
+export const ROOM_KINDS = ['tank', 'filler', 'battery', 'engine', 'exhaust', 'other'] as const;
+
+/** Something on the frame that takes up room and that a body must clear: a box round it, mm; y runs to the right. */
+export interface FrameRoom {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: (typeof ROOM_KINDS)[number];
+  readonly front: number;
+  readonly rear: number;
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+  readonly origin?: Origin;
+}
+
 /** A left/right pair of places that are measured from: punch marks on the rail top's outside edge by default. */
 export interface ControlPoint {
   readonly id: string;
@@ -199,6 +215,8 @@ export interface Frame {
   readonly axles: readonly Axle[];
   readonly points: readonly FramePoint[];
   readonly lines: readonly FrameLine[];
+  /** What takes up room on it: tank, filler, battery box. */
+  readonly rooms: readonly FrameRoom[];
   readonly controlPoints: readonly ControlPoint[];
   readonly controlMeasurements: readonly ControlMeasurement[];
 }

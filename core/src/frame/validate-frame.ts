@@ -36,6 +36,7 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     axles: frame.axles,
     points: frame.points,
     lines: frame.lines,
+    rooms: frame.rooms,
     controlPoints: frame.controlPoints,
     controlMeasurements: frame.controlMeasurements,
   })) {
@@ -106,6 +107,12 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
   });
   frame.lines.forEach((line, index) => {
     if (line.to <= line.from) add('line-order', `lines[${index}].to`, `${line.name} must end behind where it begins.`);
+  });
+  frame.rooms.forEach(({ name, front, rear, left, right, low, high }, index) => {
+    if (rear <= front) add('room', `rooms[${index}].rear`, `${name} must end behind where it begins.`);
+    if (right <= left)
+      add('room', `rooms[${index}].right`, `${name} must reach farther right than its left side: left is below 0.`);
+    if (high <= low) add('room', `rooms[${index}].high`, `${name} must be higher than its underside.`);
   });
 
   problems.push(...carrierProblems(frame, path), ...unitProblems(frame, path), ...memberProblems(frame, path, show));

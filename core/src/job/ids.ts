@@ -23,6 +23,7 @@ function namedOutsidePlans({ donor, bodies, rack }: Job, path: string): Named[] 
     'axles',
     'points',
     'lines',
+    'rooms',
     'controlPoints',
     'controlMeasurements',
   ] as const;

@@ -80,6 +80,7 @@ function newFrame(first: FirstMeasures): Frame {
     axles: [axle('front', 0), axle('rear', wheelbase)],
     points: cab.points,
     lines: [],
+    rooms: [],
     controlPoints: [],
     controlMeasurements: [],
   };

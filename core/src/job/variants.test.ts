@@ -146,6 +146,7 @@ describe('a job of version 1', () => {
         material: STOCK_MATERIALS['mild-50'],
         members: [],
         braces: [],
+        rooms: [],
         features: undefined,
         axles: undefined,
       },
@@ -413,6 +414,7 @@ describe('a job of version 6', () => {
     };
     const { job } = parseJobFile(JSON.stringify(old));
     expect(job.plan).toEqual({ ...old.job.plan, mountings: [] });
+    expect(job.donor.rooms).toEqual([]);
     expect(job.bodies).toEqual(old.job.bodies.map((body) => ({ ...body, fenders: [], points: [], changes: [] })));
     expect(evaluatePlan(job).mountings).toHaveLength(old.job.bodies[0]!.mounts.length);
     expect(evaluatePlan(job).mountings.every(({ decided }) => !decided)).toBe(true);

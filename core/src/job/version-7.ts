@@ -8,7 +8,8 @@ const addingToEach = (list: unknown, keys: Raw): unknown =>
   Array.isArray(list) ? list.map((item: unknown) => (isRecord(item) ? { ...item, ...keys } : item)) : list;
 
 /**
- * 7: how mounts are made, and of bodies their fenders, steps, what hangs low, and what is changed on them.
+ * 7: how mounts are made, and of bodies their fenders, steps, what hangs low, and what is changed on them;
+ * of the donor what takes up room on it.
  *
  * @param file A file of version 6.
  */
@@ -19,6 +20,7 @@ export function toVersion7({ job, ...file }: RawJobFile): RawJobFile {
     ...file,
     job: {
       ...job,
+      donor: isRecord(job.donor) ? { ...job.donor, rooms: [] } : job.donor,
       plan,
       variants: addingToEach(job.variants, { mountings: [] }),
       bodies: addingToEach(job.bodies, { fenders: [], points: [], changes: [] }),

@@ -70,6 +70,7 @@ export function judge(outcomes: Outcomes): PlanResult {
     donorState: prepared.state,
     datum: outcomes.datum,
     seats,
+    obstacles: outcomes.obstacles,
     mountings: outcomes.mountings,
     measures,
     laden,

@@ -3,7 +3,7 @@ import type { StateBefore } from './fate.ts';
 import { featureOutcomes } from './feature-outcome.ts';
 import type { Geometry } from './geometry.ts';
 import { type Joint, jointsOf } from './joint.ts';
-import { type SeatOutcome, seatOutcomes } from './match/index.ts';
+import { type Obstacles, obstaclesOn, type SeatOutcome, seatOutcomes } from './match/index.ts';
 import { type MountingOutcome, mountingOutcomes } from './mounts/mounting-outcome.ts';
 import type { Standing } from './measures.ts';
 import { standingOf } from './prepare.ts';
@@ -15,6 +15,8 @@ export interface Outcomes extends Geometry, Standing {
   readonly before: StateBefore;
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
+  /** What bodies must clear besides rails and crossmembers. */
+  readonly obstacles: Obstacles;
   /** Where each body sits, and what follows. */
   readonly seats: readonly SeatOutcome[];
   /** How each mount of a body is made. */
@@ -44,8 +46,9 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
   );
-  const seats = seatOutcomes(input.bodies, plan.seats, { ...standing, pieces: state.pieces }, context);
+  const obstacles = obstaclesOn(standing, frame.rooms, context);
+  const seats = seatOutcomes(input.bodies, plan.seats, { ...standing, ...obstacles, pieces: state.pieces }, context);
   const mountings = mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context);
   const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
-  return { ...geometry, ...standing, before, joints, cutEnds, seats, mountings, splices };
+  return { ...geometry, ...standing, before, joints, cutEnds, obstacles, seats, mountings, splices };
 }

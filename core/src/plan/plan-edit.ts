@@ -33,8 +33,8 @@ export type PlanEdit =
   | { readonly do: 'mount'; readonly mountings: readonly Mounting[] }
   /** Puts a body where it says. */
   | { readonly do: 'seat'; readonly seat: BodySeat }
-  /** Puts a new operation last; it gets an id of its own. */
-  | { readonly do: 'add'; readonly operation: Operation }
+  /** Puts new operations last, in order; each gets an id of its own. */
+  | { readonly do: 'add'; readonly operations: readonly Operation[] }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
@@ -128,7 +128,12 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
     case 'seat':
       return withPlan(withSeat(plan, edit.seat));
     case 'add':
-      return withPlan(inserted(plan, { ...edit.operation, id: newId }, null));
+      return withPlan(
+        edit.operations.reduce(
+          (made, operation, at) => inserted(made, { ...operation, id: at === 0 ? newId : `${newId}-${at + 1}` }, null),
+          plan,
+        ),
+      );
     case 'datum':
       return { ...job, donor: { ...donor, datum: edit.feature } };
     case 'movable':

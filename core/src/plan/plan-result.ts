@@ -12,7 +12,7 @@ import type { FeatureOutcome } from './feature-outcome.ts';
 import type { Joint } from './joint.ts';
 import type { Measures } from './measures.ts';
 import type { BraceOutcome, MemberOutcome } from './members/index.ts';
-import type { SeatOutcome } from './match/index.ts';
+import type { Obstacles, SeatOutcome } from './match/index.ts';
 import type { MountingOutcome } from './mounts/mounting-outcome.ts';
 import type { Plan } from './operation.ts';
 import type { Operation } from './operations/index.ts';
@@ -68,6 +68,8 @@ export interface PlanResult {
   readonly datum: { readonly donor: number; readonly built: number };
   /** Where each body sits, what is under it, and what it asks for. */
   readonly seats: readonly SeatOutcome[];
+  /** What bodies must clear besides rails and crossmembers. */
+  readonly obstacles: Obstacles;
   /** How each mount of a body is made, front to rear by body. */
   readonly mountings: readonly MountingOutcome[];
   /** With the bodies on where they sit; null while their masses are not known. */

@@ -176,6 +176,20 @@ const FRAME_RULES = {
     reason: 'Steeper, the joint shakes and wears at road speed; the angle is the true one in space.',
     source: 'common practice for road speeds; the joint maker’s table for the shaft speed rules',
   },
+  'shaft/room': {
+    title: 'Room about the middle of a drive shaft',
+    measures: 'length',
+    value: inches(2.5),
+    reason: 'Half of its tube and joints, and what it whips: a body that comes nearer is rubbed through.',
+    source: SHOP_PRACTICE,
+  },
+  'body/fender': {
+    title: 'A fender reaches beyond the tyre by',
+    measures: 'length',
+    value: 0,
+    reason: 'A tyre that stands out throws stones, and many vehicle codes want its tread covered.',
+    source: 'your local vehicle code rules',
+  },
   'shaft/ends': {
     title: 'Joints at the two ends of a shaft differ by up to',
     measures: 'angle',

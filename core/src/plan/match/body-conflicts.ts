@@ -4,6 +4,7 @@ import type { Finder, Findings } from '../findings.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { donorOf } from '../tape.ts';
 import type { Clash } from './clashes.ts';
+import { clashWays } from './clash-ways.ts';
 import type { BodySeat, SeatOutcome } from './seat-outcome.ts';
 import { wheelbaseWays } from './wheelbase-ways.ts';
 
@@ -87,18 +88,94 @@ function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Fi
         say: `Raise the body by ${show(deepest.deep)}`,
         edit: { do: 'seat', seat: seatOf(seat, { z: seat.pose.z + deepest.deep }) },
       },
+      ...clashWays(deepest, findings, context),
       ...advise(
-        'Lower the rail there: a step, or a pie cut.',
-        'Notch the rail, with what the notch leaves shown on Cuts.',
-        'Take a crossmember thinner or lower.',
+        ...(deepest.with.kind === 'room' ? ['Move it on the frame, or change the body there.'] : []),
         'Measure lock, bump and droop of your own wheels: the rulebook only assumes them.',
       ),
     ],
   };
 }
 
+/** Openings with less room at full bump than the body asks for. */
+const nearTyres = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] =>
+  openings.flatMap(({ opening, room, at }): Finding[] => {
+    const wanted = body.tyreGap ?? 0;
+    if (!room || room.bump < 0 || room.bump >= wanted) return [];
+    return [
+      {
+        ...NOWHERE,
+        builtX: at.x,
+        donorX: donorOf(tape, at.x),
+        about: opening.id,
+        code: 'tyre-near',
+        severity: 'warn',
+        message: `${opening.name} of ${body.name} leaves ${show(room.bump)} round the tyre at full bump; ${show(wanted)} are wanted.`,
+        waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tyre.'),
+      },
+    ];
+  });
+
+/** Tyres that stand out of their fenders. */
+const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): readonly Finding[] =>
+  fenders.flatMap(({ fender, out, inside }): Finding[] => {
+    const wanted = ruleValue(rules, 'body/fender');
+    if (out >= wanted && inside >= 0) return [];
+    const outside = out < wanted;
+    return [
+      {
+        ...NOWHERE,
+        about: fender.id,
+        code: 'tyre-uncovered',
+        severity: 'warn',
+        message: outside
+          ? `The tyre stands ${show(wanted - out)} out of ${fender.name} of ${body.name}: many vehicle codes want it covered.`
+          : `The tyre stands ${show(-inside)} farther in than ${fender.name} of ${body.name} reaches.`,
+        waysOut: advise(
+          'Widen the fender, or take wheels with another offset.',
+          'Ask what your vehicle code wants covered.',
+        ),
+      },
+    ];
+  });
+
+/** A body nearer to what stands ahead of it than is wanted. */
+function nearAhead(seat: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] {
+  const { ahead, body, pose } = seat;
+  if (!ahead || ahead.gap >= ahead.wanted - 0.05) return [];
+  const by = ahead.wanted - ahead.gap;
+  return [
+    {
+      ...NOWHERE,
+      builtX: pose.x,
+      donorX: donorOf(tape, pose.x),
+      about: body.id,
+      code: 'bodies-near',
+      severity: 'warn',
+      message:
+        ahead.gap < 0
+          ? `${body.name} stands ${show(-ahead.gap)} into ${ahead.name}.`
+          : `${body.name} is ${show(ahead.gap)} behind ${ahead.name}; ${show(ahead.wanted)} are wanted.`,
+      waysOut: [
+        {
+          say: `Slide ${body.name} rearward by ${show(by)}`,
+          edit: { do: 'seat', seat: seatOf(seat, { x: pose.x + by }) },
+        },
+      ],
+    },
+  ];
+}
+
 /** Codes of what is found about bodies and where they sit. */
-export const BODY_CODES: ReadonlySet<string> = new Set(['opening-off', 'tyre-rubs', 'body-clash', 'mount-clash']);
+export const BODY_CODES: ReadonlySet<string> = new Set([
+  'opening-off',
+  'tyre-rubs',
+  'tyre-near',
+  'tyre-uncovered',
+  'body-clash',
+  'mount-clash',
+  'bodies-near',
+]);
 
 /**
  * Bodies whose openings miss their axles, that rub, or that come down on the frame.
@@ -155,6 +232,9 @@ export const bodyConflicts: Finder = (findings, context) =>
       ...openingsOff(seat, findings, context),
       ...standing,
       ...rubbing,
+      ...nearTyres(seat, findings, context),
+      ...uncovered(seat, context),
+      ...nearAhead(seat, findings, context),
       ...parts.map((part) =>
         clashFinding(
           seat,

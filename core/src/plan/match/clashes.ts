@@ -4,6 +4,7 @@ import type { Section } from '../../sections/index.ts';
 import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import type { Piece } from '../piece.ts';
 import { bendsBetween, railUnder } from './rail-under.ts';
+import type { OtherSolid, Solid } from './solids.ts';
 import { acrossOf, type TyreRoom } from './tyre-box.ts';
 
 /** Something of the frame that stands in a part of the body which must stay clear. mm. */
@@ -13,7 +14,8 @@ export interface Clash {
   readonly with:
     | { readonly kind: 'rail'; readonly side: Side }
     | { readonly kind: 'crossmember'; readonly id: string }
-    | { readonly kind: 'tyre'; readonly axle: string; readonly side: Side };
+    | { readonly kind: 'tyre'; readonly axle: string; readonly side: Side }
+    | { readonly kind: 'member' | 'room' | 'shaft'; readonly id: string };
   readonly withName: string;
   /** Built stations between which it stands there. */
   readonly from: number;
@@ -76,14 +78,6 @@ function heightAt(profile: Body['underside'], x: number): number {
   return b.x <= a.x ? Math.min(a.z, b.z) : a.z + ((b.z - a.z) * (Math.min(Math.max(x, a.x), b.x) - a.x)) / (b.x - a.x);
 }
 
-/** A station of something solid: its breadth across the frame and its height, mm. */
-interface Solid {
-  readonly x: number;
-  readonly y: readonly [number, number];
-  readonly low: number;
-  readonly top: number;
-}
-
 /** How deep solid stations stand in a part of the body, and between which stations; null where they do not. */
 function standsIn(keep: Keep, pose: BodyPose, solids: readonly Solid[]) {
   const within = solids.flatMap(({ x, y, low, top }) => {
@@ -113,12 +107,12 @@ function everyStep(xs: readonly number[]): readonly number[] {
 }
 
 /**
- * What of the frame stands in the parts of a body that must stay clear, and how deep: rails, crossmembers, and the room that
- * tyres need.
+ * What of the frame stands in the parts of a body that must stay clear, and how deep: rails, crossmembers, the room that
+ * tyres need, members beside the rails, the drive line, and what takes up room on the frame.
  *
  * @param body The body; validated.
  * @param pose Where it sits.
- * @param frame Pieces, crossmembers and the room of the tyres as built.
+ * @param frame Pieces, crossmembers, the room of the tyres, and what else is solid, as built.
  * @param sectionOf Looks a section up by its id.
  */
 export function clashesOf(
@@ -128,6 +122,7 @@ export function clashesOf(
     readonly pieces: readonly Piece[];
     readonly crossmembers: readonly CrossmemberOutcome[];
     readonly tyres: readonly TyreRoom[];
+    readonly others: readonly OtherSolid[];
   },
   sectionOf: (id: string) => Section,
 ): readonly Clash[] {
@@ -176,6 +171,10 @@ export function clashesOf(
           const found = standsIn(keep, pose, solids);
           return found ? [{ part, with: { kind: 'tyre', axle, side }, withName: name, ...found }] : [];
         });
-    return [...rails, ...crossmembers, ...tyres];
+    const others = frame.others.flatMap(({ kind, id, name, stations }): Clash[] => {
+      const found = standsIn(keep, pose, stations);
+      return found ? [{ part, with: { kind, id }, withName: name, ...found }] : [];
+    });
+    return [...rails, ...crossmembers, ...tyres, ...others];
   });
 }

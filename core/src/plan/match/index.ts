@@ -3,8 +3,25 @@ export { MOUNT_WAYS, type MountGap, type MountWay, sideOfMount } from './mount-g
 export { type OpeningOver } from './openings.ts';
 export { waysToWheelbase } from './body-conflicts.ts';
 export { withMoreWheelbase } from './wheelbase-ways.ts';
-export { axlePlaces, type BodySeat, type SeatMount, type SeatOutcome, seatOutcomes } from './seat-outcome.ts';
-export { type AxlePlaces, floorLevel, placedBy, PLACING_RULES, type PlacingRule } from './placing.ts';
+export {
+  axlePlaces,
+  type BodySeat,
+  type Obstacles,
+  obstaclesOn,
+  type SeatMount,
+  type SeatOutcome,
+  seatOutcomes,
+} from './seat-outcome.ts';
+export { type FenderOver } from './coverage.ts';
+export { type OtherSolid } from './solids.ts';
+export {
+  type AxlePlaces,
+  floorLevel,
+  type OpeningWeights,
+  placedBy,
+  PLACING_RULES,
+  type PlacingRule,
+} from './placing.ts';
 export { tyreRooms, type TyreRoom } from './tyre-box.ts';
 export { lowestThatClears } from './lowest.ts';
 export { BODY_CODES, seatOf } from './body-conflicts.ts';

@@ -214,12 +214,22 @@ describe('what stands in a body', () => {
   it('the lowest place that clears is where it first touches: no lower', () => {
     const of = input({ boxes: [hump] }, { z: 400 });
     const result = evaluatePlan(of);
-    const low = lowestThatClears(of.bodies[0]!, result.seats[0]!.pose, { ...result, tyres: [] }, sectionLookup(frame))!;
+    const low = lowestThatClears(
+      of.bodies[0]!,
+      result.seats[0]!.pose,
+      { ...result, tyres: [], others: [] },
+      sectionLookup(frame),
+    )!;
     // The hump touches at 20 up; the mounts, 30 and 60 up, are still over the rail.
     expect(low.z).toBeNear(20, 0.1);
     const floorless = input({ mounts: [] }, { z: 400 });
     expect(
-      lowestThatClears(floorless.bodies[0]!, result.seats[0]!.pose, { ...result, tyres: [] }, sectionLookup(frame)),
+      lowestThatClears(
+        floorless.bodies[0]!,
+        result.seats[0]!.pose,
+        { ...result, tyres: [], others: [] },
+        sectionLookup(frame),
+      ),
     ).toBeNull();
   });
 });

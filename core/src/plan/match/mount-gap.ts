@@ -20,6 +20,8 @@ export interface MountGap {
   /** Outward of the outside face above 0, inward of the inner edge of the flange below 0, 0 between them. */
   readonly sideways: number;
   readonly way: MountWay;
+  /** The rail on its side at its station; null where there is none. */
+  readonly rail: RailUnder | null;
 }
 
 /** On which side a mount is: the middle counts as right. */
@@ -35,11 +37,11 @@ export const sideOfMount = ({ y }: Pick<Vec3, 'y'>): Side => (y < 0 ? 'left' : '
  */
 export function mountGap(mount: BodyMount, at: Vec3, rail: RailUnder | null, sits: number): MountGap {
   const side = sideOfMount(at);
-  if (!rail) return { mount, side, at, up: null, sideways: 0, way: 'no-rail' };
+  if (!rail) return { mount, side, at, up: null, sideways: 0, way: 'no-rail', rail };
   const out = Math.abs(at.y);
   const up = at.z - rail.top;
   const sideways = out > rail.outer ? out - rail.outer : out < rail.inner ? out - rail.inner : 0;
-  return { mount, side, at, up, sideways, way: wayOf(up, sideways, sits) };
+  return { mount, side, at, up, sideways, way: wayOf(up, sideways, sits), rail };
 }
 
 function wayOf(up: number, sideways: number, sits: number): MountWay {

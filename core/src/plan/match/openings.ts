@@ -23,6 +23,19 @@ export interface OpeningOver {
 export const axleUnder = (axles: readonly RiderOutcome<Axle>[], role: Axle['role']) =>
   axles.filter(({ item, built }) => item.role === role && built).sort((a, b) => a.item.x - b.item.x)[0] ?? null;
 
+/** Distance of a point from a line of points, mm; below 0 where it lies above the line and not under it. */
+function distanceTo(edge: readonly ProfilePoint[], { x, z }: ProfilePoint): number {
+  let [least, over] = [Infinity, false];
+  edge.slice(1).forEach((b, at) => {
+    const a = edge[at] as ProfilePoint;
+    const [dx, dz] = [b.x - a.x, b.z - a.z];
+    const share = Math.min(1, Math.max(0, ((x - a.x) * dx + (z - a.z) * dz) / (dx * dx + dz * dz || 1)));
+    least = Math.min(least, Math.hypot(a.x + share * dx - x, a.z + share * dz - z));
+    if (x >= Math.min(a.x, b.x) && x < Math.max(a.x, b.x)) over ||= z > a.z + ((x - a.x) / dx) * dz;
+  });
+  return over ? -least : least;
+}
+
 /**
  * The openings of a body over the axles.
  *
@@ -42,11 +55,14 @@ export const openingsOver = (
     const at = onFrame(pose, { x: opening.x, z: z ?? 0 });
     const axle = axleUnder(axles, opening.over);
     const wheel = axle?.built;
-    const left = (lift: number) =>
-      wheel && radius !== undefined
-        ? radius - axle.item.tyreRadius - Math.hypot(at.x - wheel.x, at.z - wheel.z - lift)
-        : 0;
-    const known = wheel && z !== undefined && radius !== undefined;
+    const edge = (opening.outline ?? []).map((point) => onFrame(pose, point));
+    const left = (lift: number) => {
+      if (!wheel) return 0;
+      const middle = { x: wheel.x, z: wheel.z + lift };
+      if (edge.length > 1) return distanceTo(edge, middle) - axle.item.tyreRadius;
+      return (radius ?? 0) - axle.item.tyreRadius - Math.hypot(at.x - middle.x, at.z - middle.z);
+    };
+    const known = wheel && (edge.length > 1 || (z !== undefined && radius !== undefined));
     return {
       opening,
       at: { x: at.x, z: at.z },

@@ -38,11 +38,12 @@ const NO_STEP = 1e-12;
  *
  * @param targets What is wanted; none leaves the body where it is.
  * @param from Where the body sits now.
+ * @param keepRake Whether the rake stays as it is.
  */
-export function leastSquares(targets: readonly PlacingTarget[], from: BodyPose): BodyPose {
+export function leastSquares(targets: readonly PlacingTarget[], from: BodyPose, keepRake = false): BodyPose {
   const heights = targets.filter(({ z }) => z !== undefined);
   // One height says nothing of the rake: then it is kept.
-  const turns = new Set(heights.map(({ at }) => at.x)).size > 1;
+  const turns = !keepRake && new Set(heights.map(({ at }) => at.x)).size > 1;
   let pose = from;
   for (let step = 0; step < MOST_STEPS; step += 1) {
     const [cos, sin] = [Math.cos(pose.rake), Math.sin(pose.rake)];
@@ -71,30 +72,54 @@ export interface AxlePlaces {
 }
 
 /** A rule that places a body along the frame. */
-export const PLACING_RULES = ['front-opening', 'rear-opening', 'both-openings'] as const;
+export const PLACING_RULES = [
+  'front-opening',
+  'rear-opening',
+  'both-openings',
+  'round-wheels',
+  'round-wheels-keep-rake',
+] as const;
 export type PlacingRule = (typeof PLACING_RULES)[number];
 
+/** How much each opening counts where both cannot be met. */
+export interface OpeningWeights {
+  readonly front: number;
+  readonly rear: number;
+}
+
 /**
- * A body placed by a rule: an opening right over its axle, which keeps height and rake, or both with the least misses along
- * the frame. Null where the body has no such opening or the frame no such axle.
+ * A body placed by a rule: an opening right over its axle, or both with the least weighted misses along the frame, which keep
+ * height and rake; or both openings round their wheels, middle on middle, in height too, the body raked or not. Null where
+ * the body has no such opening, nobody measured its height, or the frame has no such axle.
  *
  * @param rule The rule.
  * @param body The body.
  * @param axles Where the axles are.
  * @param from Where the body sits now.
+ * @param weights How much each opening counts.
  */
-export function placedBy(rule: PlacingRule, body: Body, axles: AxlePlaces, from: BodyPose): BodyPose | null {
+export function placedBy(
+  rule: PlacingRule,
+  body: Body,
+  axles: AxlePlaces,
+  from: BodyPose,
+  weights: OpeningWeights = { front: 1, rear: 1 },
+): BodyPose | null {
+  const round = rule === 'round-wheels' || rule === 'round-wheels-keep-rake';
   const target = (role: 'front' | 'rear'): PlacingTarget | null => {
     const opening = openingOver(body, role);
     const axle = axles[role];
-    return opening && axle ? { at: { x: opening.x, z: opening.z ?? 0 }, x: axle.x, weight: 1 } : null;
+    if (!opening || !axle || (round && opening.z === undefined)) return null;
+    const at = { x: opening.x, z: opening.z ?? 0 };
+    return { at, x: axle.x, ...(round ? { z: axle.z } : {}), weight: weights[role] };
   };
-  const wanted = {
-    'front-opening': [target('front')],
-    'rear-opening': [target('rear')],
-    'both-openings': [target('front'), target('rear')],
-  }[rule];
-  return wanted.every((one) => one !== null) ? leastSquares(wanted as readonly PlacingTarget[], from) : null;
+  const roles = { 'front-opening': ['front'], 'rear-opening': ['rear'] } as const;
+  const wanted = (rule === 'front-opening' || rule === 'rear-opening' ? roles[rule] : (['front', 'rear'] as const)).map(
+    target,
+  );
+  return wanted.every((one) => one !== null)
+    ? leastSquares(wanted as readonly PlacingTarget[], from, rule === 'round-wheels-keep-rake')
+    : null;
 }
 
 /**

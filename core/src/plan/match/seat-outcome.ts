@@ -1,5 +1,6 @@
 import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint, wheelbaseOf } from '../../body/index.ts';
-import type { Axle } from '../../frame/index.ts';
+import type { Axle, FramePoint, FrameRoom } from '../../frame/index.ts';
+import type { BodyPoint } from '../../body/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { axleXs } from '../axle-loads.ts';
 import type { Context } from '../context.ts';
@@ -7,14 +8,19 @@ import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import type { FeatureOutcome } from '../feature-outcome.ts';
 import type { Piece } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
-import { groundUnder, wheelsUnder } from '../underside.ts';
+import type { MemberOutcome } from '../members/index.ts';
+import type { PlanState } from '../state.ts';
+import { groundUnder, rampsOf, wheelsUnder } from '../underside.ts';
+import { widthAsked } from './asks.ts';
+import { type FenderOver, fendersOver } from './coverage.ts';
+import { memberSolids, type OtherSolid, roomSolids, shaftSolids } from './solids.ts';
 import { type Clash, clashesOf } from './clashes.ts';
 import { type MountGap, mountGap, sideOfMount } from './mount-gap.ts';
 import { axleUnder, type OpeningOver, openingsOver } from './openings.ts';
 import { type AxlePlaces, usualPose } from './placing.ts';
 import { railUnder } from './rail-under.ts';
 import { mountLoads } from './shares.ts';
-import { tyreRooms } from './tyre-box.ts';
+import { type TyreRoom, tyreRooms } from './tyre-box.ts';
 
 /** Where the plan puts a body. */
 export interface BodySeat extends BodyPose {
@@ -42,6 +48,16 @@ export interface SeatOutcome {
   readonly clearKnown: boolean;
   /** Height of its floor over the ground at both ends, mm; null where the floor or an axle is not known. */
   readonly floor: { readonly front: number; readonly rear: number } | null;
+  /** How its fenders cover the tyres. */
+  readonly fenders: readonly FenderOver[];
+  /** The part of a body or of the donor's cab ahead of it, the gap to that, and the gap that is wanted, mm. */
+  readonly ahead: { readonly name: string; readonly gap: number; readonly wanted: number } | null;
+  /** Its steps with their heights over the ground, mm. */
+  readonly steps: readonly { readonly point: BodyPoint; readonly height: number }[];
+  /** Approach and departure with what hangs low on it, radians; null where it has nothing beyond the wheels. */
+  readonly ramps: { readonly approach: number | null; readonly departure: number | null };
+  /** How much wider the frame must become so that every mount lies over a rail, mm; null where no one width does that. */
+  readonly wider: number | null;
   /** Wheelbase that its openings ask for, and how much more than the donor's and the plan's that is, mm. */
   readonly wheelbase: {
     readonly asked: number;
@@ -52,7 +68,10 @@ export interface SeatOutcome {
 }
 
 interface Standing {
+  readonly state: PlanState;
   readonly pieces: readonly Piece[];
+  readonly members: readonly MemberOutcome[];
+  readonly points: readonly RiderOutcome<FramePoint>[];
   readonly crossmembers: readonly CrossmemberOutcome[];
   readonly features: readonly FeatureOutcome[];
   readonly axles: readonly RiderOutcome<Axle>[];
@@ -86,37 +105,99 @@ function bracketFor({ side, at }: MountGap, features: readonly FeatureOutcome[],
   return found.toSorted((a, b) => Math.abs(a.ahead) - Math.abs(b.ahead))[0] ?? null;
 }
 
+/** What a body must clear besides rails and crossmembers: the room of turned tyres, and what else is solid. */
+export interface Obstacles {
+  readonly tyres: readonly TyreRoom[];
+  readonly others: readonly OtherSolid[];
+}
+
+/**
+ * What a body must clear on the built frame besides rails and crossmembers: tyres, members beside the rails, the drive line,
+ * what takes up room.
+ *
+ * @param standing The built frame.
+ * @param rooms What takes up room on the donor.
+ * @param context Sections and rules.
+ */
+export const obstaclesOn = (
+  { members, points, state, axles }: Pick<Standing, 'members' | 'points' | 'state' | 'axles'>,
+  rooms: readonly FrameRoom[],
+  { section, rules }: Pick<Context, 'section' | 'rules'>,
+): Obstacles => ({
+  tyres: tyreRooms(axles, rules),
+  others: [...memberSolids(members, section), ...shaftSolids(points, rules), ...roomSolids(rooms, state)],
+});
+
+/** Its front end on the frame, or its rear: as measured, else by its outline; null where neither is there. */
+function endOf(body: Body, pose: BodyPose, end: 'front' | 'rear'): number | null {
+  const typed = body[end];
+  if (typed !== undefined) return onFrame(pose, { x: typed, z: 0 }).x;
+  const xs = body.outline.map((point) => onFrame(pose, point).x);
+  return xs.length > 0 ? (end === 'front' ? Math.min(...xs) : Math.max(...xs)) : null;
+}
+
+/** What stands ahead of a body and how far: the nearest other body that begins ahead of it, else the donor's cab. */
+function aheadOf(
+  body: Body,
+  pose: BodyPose,
+  bodies: readonly Body[],
+  poses: readonly BodyPose[],
+  points: readonly RiderOutcome<FramePoint>[],
+  rules: Context['rules'],
+): SeatOutcome['ahead'] {
+  const front = endOf(body, pose, 'front');
+  if (front === null) return null;
+  const wanted = body.gapAhead ?? ruleValue(rules, 'body/cab-gap');
+  const others = bodies.flatMap((other, at) => {
+    const there = poses[at] as BodyPose;
+    const [begins, ends] = [endOf(other, there, 'front'), endOf(other, there, 'rear')];
+    if (other === body || begins === null || ends === null || begins >= front) return [];
+    return [{ name: other.name, gap: front - ends, wanted }];
+  });
+  const nearest = others.toSorted((a, b) => a.gap - b.gap)[0];
+  if (nearest || body.kind === 'cab' || bodies.some(({ kind }) => kind === 'cab')) return nearest ?? null;
+  const cab = points
+    .flatMap(({ item, built }) =>
+      built && (item.kind === 'cab-back' || item.kind === 'behind-cab') ? [{ name: item.name, x: built.x }] : [],
+    )
+    .toSorted((a, b) => b.x - a.x)[0];
+  // A body that begins ahead of the cab's back takes the place of the cab.
+  return cab && front > cab.x - wanted ? { name: cab.name, gap: front - cab.x, wanted } : null;
+}
+
 /**
  * Where every body of a job sits on the built frame, and what follows.
  *
  * @param bodies The bodies; validated.
  * @param seats Where the plan puts them.
- * @param standing The built frame.
+ * @param standing The built frame, and what else is solid on it.
  * @param context Sections, rules and how lengths are written.
  */
 export function seatOutcomes(
   bodies: readonly Body[],
   seats: readonly BodySeat[],
-  standing: Standing,
+  standing: Standing & Obstacles,
   context: Context,
 ): readonly SeatOutcome[] {
   const [built, donor] = [axlePlaces(standing.axles, 'built'), axlePlaces(standing.axles, 'donor')];
   const { rules } = context;
   const wheels = wheelsUnder(standing.axles);
-  const tyres = tyreRooms(standing.axles, rules);
-  return bodies.map((body): SeatOutcome => {
+  const poses = bodies.map((body): BodyPose => {
     const seat = seats.find((one) => one.body === body.id);
-    const pose: BodyPose = seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
+    return seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
+  });
+  return bodies.map((body, index): SeatOutcome => {
+    const pose = poses[index] as BodyPose;
     // On the donor it goes with the axle that it is placed by.
     const by = openingOver(body, 'front') || !openingOver(body, 'rear') ? 'front' : 'rear';
     const shift = (donor[by]?.x ?? 0) - (built[by]?.x ?? 0);
     const loads = mountLoads(body);
-    const mounts = body.mounts.map((mount, index): SeatMount => {
+    const mounts = body.mounts.map((mount, nth): SeatMount => {
       const at = onFrame(pose, { x: mount.x, y: mount.y, z: mount.z });
       const rail = railUnder(standing.pieces, sideOfMount(at), at.x, context.section);
       const gap = mountGap(mount, at, rail, ruleValue(rules, 'mount/sits'));
       const serves = bracketFor(gap, standing.features, ruleValue(rules, 'mount/serves'));
-      return { ...gap, load: loads[index] ?? null, serves };
+      return { ...gap, load: loads[nth] ?? null, serves };
     });
     const ground = wheels && groundUnder(wheels);
     const over = (point: ProfilePoint | undefined): number | null => {
@@ -129,14 +210,30 @@ export function seatOutcomes(
     const [has, had] = [between(built), between(donor)];
     return {
       body,
-      decided: seat !== undefined,
+      decided: seats.some((one) => one.body === body.id),
       pose,
       onDonor: { ...pose, x: pose.x + shift },
       openings: openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')),
       mounts,
       floor: frontFloor === null || rearFloor === null ? null : { front: frontFloor, rear: rearFloor },
       clearKnown: body.boxes.length > 0 || body.underside.length > 1,
-      clashes: clashesOf(body, pose, { ...standing, tyres }, context.section),
+      clashes: clashesOf(body, pose, standing, context.section),
+      fenders: fendersOver(body, standing.axles, rules),
+      ahead: aheadOf(body, pose, bodies, poses, standing.points, rules),
+      steps: body.points.flatMap((point) => {
+        const height = point.kind === 'step' ? over(point) : null;
+        return height === null ? [] : [{ point, height }];
+      }),
+      ramps: rampsOf(
+        body.points
+          .filter(({ kind }) => kind === 'hangs')
+          .map((point) => {
+            const at = onFrame(pose, { x: point.x, z: point.z });
+            return { from: at, to: at, what: point.name, ofRail: false };
+          }),
+        wheels,
+      ),
+      wider: widthAsked(mounts),
       wheelbase:
         asked === null || has === null || had === null
           ? null

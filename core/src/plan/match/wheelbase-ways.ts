@@ -61,7 +61,7 @@ export function wheelbaseWays(
           say: `Lengthen by ${show(more)}`,
           edit: {
             do: 'add',
-            operation: { ...common, kind: 'lengthen', at, length: more, section: null, align: IN_LINE },
+            operations: [{ ...common, kind: 'lengthen', at, length: more, section: null, align: IN_LINE }],
           },
         },
       ]
@@ -70,14 +70,16 @@ export function wheelbaseWays(
           say: `Shorten by ${show(-more)}`,
           edit: {
             do: 'add',
-            operation: {
-              ...common,
-              kind: 'shorten',
-              from: at,
-              to: { ...at, x: at.x - more },
-              rise: 0,
-              transition: 0,
-            },
+            operations: [
+              {
+                ...common,
+                kind: 'shorten',
+                from: at,
+                to: { ...at, x: at.x - more },
+                rise: 0,
+                transition: 0,
+              },
+            ],
           },
         },
       ];

@@ -11,7 +11,6 @@ import {
   type PlacingRule,
   type SeatOutcome,
   sectionLookup,
-  tyreRooms,
   waysToWheelbase,
   wheelsUnder,
 } from '@splay/core';
@@ -32,6 +31,8 @@ const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
   'front-opening': 'Front opening over its axle',
   'rear-opening': 'Rear opening over its axle',
   'both-openings': 'Both, as near as can be',
+  'round-wheels': 'Both round their wheels',
+  'round-wheels-keep-rake': 'The same, rake kept',
 };
 
 /** What the body at hand asks for, ways to give it, and where it sits: by rule or by hand. */
@@ -126,9 +127,8 @@ function PlaceFields({ bench, seat }: SeatProps) {
   const { body, pose, decided, openings } = seat;
   const axles = useMemo(() => axlePlaces(result.axles, 'built'), [result.axles]);
   const lowest = useMemo(
-    () =>
-      lowestThatClears(body, pose, { ...result, tyres: tyreRooms(result.axles, job.rules) }, sectionLookup(job.donor)),
-    [body, pose, result, job.donor, job.rules],
+    () => lowestThatClears(body, pose, { ...result, ...result.obstacles }, sectionLookup(job.donor)),
+    [body, pose, result, job.donor],
   );
   const level = useMemo(() => {
     const wheels = wheelsUnder(result.axles);

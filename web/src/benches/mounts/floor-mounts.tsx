@@ -5,7 +5,7 @@ import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
 import { ContourDrawer } from './contour-drawer.tsx';
-import { MountPicture } from '../../ui/mount-picture.tsx';
+import { MountPicture } from '../../board/mount-picture.tsx';
 import { MountsDrawer } from './mounts-drawer.tsx';
 import { MountsPanel } from './mounts-panel.tsx';
 import { MountPartsDrawer } from './parts-drawer.tsx';

@@ -8,7 +8,7 @@ import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { acrossFrom, inOrder, leaveToRule, make, mountAtHand, stateOf } from './at-hand.ts';
 import { BracketFields } from './bracket-fields.tsx';
-import { MountPicture } from '../../ui/mount-picture.tsx';
+import { MountPicture } from '../../board/mount-picture.tsx';
 import { StackFields } from './stack-fields.tsx';
 
 /** The mounts of all bodies, and how the one at hand is made: its picture, its stack, its bracket, and what that is worth. */

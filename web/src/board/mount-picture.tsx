@@ -1,7 +1,7 @@
 import { heightOf, type LengthFormat, type LoadedLayer, type MountingOutcome, partsOf } from '@splay/core';
-import { lengthWidth, SvgLength } from '../board/svg-length.tsx';
-import { SolidPart } from '../board/solid-part.tsx';
-import { LAYER_WORDS } from './mounting-words.ts';
+import { lengthWidth, SvgLength } from './svg-length.tsx';
+import { SolidPart } from './solid-part.tsx';
+import { LAYER_WORDS } from '../ui/mounting-words.ts';
 
 interface MountPictureProps {
   readonly outcome: MountingOutcome;
