@@ -1,3 +1,4 @@
+import { changedBody } from '../body/index.ts';
 import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
 import type { StateBefore } from './fate.ts';
 import { featureOutcomes } from './feature-outcome.ts';
@@ -47,7 +48,12 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     cutEndsOf(state),
   );
   const obstacles = obstaclesOn(standing, frame.rooms, context);
-  const seats = seatOutcomes(input.bodies, plan.seats, { ...standing, ...obstacles, pieces: state.pieces }, context);
+  const seats = seatOutcomes(
+    input.bodies.map((body) => changedBody(body).body),
+    plan.seats,
+    { ...standing, ...obstacles, pieces: state.pieces },
+    context,
+  );
   const mountings = mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context);
   const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
   return { ...geometry, ...standing, before, joints, cutEnds, obstacles, seats, mountings, splices };

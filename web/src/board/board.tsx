@@ -8,6 +8,7 @@ import { FeatureLayer } from './feature-layer.tsx';
 import { crossmembersOf, Ground, wheelsOf } from './ground.tsx';
 import { MeasurementLine } from './measurement-line.tsx';
 import { MemberLines } from './member-lines.tsx';
+import { RoomBoxes } from './room-boxes.tsx';
 import { Sheet } from './sheet.tsx';
 import { SteelStrips } from './steel-strips.tsx';
 import { acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
@@ -183,9 +184,11 @@ export const Board = memo(function Board({
             <Sheet {...size}>
               {Under && <Under {...picture} />}
               <g clipPath="url(#clip-side)">
+                <RoomBoxes {...members} what="side" across={side.across} />
                 <MemberLines {...members} what="side" across={side.across} />
               </g>
               <g clipPath="url(#clip-plan)">
+                <RoomBoxes {...members} what="plan" across={plan.across} />
                 <MemberLines {...members} what="plan" across={plan.across} />
               </g>
               <SteelStrips {...{ shown, view, side, plan, section }} />

@@ -2,7 +2,7 @@ import { type LengthFormat, formatLength, parseLength, parseQuantity, quantityFi
 
 /** A column that holds figures: set to the right. */
 export const isFigure = ({ kind }: { readonly kind: string }): boolean =>
-  kind === 'length' || kind === 'number' || kind === 'mass';
+  kind === 'length' || kind === 'number' || kind === 'mass' || kind === 'rate';
 
 /** A column of an editable table. Lengths are mm; `offset` is added to what is shown (stations count from the datum hole). */
 export type Column<Row> = {
@@ -28,8 +28,8 @@ export type Column<Row> = {
       readonly optional?: boolean;
     }
   | {
-      /** Kilograms, shown and typed in what the shop weighs in. */
-      readonly kind: 'mass';
+      /** Kilograms or N/mm, shown and typed in what the shop calls them. */
+      readonly kind: 'mass' | 'rate';
       readonly get: (row: Row) => number | undefined;
       readonly set: (row: Row, kg: number | undefined) => Row;
       /** May be left empty. */
@@ -84,21 +84,31 @@ export const numberColumn = <Row>(
 });
 
 /** A mass; the title says what it is typed in. */
-export const massColumn = <Row>(
+/** A mass or a rate, in what the shop calls it. */
+export const quantityColumn = <Row>(
+  kind: 'mass' | 'rate',
   key: keyof Row & string,
   title: string,
   width: string,
   { unit }: LengthFormat,
-  { optional = false }: { readonly optional?: boolean } = {},
+  { optional = true }: { readonly optional?: boolean } = {},
 ): Column<Row> => ({
   key,
-  title: `${title}, ${quantityUnit('mass', unit)}`,
+  title: `${title}, ${quantityUnit(kind, unit)}`,
   width,
-  kind: 'mass',
+  kind,
   optional,
   get: (row) => row[key] as number | undefined,
-  set: (row, kg) => without(row, key, kg),
+  set: (row, value) => without(row, key, value),
 });
+
+export const massColumn = <Row>(
+  key: keyof Row & string,
+  title: string,
+  width: string,
+  format: LengthFormat,
+  { optional = false }: { readonly optional?: boolean } = {},
+): Column<Row> => quantityColumn('mass', key, title, width, format, { optional });
 
 export const textColumn = <Row>(key: keyof Row & string, title: string, width: string): Column<Row> => ({
   key,
@@ -156,9 +166,10 @@ export function cellText<Row>(column: Column<Row>, row: Row, format: LengthForma
       const value = column.get(row);
       return value === undefined ? '' : String(Number((value * (column.factor ?? 1)).toFixed(3)));
     }
-    case 'mass': {
+    case 'mass':
+    case 'rate': {
       const kg = column.get(row);
-      return kg === undefined ? '' : quantityFigure('mass', kg, format.unit);
+      return kg === undefined ? '' : quantityFigure(column.kind, kg, format.unit);
     }
     default:
       return column.get(row);
@@ -183,9 +194,10 @@ export function readCell<Row>(column: Column<Row>, row: Row, text: string, forma
       if (plain === '' || !Number.isFinite(value)) return { ok: false, message: `“${text}” is not a number.` };
       return { ok: true, row: column.set(row, value / (column.factor ?? 1)) };
     }
-    case 'mass': {
+    case 'mass':
+    case 'rate': {
       if (text.trim() === '' && column.optional) return { ok: true, row: column.set(row, undefined) };
-      const read = parseQuantity('mass', text, format.unit);
+      const read = parseQuantity(column.kind, text, format.unit);
       return read.ok ? { ok: true, row: column.set(row, read.value) } : { ok: false, message: read.problem.message };
     }
     case 'text':

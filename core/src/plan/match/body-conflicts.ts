@@ -43,6 +43,40 @@ export function waysToWheelbase(
   return wheelbaseWays(plan, wheelbase.overPlan, between, at, show);
 }
 
+/** How far ahead of the first mount a frame begins to be wider, and how long its oblique pieces are, mm. */
+const [AHEAD, OBLIQUE] = [400, 300];
+
+/**
+ * A way to make the frame as wide as the mounts of a body ask for, one press; none where it is, or no one width serves.
+ *
+ * @param seat Where the body sits.
+ * @param context How lengths are written.
+ */
+export function waysToWidth({ wider, mounts }: SeatOutcome, { show }: Pick<Context, 'show'>): readonly WayOut[] {
+  const first = Math.min(...mounts.map(({ at }) => at.x));
+  if (wider === null || wider === 0 || !Number.isFinite(first)) return [];
+  return [
+    {
+      say: `${wider > 0 ? 'Widen' : 'Narrow'} the frame by ${show(Math.abs(wider))} behind its first mount`,
+      edit: {
+        do: 'add',
+        operations: [
+          {
+            id: 'new',
+            note: '',
+            off: false,
+            kind: 'widen',
+            amount: wider,
+            from: { x: Math.round(first - AHEAD), on: 'built' },
+            to: null,
+            transition: OBLIQUE,
+          },
+        ],
+      },
+    },
+  ];
+}
+
 function openingsOff(seat: SeatOutcome, findings: Findings, context: Context): readonly Finding[] {
   const most = ruleValue(context.rules, 'body/opening');
   const { show } = context;

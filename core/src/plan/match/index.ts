@@ -1,7 +1,7 @@
 export { type Clash } from './clashes.ts';
 export { MOUNT_WAYS, type MountGap, type MountWay, sideOfMount } from './mount-gap.ts';
 export { type OpeningOver } from './openings.ts';
-export { waysToWheelbase } from './body-conflicts.ts';
+export { waysToWheelbase, waysToWidth } from './body-conflicts.ts';
 export { withMoreWheelbase } from './wheelbase-ways.ts';
 export {
   axlePlaces,

@@ -10,7 +10,7 @@ import { checkJob } from '../../job/index.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import type { PlanInput } from '../plan-result.ts';
 import { carryOutEdit } from '../plan-edit.ts';
-import { type BodySeat, floorLevel, lowestThatClears } from './index.ts';
+import { axlePlaces, type BodySeat, floorLevel, lowestThatClears, placedBy, waysToWidth } from './index.ts';
 
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 const bare = { hole: 0, thickness: 0 };
@@ -376,5 +376,214 @@ describe('what cannot be', () => {
     [{ bodies: [{ ...body, mounts: [{ ...body.mounts[0]!, hole: -1 }] }] }, /The hole of m1 must be 0 or more/],
   ])('is refused with what to do: %#', (changes, words) => {
     expect(() => checkJob({ ...job, ...changes })).toThrow(words);
+  });
+});
+
+describe('what else stands in a body', () => {
+  const low: Partial<Body> = {
+    underside: [
+      { x: 0, z: -40 },
+      { x: 3600, z: -40 },
+    ],
+  };
+
+  it('a tank that goes with its steel, a leg, and the shaft as its axle rises: each by its name and depth', () => {
+    const tank = {
+      id: 'tank',
+      name: 'Tank',
+      kind: 'tank',
+      front: 2000,
+      rear: 2500,
+      left: -200,
+      right: 0,
+      low: -300,
+      high: -25,
+    } as const;
+    const on = plainFrame({
+      rooms: [tank],
+      points: [
+        { id: 'out', name: 'Flange', kind: 'output-flange', x: 1000, y: 0, z: -200, mass: 0 },
+        { id: 'in', name: 'Pinion', kind: 'pinion', x: 4000, y: 0, z: -160, mass: 0 },
+      ],
+    });
+    const { clashes } = seatIn(input({ underside: low.underside! }, { z: -60 }, on));
+    const deep = (name: RegExp) => clashes.find(({ withName }) => name.test(withName))?.deep ?? null;
+    // The floor at −100; the tank's top at −25; the shaft's at −160 + 63.5 + its share of 76.2 of bump.
+    expect(deep(/Tank/)).toBeNear(75, 1e-6);
+    expect(deep(/drive shaft/)).toBeGreaterThan(0);
+    const later = evaluatePlan({
+      ...inputOf(on, { kind: 'lengthen', at: donor(1500), length: 300 }),
+      bodies: [],
+    }).obstacles.others.find(({ id }) => id === 'tank')!;
+    expect([later.stations[0]!.x, later.stations.at(-1)!.x]).toEqual([2300, 2800]);
+  });
+
+  it('ways out beside raising: a notch with what it leaves, a crossmember lower or thinner, each of which clears', () => {
+    const hump = {
+      id: 'hump',
+      name: 'hump',
+      kind: 'hump',
+      front: 1000,
+      rear: 1300,
+      left: -600,
+      right: 600,
+      low: -20,
+      high: 80,
+    } as const;
+    const of = input({ boxes: [hump] }, { z: 0 });
+    const clash = evaluatePlan(of).conflicts.find(({ code }) => code === 'body-clash')!;
+    expect(clash.waysOut.map(({ say }) => say).join()).toMatch(/Notch the rails .* of the bare rail left/);
+    const member = {
+      ...plainFrame().crossmembers[0]!,
+      id: 'cm',
+      name: 'Cross',
+      x: 1850,
+      length: 60,
+      depth: 90,
+      below: 0,
+      fixing: 'bolted',
+      removable: true,
+    } as const;
+    const narrow = { ...hump, left: -300, right: 300 };
+    const crossed = input({ boxes: [narrow] }, { z: 0 }, plainFrame({ crossmembers: [member] }));
+    const found = evaluatePlan(crossed).conflicts.find(({ code }) => code === 'body-clash')!;
+    const ways = found.waysOut.filter(({ edit }) => edit?.do === 'add');
+    expect(ways.map(({ say }) => say).join()).toMatch(/Set Cross lower by .*Take Cross thinner/);
+    for (const { edit } of ways) {
+      const after = evaluatePlan(carryOutEdit(crossed, edit!, 'new'));
+      expect(after.conflicts.some(({ code }) => code === 'body-clash')).toBe(false);
+      expect(after.operations.every(({ status }) => status === 'done')).toBe(true);
+    }
+  });
+
+  it('behind the rear wheels the rails may step or turn down, and then nothing stands in it', () => {
+    const hump = {
+      id: 'hump',
+      name: 'hump',
+      kind: 'hump',
+      front: 4600,
+      rear: 4900,
+      left: -600,
+      right: 600,
+      low: -20,
+      high: 80,
+    } as const;
+    const of = input({ boxes: [hump] }, { z: 0 });
+    const clash = evaluatePlan(of).conflicts.find(({ code }) => code === 'body-clash')!;
+    const down = clash.waysOut.filter(({ say }) => /^(Step|Turn) the rails down/.test(say));
+    expect(down).toHaveLength(2);
+    for (const { edit } of down) {
+      const after = evaluatePlan(carryOutEdit(of, edit!, 'new'));
+      expect(after.operations.map(({ status }) => status)).toEqual(['done']);
+      expect(after.conflicts.some(({ code }) => code === 'body-clash')).toBe(false);
+    }
+  });
+});
+
+describe('what follows from where it sits', () => {
+  it('fenders cover the tyre by hand, and one that does not is told', () => {
+    // Track 1600, tyre 228.6 wide: its outer face at 914.3, its inner at 685.7.
+    const fender = { id: 'f', name: 'Fender', over: 'front', inner: 600, outer: 940 } as const;
+    expect(seatIn(input({ fenders: [fender] })).fenders[0]).toMatchObject({
+      out: expect.toBeNear(25.7, 1e-6) as number,
+      inside: expect.toBeNear(85.7, 1e-6) as number,
+    });
+    const bare = evaluatePlan(input({ fenders: [{ ...fender, outer: 900 }] }));
+    expect(bare.conflicts.find(({ code }) => code === 'tyre-uncovered')!.message).toMatch(/stands .* out of Fender/);
+  });
+
+  it('an edge by points is measured to: a square one round the tyre leaves its nearest side', () => {
+    const outline = [
+      { x: -450, z: -300 },
+      { x: -450, z: 260 },
+      { x: 430, z: 260 },
+      { x: 430, z: -300 },
+    ];
+    const opening = { id: 'o1', name: 'Front opening', over: 'front', x: 0, z: -180, outline } as const;
+    // Wheel at (700, −180) with a tyre of 380; the body's zero at 700: sides 450 ahead and 430 behind, lid 440 over.
+    const { room } = seatIn(input({ openings: [opening] }, { x: 700, z: 0 })).openings[0]!;
+    expect(room!.ride).toBeNear(50, 1e-9);
+    expect(room!.bump).toBeNear(440 - 76.2 - 380, 1e-9);
+    const wanted = evaluatePlan(
+      input(
+        { openings: [{ ...opening, outline: outline.map((p) => ({ ...p, z: p.z + 40 })) }], tyreGap: 60 },
+        { x: 700 },
+      ),
+    );
+    expect(wanted.conflicts.some(({ code }) => code === 'tyre-near')).toBe(true);
+  });
+
+  it('a bed too near its cab slides back in one press; steps and what hangs low are told over the ground', () => {
+    const cab: Body = { ...newBody('cab', 'Cab'), kind: 'cab', front: -200, rear: 1000 };
+    const made = inputOf(frame);
+    const of: PlanInput = {
+      ...made,
+      bodies: [
+        cab,
+        {
+          ...body,
+          front: 0,
+          rear: 3700,
+          gapAhead: 60,
+          points: [
+            { id: 's', name: 'Step', kind: 'step', x: 500, z: -250 },
+            { id: 'h', name: 'Bumper', kind: 'hangs', x: 4700, z: -100 },
+          ],
+        },
+      ],
+      plan: {
+        ...made.plan,
+        seats: [
+          { body: 'cab', x: 0, z: 0, rake: 0 },
+          { body: 'body', x: 1020, z: 0, rake: 0 },
+        ],
+      },
+    };
+    const result = evaluatePlan(of);
+    const seat = result.seats[1]!;
+    expect(seat.ahead).toEqual({ name: 'Cab', gap: expect.toBeNear(20, 1e-9) as number, wanted: 60 });
+    const found = result.conflicts.find(({ code }) => code === 'bodies-near')!;
+    const slid = evaluatePlan(carryOutEdit(of, found.waysOut[0]!.edit!, 'x'));
+    expect(slid.seats[1]!.ahead!.gap).toBeNear(60, 1e-9);
+    // The ground lies at −560 under the front wheel and −530 under the rear one.
+    expect(seat.steps[0]!.height).toBeNear(560 - 250 - (30 * (1520 - 700)) / 3600, 1e-6);
+    // Bumper at 5720, −100; rear wheel at 4300, −150, radius 380.
+    const away = 5720 - 4300;
+    expect(seat.ramps.departure).toBeNear(Math.atan2(50, away) + Math.asin(380 / Math.hypot(away, 50)), 1e-9);
+  });
+
+  it('the width that its mounts ask for brings all of them over a rail', () => {
+    const mounts = [
+      mount('m1', 200, -480, 30),
+      mount('m2', 200, 480, 30),
+      mount('m3', 3000, -450, 30),
+      mount('m4', 3000, 450, 30),
+    ];
+    const of = input({ mounts }, { z: 0 });
+    // Outer faces at 430: 50 a side brings the farthest over it.
+    expect(seatIn(of).wider).toBeNear(100, 1e-9);
+    const [way] = waysToWidth(seatIn(of), { show: (mm) => String(mm) });
+    const after = seatIn(carryOutEdit(of, way!.edit!, 'w'));
+    expect(after.mounts.every(({ sideways }) => Math.abs(sideways) < 1e-6)).toBe(true);
+    expect(seatIn(input({ mounts: [mount('a', 200, 200, 0), mount('b', 900, 700, 0)] })).wider).toBeNull();
+  });
+
+  it('round its wheels with the rake kept, and with weights, nothing near misses less', () => {
+    const result = evaluatePlan(input({}, { z: 0 }));
+    const axles = axlePlaces(result.axles, 'built');
+    const from = { x: 650, z: 40, rake: 0.01 };
+    const kept = placedBy('round-wheels-keep-rake', body, axles, from)!;
+    expect(kept.rake).toBe(0.01);
+    const turned = placedBy('round-wheels', body, axles, from)!;
+    expect(turned.rake).not.toBe(0.01);
+    const long = {
+      ...body,
+      openings: body.openings.map((one) => (one.over === 'rear' ? { ...one, x: one.x + 100 } : one)),
+    };
+    const heavy = placedBy('both-openings', long, axles, { x: 700, z: 0, rake: 0 }, { front: 9, rear: 1 })!;
+    expect(heavy.x - 700).toBeNear(-10, 1e-6);
+    expect(
+      placedBy('round-wheels', { ...body, openings: body.openings.map(({ z: _, ...one }) => one) }, axles, from),
+    ).toBeNull();
   });
 });

@@ -110,8 +110,8 @@ describe('its tables', () => {
       'Body mounts',
       'mounts',
       [
-        ['Foot a', '10', '-17', '2', '1/2', '1/4', '80 lb'],
-        ['Foot b', "1' 6", '17', '2', '1/2', '1/4', ''],
+        ['Foot a', '10', '-17', '2', '1/2', '1/4', '3/4', '1200', '80 lb'],
+        ['Foot b', "1' 6", '17', '2', '1/2', '1/4', '', '', ''],
       ],
     ],
     [
@@ -177,4 +177,34 @@ it('on a phone what is asked for folds out its table', () => {
   expect(store.getState().drawer).toBe('weights');
   const folded = screen.getByText('Weights', { selector: 'summary' }).closest('details')!;
   expect(folded.open).toBe(true);
+});
+
+describe('what is done to it', () => {
+  it('a change moves everything that the frame is matched with, and says what to cut and what it changes', () => {
+    const { now } = openBench(parts, van, { drawer: 'changes' });
+    fireEvent.click(screen.getByRole('button', { name: 'Add a change' }));
+    expect(now().bodies[0]!.changes).toMatchObject([{ of: 'width', at: 0, by: inches(4), off: false }]);
+    const panel = within(screen.getByRole('region', { name: 'Changes to the body' }));
+    expect(panel.getByText('front wall').closest('li')!.textContent).toMatch(/4 × 73/);
+    // The mounts of the table stay as measured; on the frame they stand 2 farther out.
+    expect(now().bodies[0]!.mounts).toEqual(van.bodies[0]!.mounts);
+    expect(evaluatePlan(now()).seats[0]!.mounts[0]!.at.y).toBeCloseTo(van.bodies[0]!.mounts[0]!.y - inches(2), 6);
+    expect(panel.getByRole('row', { name: /^Mounts beside the rail/ }).textContent).toMatch(/2\s*10$/);
+  });
+
+  it('sizes that may be left empty are typed, taken off again, and told where they cannot be', () => {
+    const { now } = openBench(parts, van);
+    const type = (text: string) => {
+      const box = screen.getByRole<HTMLInputElement>('textbox', { name: 'Rear end (back of a cab)' });
+      fireEvent.change(box, { target: { value: text } });
+      fireEvent.blur(box);
+    };
+    type('220');
+    expect(now().bodies[0]!.rear).toBeCloseTo(inches(220), 6);
+    type('-80');
+    expect(screen.getByText(/must lie behind its front end/)).toBeTruthy();
+    expect(now().bodies[0]!.rear).toBeCloseTo(inches(220), 6);
+    type('');
+    expect(now().bodies[0]).not.toHaveProperty('rear');
+  });
 });

@@ -18,6 +18,7 @@ import { AskTable } from '../../ui/ask-table.tsx';
 import { BodyList } from '../../ui/body-list.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { MaybeLength } from '../../ui/maybe-length.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { putBody } from './put-body.ts';
@@ -33,6 +34,15 @@ const DRAWER: Readonly<Record<BodyAsk['id'], string>> = {
   weights: 'weights',
   outline: 'outline',
 };
+
+/** What of a body may be left empty where nobody measured it. */
+const SIZES = [
+  ['front', 'Front end, from the tape'],
+  ['rear', 'Rear end (back of a cab)'],
+  ['width', 'Wide over all'],
+  ['gapAhead', 'Gap wanted ahead of it'],
+  ['tyreGap', 'Gap wanted round a tyre'],
+] as const;
 
 /** The parts that go on the frame, what to measure next on the one at hand, and its name. */
 export function BodyPanel(bench: BenchProps) {
@@ -114,6 +124,27 @@ function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: B
           choices={BODY_KINDS.map((kind) => [kind, KIND_NAMES[kind]] as const)}
           onChange={(kind) => put({ kind })}
         />
+        <div className="grid grid-cols-2 gap-2">
+          {SIZES.map(([key, label]) => (
+            <MaybeLength
+              key={key}
+              label={label}
+              mm={body[key]}
+              format={job.display}
+              disabled={disabled}
+              onChange={(mm) => {
+                const { [key]: _, ...rest } = body;
+                const wrong = putBody(
+                  bench,
+                  'Edited the body',
+                  (mm === undefined ? rest : { ...body, [key]: mm }) as Body,
+                  '',
+                );
+                return wrong.elsewhere || (wrong.cells[0]?.message ?? '');
+              }}
+            />
+          ))}
+        </div>
         {!disabled && (
           <button
             type="button"

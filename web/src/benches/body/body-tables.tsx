@@ -1,9 +1,12 @@
 import {
   type Body,
   type BodyMass,
+  BODY_POINT_KINDS,
   type BodyMount,
+  type BodyPoint,
   CLEAR_BOX_KINDS,
   type ClearBox,
+  type Fender,
   inches,
   type JobTable,
   type LengthFormat,
@@ -23,6 +26,7 @@ import {
   lengthColumn,
   massColumn,
   optionalLengthColumn,
+  quantityColumn,
   textColumn,
   words,
 } from '../../ui/table-columns.ts';
@@ -40,13 +44,15 @@ const OPENINGS: readonly Column<WheelOpening>[] = [
 ];
 
 const MOUNTS = (format: LengthFormat): readonly Column<BodyMount>[] => [
-  textColumn('name', 'Mount', '22%'),
-  lengthColumn('x', 'From the tape', '14%'),
-  lengthColumn('y', 'To the right', '13%'),
-  lengthColumn('z', 'Underside over the level line', '17%'),
-  optionalLengthColumn('hole', 'Hole', '10%'),
-  optionalLengthColumn('thickness', 'Bracket', '10%'),
-  massColumn('load', 'Carries', '14%', format, { optional: true }),
+  textColumn('name', 'Mount', '17%'),
+  lengthColumn('x', 'From the tape', '11%'),
+  lengthColumn('y', 'To the right', '11%'),
+  lengthColumn('z', 'Underside over the level line', '13%'),
+  optionalLengthColumn('hole', 'Hole', '9%'),
+  optionalLengthColumn('thickness', 'Bracket', '9%'),
+  optionalLengthColumn('bushing', 'Bushing', '9%'),
+  quantityColumn('rate', 'bushingRate', 'Its rate', '10%', format),
+  massColumn('load', 'Carries', '11%', format, { optional: true }),
 ];
 
 const BOXES: readonly Column<ClearBox>[] = [
@@ -68,12 +74,35 @@ const WEIGHTS = (format: LengthFormat): readonly Column<BodyMass>[] => [
   lengthColumn('z', 'Over the level line', '16%'),
 ];
 
+const FENDERS: readonly Column<Fender>[] = [
+  textColumn('name', 'Fender', '34%'),
+  choiceColumn('over', 'Over the', '22%', [
+    ['front', 'front axle'],
+    ['rear', 'rear axle'],
+  ]),
+  lengthColumn('inner', 'Inner edge, from the middle', '22%'),
+  lengthColumn('outer', 'Outer edge, from the middle', '22%'),
+];
+
+const POINT_NAMES = { step: 'step: its tread', hangs: 'hangs low' } as const;
+const POINTS: readonly Column<BodyPoint>[] = [
+  textColumn('name', 'What', '34%'),
+  choiceColumn(
+    'kind',
+    'Kind',
+    '26%',
+    BODY_POINT_KINDS.map((kind) => [kind, POINT_NAMES[kind]] as const),
+  ),
+  lengthColumn('x', 'From the tape', '20%'),
+  lengthColumn('z', 'Over the level line', '20%'),
+];
+
 const PROFILE: readonly Column<ProfilePoint>[] = [
   lengthColumn('x', 'From the tape', '50%'),
   lengthColumn('z', 'Over the level line', '50%'),
 ];
 
-type Listed = 'openings' | 'mounts' | 'boxes' | 'masses' | 'outline' | 'underside';
+type Listed = 'openings' | 'mounts' | 'boxes' | 'masses' | 'outline' | 'underside' | 'fenders' | 'points';
 
 interface TableOf<Row extends object> {
   readonly list: Listed;
@@ -241,3 +270,93 @@ export const OutlineDrawer = drawerOf(
     newRow: (after) => ({ x: (after?.x ?? 0) + inches(12), z: after?.z ?? 0 }),
   })),
 );
+
+export const FendersDrawer = drawerOf(
+  tableOf<Fender>(() => ({
+    list: 'fenders',
+    caption: 'Fenders',
+    hint: 'How far their edges are from the middle of the body, both sides alike: whether they cover the tyres.',
+    columns: FENDERS,
+    addLabel: 'Add a fender',
+    newRow: (_after, count) => ({
+      id: freshId('fender'),
+      name: count === 0 ? 'Front fender' : 'Rear fender',
+      over: count === 0 ? 'front' : 'rear',
+      inner: inches(24),
+      outer: inches(38),
+    }),
+  })),
+  tableOf<BodyPoint>(() => ({
+    list: 'points',
+    caption: 'Steps, and what hangs low',
+    hint: 'Treads that people step on; the lowest ahead of the front wheels and behind the rear ones: tail, step, lamp bar.',
+    columns: POINTS,
+    addLabel: 'Add a point',
+    newRow: (after, count) => ({
+      id: freshId('point'),
+      name: count === 0 ? 'Entry step' : `Point ${count + 1}`,
+      kind: count === 0 ? 'step' : 'hangs',
+      x: (after?.x ?? 0) + inches(20),
+      z: after?.z ?? 0,
+    }),
+  })),
+);
+
+/** The edge of each opening point by point, where it is no circle. */
+export function OpeningEdges(bench: BenchProps) {
+  const body = bodyAtHand(bench.job.bodies, bench.selected);
+  if (!body || body.openings.length === 0) return null;
+  return (
+    <div className="mt-2">
+      {body.openings.map((opening) => (
+        <OpeningEdge key={opening.id} {...{ bench, body, opening }} />
+      ))}
+    </div>
+  );
+}
+
+function OpeningEdge({
+  bench,
+  body,
+  opening,
+}: {
+  readonly bench: BenchProps;
+  readonly body: Body;
+  readonly opening: WheelOpening;
+}) {
+  const [problem, setProblem] = useState('');
+  const put = (outline: readonly ProfilePoint[]) => {
+    const { outline: _, ...round } = opening;
+    const next: WheelOpening = outline.length === 0 ? round : { ...round, outline };
+    const openings = body.openings.map((one) => (one.id === opening.id ? next : one));
+    const wrong = putBody(bench, `Edge of ${opening.name}`, { ...body, openings }, 'openings');
+    setProblem(wrong.elsewhere || (wrong.cells[0]?.message ?? ''));
+    return [];
+  };
+  return (
+    <details className="mb-2 border border-rule px-3 py-1">
+      <summary className="min-h-9 cursor-pointer">
+        {opening.name}, edge by points: {opening.outline?.length ?? 0}
+      </summary>
+      <p className="text-sm text-pencil">
+        From its front foot over the top to its rear foot, where it is no circle. With points the room round the tyre is
+        measured to them.
+      </p>
+      {problem && (
+        <p role="alert" className="text-oxide">
+          {problem}
+        </p>
+      )}
+      <EditTable<ProfilePoint>
+        caption={`Edge of ${opening.name}`}
+        columns={PROFILE}
+        rows={opening.outline ?? []}
+        format={bench.job.display}
+        disabled={!bench.canWrite}
+        addLabel="Add a point"
+        newRow={(after) => ({ x: (after?.x ?? opening.x - inches(18)) + (after ? inches(9) : 0), z: after?.z ?? 0 })}
+        onChange={put}
+      />
+    </details>
+  );
+}

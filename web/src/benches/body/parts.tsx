@@ -6,7 +6,16 @@ import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { BodyMarks, BodyUnder } from './body-layer.tsx';
 import { BodyPanel } from './body-panel.tsx';
 import { BodyPicture } from './body-picture.tsx';
-import { BoxesDrawer, MountsDrawer, OpeningsDrawer, OutlineDrawer, WeightsDrawer } from './body-tables.tsx';
+import {
+  BoxesDrawer,
+  FendersDrawer,
+  MountsDrawer,
+  OpeningEdges,
+  OpeningsDrawer,
+  OutlineDrawer,
+  WeightsDrawer,
+} from './body-tables.tsx';
+import { ChangesDrawer } from './changes-drawer.tsx';
 
 function BodyTray({ job, selected, tray }: PictureProps) {
   const body = bodyAtHand(job.bodies, selected);
@@ -19,12 +28,23 @@ function BodyTray({ job, selected, tray }: PictureProps) {
   return <BodyPicture body={body} {...tray} format={job.display} selected={selected} />;
 }
 
+function Openings(bench: BenchProps) {
+  return (
+    <>
+      <OpeningsDrawer {...bench} />
+      <OpeningEdges {...bench} />
+    </>
+  );
+}
+
 const drawers = {
-  openings: { name: 'Openings', Content: OpeningsDrawer },
+  openings: { name: 'Openings', Content: Openings },
   mounts: { name: 'Mounts', Content: MountsDrawer },
   boxes: { name: 'Keep clear', Content: BoxesDrawer },
+  fenders: { name: 'Fenders, steps', Content: FendersDrawer },
   weights: { name: 'Weights', Content: WeightsDrawer },
   outline: { name: 'Outline', Content: OutlineDrawer },
+  changes: { name: 'Changes', Content: ChangesDrawer },
 } as const;
 
 /** The bodies on a phone: what to measure next, and its tables to fold out. */

@@ -1,4 +1,12 @@
-import { datumStation, type FrameLine, type FramePoint, inches, POINT_KINDS } from '@splay/core';
+import {
+  datumStation,
+  type FrameLine,
+  type FramePoint,
+  type FrameRoom,
+  inches,
+  POINT_KINDS,
+  ROOM_KINDS,
+} from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import {
@@ -41,6 +49,17 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
     numberColumn('yaw', 'Turn', '6%', DEGREES),
     massColumn('mass', 'Mass', '8%', job.display),
     carrierColumn('16%', 'as usual', [...carrierChoices(job.donor), ...axleChoices(job.donor)]),
+    originColumn('11%'),
+  ];
+  const roomColumns: Column<FrameRoom>[] = [
+    textColumn('name', 'Name', '17%'),
+    choiceColumn('kind', 'Kind', '12%', words(ROOM_KINDS)),
+    lengthColumn('front', 'Front', '10%', datum),
+    lengthColumn('rear', 'Rear', '10%', datum),
+    lengthColumn('left', 'Left (−)', '10%'),
+    lengthColumn('right', 'Right', '10%'),
+    lengthColumn('low', 'Low', '10%'),
+    lengthColumn('high', 'High', '10%'),
     originColumn('11%'),
   ];
   return (
@@ -102,6 +121,38 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
           setRows('Edited points', 'points', (frame) => ({
             ...frame,
             points: measuredAnew(rows, frame.points, ['x', 'y', 'z']),
+          }))
+        }
+      />
+      <PanelHeading>What takes up room</PanelHeading>
+      <p className="mb-2 text-sm text-pencil">
+        A box round the tank, its filler, the battery, whatever a body must clear: stations from the datum, left of the
+        middle below 0, heights over the datum plane. It goes with the steel under its middle.
+      </p>
+      <EditTable<FrameRoom>
+        caption="What takes up room"
+        columns={roomColumns}
+        rows={job.donor.rooms}
+        format={job.display}
+        disabled={disabled}
+        addLabel="Add a box"
+        selectedRow={job.donor.rooms.findIndex(({ id }) => id === selected)}
+        onSelectRow={(row) => onSelect(job.donor.rooms[row]?.id ?? null)}
+        newRow={(after, count) => ({
+          id: freshId('room'),
+          name: count === 0 ? 'Fuel tank' : `Box ${count + 1}`,
+          kind: count === 0 ? 'tank' : 'other',
+          front: (after?.rear ?? inches(60)) + inches(2),
+          rear: (after?.rear ?? inches(60)) + inches(22),
+          left: inches(-14),
+          right: inches(-2),
+          low: inches(-12),
+          high: inches(-1),
+        })}
+        onChange={(rows) =>
+          setRows('Edited what takes up room', 'rooms', (frame) => ({
+            ...frame,
+            rooms: measuredAnew(rows, frame.rooms, ['front', 'rear', 'left', 'right', 'low', 'high']),
           }))
         }
       />

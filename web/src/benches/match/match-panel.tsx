@@ -9,22 +9,25 @@ import {
   placedBy,
   PLACING_RULES,
   type PlacingRule,
+  type OpeningWeights,
   type SeatOutcome,
   sectionLookup,
   waysToWheelbase,
   wheelsUnder,
 } from '@splay/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { AngleField } from '../../ui/angle-field.tsx';
 import { BodyList } from '../../ui/body-list.tsx';
+import { CountField } from '../../ui/count-field.tsx';
 import { ConflictList } from '../../ui/conflict-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
+import { WhatFollows, WidthAsked } from './asked.tsx';
 import { leaveToRule, place, seatAtHand } from './seat-at-hand.ts';
 
 const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
@@ -32,7 +35,7 @@ const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
   'rear-opening': 'Rear opening over its axle',
   'both-openings': 'Both, as near as can be',
   'round-wheels': 'Both round their wheels',
-  'round-wheels-keep-rake': 'The same, rake kept',
+  'round-wheels-keep-rake': 'Round their wheels, rake kept',
 };
 
 /** What the body at hand asks for, ways to give it, and where it sits: by rule or by hand. */
@@ -56,8 +59,10 @@ export function MatchPanel(bench: BenchProps) {
         onPick={onSelect}
       />
       <Asked bench={bench} seat={seat} />
+      <WidthAsked bench={bench} seat={seat} />
       <PlaceFields key={seat.body.id} bench={bench} seat={seat} />
       <Conflicts bench={bench} seat={seat} />
+      <WhatFollows bench={bench} seat={seat} after={result.measures.after} />
       {job.bodies.length > 0 && seat.body.mounts.length === 0 && (
         <p className="mt-3 text-pencil">Its mounts are not measured yet: the gaps to the rail wait for them.</p>
       )}
@@ -134,9 +139,10 @@ function PlaceFields({ bench, seat }: SeatProps) {
     const wheels = wheelsUnder(result.axles);
     return wheels && floorLevel(body, pose, groundUnder(wheels).slope);
   }, [body, pose, result.axles]);
+  const [weights, setWeights] = useState<OpeningWeights>({ front: 1, rear: 1 });
   const disabled = !canWrite;
   const rules = PLACING_RULES.flatMap((rule) => {
-    const placed = placedBy(rule, body, axles, pose);
+    const placed = placedBy(rule, body, axles, pose, weights);
     return placed ? [{ rule, placed }] : [];
   });
   const held = openings.find(({ opening }) => opening === (openingOver(body, 'front') ?? openingOver(body, 'rear')));
@@ -186,6 +192,26 @@ function PlaceFields({ bench, seat }: SeatProps) {
           </button>
         )}
       </div>
+      {rules.some(({ rule }) => rule === 'both-openings') && (
+        <details className="mt-2 text-sm">
+          <summary className="min-h-8 cursor-pointer text-pencil">
+            Where both cannot be met they count {weights.front} to {weights.rear}
+          </summary>
+          <div className="grid grid-cols-2 gap-2">
+            {(['front', 'rear'] as const).map((end) => (
+              <CountField
+                key={end}
+                label={`${end} opening counts`}
+                value={weights[end]}
+                least={1}
+                most={20}
+                disabled={disabled}
+                onChange={(count) => setWeights({ ...weights, [end]: count })}
+              />
+            ))}
+          </div>
+        </details>
+      )}
       {seat.floor && (
         <p className="mt-2 text-sm text-pencil">
           Its floor is <Length mm={seat.floor.front} format={job.display} className="font-semibold" /> over the ground
@@ -241,7 +267,7 @@ function Conflicts({ bench, seat }: SeatProps) {
   const actions = useConflictActions(bench);
   const ids = new Set([
     seat.body.id,
-    ...[...seat.body.openings, ...seat.body.mounts, ...seat.body.boxes].map(({ id }) => id),
+    ...[...seat.body.openings, ...seat.body.mounts, ...seat.body.boxes, ...seat.body.fenders].map(({ id }) => id),
   ]);
   // What the openings ask of the wheelbase is told at the top, with the ways to give it.
   const told = seat.wheelbase !== null && Math.abs(seat.wheelbase.overPlan) >= 0.5;
@@ -253,8 +279,8 @@ function Conflicts({ bench, seat }: SeatProps) {
       <p className="mt-3">
         {seat.clearKnown ? (
           <Verdict kind="good">
-            Nothing of rails, crossmembers and tyres stands in it, with the lock and travel of the wheels as the
-            rulebook assumes them.
+            Nothing of rails, crossmembers, members, shaft, tank and tyres stands in it, with the lock and travel of the
+            wheels as the rulebook assumes them.
           </Verdict>
         ) : (
           <Verdict kind="note">

@@ -1,0 +1,171 @@
+import {
+  type Body,
+  type BodyChange,
+  changedBody,
+  contextOf,
+  inches,
+  lengthText,
+  type PlanResult,
+  planOf,
+} from '@splay/core';
+import { useMemo, useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { freshId } from '../../client/fresh-id.ts';
+import { EditTable } from '../../ui/edit-table.tsx';
+import { Length } from '../../ui/length.tsx';
+import { choiceColumn, type Column, lengthColumn } from '../../ui/table-columns.ts';
+import { putBody } from './put-body.ts';
+
+const COLUMNS: readonly Column<BodyChange>[] = [
+  choiceColumn('of', 'Change of', '24%', [
+    ['width', 'width, split at'],
+    ['length', 'length, cut at'],
+  ]),
+  lengthColumn('at', 'Place: from the tape, or from the middle', '26%'),
+  lengthColumn('by', 'By, less below 0', '24%'),
+  {
+    key: 'off',
+    title: 'Carried out',
+    width: '26%',
+    kind: 'choice',
+    choices: [
+      ['on', 'yes'],
+      ['off', 'no: kept in the list'],
+    ],
+    get: ({ off }) => (off ? 'off' : 'on'),
+    set: (row, value) => ({ ...row, off: value === 'off' }),
+  },
+];
+
+/** What is done to the body at hand before it goes on, what is cut for that, and what it changes against leaving it. */
+export function ChangesDrawer(bench: BenchProps) {
+  const { job, canWrite } = bench;
+  const body = bodyAtHand(job.bodies, bench.selected);
+  const [problem, setProblem] = useState('');
+  const { show } = useMemo(() => contextOf(job), [job]);
+  if (!body) return <p className="text-pencil">There is no body yet: add one on the panel.</p>;
+  const { lost, steel } = changedBody(body);
+  return (
+    <section aria-label="Changes to the body" className="max-w-3xl p-4">
+      <h3 className="heading text-lg">What is done to {body.name} before it goes on</h3>
+      <p className="mb-2 text-sm text-pencil">
+        Made wider it is split there and both halves move outward by half; made longer it is cut across there and
+        everything behind moves. Below 0 so much is taken out. Its tables stay as measured; the frame is matched with
+        the body as changed. Brace it before it is cut.
+      </p>
+      {problem && (
+        <p role="alert" className="mb-2 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+          {problem} Nothing was changed.
+        </p>
+      )}
+      <EditTable<BodyChange>
+        caption="Changes to the body"
+        columns={COLUMNS}
+        rows={body.changes}
+        format={job.display}
+        disabled={!canWrite}
+        addLabel="Add a change"
+        newRow={() => ({ id: freshId('change'), of: 'width', at: 0, by: inches(4), off: false })}
+        onChange={(changes) => {
+          const wrong = putBody(bench, 'Changed the body', { ...body, changes }, 'changes');
+          setProblem(wrong.elsewhere);
+          return wrong.cells;
+        }}
+      />
+      {lost.length > 0 && (
+        <p role="status" className="mt-3 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+          Lost with what is taken out: {lost.join(', ')}. Move the place, or measure them where they go then.
+        </p>
+      )}
+      {steel.length > 0 && (
+        <>
+          <h4 className="label mt-4 mb-1">To cut</h4>
+          <ul>
+            {steel.map(({ what, count, along, across }, index) => (
+              <li key={index} className="flex justify-between border-b border-rule py-1">
+                <span className="first-letter:uppercase">
+                  {what}
+                  {count > 1 ? `, ${count} of them` : ''}
+                </span>
+                <span>
+                  <Length mm={along} format={job.display} className="font-semibold" />
+                  {across === null ? (
+                    <span className="text-pencil"> × not measured yet</span>
+                  ) : (
+                    <>
+                      {' × '}
+                      <Length mm={across} format={job.display} className="font-semibold" />
+                    </>
+                  )}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <Comparison bench={bench} body={body} show={show} />
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What comes of the job with the changes, and without them. */
+function Comparison({
+  bench: { job, result },
+  body,
+  show,
+}: {
+  readonly bench: BenchProps;
+  readonly body: Body;
+  readonly show: (mm: number) => string;
+}) {
+  const without = useMemo(
+    () => planOf({ ...job, bodies: job.bodies.map((one) => (one.id === body.id ? { ...one, changes: [] } : one)) }),
+    [job, body],
+  );
+  const rows: readonly (readonly [string, (plan: PlanResult) => string])[] = [
+    ['Wheelbase asked', (plan) => lengthOf(seatIn(plan, body)?.wheelbase?.asked ?? null)],
+    ['Frame wider to bring every mount over a rail', (plan) => signed(seatIn(plan, body)?.wider ?? null)],
+    [
+      'Mounts beside the rail',
+      (plan) => String(seatIn(plan, body)?.mounts.filter(({ sideways }) => sideways !== 0).length ?? 0),
+    ],
+    ['Least a fender covers beyond the tyre', (plan) => least(seatIn(plan, body)?.fenders.map(({ out }) => out) ?? [])],
+    ['Clashes', (plan) => String(seatIn(plan, body)?.clashes.length ?? 0)],
+    ['To decide on the plan', (plan) => String(plan.conflicts.filter(({ severity }) => severity === 'warn').length)],
+  ];
+  const lengthOf = (mm: number | null) => (mm === null ? '–' : lengthText(mm, job.display, true));
+  const signed = (mm: number | null) => (mm === null ? 'no one width does' : mm === 0 ? 'as it is' : show(mm));
+  const least = (values: readonly number[]) => (values.length === 0 ? '–' : show(Math.min(...values)));
+  return (
+    <table className="figures-table mt-4 w-full text-sm">
+      <caption className="label pb-1 text-left">Against leaving the body as it is</caption>
+      <thead className="text-left text-pencil">
+        <tr className="border-b border-graphite">
+          <th scope="col" className="py-1 font-normal">
+            What
+          </th>
+          <th scope="col" className="font-normal">
+            As it is
+          </th>
+          <th scope="col" className="font-normal">
+            Changed
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([name, tell]) => (
+          <tr key={name} className="border-b border-rule">
+            <th scope="row" className="py-1 pr-3 text-left font-normal">
+              {name}
+            </th>
+            <td className="figures pr-3">{tell(without)}</td>
+            <td className="figures pr-3 font-semibold">{tell(result)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const seatIn = (plan: PlanResult, body: Body) => plan.seats.find((seat) => seat.body.id === body.id);

@@ -1,0 +1,42 @@
+import type { PlanResult } from '@splay/core';
+import { memo } from 'react';
+import type { Across, View } from '../client/picture-props.ts';
+import { acrossPx } from './strips.ts';
+import { toPx } from './view.ts';
+
+interface RoomBoxesProps {
+  readonly shown: PlanResult;
+  readonly what: 'side' | 'plan';
+  readonly view: View;
+  readonly across: Across;
+  readonly selected: string | null;
+  readonly onSelect: (id: string) => void;
+}
+
+/** What takes up room on the frame: tank, filler, battery box, as dashed boxes. */
+export const RoomBoxes = memo(function RoomBoxes({ shown, what, view, across, selected, onSelect }: RoomBoxesProps) {
+  return shown.obstacles.others.flatMap(({ kind, id, name, stations }) => {
+    const [first, last] = [stations[0], stations.at(-1)];
+    if (kind !== 'room' || !first || !last) return [];
+    const [a, b] = what === 'side' ? [first.top, first.low] : first.y;
+    const [y1, y2] = [acrossPx(across, a), acrossPx(across, b)];
+    return [
+      <rect
+        key={id}
+        className="pointer-events-auto cursor-pointer"
+        x={toPx(view, first.x)}
+        y={Math.min(y1, y2)}
+        width={(last.x - first.x) * view.scale}
+        height={Math.abs(y2 - y1)}
+        rx={4}
+        fill="var(--color-bench)"
+        fillOpacity={0.6}
+        stroke={selected === id ? 'var(--color-layout)' : 'var(--color-pencil)'}
+        strokeDasharray="5 3"
+        onClick={() => onSelect(id)}
+      >
+        <title>{name}</title>
+      </rect>,
+    ];
+  });
+});
