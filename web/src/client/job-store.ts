@@ -57,6 +57,8 @@ export interface JobState {
   /** Id of the selected operation, feature, conflict place … on the bench at hand. */
   readonly selected: string | null;
   readonly showBefore: boolean;
+  /** The board is turned into a view in space. */
+  readonly lookingAround: boolean;
   /** The measurement drawn across the plan view. */
   readonly measurement: ShownMeasurement | null;
   /** What the board was asked to bring into sight last. */
@@ -126,6 +128,7 @@ export function createJobStore({ saved, records, bench, canWrite, memberName }: 
         measuring: null,
         selected: null,
         showBefore: false,
+        lookingAround: false,
         measurement: null,
         look: null,
         centre: null,

@@ -47,7 +47,7 @@ it('proves the marks by diagonals that agree', () => {
 });
 
 it('says that there is nothing to mark, and what to do', () => {
-  show({ ...van, plan: { ...van.plan, operations: [] } });
+  show({ ...van, plan: { ...van.plan, operations: [], mountings: [] } });
   expect(screen.getByText(/Nothing to mark yet.*Add an operation on the Cuts bench/)).toBeTruthy();
 });
 

@@ -25,6 +25,8 @@ export function workbenchActions(store: JobStore) {
       if (measuring === '') store.setState({ measuring: id, measurement: null });
       else store.setState({ measurement: endsBetween(planOf(job), measuring, id), measuring: '' });
     },
+    /** Turns the board into a view in space, and back. */
+    onLookAround: () => store.setState(({ lookingAround }) => ({ lookingAround: !lookingAround })),
     onMeasure: () =>
       store.setState(({ measuring }) => ({ measuring: measuring === null ? '' : null, measurement: null })),
     onThread: (thread: FigureId | null) =>

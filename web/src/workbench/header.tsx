@@ -1,4 +1,4 @@
-import { Download, History, Redo2, RulerDimensionLine, Scale, Search, Undo2 } from 'lucide-react';
+import { Box, Download, History, Redo2, RulerDimensionLine, Scale, Search, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
@@ -10,10 +10,11 @@ interface HeaderProps {
   readonly onDialog: (dialog: OpenDialog) => void;
   readonly onHold: (held: boolean) => void;
   readonly onMeasure: () => void;
+  readonly onLookAround: () => void;
 }
 
 /** The job's name, how it is saved, and what can be done with it as a whole. */
-export const Header = memo(function Header({ store, onDialog, onHold, onMeasure }: HeaderProps) {
+export const Header = memo(function Header({ store, onDialog, onHold, onMeasure, onLookAround }: HeaderProps) {
   const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({
     id,
     job,
@@ -88,6 +89,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure 
         <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
       </button>
       {tool('Measure between two things', RulerDimensionLine, onMeasure, 'M')}
+      {tool('Look around, in space', Box, onLookAround)}
       {tool('Find anything', Search, () => onDialog('palette'), 'Ctrl K')}
       {tool('Rulebook of this job', Scale, () => onDialog('rules'))}
       <ThemeButton />

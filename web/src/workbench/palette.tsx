@@ -46,6 +46,7 @@ function entriesOf({ store, result, parts, actions, onDialog }: PaletteProps) {
           ]
         : []),
       { name: 'Measure between two things', hint: 'M', run: actions.onMeasure },
+      { name: 'Look around, in space', run: actions.onLookAround },
       { name: 'Go to a station', hint: 'G', run: () => onDialog('station') },
       { name: 'Rulebook of this job', run: () => onDialog('rules') },
       { name: 'History of this job', run: () => onDialog('history') },

@@ -1,6 +1,7 @@
 import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf, type ShopRecord } from '@splay/core';
 import { Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
 import { Board } from '../board/board.tsx';
+import { LookAround } from '../board/look-around.tsx';
 import { BoardTable } from '../board/board-table.tsx';
 import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
@@ -123,6 +124,7 @@ function OpenJob({ store, server }: OpenJobProps) {
     measurement: rest.measurement,
     look: rest.look,
     canWrite: rest.canWrite,
+    lookingAround: rest.lookingAround,
     id: rest.id,
   }));
   const definition = benchOf(state.bench);
@@ -228,26 +230,36 @@ function OpenJob({ store, server }: OpenJobProps) {
       <Hatches />
       {screen === 'desk' && <PhaseRail {...order} cuts={job.plan.operations.length} />}
       <div className="flex min-w-0 flex-1 flex-col">
-        <Header store={store} onDialog={setDialog} onHold={actions.onHold} onMeasure={actions.onMeasure} />
+        <Header
+          store={store}
+          onDialog={setDialog}
+          onHold={actions.onHold}
+          onMeasure={actions.onMeasure}
+          onLookAround={actions.onLookAround}
+        />
         {state.measuring !== null && <MeasureBar store={store} result={shown.result} format={job.display} />}
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
-          <Board
-            bench={drawn}
-            actions={actions}
-            parts={parts}
-            title={definition.name}
-            shows={definition.shows}
-            showBefore={state.showBefore}
-            measurement={state.measurement}
-            look={state.look}
-            thread={thread}
-            pinned={layers}
-            kept={state.pinned.includes(state.bench)}
-            drawer={drawer}
-            onDrawer={actions.onDrawer}
-            onPin={actions.onPin}
-            onCentre={actions.onCentre}
-          />
+          {state.lookingAround ? (
+            <LookAround bench={drawn} />
+          ) : (
+            <Board
+              bench={drawn}
+              actions={actions}
+              parts={parts}
+              title={definition.name}
+              shows={definition.shows}
+              showBefore={state.showBefore}
+              measurement={state.measurement}
+              look={state.look}
+              thread={thread}
+              pinned={layers}
+              kept={state.pinned.includes(state.bench)}
+              drawer={drawer}
+              onDrawer={actions.onDrawer}
+              onPin={actions.onPin}
+              onCentre={actions.onCentre}
+            />
+          )}
           <aside
             id="panel"
             tabIndex={-1}

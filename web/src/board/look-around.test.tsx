@@ -1,0 +1,59 @@
+// @vitest-environment jsdom
+import { emptyPlan, evaluateJob, evaluatePlan } from '@splay/core';
+import { expect, it, vi } from 'vitest';
+import { demoJob, openStore } from '../../test/demo.ts';
+import { fireEvent, render, screen } from '../../test/page.ts';
+import { useJobState } from '../client/job-store.ts';
+import { LookAround } from './look-around.tsx';
+
+const { job, records } = demoJob('parcel-van');
+
+const show = () => {
+  const store = openStore(job, records);
+  store.setState({ lookingAround: true });
+  const whole = evaluateJob(job, records);
+  const bench = {
+    store,
+    job,
+    whole,
+    result: whole.plan,
+    donor: evaluatePlan({ ...job, plan: emptyPlan('Donor') }),
+    records,
+    readings: whole.readings,
+    canWrite: true,
+    selected: null,
+    onSelect: vi.fn(),
+    onShowMeasurement: vi.fn(),
+    onLook: vi.fn(),
+    onPickConflict: vi.fn(),
+    onRecord: vi.fn(),
+    onDropRecord: vi.fn(),
+  };
+  function Shown() {
+    useJobState(store, ({ showBefore }) => showBefore);
+    return <LookAround bench={bench} />;
+  }
+  render(<Shown />);
+  return store;
+};
+
+it('a device that cannot draw in space says so, and leads to what shows the same', () => {
+  const store = show();
+  expect(screen.getByText(/cannot draw in space.*the glTF file opens elsewhere/)).toBeTruthy();
+  expect(screen.getByRole('link', { name: 'glTF' }).getAttribute('href')).toBe('/api/jobs/job/frame.glb');
+  fireEvent.click(screen.getByRole('button', { name: 'Back to the board' }));
+  expect(store.getState().lookingAround).toBe(false);
+});
+
+it('names the layers that are there, and before has no new rail', () => {
+  const store = show();
+  expect(screen.getByRole('checkbox', { name: 'new rail' })).toBeTruthy();
+  const clear = screen.getByRole<HTMLInputElement>('checkbox', { name: 'keep clear' });
+  expect(clear.checked).toBe(false);
+  fireEvent.click(clear);
+  expect(clear.checked).toBe(true);
+  fireEvent.click(screen.getByRole('button', { name: 'Before' }));
+  expect(store.getState().showBefore).toBe(true);
+  expect(screen.queryByRole('checkbox', { name: 'new rail' })).toBeNull();
+  expect(screen.getByRole('checkbox', { name: 'rails' })).toBeTruthy();
+});
