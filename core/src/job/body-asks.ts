@@ -4,7 +4,7 @@ import type { Ask } from './asks.ts';
 
 /** One thing to measure on a body. */
 export interface BodyAsk extends Pick<Ask, 'what' | 'where' | 'answers' | 'state'> {
-  readonly id: 'openings' | 'mounts' | 'underside' | 'boxes' | 'weights' | 'outline';
+  readonly id: 'openings' | 'mounts' | 'underside' | 'boxes' | 'fenders' | 'weights' | 'outline';
 }
 
 const counted = (count: number, one: string): string => (count === 1 ? `1 ${one}` : `${count} ${one}s`);
@@ -16,7 +16,7 @@ const counted = (count: number, one: string): string => (count === 1 ? `1 ${one}
  * @param display How lengths are written.
  */
 export function bodyGuide(body: Body, display: LengthFormat): readonly BodyAsk[] {
-  const { openings, mounts, underside, boxes, masses, outline } = body;
+  const { openings, mounts, underside, boxes, fenders, points, masses, outline } = body;
   const wheelbase = wheelbaseOf(body);
   const rough = openings.filter(({ z, radius }) => z === undefined || radius === undefined);
   const bare = mounts.filter(({ hole, thickness }) => hole === undefined || thickness === undefined);
@@ -62,6 +62,21 @@ export function bodyGuide(body: Body, display: LengthFormat): readonly BodyAsk[]
         boxes.length === 0 ? 'a box round each: front, rear, left, right, low, high' : counted(boxes.length, 'part'),
       answers: 'what clashes, and how deep',
       state: boxes.length === 0 ? 'missing' : 'there',
+    },
+    {
+      id: 'fenders',
+      what: 'Fenders, steps, what hangs low',
+      where:
+        fenders.length + points.length === 0
+          ? 'edges of the fenders from the middle; treads; the lowest ahead of and behind the wheels'
+          : `${counted(fenders.length, 'fender')}, ${counted(points.length, 'point')}`,
+      answers: 'whether tyres are covered, step height, approach and departure',
+      state:
+        fenders.length + points.length === 0
+          ? 'missing'
+          : fenders.length === 0 || points.length === 0
+            ? 'partly'
+            : 'there',
     },
     {
       id: 'weights',

@@ -27,7 +27,7 @@ describe('a job without a body', () => {
     expect(now().bodies.map(({ name }) => name)).toEqual(['Cab', 'Bed 2']);
     expect(store.getState().selected).toBe(now().bodies[1]!.id);
     const guide = screen.getByRole('table', { name: /^What to measure on Bed 2/ });
-    expect(within(guide).getAllByText('to do')).toHaveLength(6);
+    expect(within(guide).getAllByText('to do')).toHaveLength(7);
     expect(screen.getByText(/Brace the door and wheel openings before the bolts come out/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: /^Mounts: station/ }));
     expect(store.getState().drawer).toBe('mounts');
@@ -206,5 +206,33 @@ describe('what is done to it', () => {
     expect(now().bodies[0]!.rear).toBeCloseTo(inches(220), 6);
     type('');
     expect(now().bodies[0]).not.toHaveProperty('rear');
+  });
+});
+
+describe('at the body with a phone', () => {
+  it('it is walked along one thing at a time, each figure typed with a thumb', () => {
+    const { now } = openBench(parts, van, {}, 'hand');
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'mounts' } });
+    const press = (...names: readonly (string | RegExp)[]) =>
+      names.forEach((name) => fireEvent.click(screen.getByRole('button', { name })));
+    const [first] = van.bodies[0]!.mounts.toSorted((a, b) => a.x - b.x);
+    expect(screen.getByRole('heading', { level: 2, name: first!.name })).toBeTruthy();
+    press(/^Bushing/, '1', '1/4', 'Take it');
+    expect(now().bodies[0]!.mounts.find(({ id }) => id === first!.id)!.bushing).toBeCloseTo(inches(1.25), 6);
+    press('One more behind');
+    expect(now().bodies[0]!.mounts).toHaveLength(11);
+    press(/Take it out/);
+    expect(now().bodies[0]!.mounts).toHaveLength(10);
+  });
+
+  it('what cannot be is told over the keys, and nothing changes', () => {
+    const { now } = openBench(parts, van, {}, 'hand');
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'fenders' } });
+    const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+    press(/^Outer edge/);
+    press('1');
+    press('Take it');
+    expect(screen.getAllByRole('alert')[0]!.textContent).toMatch(/must be farther out than its inner/);
+    expect(now().bodies).toEqual(van.bodies);
   });
 });

@@ -31,6 +31,7 @@ const DRAWER: Readonly<Record<BodyAsk['id'], string>> = {
   mounts: 'mounts',
   underside: 'boxes',
   boxes: 'boxes',
+  fenders: 'fenders',
   weights: 'weights',
   outline: 'outline',
 };

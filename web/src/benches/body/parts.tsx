@@ -2,7 +2,7 @@ import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { FoldOuts } from '../../ui/fold-outs.tsx';
+import { BodyFloor } from './floor-body.tsx';
 import { BodyMarks, BodyUnder } from './body-layer.tsx';
 import { BodyPanel } from './body-panel.tsx';
 import { BodyPicture } from './body-picture.tsx';
@@ -47,22 +47,16 @@ const drawers = {
   changes: { name: 'Changes', Content: ChangesDrawer },
 } as const;
 
-/** The bodies on a phone: what to measure next, and its tables to fold out. */
-function BodyFloor(bench: BenchProps) {
-  return (
-    <div className="relative p-3">
-      <h2 className="sr-only">Body</h2>
-      <BodyPanel {...bench} />
-      <FoldOuts bench={bench} slides={Object.entries(drawers)} />
-    </div>
-  );
-}
+const SLIDES = Object.entries(drawers);
+
+/** The bodies on a phone. */
+const OnPhone = (bench: BenchProps) => <BodyFloor bench={bench} slides={SLIDES} />;
 
 export const parts: BenchParts = {
   Panel: BodyPanel,
   Tray: BodyTray,
   trayTitle: ({ job, selected }) => bodyAtHand(job.bodies, selected)?.name ?? 'The body',
-  Floor: BodyFloor,
+  Floor: OnPhone,
   Under: BodyUnder,
   Over: BodyMarks,
   along: ({ job }) => job.bodies.map(({ id }) => id),

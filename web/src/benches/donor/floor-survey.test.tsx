@@ -107,8 +107,8 @@ describe('the lists', () => {
     (list) => {
       for (const [place, stop] of surveyStops(sprayer.donor, list).entries())
         for (const [which, figure] of stop.figures.entries()) {
-          const again = surveyStops(figure.put(figure.mm + 0.5), list).find(({ id }) => id === stop.id);
-          expect(again?.figures[which]?.mm, `${stop.name}, ${figure.name}, ${place}`).toBeCloseTo(figure.mm + 0.5, 9);
+          const again = surveyStops(figure.put(figure.mm! + 0.5), list).find(({ id }) => id === stop.id);
+          expect(again?.figures[which]?.mm, `${stop.name}, ${figure.name}, ${place}`).toBeCloseTo(figure.mm! + 0.5, 9);
           const others = stop.figures.filter((other) => other !== figure).map(({ mm }) => mm);
           expect(again?.figures.filter((_, index) => index !== which).map(({ mm }) => mm)).toEqual(others);
         }

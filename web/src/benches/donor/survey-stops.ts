@@ -13,31 +13,13 @@ import {
   type Station,
 } from '@splay/core';
 import { freshId } from '../../client/fresh-id.ts';
+import type { SurveyFigure, SurveyStop } from '../../ui/survey-walk.tsx';
 
 /** What is walked along at the frame, one thing at a time; `stations` are those of both rails where they mirror. */
 export type SurveyList = 'stations' | Side | 'crossmembers' | 'features';
 
-/** One figure of a thing, as it is typed. */
-export interface SurveyFigure {
-  readonly name: string;
-  /** mm; stations count from the datum hole. */
-  readonly mm: number;
-  /** May lie ahead of the datum hole, or below the datum plane. */
-  readonly signed: boolean;
-  /** The frame with the figure changed. */
-  readonly put: (mm: number) => Frame;
-}
-
-/** One thing to walk up to. */
-export interface SurveyStop {
-  readonly id: string;
-  readonly name: string;
-  /** Its donor station, mm. */
-  readonly x: number;
-  readonly figures: readonly SurveyFigure[];
-  /** The frame without it. */
-  readonly without: () => Frame;
-}
+type Figure = SurveyFigure<Frame>;
+type Stop = SurveyStop<Frame>;
 
 /** The lists of a frame, by what they are called. */
 export function surveyLists({ rails }: Frame): readonly (readonly [list: SurveyList, name: string])[] {
@@ -70,7 +52,7 @@ function figuresOf<T extends { readonly x: number }>(
   names: readonly (readonly [key: keyof T & string, name: string, signed?: boolean])[],
   datum: number,
   put: (next: T) => Frame,
-): SurveyFigure[] {
+): Figure[] {
   return names.map(([key, name, signed = key === 'x']) => {
     const zero = key === 'x' ? datum : 0;
     return {
@@ -83,7 +65,7 @@ function figuresOf<T extends { readonly x: number }>(
 }
 
 /** Everything of a list, from the front. */
-export function surveyStops(frame: Frame, list: SurveyList): SurveyStop[] {
+export function surveyStops(frame: Frame, list: SurveyList): Stop[] {
   const datum = datumStation(frame);
   switch (list) {
     case 'crossmembers': {
