@@ -199,6 +199,8 @@ export const endsOf = (measurement: ControlMeasurement): readonly ControlEnd[] =
 /** A donor frame as measured. */
 export interface Frame {
   readonly name: string;
+  /** What it was copied from, where it came out of the shop's library. */
+  readonly copiedFrom?: string;
   /** What the rails are made of; new rail is taken to be the same. */
   readonly material: Material;
   readonly sections: readonly NamedSection[];

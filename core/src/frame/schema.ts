@@ -152,6 +152,7 @@ const controlEnd = () => record<ControlEnd>({ point: id(), side: oneOf(SIDES) })
 export const frameSchema = () =>
   record<Frame>({
     name: name(),
+    copiedFrom: optional(name()),
     material: record<Material>({
       name: name(),
       yieldStress: stress(),

@@ -27,4 +27,14 @@ export {
 export { writeJobFile } from './write-job.ts';
 export { withoutDeadAcceptances } from './ids.ts';
 export { bodyGuide, type BodyAsk } from './body-asks.ts';
+export {
+  ITEM_FORMAT,
+  ITEM_KINDS,
+  type ItemKind,
+  itemOf,
+  type LibraryItem,
+  parseItem,
+  withCopiedBody,
+  writeItem,
+} from './library-item.ts';
 export { withBody, withoutBody, withoutLostMountings } from './edit-bodies.ts';

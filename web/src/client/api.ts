@@ -1,4 +1,5 @@
-import { type InputProblem, type Job, JOB_VERSION, type ShopRecord } from '@splay/core';
+import { type InputProblem, type Job, JOB_VERSION, type LibraryItem, type ShopRecord } from '@splay/core';
+import type { ListedItem } from '../shared/listed-item.ts';
 import type { AddedRecords } from '../shared/added-records.ts';
 import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 
@@ -60,6 +61,10 @@ export const api = {
   sendRecords: (id: string, records: readonly ShopRecord[]) =>
     call<AddedRecords>('POST', `/api/jobs/${id}/records`, records),
   sendPicture: (picture: Blob) => call<{ readonly hash: string }>('POST', '/api/attachments', picture),
+  libraryItems: () => call<readonly ListedItem[]>('GET', '/api/library'),
+  libraryItem: (id: string) => call<LibraryItem>('GET', `/api/library/${id}`),
+  keepItem: (text: string) => call<ListedItem>('POST', '/api/library', text),
+  dropItem: (id: string) => call<unknown>('DELETE', `/api/library/${id}`),
   copyJob: (id: string) => call<SavedJob>('POST', `/api/jobs/${id}/copy`),
   placeJob: (id: string, place: 'listed' | 'archived' | 'deleted') =>
     call<unknown>('PATCH', `/api/jobs/${id}`, { place }),

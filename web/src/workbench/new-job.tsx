@@ -1,10 +1,11 @@
-import { inches, jobFileOf, type LengthUnit, newJob, STOCK_SECTIONS, writeJobFile } from '@splay/core';
+import { type Frame, inches, jobFileOf, type LengthUnit, newJob, STOCK_SECTIONS, writeJobFile } from '@splay/core';
 import { Plus } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { api } from '../client/api.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
+import { FromLibrary } from '../ui/library-tools.tsx';
 import { LengthField } from '../ui/length-field.tsx';
 
 const MEASURES = [
@@ -74,6 +75,7 @@ function NewJobForm() {
   const [section, setSection] = useState(STOCK_SECTIONS.length - 2);
   const [hasCab, setHasCab] = useState(true);
   const [touched, setTouched] = useState<ReadonlySet<Measure>>(new Set());
+  const [kept, setKept] = useState<Frame | null>(null);
   const [problem, setProblem] = useState('');
   const [sending, setSending] = useState(false);
   const display = { unit, division: 16 } as const;
@@ -87,7 +89,7 @@ function NewJobForm() {
     const stock = STOCK_SECTIONS[section];
     if (name.trim() === '' || donor.trim() === '' || !stock)
       return setProblem('Name the job and the donor, so that you find them again.');
-    const wrong = hasCab ? cabProblem(measures) : '';
+    const wrong = hasCab && !kept ? cabProblem(measures) : '';
     if (wrong) return setProblem(wrong);
     const { cabBack, cabFront, cabRear, ...first } = measures;
     const cab = hasCab
@@ -98,7 +100,8 @@ function NewJobForm() {
         }
       : null;
     setSending(true);
-    const job = newJob({ name: name.trim(), donor: donor.trim(), display, ...first, cab, section: stock.section });
+    const begun = newJob({ name: name.trim(), donor: donor.trim(), display, ...first, cab, section: stock.section });
+    const job = kept ? { ...begun, donor: { ...kept, name: donor.trim() } } : begun;
     const answer = await api.importJob(writeJobFile(jobFileOf(job, [])));
     if (answer.ok) return location.assign(`/jobs/${answer.value.id}/donor`);
     setSending(false);
@@ -143,7 +146,7 @@ function NewJobForm() {
           choices={STOCK_SECTIONS.map((stock, index) => [String(index), stock.name] as const)}
           onChange={(index) => setSection(Number(index))}
         />
-        {MEASURES.map(([key, label]) => (
+        {MEASURES.filter(() => kept === null).map(([key, label]) => (
           <LengthField
             key={key}
             label={label}
@@ -156,7 +159,24 @@ function NewJobForm() {
           />
         ))}
       </div>
-      <fieldset className="border-t border-rule pt-2">
+      <FromLibrary
+        kind="donor"
+        label="Or a donor from the library"
+        onPick={(item) => {
+          if (item.kind !== 'donor') return;
+          setKept({ ...item.item, ...(item.from === '' ? {} : { copiedFrom: item.from }) });
+          setDonor(item.item.name);
+        }}
+      />
+      {kept && (
+        <p role="status" className="border-l-4 border-layout bg-layout-wash px-3 py-1.5 text-sm">
+          The donor is a copy of {kept.name} with everything that was measured on it: measure again what may differ.{' '}
+          <button type="button" className="underline underline-offset-2" onClick={() => setKept(null)}>
+            Type its measures instead
+          </button>
+        </p>
+      )}
+      <fieldset className="border-t border-rule pt-2" hidden={kept !== null}>
         <legend className="sr-only">The cab</legend>
         <label className="flex min-h-9 items-center gap-2 text-sm">
           <input

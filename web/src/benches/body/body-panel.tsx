@@ -5,9 +5,12 @@ import {
   type BodyKind,
   bodyGuide,
   newBody,
+  itemOf,
   withBody,
+  withCopiedBody,
   withoutBody,
   withoutDeadAcceptances,
+  writeItem,
 } from '@splay/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { BenchProps } from '../../client/bench-props.ts';
@@ -18,6 +21,7 @@ import { AskTable } from '../../ui/ask-table.tsx';
 import { BodyList } from '../../ui/body-list.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { FromLibrary, KeepInLibrary } from '../../ui/library-tools.tsx';
 import { MaybeLength } from '../../ui/maybe-length.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -84,6 +88,22 @@ export function BodyPanel(bench: BenchProps) {
           </select>
         </label>
       )}
+      {canWrite && (
+        <div className="mt-2">
+          <FromLibrary
+            kind="body"
+            label="Copy a body from the library"
+            onPick={(item) => {
+              if (item.kind !== 'body') return;
+              const { job: larger, id } = withCopiedBody(job, item.item, item.from, freshId);
+              const copy = larger.bodies.find((one) => one.id === id);
+              if (!copy) return;
+              change(store, `Copied ${copy.name} from the library`, (old) => withBody(old, copy));
+              onSelect(id);
+            }}
+          />
+        </div>
+      )}
       {body && <OneBody key={body.id} bench={bench} body={body} />}
     </>
   );
@@ -146,6 +166,8 @@ function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: B
             />
           ))}
         </div>
+        {body.copiedFrom && <p className="text-sm text-pencil">Copied from {body.copiedFrom}, out of the library.</p>}
+        {!disabled && <KeepInLibrary what={body.name} textOf={() => writeItem(itemOf(job, body))} />}
         {!disabled && (
           <button
             type="button"

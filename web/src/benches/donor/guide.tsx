@@ -1,6 +1,7 @@
-import { type Ask, type Job, measuringGuide } from '@splay/core';
+import { type Ask, itemOf, type Job, measuringGuide, writeItem } from '@splay/core';
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
 import { AskTable } from '../../ui/ask-table.tsx';
+import { KeepInLibrary } from '../../ui/library-tools.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 
 interface GuideProps {
@@ -48,6 +49,14 @@ export function Guide({ store, job, canWrite, onPart }: GuideProps) {
       >
         {done ? 'Reopen the donor' : 'The donor is measured'}
       </button>
+      {job.donor.copiedFrom && (
+        <p className="mt-2 text-sm text-pencil">Copied from {job.donor.copiedFrom}, out of the library.</p>
+      )}
+      {canWrite && (
+        <div className="mt-2">
+          <KeepInLibrary what="this donor" textOf={() => writeItem(itemOf(job))} />
+        </div>
+      )}
       <PanelHeading>On paper, and in files</PanelHeading>
       <p className="flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">
         <a className="button" href={`/print/${id}/survey`} target="_blank" rel="noreferrer">

@@ -148,6 +148,26 @@ export const jobRevisions = pgTable(
   ],
 );
 
+/** Donors and bodies that the shop keeps for the next job, each a copy. */
+export const libraryItems = pgTable(
+  'library_items',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    kind: text('kind').notNull(),
+    name: text('name').notNull(),
+    /** The job that it was copied from. */
+    from: text('from_job').notNull(),
+    /** The item as it travels, with its version. */
+    document: json('document').notNull(),
+    savedBy: text('saved_by').notNull(),
+    savedAt: moment('saved_at'),
+  },
+  (table) => [index('library_of_shop').on(table.shopId, table.kind, table.name), ownShop()],
+);
+
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** What people add while they work: see core/records. Only ever added to. */

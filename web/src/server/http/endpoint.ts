@@ -14,15 +14,19 @@ export interface Call {
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 
+/** An id from the path, checked to be one. @throws NotFound */
+export function uuidOf(id: string): string {
+  if (!UUID.test(id)) throw new NotFound();
+  return id;
+}
+
 function callOf(context: APIContext, member: Member): Call {
   return {
     request: context.request,
     url: context.url,
     member,
     get job() {
-      const id = context.params.job ?? '';
-      if (!UUID.test(id)) throw new NotFound();
-      return id;
+      return uuidOf(context.params.job ?? '');
     },
     param: (name) => context.params[name] ?? '',
   };
