@@ -26,7 +26,7 @@ try {
   const { chromium } = await import('@playwright/test');
   browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-dev-shm-usage', '--font-render-hinting=none'],
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--font-render-hinting=none', '--enable-unsafe-swiftshader'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
   const out = join(root, 'docs/screenshots');
@@ -129,6 +129,15 @@ try {
   await shot('marks-on-paper');
   await open(van, 'true-up');
   await shot('true-up');
+
+  // Seat.
+  await open(van, 'mounts');
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(300);
+  const mounts = await page.screenshot();
+  await page.getByRole('button', { name: 'Look around, in space' }).click();
+  await page.waitForTimeout(3000);
+  await side('mounts-and-in-space', [mounts, await page.screenshot()], 2560);
 
   // Each kind of operation with its own panel, side by side on two sheets.
   const panelOf = async (kind) => {

@@ -1,11 +1,14 @@
 // @vitest-environment jsdom
-import { evaluatePlan, inches, type JobFile, parseJobFile } from '@splay/core';
+import { evaluatePlan, inches, itemOf, type JobFile, parseJobFile } from '@splay/core';
 import { beforeEach, expect, it, vi } from 'vitest';
+import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
 import { NewJob } from './new-job.tsx';
 
 const importJob = vi.hoisted(() => vi.fn<(text: string) => Promise<unknown>>());
-vi.mock('../client/api.ts', () => ({ api: { importJob } }));
+const items = vi.hoisted(() => vi.fn<() => Promise<unknown>>());
+const item = vi.hoisted(() => vi.fn<(id: string) => Promise<unknown>>());
+vi.mock('../client/api.ts', () => ({ api: { importJob, libraryItems: items, libraryItem: item } }));
 
 const sent = async (): Promise<JobFile> => {
   await vi.waitFor(() => expect(importJob).toHaveBeenCalled());
@@ -21,6 +24,8 @@ const begin = () => fireEvent.click(screen.getByRole('button', { name: 'Begin' }
 beforeEach(() => {
   importJob.mockReset();
   importJob.mockResolvedValue({ ok: false, reason: 'refused', detail: 'The shop may not write.', problems: [] });
+  items.mockResolvedValue({ ok: true, value: [{ id: 'kept', kind: 'donor', name: 'Ostler 35', from: 'Parcel van' }] });
+  item.mockResolvedValue({ ok: true, value: itemOf(demoJob('parcel-van').job) });
   render(<NewJob />);
   fireEvent.click(screen.getByRole('button', { name: 'New job' }));
 });
@@ -104,4 +109,17 @@ it('does without a cab, and refuses one that cannot stand there', async () => {
   begin();
   expect((await sent()).job.donor.units).toEqual([]);
   expect((await sent()).job.donor.points).toEqual([]);
+});
+
+it('begins with a donor out of the library, a copy that says where it is from', async () => {
+  fireEvent.change(await screen.findByRole('combobox', { name: 'Or a donor from the library' }), {
+    target: { value: 'kept' },
+  });
+  expect(await screen.findByText(/The donor is a copy of/)).toBeTruthy();
+  type('Job', 'The next one');
+  begin();
+  const { job } = await sent();
+  const { donor } = demoJob('parcel-van').job;
+  expect(job.donor).toEqual({ ...donor, copiedFrom: demoJob('parcel-van').job.name });
+  expect([job.name, job.plan.operations, job.bodies]).toEqual(['The next one', [], []]);
 });
