@@ -69,7 +69,9 @@ try {
 
   // Measure.
   await open(van, 'donor');
-  await shot('donor');
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(300);
+  const donor = await page.screenshot();
   await open(tour, 'donor');
   const top = (heading) =>
     page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
@@ -89,7 +91,9 @@ try {
     2560,
   );
   await open(pickup, 'donor');
-  await shot('donor-what-next');
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(300);
+  await side('donor', [donor, await page.screenshot()], 2560);
 
   await open(van, 'body');
   await page.waitForLoadState('networkidle');

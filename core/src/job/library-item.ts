@@ -74,7 +74,10 @@ export function parseItem(text: string): LibraryItem {
     path: problem.path === '' ? 'item' : `item.${problem.path}`,
   }));
   if (shape.length > 0) throw new InputError(shape);
-  const meaning = kind === 'body' ? bodyProblems(now as Body, 'item') : frameProblems(now as Frame, { unit: 'mm', division: 'decimal' }, 'item');
+  const meaning =
+    kind === 'body'
+      ? bodyProblems(now as Body, 'item')
+      : frameProblems(now as Frame, { unit: 'mm', division: 'decimal' }, 'item');
   if (meaning.length > 0) throw new InputError(meaning);
   return { format: ITEM_FORMAT, version: JOB_VERSION, from: textOf(from), kind, item: now } as LibraryItem;
 }

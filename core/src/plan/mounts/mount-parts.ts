@@ -46,7 +46,7 @@ function perchParts(
 ): readonly Made[] {
   const { thickness: t, along, across, radius, boxed, leg } = bracket;
   const bend = bendOf(t, radius, rules);
-  const feet = pointsWithin(edge, along);
+  const feet = pointsWithin(edge(), along);
   const at = (legs: number) => bentStrip([legs, across, legs], [RIGHT_ANGLE, RIGHT_ANGLE], bend);
   const middle = at(0);
   // From the middle of the top: half of it, a bend, and the leg, at each place along.
@@ -72,7 +72,7 @@ function perchParts(
   };
   if (!boxed) return [folded];
   const ends = ([-along / 2, along / 2] as const).map((x, index): Made => {
-    const high = reachAt(edge, x) - t;
+    const high = reachAt(edge(), x) - t;
     return {
       name: index === 0 ? 'front end of the perch' : 'rear end of the perch',
       stock: 'plate',
@@ -98,7 +98,7 @@ function armPartsFlat(
   const beyond = BEYOND * along;
   const weldLength = fixing.by === 'weld' ? 2 * deep + along : 0;
   const foot = fixing.by === 'bolts' ? [footPlate(bracket, fixing)] : [];
-  const [front, rear] = [reachAt(edge, -along / 2), reachAt(edge, along / 2)];
+  const [front, rear] = [reachAt(edge(), -along / 2), reachAt(edge(), along / 2)];
   const length = Math.max(front, rear) + beyond;
   if (make === 'tube') {
     return [

@@ -61,8 +61,8 @@ export interface MountingOutcome {
   readonly reach: number;
   /** How an arm or angle lies against the web. */
   readonly contact: Contact;
-  /** The edge of the bracket that lies on the rail, along its width. */
-  readonly edge: readonly EdgePoint[];
+  /** The edge of the bracket that lies on the rail, along its width: only looked at when it is asked for. */
+  readonly edge: () => readonly EdgePoint[];
   /** What the bolt goes through: layers, top plate, the body's own bracket. Null where one of them is not known. */
   readonly grip: number | null;
   readonly bolt: BoltSize | null;
@@ -330,7 +330,7 @@ function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }:
     block,
     reach,
     contact,
-    edge: rail && height !== null ? edgeOf(bracket, seat, rake, height, reach, rail, railAt) : [],
+    edge: () => (rail && height !== null ? edgeOf(bracket, seat, rake, height, reach, rail, railAt) : []),
     grip: gripOf(mounting, seat, [...over, ...hung]),
     checks: checks.toSorted((one, other) => other.ratio - one.ratio),
     problems,

@@ -54,7 +54,7 @@ function Contour({ bench, outcome, contour, show }: ContourProps) {
       />
       <h4 className="label mt-4 mb-1">Cut to</h4>
       <ul className="flex flex-wrap gap-x-6 text-sm">
-        {edge.map(({ at, reach }) => (
+        {edge().map(({ at, reach }) => (
           <li key={at}>
             <span className="text-pencil">
               {at === 0 ? 'at the mount' : `${show(Math.abs(at))} ${at < 0 ? 'ahead' : 'behind'}`}:{' '}

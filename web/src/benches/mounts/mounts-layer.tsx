@@ -59,6 +59,15 @@ export function MountsOver(props: PictureProps) {
             strokeWidth={here ? 2.4 : 1.4}
             strokeDasharray={decided ? undefined : '4 3'}
           >
+            <rect
+              className="touch-target"
+              x={x - 24}
+              y={y1 - 24}
+              width={48}
+              height={48}
+              fill="transparent"
+              stroke="none"
+            />
             <title>{`${tag}, ${seat.mount.name}: ${outcome.name}`}</title>
             {outcome.side === 'left' && (
               <g clipPath="url(#clip-side)">
