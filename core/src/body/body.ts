@@ -1,5 +1,6 @@
 import type { Vec3 } from '../frame/index.ts';
 import type { InputProblem } from '../input-error.ts';
+import { type WorkBody, workProblems } from './work-body.ts';
 
 export const BODY_KINDS = ['cab', 'bed', 'box', 'other'] as const;
 export type BodyKind = (typeof BODY_KINDS)[number];
@@ -123,6 +124,8 @@ export interface Body {
   /** Gaps that are wanted: to the part ahead of it, and round a tyre; without one the rulebook says. */
   readonly gapAhead?: number;
   readonly tyreGap?: number;
+  /** Its deck, where it is a work body. */
+  readonly work?: WorkBody;
   /** What it was copied from, where it came out of the shop's library. */
   readonly copiedFrom?: string;
 }
@@ -207,6 +210,7 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
     ...(['width', 'gapAhead', 'tyreGap'] as const).flatMap((key) =>
       (body[key] ?? 1) >= 0 ? [] : problem(key, key, 'It must be 0 or more, or left empty.'),
     ),
+    ...(body.work ? workProblems(body.work, `${path}.work`) : []),
     ...body.mounts.flatMap(({ name, hole, thickness, bushing, bushingRate, load }, index) => [
       ...(hole === undefined || hole >= 0
         ? []

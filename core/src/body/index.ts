@@ -19,5 +19,6 @@ export {
   type WheelOpening,
 } from './body.ts';
 export { type ChangedBody, changedBody, type CutLength } from './body-change.ts';
+export { type DeckLayer, type DeckMechanism, newWorkBody, type WorkBody, workProblems } from './work-body.ts';
 export { type BodyPose, onBody, onFrame } from './body-pose.ts';
 export { bodySchema } from './schema.ts';

@@ -1,4 +1,18 @@
-import { type Field, flag, id, length, list, mass, name, oneOf, optional, rate, record } from '../fields/index.ts';
+import {
+  type Field,
+  flag,
+  id,
+  length,
+  list,
+  mass,
+  name,
+  oneOf,
+  optional,
+  orNull,
+  rate,
+  record,
+  share,
+} from '../fields/index.ts';
 import {
   type Body,
   BODY_KINDS,
@@ -13,6 +27,7 @@ import {
   type ProfilePoint,
   type WheelOpening,
 } from './body.ts';
+import type { DeckLayer, DeckMechanism, WorkBody } from './work-body.ts';
 
 const profile = () => list(record<ProfilePoint>({ x: length(), z: length() }), 500);
 
@@ -83,5 +98,18 @@ export const bodySchema = (): Field<Body> =>
     width: optional(length()),
     gapAhead: optional(length()),
     tyreGap: optional(length()),
+    work: optional(
+      record<WorkBody>({
+        length: length(),
+        behind: share(),
+        stack: list(record<DeckLayer>({ id: id(), name: name(), height: length(), open: flag() }), 20),
+        hose: length(),
+        clearance: length(),
+        hinge: orNull(length()),
+        mechanism: orNull(
+          record<DeckMechanism>({ name: name(), least: length(), most: length(), stands: length(), foot: length() }),
+        ),
+      }),
+    ),
     copiedFrom: optional(name()),
   });

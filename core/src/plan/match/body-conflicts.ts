@@ -173,6 +173,61 @@ const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): re
     ];
   });
 
+/** A deck that the frame is too short for, that pinches a hose, or whose mechanism cannot stand where it is meant to. */
+function decks({ body, work }: SeatOutcome, { show }: Context): readonly Finding[] {
+  if (!work) return [];
+  const { cabToAxle, open, mechanism } = work;
+  const told = (code: string, message: string, ...ways: string[]): Finding => ({
+    ...NOWHERE,
+    about: body.id,
+    code,
+    severity: 'warn',
+    message,
+    waysOut: advise(...ways),
+  });
+  const short = cabToAxle.has === null ? 0 : cabToAxle.asked - cabToAxle.has;
+  return [
+    ...(short > 0.5
+      ? [
+          told(
+            'deck-cab-to-axle',
+            `The deck of ${body.name} asks ${show(cabToAxle.asked)} from cab to axle; the plan gives ${show(cabToAxle.has ?? 0)}.`,
+            'Lengthen the frame between cab and axle, take a shorter deck, or let more of it hang behind the axle.',
+          ),
+        ]
+      : []),
+    ...open.flatMap(({ layer, left }) =>
+      left < 0
+        ? [
+            told(
+              'deck-pinched',
+              `${layer.name} under the deck of ${body.name} pinches what passes through it: ${show(-left)} are missing.`,
+              'Make it higher, or lead the hose another way.',
+            ),
+          ]
+        : [],
+    ),
+    ...(mechanism && !mechanism.works
+      ? [
+          told(
+            'deck-mechanism',
+            `${mechanism.mechanism.name} stands ${show(mechanism.mechanism.stands)} from its hinge; it works from ${show(mechanism.mechanism.least)} to ${show(mechanism.mechanism.most)}.`,
+            'Set it within its range, or move the hinge.',
+          ),
+        ]
+      : []),
+    ...(mechanism && mechanism.standsOn.length > 0
+      ? [
+          told(
+            'deck-mechanism',
+            `${mechanism.mechanism.name} stands where ${mechanism.standsOn.join(', ')} ${mechanism.standsOn.length === 1 ? 'is' : 'are'}.`,
+            'Set it into a clear stretch of its range.',
+          ),
+        ]
+      : []),
+  ];
+}
+
 /** A body nearer to what stands ahead of it than is wanted. */
 function nearAhead(seat: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] {
   const { ahead, body, pose } = seat;
@@ -209,6 +264,9 @@ export const BODY_CODES: ReadonlySet<string> = new Set([
   'body-clash',
   'mount-clash',
   'bodies-near',
+  'deck-cab-to-axle',
+  'deck-pinched',
+  'deck-mechanism',
 ]);
 
 /**
@@ -269,6 +327,7 @@ export const bodyConflicts: Finder = (findings, context) =>
       ...nearTyres(seat, findings, context),
       ...uncovered(seat, context),
       ...nearAhead(seat, findings, context),
+      ...decks(seat, context),
       ...parts.map((part) =>
         clashFinding(
           seat,

@@ -12,6 +12,7 @@ export {
   type SeatOutcome,
   seatOutcomes,
 } from './seat-outcome.ts';
+export { type MechanismOutcome, type OpenLayer, type WorkOutcome } from './work-outcome.ts';
 export { type FenderOver } from './coverage.ts';
 export { type OtherSolid } from './solids.ts';
 export {

@@ -13,6 +13,7 @@ import type { PlanState } from '../state.ts';
 import { groundUnder, rampsOf, wheelsUnder } from '../underside.ts';
 import { widthAsked } from './asks.ts';
 import { type FenderOver, fendersOver } from './coverage.ts';
+import { type WorkOutcome, workOutcome } from './work-outcome.ts';
 import { memberSolids, type OtherSolid, roomSolids, shaftSolids } from './solids.ts';
 import { type Clash, clashesOf } from './clashes.ts';
 import { type MountGap, mountGap, sideOfMount } from './mount-gap.ts';
@@ -56,6 +57,8 @@ export interface SeatOutcome {
   readonly steps: readonly { readonly point: BodyPoint; readonly height: number }[];
   /** Approach and departure with what hangs low on it, radians; null where it has nothing beyond the wheels. */
   readonly ramps: { readonly approach: number | null; readonly departure: number | null };
+  /** What its deck asks for and what the frame gives it; null where it is no work body. */
+  readonly work: WorkOutcome | null;
   /** How much wider the frame must become so that every mount lies over a rail, mm; null where no one width does that. */
   readonly wider: number | null;
   /** Wheelbase that its openings ask for, and how much more than the donor's and the plan's that is, mm. */
@@ -234,6 +237,7 @@ export function seatOutcomes(
         wheels,
       ),
       wider: widthAsked(mounts),
+      work: workOutcome(body, standing, rules),
       wheelbase:
         asked === null || has === null || had === null
           ? null

@@ -25,7 +25,7 @@ import { FromLibrary, KeepInLibrary } from '../../ui/library-tools.tsx';
 import { MaybeLength } from '../../ui/maybe-length.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { putBody } from './put-body.ts';
+import { putBody } from '../../ui/put-body.ts';
 
 const KIND_NAMES: Readonly<Record<BodyKind, string>> = { cab: 'cab', bed: 'bed', box: 'box', other: 'other' };
 

@@ -30,7 +30,7 @@ import {
   textColumn,
   words,
 } from '../../ui/table-columns.ts';
-import { putBody } from './put-body.ts';
+import { putBody } from '../../ui/put-body.ts';
 
 const OPENINGS: readonly Column<WheelOpening>[] = [
   textColumn('name', 'Opening', '28%'),

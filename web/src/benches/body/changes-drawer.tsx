@@ -15,7 +15,7 @@ import { freshId } from '../../client/fresh-id.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
 import { choiceColumn, type Column, lengthColumn } from '../../ui/table-columns.ts';
-import { putBody } from './put-body.ts';
+import { putBody } from '../../ui/put-body.ts';
 
 const COLUMNS: readonly Column<BodyChange>[] = [
   choiceColumn('of', 'Change of', '24%', [

@@ -7,7 +7,7 @@ import type { Drawer } from '../../client/bench.ts';
 import { SurveyWalk } from '../../ui/survey-walk.tsx';
 import { BodyPanel } from './body-panel.tsx';
 import { BODY_LISTS, type BodyList, bodyStops, oneMoreOf } from './body-stops.ts';
-import { putBody } from './put-body.ts';
+import { putBody } from '../../ui/put-body.ts';
 
 interface BodyFloorProps {
   readonly bench: BenchProps;

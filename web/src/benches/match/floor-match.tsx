@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
+import { DeckDrawer } from './deck-drawer.tsx';
 import { MatchPanel } from './match-panel.tsx';
 import { isBad, WAY_WORDS } from './mount-words.ts';
 import { MountGapsDrawer } from './mounts-drawer.tsx';
@@ -11,6 +12,11 @@ import { place, seatAtHand } from './seat-at-hand.ts';
 
 const KEY =
   'flex min-h-14 min-w-14 flex-1 items-center justify-center border border-graphite bg-sheet disabled:text-rule';
+
+const SLIDES = [
+  ['mounts', { name: 'Mounts', Content: MountGapsDrawer }],
+  ['deck', { name: 'Deck', Content: DeckDrawer }],
+] as const;
 
 /** Where a body sits, at the frame: one mount at a time with its gap large, and four keys that nudge the body. */
 export function MatchFloor(bench: BenchProps) {
@@ -20,7 +26,7 @@ export function MatchFloor(bench: BenchProps) {
       <h2 className="sr-only">Match</h2>
       {seat && seat.mounts.length > 0 && <MountCard key={seat.body.id} bench={bench} seat={seat} />}
       <MatchPanel {...bench} />
-      <FoldOuts bench={bench} slides={[['mounts', { name: 'Mounts', Content: MountGapsDrawer }]]} />
+      <FoldOuts bench={bench} slides={SLIDES} />
     </div>
   );
 }

@@ -141,3 +141,26 @@ it('without a body it leads to where one is measured', () => {
   press('Measure a body');
   expect(store.getState().bench).toBe('body');
 });
+
+describe('a deck', () => {
+  it('is begun, changed, told what it asks for and where its hoist may stand, and taken off again', () => {
+    const { now } = openBench(parts, van, { drawer: 'deck' });
+    press(/has a deck$/);
+    const deck = () => within(screen.getByRole('region', { name: 'Deck' }));
+    type('Deck long', '120');
+    type('Of it behind the axle, %', '40');
+    // The gap of 2 and three fifths of 120.
+    expect(deck().getByText(/from cab to axle/).textContent).toMatch(
+      /It asks 74 from cab to axle, the plan has 98 1⁄4\./,
+    );
+    press('It turns about a hinge');
+    type('It stands from the hinge', '30');
+    expect(seat(now()).work!.mechanism).toMatchObject({ mechanism: { stands: inches(30) }, works: true });
+    expect(deck().getByText(/By levers/)).toBeTruthy();
+    type('It stands from the hinge', '5');
+    expect(deck().getByText(/outside of what it works with/)).toBeTruthy();
+    expect(screen.getAllByText(/it works from/).length).toBeGreaterThan(0);
+    press('It has no deck');
+    expect(now().bodies[0]).not.toHaveProperty('work');
+  });
+});

@@ -1,12 +1,16 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
+import { DeckDrawer } from './deck-drawer.tsx';
 import { MatchFloor } from './floor-match.tsx';
 import { MatchOver, MatchUnder } from './match-layer.tsx';
 import { MatchPanel } from './match-panel.tsx';
 import { MatchTray } from './match-tray.tsx';
 import { MountGapsDrawer } from './mounts-drawer.tsx';
 
-const drawers = { mounts: { name: 'Mounts', Content: MountGapsDrawer } } as const;
+const drawers = {
+  mounts: { name: 'Mounts', Content: MountGapsDrawer },
+  deck: { name: 'Deck', Content: DeckDrawer },
+} as const;
 
 export const parts: BenchParts = {
   Panel: MatchPanel,

@@ -1,8 +1,8 @@
 import { type Body, withBody, withoutDeadAcceptances } from '@splay/core';
-import type { BenchProps } from '../../client/bench-props.ts';
-import { change } from '../../client/job-store.ts';
-import { editProblems } from '../../ui/check-edit.ts';
-import type { CellProblem } from '../../ui/edit-table.tsx';
+import type { BenchProps } from '../client/bench-props.ts';
+import { change } from '../client/job-store.ts';
+import { editProblems } from './check-edit.ts';
+import type { CellProblem } from './edit-table.tsx';
 
 /**
  * Changes a body where the whole job stays right; else nothing is changed, and what is wrong comes back for the cells of the

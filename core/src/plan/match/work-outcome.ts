@@ -1,0 +1,149 @@
+import type { Body, DeckLayer, DeckMechanism, WorkBody } from '../../body/index.ts';
+import type { Axle, FramePoint, Side } from '../../frame/index.ts';
+import { type Rulebook, ruleValue } from '../../rules/index.ts';
+import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
+import type { FeatureOutcome } from '../feature-outcome.ts';
+import { type Piece, rearSpine } from '../piece.ts';
+import type { RiderOutcome } from '../rider-outcome.ts';
+import { axleUnder } from './openings.ts';
+
+/** An open layer of a deck's stack, and how much room it leaves beyond what must pass through; below 0 it is pinched. */
+export interface OpenLayer {
+  readonly layer: DeckLayer;
+  readonly left: number;
+}
+
+/** Where a mechanism under a deck may stand, built stations, mm, and what moving it trades. */
+export interface MechanismOutcome {
+  readonly mechanism: DeckMechanism;
+  readonly hingeX: number;
+  readonly at: number;
+  /** Whether that is within what it works with. */
+  readonly works: boolean;
+  /** Stretches within its range where its foot meets no crossmember, front to rear. */
+  readonly clear: readonly (readonly [from: number, to: number])[];
+  /** What it would stand on where it is meant to. */
+  readonly standsOn: readonly string[];
+  /** Holes of the rails under its foot, on both sides or one, that it can be bolted through. */
+  readonly holes: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly x: number;
+    readonly sides: readonly Side[];
+  }[];
+  /**
+   * By levers, against standing as far ahead as it may: the share of its capacity that is left, and how many times as high
+   * its stroke lifts the end of the deck.
+   */
+  readonly capacity: number;
+  readonly lift: number;
+}
+
+/** What a deck asks of the frame, and what the frame gives it. mm. */
+export interface WorkOutcome {
+  readonly work: WorkBody;
+  /** From the back of the cab to the rear axle: asked for by the deck, there on the built frame; null without either. */
+  readonly cabToAxle: { readonly asked: number; readonly has: number | null };
+  /** The longest deck with the same share behind the axle that the frame takes; null where its cab or axle is not known. */
+  readonly longest: number | null;
+  /** Behind the axle, and beyond the end of the frame. */
+  readonly overhang: number;
+  readonly beyondFrame: number | null;
+  readonly deckHeight: number;
+  readonly open: readonly OpenLayer[];
+  readonly mechanism: MechanismOutcome | null;
+}
+
+interface Under {
+  readonly pieces: readonly Piece[];
+  readonly axles: readonly RiderOutcome<Axle>[];
+  readonly points: readonly RiderOutcome<FramePoint>[];
+  readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly features: readonly FeatureOutcome[];
+}
+
+/** Stretches of a range that no obstacle lies in. */
+function clearOf(
+  [from, to]: readonly [number, number],
+  obstacles: readonly (readonly [number, number])[],
+): readonly (readonly [number, number])[] {
+  let start = from;
+  const clear: (readonly [number, number])[] = [];
+  for (const [a, b] of obstacles.toSorted((one, other) => one[0] - other[0])) {
+    if (a > start) clear.push([start, Math.min(a, to)]);
+    start = Math.max(start, b);
+    if (start >= to) break;
+  }
+  if (start < to) clear.push([start, to]);
+  return clear.filter(([a, b]) => b > a);
+}
+
+function mechanismOn(mechanism: DeckMechanism, hingeX: number, { crossmembers, features }: Under): MechanismOutcome {
+  const { least, most, stands, foot } = mechanism;
+  const half = foot / 2;
+  const at = hingeX - stands;
+  const stretches = crossmembers.flatMap(({ crossmember, built }) =>
+    built
+      ? [{ name: crossmember.name, from: built.x - crossmember.length / 2, to: built.x + crossmember.length / 2 }]
+      : [],
+  );
+  const holes = features.flatMap(({ feature, places }) => {
+    if (feature.attachment !== 'hole' || feature.diameter <= 0) return [];
+    const sides = (['left', 'right'] as const).filter((side) => places[side]?.built);
+    const x = (places.left ?? places.right)?.built?.x;
+    return x !== undefined && sides.length > 0 && Math.abs(x - at) <= half
+      ? [{ id: feature.id, name: feature.name, x, sides }]
+      : [];
+  });
+  return {
+    mechanism,
+    hingeX,
+    at,
+    works: stands >= least && stands <= most,
+    clear: clearOf(
+      [hingeX - most, hingeX - least],
+      stretches.map(({ from, to }) => [from - half, to + half] as const),
+    ),
+    standsOn: stretches.filter(({ from, to }) => at + half > from && at - half < to).map(({ name }) => name),
+    holes: holes.toSorted((a, b) => a.x - b.x),
+    capacity: stands / most,
+    lift: stands > 0 ? most / stands : 0,
+  };
+}
+
+/**
+ * What the deck of a body asks of the built frame, and what that gives it; null where it has none.
+ *
+ * @param body The body.
+ * @param under The built frame.
+ * @param rules The shop’s rulebook: the gap behind a cab where the body wants no other.
+ */
+export function workOutcome(body: Body, under: Under, rules: Rulebook): WorkOutcome | null {
+  const { work } = body;
+  if (!work) return null;
+  const gap = body.gapAhead ?? ruleValue(rules, 'body/cab-gap');
+  const cab = under.points
+    .flatMap(({ item, built }) => (built && item.kind === 'cab-back' ? [built.x] : []))
+    .toSorted((a, b) => b - a)[0];
+  const axle = axleUnder(under.axles, 'rear')?.built?.x;
+  const has = cab === undefined || axle === undefined ? null : axle - cab;
+  const last = under.pieces.at(-1);
+  const end = last ? rearSpine(last).x : null;
+  const overhang = work.length * work.behind;
+  const rear = axle === undefined ? null : axle + overhang;
+  return {
+    work,
+    cabToAxle: { asked: gap + work.length * (1 - work.behind), has },
+    longest: has === null ? null : Math.max(0, (has - gap) / (1 - work.behind)),
+    overhang,
+    beyondFrame: rear === null || end === null ? null : rear - end,
+    deckHeight: work.stack.reduce((sum, { height }) => sum + height, 0),
+    open: work.stack.flatMap((layer) =>
+      layer.open ? [{ layer, left: layer.height - work.hose - 2 * work.clearance }] : [],
+    ),
+    mechanism:
+      work.mechanism && work.hinge !== null && end !== null
+        ? mechanismOn(work.mechanism, end + work.hinge, under)
+        : null,
+  };
+}
