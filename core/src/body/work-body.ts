@@ -1,4 +1,5 @@
 import type { InputProblem } from '../input-error.ts';
+import { inches } from '../units/index.ts';
 
 /** A layer between the frame and a deck, mm; one that is open lets hoses and lines pass between what lies over and under it. */
 export interface DeckLayer {
@@ -36,19 +37,20 @@ export interface WorkBody {
 
 /**
  * A deck to begin with.
- * @param id
+ *
+ * @param id Makes an id that nothing has, by what it is for.
  */
 export const newWorkBody = (id: (prefix: string) => string): WorkBody => ({
-  length: 2440,
+  length: inches(96),
   behind: 0.35,
   stack: [
-    { id: id('layer'), name: 'Spacer', height: 19, open: true },
-    { id: id('layer'), name: 'Sill', height: 100, open: false },
-    { id: id('layer'), name: 'Crossmember', height: 75, open: false },
-    { id: id('layer'), name: 'Deck', height: 38, open: false },
+    { id: id('layer'), name: 'Spacer', height: inches(3 / 4), open: true },
+    { id: id('layer'), name: 'Sill', height: inches(4), open: false },
+    { id: id('layer'), name: 'Crossmember', height: inches(3), open: false },
+    { id: id('layer'), name: 'Deck', height: inches(3 / 2), open: false },
   ],
-  hose: 12,
-  clearance: 6,
+  hose: inches(1 / 2),
+  clearance: inches(1 / 8),
   hinge: null,
   mechanism: null,
 });

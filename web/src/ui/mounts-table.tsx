@@ -68,7 +68,7 @@ export function MountsTable({ caption, outcomes, datum, format, onPick }: Mounts
                   ) : (
                     title
                   )}
-                  <span className="block text-xs font-normal text-pencil">{turn.why}</span>
+                  {onPick && <span className="block text-xs font-normal text-pencil">{turn.why}</span>}
                 </th>
                 <td className="figures pr-3">
                   <Length mm={seat.at.x - datum} format={format} />
@@ -77,7 +77,7 @@ export function MountsTable({ caption, outcomes, datum, format, onPick }: Mounts
                   {name}
                   {!decided && <span className="text-pencil"> (proposed)</span>}
                 </td>
-                <td className="figures pr-3 font-semibold">
+                <td className="figures pr-4 font-semibold whitespace-nowrap">
                   {height === null || outcome.mounting.bracket.form === 'none' ? (
                     '–'
                   ) : (
@@ -86,7 +86,7 @@ export function MountsTable({ caption, outcomes, datum, format, onPick }: Mounts
                 </td>
                 <td className="pr-3">{stack(under)}</td>
                 <td className="pr-3">{stack(over)}</td>
-                <td className="figures pr-3">
+                <td className="figures pr-4 whitespace-nowrap">
                   {offLine === null ? '–' : <Length mm={offLine} format={format} signed />}
                 </td>
                 <td className="figures pr-3">
@@ -103,7 +103,7 @@ export function MountsTable({ caption, outcomes, datum, format, onPick }: Mounts
                   {outcome.problems.length > 0
                     ? 'cannot be so'
                     : worst
-                      ? `${Math.ceil(worst.ratio * 100)} %, ${worst.what}`
+                      ? `${Math.ceil(worst.ratio * 100)} %${onPick ? `, ${worst.what}` : ''}`
                       : outcome.share === null
                         ? 'load not known'
                         : '–'}

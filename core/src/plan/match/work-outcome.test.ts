@@ -33,6 +33,12 @@ const work: WorkBody = {
   ...newWorkBody(id),
   length: 3000,
   behind: 0.4,
+  hose: 12,
+  clearance: 6,
+  stack: [
+    { id: 'l1', name: 'Spacer', height: 19, open: true },
+    { id: 'l2', name: 'Sill', height: 213, open: false },
+  ],
   hinge: 100,
   mechanism: { name: 'Hoist', least: 800, most: 1600, stands: 1100, foot: 200 },
 };
@@ -65,7 +71,7 @@ describe('a deck', () => {
 
   it('its stack by hand, and a hose that an open layer pinches', () => {
     const { deckHeight, open, codes } = look();
-    expect(deckHeight).toBe(19 + 100 + 75 + 38);
+    expect(deckHeight).toBe(19 + 213);
     // 19 less a hose of 12 with 6 on both sides of it.
     expect(open.map(({ left }) => left)).toEqual([-5]);
     expect(codes).toContain('deck-pinched');
