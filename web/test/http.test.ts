@@ -1,7 +1,7 @@
 import { type ChildProcess } from 'node:child_process';
 import { readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { JOB_VERSION, newRecord } from '@splay/core';
+import { itemOf, JOB_VERSION, newRecord, parseJobFile, writeItem } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { serve } from '../../scripts/lib/app.mjs';
 import { freePort } from '../../scripts/lib/postgres.mjs';
@@ -84,6 +84,9 @@ const doors = (): [method: string, path: string, body?: string][] => {
     ['GET', `/print/${jobId}/marks`],
     ['GET', `/print/${jobId}/survey`],
     ['GET', `/print/${jobId}/body`],
+    ['GET', `/print/${jobId}/mounts`],
+    ['GET', `/api/jobs/${jobId}/frame.glb`],
+    ['GET', `/api/jobs/${jobId}/parts?of=mounts&as=svg`],
   ];
 };
 
@@ -110,6 +113,20 @@ describe('who may come in', () => {
       );
       expect([file, tried.some((path) => pattern.test(path))]).toEqual([file, true]);
     }
+  });
+
+  it('an item of the library is the shop’s own, and only what is an item is kept', async () => {
+    const { job } = parseJobFile(flagshipText);
+    const kept = await call('POST', '/api/library', mine, writeItem(itemOf(job, job.bodies[0])));
+    expect(kept.status).toBe(201);
+    const { id } = (await kept.json()) as { id: string };
+    expect((await call('GET', `/api/library/${id}`, mine)).status).toBe(200);
+    for (const method of ['GET', 'DELETE']) {
+      expect((await call(method, `/api/library/${id}`, theirs)).status).toBe(404);
+      expect((await call(method, '/api/library/not-an-id', mine)).status).toBe(404);
+    }
+    expect((await call('POST', '/api/library', mine, flagshipText)).status).toBe(422);
+    expect((await call('DELETE', `/api/library/${id}`, mine)).status).toBe(200);
   });
 
   it('and the shop’s own people get in', async () => {

@@ -186,7 +186,7 @@ const FRAME_RULES = {
   'body/fender': {
     title: 'A fender reaches beyond the tyre by',
     measures: 'length',
-    value: 0,
+    value: inches(1 / 8),
     reason: 'A tyre that stands out throws stones, and many vehicle codes want its tread covered.',
     source: 'your local vehicle code rules',
   },

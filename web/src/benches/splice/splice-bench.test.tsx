@@ -202,7 +202,9 @@ describe('what slides over it', () => {
   it('every part with its size and its files', () => {
     openBench(parts, tour, { drawer: 'parts' });
     expect(screen.getAllByText(/^X leg 1[LR]$/)).toHaveLength(2);
-    expect(screen.getByRole<HTMLAnchorElement>('link', { name: 'DXF of A1L' }).href).toMatch(/parts\?as=dxf&part=A1L$/);
+    expect(screen.getByRole<HTMLAnchorElement>('link', { name: 'DXF of A1L' }).href).toMatch(
+      /parts\?of=joints&as=dxf&part=A1L$/,
+    );
   });
 
   it('every factor with its value and source', () => {
