@@ -102,6 +102,7 @@ describe('edits that ways out offer', () => {
     section: null,
   } as const;
   const job = {
+    bodies: [],
     donor: plainFrame(),
     plan: planOf(
       { kind: 'lengthen', at: donor(2000), length: 50, section: null },

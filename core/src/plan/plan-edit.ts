@@ -1,3 +1,4 @@
+import type { Body, BodyMount } from '../body/index.ts';
 import type { Feature, Frame, Ref } from '../frame/index.ts';
 import type { Mounting } from '../mounting/index.ts';
 import type { SplicePlan } from '../splice/index.ts';
@@ -33,12 +34,15 @@ export type PlanEdit =
   | { readonly do: 'mount'; readonly mountings: readonly Mounting[] }
   /** Puts a body where it says. */
   | { readonly do: 'seat'; readonly seat: BodySeat }
+  /** Moves a mount of a body outward from the middle, on the body itself, mm. */
+  | { readonly do: 'outboard'; readonly body: string; readonly mount: string; readonly by: number }
   /** Puts new operations last, in order; each gets an id of its own. */
   | { readonly do: 'add'; readonly operations: readonly Operation[] }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
 interface Edited {
+  readonly bodies: readonly Body[];
   readonly donor: Frame;
   readonly plan: Plan;
 }
@@ -125,6 +129,14 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
       return withPlan(edit.splices.reduce(withSplice, plan));
     case 'mount':
       return withPlan(edit.mountings.reduce(withMounting, plan));
+    case 'outboard': {
+      const moved = (mount: BodyMount): BodyMount =>
+        mount.id === edit.mount ? { ...mount, y: mount.y + (mount.y < 0 ? -edit.by : edit.by) } : mount;
+      return {
+        ...job,
+        bodies: job.bodies.map((body) => (body.id === edit.body ? { ...body, mounts: body.mounts.map(moved) } : body)),
+      };
+    }
     case 'seat':
       return withPlan(withSeat(plan, edit.seat));
     case 'add':

@@ -255,6 +255,9 @@ function nearAhead(seat: SeatOutcome, { tape }: Findings, { show }: Context): re
   ];
 }
 
+/** How far outside the rail a bracket is moved that hangs beside it: room for a bolt and a washer, mm. */
+const BESIDE_RAIL = 32;
+
 /** Codes of what is found about bodies and where they sit. */
 export const BODY_CODES: ReadonlySet<string> = new Set([
   'opening-off',
@@ -298,7 +301,7 @@ export const bodyConflicts: Finder = (findings, context) =>
         : [],
     );
     const lower = Math.max(...seat.mounts.map(({ way, up }) => (way === 'clash' ? -(up ?? 0) : 0)), 0);
-    const standing = seat.mounts.flatMap(({ mount, at, way, up }): Finding[] =>
+    const standing = seat.mounts.flatMap(({ mount, at, way, up, rail }): Finding[] =>
       way === 'clash' && up !== null
         ? [
             {
@@ -314,7 +317,20 @@ export const bodyConflicts: Finder = (findings, context) =>
                   say: `Raise the body by ${context.show(lower)}`,
                   edit: { do: 'seat', seat: seatOf(seat, { z: seat.pose.z + lower }) },
                 },
-                ...advise('Lower the rail there, or make the mount as a bracket beside it.'),
+                ...(rail
+                  ? [
+                      {
+                        say: `Move its bracket on the body ${context.show(rail.outer + BESIDE_RAIL - Math.abs(at.y))} outboard, and hang it beside the rail`,
+                        edit: {
+                          do: 'outboard' as const,
+                          body: seat.body.id,
+                          mount: mount.id,
+                          by: rail.outer + BESIDE_RAIL - Math.abs(at.y),
+                        },
+                      },
+                    ]
+                  : []),
+                ...advise('Lower the rail there.'),
               ],
             },
           ]

@@ -480,6 +480,17 @@ describe('what else stands in a body', () => {
   });
 });
 
+it('a mount that the rail stands in is cured by a bracket moved outboard, in one press', () => {
+  const of = input({ mounts: [mount('m', 1000, 400, -20)] }, { z: 0 });
+  const found = evaluatePlan(of).conflicts.find(({ code }) => code === 'mount-clash')!;
+  const way = found.waysOut.find(({ edit }) => edit?.do === 'outboard')!;
+  expect(way.say).toMatch(/outboard, and hang it beside the rail/);
+  const after = carryOutEdit(of, way.edit!, 'x');
+  expect(after.bodies[0]!.mounts[0]!.y).toBeNear(430 + 32, 1e-9);
+  expect(seatIn(after).mounts[0]!.way).toBe('drop');
+  expect(evaluatePlan(after).conflicts.some(({ code }) => code === 'mount-clash')).toBe(false);
+});
+
 describe('what follows from where it sits', () => {
   it('fenders cover the tyre by hand, and one that does not is told', () => {
     // Track 1600, tyre 228.6 wide: its outer face at 914.3, its inner at 685.7.

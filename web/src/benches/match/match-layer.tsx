@@ -1,4 +1,4 @@
-import { nudgeOf, onFrame } from '@splay/core';
+import { nudgeOf, onFrame, type SeatOutcome } from '@splay/core';
 import { profilePath } from '../../board/body-over.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
@@ -6,44 +6,72 @@ import type { PictureProps } from '../../client/picture-props.ts';
 import { isBad } from './mount-words.ts';
 import { place, seatAtHand, showAt } from './seat-at-hand.ts';
 
+/** A body seen from above, as far as its ends and its width are measured. */
+function FromAbove({ seat, picture }: { readonly seat: SeatOutcome; readonly picture: PictureProps }) {
+  const { body, pose, onDonor } = seat;
+  const { view, plan, showBefore } = picture;
+  const { front, rear, width } = body;
+  if (front === undefined || rear === undefined || width === undefined) return null;
+  const [a, b] = [front, rear].map((x) => toPx(view, onFrame(showBefore ? onDonor : pose, { x, z: 0 }).x)) as [
+    number,
+    number,
+  ];
+  const [top, foot] = [acrossPx(plan.across, -width / 2), acrossPx(plan.across, width / 2)];
+  return (
+    <rect
+      x={Math.min(a, b)}
+      y={Math.min(top, foot)}
+      width={Math.abs(b - a)}
+      height={Math.abs(foot - top)}
+      fill="var(--color-ochre-wash)"
+      fillOpacity={0.3}
+      stroke="var(--color-ochre)"
+      strokeDasharray="10 4"
+    />
+  );
+}
+
 /** Under the steel: every body's side, the one at hand filled. */
 export function MatchUnder(props: PictureProps) {
   const { result, showBefore, view, side } = props;
   const hand = seatAtHand(result, props);
   return (
-    <g clipPath="url(#clip-side)">
-      {result.seats.map(({ body, pose, onDonor }) => {
-        const drawn = { pose: showBefore ? onDonor : pose, view, across: side.across };
-        const here = body.id === hand?.body.id;
-        return (
-          <g key={body.id} stroke="var(--color-ochre)" strokeWidth={here ? 1.8 : 1.2}>
-            {body.outline.length > 2 && (
-              <path
-                d={`${profilePath(body.outline, drawn)}Z`}
-                fill={here ? 'var(--color-ochre-wash)' : 'none'}
-                fillOpacity={0.45}
-              />
-            )}
-            {body.underside.length > 1 && <path d={profilePath(body.underside, drawn)} fill="none" strokeWidth={3} />}
-            {body.openings.map(({ id, x, z, radius }) => {
-              if (z === undefined || radius === undefined) return null;
-              const at = onFrame(drawn.pose, { x, z });
-              return (
-                <ellipse
-                  key={id}
-                  cx={toPx(view, at.x)}
-                  cy={acrossPx(side.across, at.z)}
-                  rx={radius * view.scale}
-                  ry={radius * side.across.scale}
-                  fill="none"
-                  strokeDasharray="10 4"
+    <>
+      <g clipPath="url(#clip-plan)">{hand && <FromAbove seat={hand} picture={props} />}</g>
+      <g clipPath="url(#clip-side)">
+        {result.seats.map(({ body, pose, onDonor }) => {
+          const drawn = { pose: showBefore ? onDonor : pose, view, across: side.across };
+          const here = body.id === hand?.body.id;
+          return (
+            <g key={body.id} stroke="var(--color-ochre)" strokeWidth={here ? 1.8 : 1.2}>
+              {body.outline.length > 2 && (
+                <path
+                  d={`${profilePath(body.outline, drawn)}Z`}
+                  fill={here ? 'var(--color-ochre-wash)' : 'none'}
+                  fillOpacity={0.45}
                 />
-              );
-            })}
-          </g>
-        );
-      })}
-    </g>
+              )}
+              {body.underside.length > 1 && <path d={profilePath(body.underside, drawn)} fill="none" strokeWidth={3} />}
+              {body.openings.map(({ id, x, z, radius }) => {
+                if (z === undefined || radius === undefined) return null;
+                const at = onFrame(drawn.pose, { x, z });
+                return (
+                  <ellipse
+                    key={id}
+                    cx={toPx(view, at.x)}
+                    cy={acrossPx(side.across, at.z)}
+                    rx={radius * view.scale}
+                    ry={radius * side.across.scale}
+                    fill="none"
+                    strokeDasharray="10 4"
+                  />
+                );
+              })}
+            </g>
+          );
+        })}
+      </g>
+    </>
   );
 }
 

@@ -192,6 +192,13 @@ function PlaceFields({ bench, seat }: SeatProps) {
           </button>
         )}
       </div>
+      {lowest && Math.abs(lowest.z - pose.z) >= 0.05 && (
+        <p className="mt-2 text-sm text-pencil">
+          The lowest that clears is{' '}
+          <Length mm={Math.abs(lowest.z - pose.z)} format={job.display} className="font-semibold" />{' '}
+          {lowest.z > pose.z ? 'higher than it sits: so much more height is asked for' : 'lower than it sits'}.
+        </p>
+      )}
       {rules.some(({ rule }) => rule === 'both-openings') && (
         <details className="mt-2 text-sm">
           <summary className="min-h-8 cursor-pointer text-pencil">
