@@ -115,6 +115,9 @@ function once(body: Body, change: BodyChange): Omit<ChangedBody, 'steel'> {
         : { ...box, left: edge(box.left, change), right: edge(box.right, change) };
       return there.rear > there.front && there.right > there.left ? there : null;
     }),
+    ...(body.across === undefined
+      ? {}
+      : { across: body.across.map((point) => (point.out === 0 ? point : { ...point, out: half(point.out) })) }),
     ...(front === undefined ? {} : { front }),
     ...(rear === undefined ? {} : { rear }),
     ...(width === undefined ? {} : { width }),

@@ -97,6 +97,12 @@ export interface ProfilePoint {
   readonly z: number;
 }
 
+/** A point across a body, mm: so far from its middle, so much over what is at the middle, below 0 under it. */
+export interface AcrossPoint {
+  readonly out: number;
+  readonly z: number;
+}
+
 /**
  * A body, or a part of one that is placed by itself: a cab, a bed, a box. In coordinates of its own: mm, x to the rear from
  * where its tape hangs, y to the right, z up from its own level line.
@@ -109,6 +115,8 @@ export interface Body {
   readonly outline: readonly ProfilePoint[];
   /** The lowest of its floor between the rails, front to rear. */
   readonly underside: readonly ProfilePoint[];
+  /** How that rises or falls across, both sides alike: from the middle outward, over what it is at the middle. */
+  readonly across?: readonly AcrossPoint[];
   readonly openings: readonly WheelOpening[];
   readonly mounts: readonly BodyMount[];
   readonly boxes: readonly ClearBox[];
@@ -232,6 +240,9 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
         ? []
         : problem('load', `mounts[${index}].load`, `What ${name} carries must be 0 or more, or left empty.`)),
     ]),
+    ...(body.across ?? []).flatMap(({ out }, index) =>
+      out >= 0 ? [] : problem('across', `across[${index}].out`, 'Both sides are alike: measure outward, from 0.'),
+    ),
     ...body.boxes.flatMap(({ name, front, rear, left, right, low, high }, index) => [
       ...(rear > front ? [] : problem('box', `boxes[${index}].rear`, `${name} must end behind where it begins.`)),
       ...(right > left

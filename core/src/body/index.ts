@@ -1,4 +1,5 @@
 export {
+  type AcrossPoint,
   type Body,
   BODY_KINDS,
   BODY_POINT_KINDS,

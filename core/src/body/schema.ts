@@ -14,6 +14,7 @@ import {
   share,
 } from '../fields/index.ts';
 import {
+  type AcrossPoint,
   type Body,
   BODY_KINDS,
   BODY_POINT_KINDS,
@@ -39,6 +40,7 @@ export const bodySchema = (): Field<Body> =>
     kind: oneOf(BODY_KINDS),
     outline: profile(),
     underside: profile(),
+    across: optional(list(record<AcrossPoint>({ out: length(), z: length() }), 60)),
     openings: list(
       record<WheelOpening>({
         id: id(),

@@ -37,4 +37,5 @@ export {
   withCopiedBody,
   writeItem,
 } from './library-item.ts';
+export { type BodyEffects, compareChanged } from './body-comparison.ts';
 export { withBody, withoutBody, withoutLostMountings } from './edit-bodies.ts';

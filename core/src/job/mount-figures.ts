@@ -1,4 +1,4 @@
-import { holds, type MountingOutcome, type PlanResult, worstRatio } from '../plan/index.ts';
+import { holds, isBeside, type MountingOutcome, type PlanResult, worstRatio } from '../plan/index.ts';
 import { deciding } from './supports.ts';
 import { type FigureTellers, length, words } from './told.ts';
 
@@ -12,6 +12,9 @@ const most = (plan: PlanResult, of: (outcome: MountingOutcome) => number | null)
     .toSorted((a, b) => b.value - a.value)[0];
 
 const hasBracket = ({ mounting }: MountingOutcome): boolean => mounting.bracket.form !== 'none';
+
+/** A bracket that stands on the rail: how tall it is says something. */
+const stands = (outcome: MountingOutcome): boolean => hasBracket(outcome) && !isBeside(outcome.mounting.bracket);
 
 /** The figures of how mounts are made. */
 export const MOUNT_FIGURES = {
@@ -35,11 +38,11 @@ export const MOUNT_FIGURES = {
     name: 'Tallest bracket',
     bench: 'mounts',
     tell: ({ whole: { plan } }) => {
-      const found = most(plan, (outcome) => (hasBracket(outcome) ? outcome.height : null));
+      const found = most(plan, (outcome) => (stands(outcome) ? outcome.height : null));
       return {
         before: null,
         after: length(found?.value ?? null),
-        note: found ? `${found.outcome.tag}, its top plate counted` : 'no brackets yet',
+        note: found ? `${found.outcome.tag}, its top plate counted` : 'none stands on the rail',
         restsOn: found ? deciding(plan) : [],
       };
     },

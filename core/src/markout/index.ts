@@ -17,4 +17,4 @@ export {
   type SpliceLine,
   type SplicePartMark,
 } from './marks.ts';
-export { type Assumption, longerBy, spliceAssumptions } from './splice-marks.ts';
+export { longerBy, spliceAssumptions } from './splice-marks.ts';

@@ -1,7 +1,7 @@
 import type { Face, Side } from '../frame/index.ts';
 import type { SpliceForm } from '../splice/index.ts';
 import type { CutPart, Operation, RailEndAngle } from '../plan/index.ts';
-import type { Assumption } from './splice-marks.ts';
+import type { Assumption } from '../rules/index.ts';
 
 /** Which side of the line the blade goes: on the waste; `line` where both sides are kept. */
 export type KerfSide = 'ahead' | 'behind' | 'line';

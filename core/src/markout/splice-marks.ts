@@ -1,7 +1,7 @@
 import { type Side, SIDES } from '../frame/index.ts';
 import { type CutPart, type PlanInput, type PlanResult, spliceParts, type SpliceOutcome } from '../plan/index.ts';
 import { contextOf } from '../plan/index.ts';
-import { type Rulebook, type RuleId, RULES, ruleText, ruleValue } from '../rules/index.ts';
+import { type Assumption, assumptionsOf, type Rulebook, type RuleId } from '../rules/index.ts';
 import { edgesOf, isOnWeb } from '../splice/index.ts';
 import { finer, type LengthFormat } from '../units/index.ts';
 import type { Measurer } from './measure.ts';
@@ -149,15 +149,6 @@ export function weldNotes(input: PlanInput, result: PlanResult): SheetNote[] {
 /** The rules that every splice is reckoned with. */
 const ALWAYS: readonly RuleId[] = ['weld/electrode', 'weld/allowed', 'weld/gap', 'weld/groove', 'splice/fed-edge'];
 
-/** One factor that a splice is reckoned with. */
-export interface Assumption {
-  readonly rule: RuleId;
-  readonly what: string;
-  readonly value: string;
-  readonly source: string;
-  readonly changed: boolean;
-}
-
 /**
  * The factors that the strength of a plan's joints rests on, each with its value and source.
  *
@@ -180,11 +171,5 @@ export function spliceAssumptions(
       : []),
     'fatigue/range',
   ]);
-  return [...used].map((rule) => ({
-    rule,
-    what: RULES[rule].title,
-    value: ruleText(rule, ruleValue(rules, rule), format),
-    source: RULES[rule].source,
-    changed: rules.changes[rule] !== undefined,
-  }));
+  return assumptionsOf([...used], rules, format);
 }

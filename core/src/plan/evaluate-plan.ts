@@ -73,11 +73,21 @@ export function judge(outcomes: Outcomes): PlanResult {
     obstacles: outcomes.obstacles,
     mountings: outcomes.mountings,
     measures,
+    ramps: rampsWith(seats, measures.after),
     laden,
     driveLine,
     controls: controlPredictions(frame, prepared.onDonor, pointFinder(state)),
     conflicts,
   };
+}
+
+/** Approach and departure of the frame and of every body on it: the least of each. */
+function rampsWith(seats: Outcomes['seats'], after: PlanResult['measures']['after']): PlanResult['ramps'] {
+  const least = (end: 'approach' | 'departure') => {
+    const angles = [after[end], ...seats.map(({ ramps }) => ramps[end])].filter((angle) => angle !== null);
+    return angles.length > 0 ? Math.min(...angles) : null;
+  };
+  return { approach: least('approach'), departure: least('departure') };
 }
 
 /** Operations that could not be carried out as given. */

@@ -72,6 +72,8 @@ export interface PlanResult {
   readonly obstacles: Obstacles;
   /** How each mount of a body is made, front to rear by body. */
   readonly mountings: readonly MountingOutcome[];
+  /** Approach and departure with what hangs low on the bodies, radians; null where nothing lies there. */
+  readonly ramps: { readonly approach: number | null; readonly departure: number | null };
   /** With the bodies on where they sit; null while their masses are not known. */
   readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
   /** Null without a gearbox flange and a pinion, or where the plan takes one of them out. */

@@ -11,4 +11,5 @@ export {
   usualValue,
   withRule,
 } from './rule.ts';
+export { type Assumption, assumptionsOf } from './assumption.ts';
 export { type Rule, SHOP_PRACTICE } from './rule-type.ts';

@@ -1,4 +1,4 @@
-import { heightOf, type LengthFormat, type LoadedLayer, type MountingOutcome, partsOf } from '@splay/core';
+import { heightOf, isBeside, type LengthFormat, type LoadedLayer, type MountingOutcome, partsOf } from '@splay/core';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 import { SolidPart } from './solid-part.tsx';
 import { LAYER_WORDS } from '../ui/mounting-words.ts';
@@ -44,7 +44,14 @@ export function MountPicture({ outcome, format, width, height }: MountPicturePro
     })),
     ...(mounting.bracket.form === 'none'
       ? []
-      : [{ z: top - bracketHeight / 2, mm: bracketHeight, name: outcome.name, bold: true }]),
+      : [
+          {
+            z: Math.max(top - Math.abs(bracketHeight) / 2, low),
+            mm: bracketHeight,
+            name: isBeside(mounting.bracket) ? `${outcome.name}, its top` : outcome.name,
+            bold: true,
+          },
+        ]),
   ].toSorted((a, b) => b.z - a.z);
   const figures = spread(rows.map(({ z }) => py(z)));
   const textX = flip < 0 ? 4 : width - 4;
@@ -95,7 +102,7 @@ export function MountPicture({ outcome, format, width, height }: MountPicturePro
           return (
             <g key={index}>
               <text x={textX} y={y} fontWeight={600} fontSize={bold ? 16 : 13} fill="var(--color-graphite)">
-                <SvgLength mm={mm} format={format} />
+                <SvgLength mm={mm} format={format} signed={bold && isBeside(mounting.bracket)} />
               </text>
               <text x={textX} y={y + 12} fontSize={12} fill="var(--color-pencil)">
                 {name}
@@ -219,7 +226,7 @@ function Reach({
         fontWeight={600}
         fill="var(--color-graphite)"
       >
-        <SvgLength mm={Math.abs(seat.sideways)} format={format} /> {seat.sideways > 0 ? 'out' : 'in'}
+        <SvgLength mm={Math.abs(seat.sideways)} format={format} /> {seat.sideways > 0 ? 'outboard' : 'inboard'}
       </text>
     </g>
   );

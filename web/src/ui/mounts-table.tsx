@@ -1,4 +1,4 @@
-import { type LengthFormat, lengthText, type MountingOutcome } from '@splay/core';
+import { type Assumption, isBeside, type LengthFormat, lengthText, type MountingOutcome } from '@splay/core';
 import { Length } from './length.tsx';
 import { LAYER_WORDS } from './mounting-words.ts';
 
@@ -7,7 +7,7 @@ const HEADS = [
   'Mount',
   'From the datum',
   'Bracket',
-  'Over all',
+  'Over all, or top over the rail',
   'Under it',
   'Over it',
   'Straightedge',
@@ -81,7 +81,7 @@ export function MountsTable({ caption, outcomes, datum, format, onPick }: Mounts
                   {height === null || outcome.mounting.bracket.form === 'none' ? (
                     '–'
                   ) : (
-                    <Length mm={height} format={format} />
+                    <Length mm={height} format={format} signed={isBeside(outcome.mounting.bracket)} />
                   )}
                 </td>
                 <td className="pr-3">{stack(under)}</td>
@@ -113,5 +113,22 @@ export function MountsTable({ caption, outcomes, datum, format, onPick }: Mounts
           })}
       </tbody>
     </table>
+  );
+}
+
+/** What the strength of brackets rests on, each with its value and where that comes from. */
+export function MountAssumptions({ assumptions }: { readonly assumptions: readonly Assumption[] }) {
+  if (assumptions.length === 0) return null;
+  return (
+    <p className="mt-2 text-xs text-pencil">
+      Brackets are reckoned by levers, sideways loads left out, and rest on:{' '}
+      {assumptions
+        .map(
+          ({ what, value, source, changed }) =>
+            `${what.toLowerCase()} ${value} (${changed ? 'set by the shop' : source})`,
+        )
+        .join('; ')}
+      . No approval: an engineer’s figures rule.
+    </p>
   );
 }

@@ -5,19 +5,10 @@ import { ruleValue } from '../../rules/index.ts';
 import { donorOf } from '../tape.ts';
 import type { Clash } from './clashes.ts';
 import { clashWays } from './clash-ways.ts';
-import type { BodySeat, SeatOutcome } from './seat-outcome.ts';
+import type { SeatOutcome } from './seat-outcome.ts';
+import { followConflicts } from './follow-conflicts.ts';
+import { seatOf } from './seat-of.ts';
 import { wheelbaseWays } from './wheelbase-ways.ts';
-
-/**
- * The place of a body as the plan would say it.
- *
- * @param changes What is otherwise than where it sits now: mm, radians.
- */
-export const seatOf = ({ body, pose }: SeatOutcome, changes: Partial<BodySeat> = {}): BodySeat => ({
-  body: body.id,
-  ...pose,
-  ...changes,
-});
 
 /**
  * Ways to give a body the wheelbase that its openings ask for, each one press; none where the plan gives it.
@@ -131,130 +122,6 @@ function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Fi
   };
 }
 
-/** Openings with less room at full bump than the body asks for. */
-const nearTyres = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] =>
-  openings.flatMap(({ opening, room, at }): Finding[] => {
-    const wanted = body.tyreGap ?? 0;
-    if (!room || room.bump < 0 || room.bump >= wanted) return [];
-    return [
-      {
-        ...NOWHERE,
-        builtX: at.x,
-        donorX: donorOf(tape, at.x),
-        about: opening.id,
-        code: 'tyre-near',
-        severity: 'warn',
-        message: `${opening.name} of ${body.name} leaves ${show(room.bump)} round the tyre at full bump; ${show(wanted)} are wanted.`,
-        waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tyre.'),
-      },
-    ];
-  });
-
-/** Tyres that stand out of their fenders. */
-const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): readonly Finding[] =>
-  fenders.flatMap(({ fender, out, inside }): Finding[] => {
-    const wanted = ruleValue(rules, 'body/fender');
-    if (out >= wanted && inside >= 0) return [];
-    const outside = out < wanted;
-    return [
-      {
-        ...NOWHERE,
-        about: fender.id,
-        code: 'tyre-uncovered',
-        severity: 'warn',
-        message: outside
-          ? `The tyre stands ${show(wanted - out)} out of ${fender.name} of ${body.name}: many vehicle codes want it covered.`
-          : `The tyre stands ${show(-inside)} farther in than ${fender.name} of ${body.name} reaches.`,
-        waysOut: advise(
-          'Widen the fender, or take wheels with another offset.',
-          'Ask what your vehicle code wants covered.',
-        ),
-      },
-    ];
-  });
-
-/** A deck that the frame is too short for, that pinches a hose, or whose mechanism cannot stand where it is meant to. */
-function decks({ body, work }: SeatOutcome, { show }: Context): readonly Finding[] {
-  if (!work) return [];
-  const { cabToAxle, open, mechanism } = work;
-  const told = (code: string, message: string, ...ways: string[]): Finding => ({
-    ...NOWHERE,
-    about: body.id,
-    code,
-    severity: 'warn',
-    message,
-    waysOut: advise(...ways),
-  });
-  const short = cabToAxle.has === null ? 0 : cabToAxle.asked - cabToAxle.has;
-  return [
-    ...(short > 0.5
-      ? [
-          told(
-            'deck-cab-to-axle',
-            `The deck of ${body.name} asks ${show(cabToAxle.asked)} from cab to axle; the plan gives ${show(cabToAxle.has ?? 0)}.`,
-            'Lengthen the frame between cab and axle, take a shorter deck, or let more of it hang behind the axle.',
-          ),
-        ]
-      : []),
-    ...open.flatMap(({ layer, left }) =>
-      left < 0
-        ? [
-            told(
-              'deck-pinched',
-              `${layer.name} under the deck of ${body.name} pinches what passes through it: ${show(-left)} are missing.`,
-              'Make it higher, or lead the hose another way.',
-            ),
-          ]
-        : [],
-    ),
-    ...(mechanism && !mechanism.works
-      ? [
-          told(
-            'deck-mechanism',
-            `${mechanism.mechanism.name} stands ${show(mechanism.mechanism.stands)} from its hinge; it works from ${show(mechanism.mechanism.least)} to ${show(mechanism.mechanism.most)}.`,
-            'Set it within its range, or move the hinge.',
-          ),
-        ]
-      : []),
-    ...(mechanism && mechanism.standsOn.length > 0
-      ? [
-          told(
-            'deck-mechanism',
-            `${mechanism.mechanism.name} stands where ${mechanism.standsOn.join(', ')} ${mechanism.standsOn.length === 1 ? 'is' : 'are'}.`,
-            'Set it into a clear stretch of its range.',
-          ),
-        ]
-      : []),
-  ];
-}
-
-/** A body nearer to what stands ahead of it than is wanted. */
-function nearAhead(seat: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] {
-  const { ahead, body, pose } = seat;
-  if (!ahead || ahead.gap >= ahead.wanted - 0.05) return [];
-  const by = ahead.wanted - ahead.gap;
-  return [
-    {
-      ...NOWHERE,
-      builtX: pose.x,
-      donorX: donorOf(tape, pose.x),
-      about: body.id,
-      code: 'bodies-near',
-      severity: 'warn',
-      message:
-        ahead.gap < 0
-          ? `${body.name} stands ${show(-ahead.gap)} into ${ahead.name}.`
-          : `${body.name} is ${show(ahead.gap)} behind ${ahead.name}; ${show(ahead.wanted)} are wanted.`,
-      waysOut: [
-        {
-          say: `Slide ${body.name} rearward by ${show(by)}`,
-          edit: { do: 'seat', seat: seatOf(seat, { x: pose.x + by }) },
-        },
-      ],
-    },
-  ];
-}
-
 /** How far outside the rail a bracket is moved that hangs beside it: room for a bolt and a washer, mm. */
 const BESIDE_RAIL = 32;
 
@@ -340,10 +207,7 @@ export const bodyConflicts: Finder = (findings, context) =>
       ...openingsOff(seat, findings, context),
       ...standing,
       ...rubbing,
-      ...nearTyres(seat, findings, context),
-      ...uncovered(seat, context),
-      ...nearAhead(seat, findings, context),
-      ...decks(seat, context),
+      ...followConflicts(seat, findings, context),
       ...parts.map((part) =>
         clashFinding(
           seat,

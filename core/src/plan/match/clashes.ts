@@ -38,6 +38,8 @@ interface Keep {
   readonly left: number;
   readonly right: number;
   readonly low: (x: number) => number;
+  /** The least that it lies over `low`, between two distances across; below 0 it hangs under it there. */
+  readonly dip: (y: readonly [number, number]) => number;
   readonly high: number;
   /** Over all of the frame's width. */
   readonly wide: boolean;
@@ -48,7 +50,7 @@ interface Keep {
 /** Where nothing is above a floor: all of the body stands on it. */
 const NO_TOP = 1e6;
 
-function keptClear({ boxes, underside, id }: Body): readonly Keep[] {
+function keptClear({ boxes, underside, across, id }: Body): readonly Keep[] {
   const [first, last] = [underside[0], underside.at(-1)];
   const floor: Keep[] =
     first && last && underside.length > 1
@@ -61,13 +63,23 @@ function keptClear({ boxes, underside, id }: Body): readonly Keep[] {
             left: -NO_TOP,
             right: NO_TOP,
             low: (x) => heightAt(underside, x),
+            dip: (y) => leastAcross(across ?? [], y),
             high: NO_TOP,
             wide: true,
             corners: underside,
           },
         ]
       : [];
-  return [...boxes.map((box): Keep => ({ ...box, low: () => box.low, wide: false, corners: [] })), ...floor];
+  return [
+    ...boxes.map((box): Keep => ({
+      ...box,
+      low: () => box.low,
+      dip: () => 0,
+      wide: false,
+      corners: [],
+    })),
+    ...floor,
+  ];
 }
 
 /** Height of a profile, straight between its points. */
@@ -78,13 +90,24 @@ function heightAt(profile: Body['underside'], x: number): number {
   return b.x <= a.x ? Math.min(a.z, b.z) : a.z + ((b.z - a.z) * (Math.min(Math.max(x, a.x), b.x) - a.x)) / (b.x - a.x);
 }
 
+/** The least height of a floor across between two distances from the middle, mm: straight between its points, level beyond. */
+function leastAcross(across: NonNullable<Body['across']>, [left, right]: readonly [number, number]): number {
+  if (across.length === 0) return 0;
+  const profile = across.toSorted((a, b) => a.out - b.out).map(({ out, z }) => ({ x: out, z }));
+  const at = (y: number) => heightAt(profile, Math.abs(y));
+  const inner = left <= 0 && right >= 0 ? 0 : Math.min(Math.abs(left), Math.abs(right));
+  const outer = Math.max(Math.abs(left), Math.abs(right));
+  const within = profile.filter(({ x }) => x > inner && x < outer).map(({ z }) => z);
+  return Math.min(at(inner), at(outer), ...within);
+}
+
 /** How deep solid stations stand in a part of the body, and between which stations; null where they do not. */
 function standsIn(keep: Keep, pose: BodyPose, solids: readonly Solid[]) {
   const within = solids.flatMap(({ x, y, low, top }) => {
     const upper = onBody(pose, { x, y: 0, z: top });
     const lower = onBody(pose, { x, y: 0, z: low });
     if (upper.x < keep.front || upper.x > keep.rear || y[1] <= keep.left || y[0] >= keep.right) return [];
-    const from = keep.low(upper.x);
+    const from = keep.low(upper.x) + keep.dip(y);
     if (lower.z >= keep.high || upper.z - from <= TOUCH) return [];
     return [{ x, deep: (upper.z - from) * Math.cos(pose.rake) }];
   });

@@ -25,4 +25,5 @@ export {
 } from './placing.ts';
 export { tyreRooms, type TyreRoom } from './tyre-box.ts';
 export { lowestThatClears } from './lowest.ts';
-export { BODY_CODES, seatOf } from './body-conflicts.ts';
+export { BODY_CODES } from './body-conflicts.ts';
+export { seatOf } from './seat-of.ts';

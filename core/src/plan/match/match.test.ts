@@ -598,3 +598,25 @@ describe('what follows from where it sits', () => {
     ).toBeNull();
   });
 });
+
+it('a floor that hangs lower outside comes down on the rail there, and not where it is higher', () => {
+  const underside = [
+    { x: 0, z: 30 },
+    { x: 3600, z: 30 },
+  ];
+  // The rail lies from 370 to 430 from the middle, its top at 0.
+  const sill = [
+    { out: 0, z: 0 },
+    { out: 390, z: 0 },
+    { out: 430, z: -45 },
+  ];
+  const { clashes } = seatIn(input({ underside, across: sill }, { z: 0 }));
+  expect(clashes.map(({ withName }) => withName)).toEqual(['the left rail', 'the right rail']);
+  expect(clashes[0]!.deep).toBeNear(15, 1e-9);
+  expect(seatIn(input({ underside }, { z: 0 })).clashes).toEqual([]);
+  const arched = [
+    { out: 0, z: -60 },
+    { out: 300, z: 0 },
+  ];
+  expect(seatIn(input({ underside, across: arched }, { z: 0 })).clashes).toEqual([]);
+});

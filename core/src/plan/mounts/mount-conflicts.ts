@@ -3,7 +3,7 @@ import { ruleValue } from '../../rules/index.ts';
 import { advise, type Finding, NOWHERE, type WayOut } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
-import { seatOf } from '../match/body-conflicts.ts';
+import { seatOf } from '../match/seat-of.ts';
 import { donorOf } from '../tape.ts';
 import { strongerBrackets } from './stronger.ts';
 import { bracketAlong, holds, type MountingOutcome, worstRatio } from './mounting-outcome.ts';

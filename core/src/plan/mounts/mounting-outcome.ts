@@ -20,14 +20,10 @@ import type { SeatMount, SeatOutcome } from '../match/seat-outcome.ts';
 import { type RailUnder, railUnder } from '../match/rail-under.ts';
 import type { Piece } from '../piece.ts';
 import { makingOrder, type MakingTurn } from './order.ts';
+import { contactOf, edgeOf, type EdgePoint, misfits, NO_CONTACT, reachOf, wedgeOf } from './bracket-fit.ts';
 import { strongerBrackets } from './stronger.ts';
+import { mountTags } from './tags.ts';
 import { bushingOf, onBlock, usualMounting } from './usual.ts';
-
-/** A point on the edge that a bracket is cut to, mm: along the rail from the mount, and how far it reaches there. */
-export interface EdgePoint {
-  readonly at: number;
-  readonly reach: number;
-}
 
 /** How one mount is made, layer by layer, and what its bracket is worth. mm, N. */
 export interface MountingOutcome {
@@ -47,7 +43,10 @@ export interface MountingOutcome {
   readonly under: readonly LoadedLayer[];
   readonly over: readonly LoadedLayer[];
   readonly hung: readonly LoadedLayer[];
-  /** From the top of the rail to the body, less all layers: what the bracket must be, over all. Null without a rail. */
+  /**
+   * From the top of the rail to the body, less all layers: what a bracket on it must be, over all; of one beside the rail how
+   * high its top lies over that of the rail, below 0 under it. Null without a rail.
+   */
   readonly height: number | null;
   /** Height in the frame of the bracket’s upper side; without a bracket of where it would be. */
   readonly top: number;
@@ -75,9 +74,6 @@ export interface MountingOutcome {
   readonly offLine: number | null;
 }
 
-/** Half of what a shim takes up without being told, mm. */
-const NEXT_TO_NOTHING = 0.4;
-
 const FORM_NAMES: Readonly<Record<Bracket['form'], string>> = {
   none: 'no bracket',
   perch: 'perch',
@@ -93,130 +89,18 @@ function nameOf({ bracket, under }: Mounting, { way, sideways }: SeatMount): str
   return sideways < 0 ? 'inboard bracket' : 'outrigger';
 }
 
-/** Inner face that an arm inboard is fixed to: of an open rail the inside of its web, which lies behind its flange. */
-const innerFace = ({ outer, inner, section }: RailUnder): number =>
-  section.kind === 'channel' || section.kind === 'hat' ? outer - section.thickness : inner;
-
-/** How far a mount lies from what its bracket is fixed to. */
-function reachOf({ form }: Bracket, { at, sideways }: SeatMount, rail: RailUnder): number {
-  const out = Math.abs(at.y);
-  if (form === 'arm' || form === 'angle') return sideways < 0 ? innerFace(rail) - out : out - rail.outer;
-  return out - (rail.outer + rail.inner) / 2;
-}
-
-const widthAlong = (bracket: Bracket): number => ('along' in bracket ? bracket.along : 0);
-
-/** Points along the width of a bracket at which its edge is looked at, from the mount, mm. */
-const pointsAlong = (along: number): readonly number[] => [-0.5, -0.25, 0, 0.25, 0.5].map((share) => share * along);
-
-/** The edge of a bracket on the rail: as read from a contour gauge, or along the rail as measured. */
-function edgeOf(
-  bracket: Bracket,
-  seat: SeatMount,
-  rake: number,
-  height: number,
-  reach: number,
-  rail: RailUnder,
-  railAt: (x: number) => RailUnder | null,
-): readonly EdgePoint[] {
-  if (bracket.form === 'none') return [];
-  const base = bracket.form === 'perch' || bracket.form === 'old' ? height : reach;
-  if ('contour' in bracket && bracket.contour.length > 1)
-    return bracket.contour.toSorted((a, b) => a.at - b.at).map(({ at, gap }) => ({ at, reach: base + gap }));
-  const standing = bracket.form === 'perch' || bracket.form === 'old';
-  return pointsAlong(bracket.along).map((at) => {
-    const here = railAt(seat.at.x + at) ?? rail;
-    if (standing) return { at, reach: height + at * Math.tan(rake) + rail.top - here.top };
-    const inboard = seat.sideways < 0;
-    return { at, reach: inboard ? reach + innerFace(here) - innerFace(rail) : reach + rail.outer - here.outer };
-  });
-}
-
-/** Why a bracket of this form cannot stand between this rail and this mount. */
-function misfits(
-  bracket: Bracket,
-  seat: SeatMount,
+/** What the bolt of a mount goes through, mm; null where one of it is not known. */
+function gripOf(
+  { bracket }: Mounting,
+  { mount }: SeatMount,
   rail: RailUnder | null,
-  { height, reach, contact, block }: Pick<MountingOutcome, 'height' | 'reach' | 'contact' | 'block'>,
-  show: (mm: number) => string,
-): readonly string[] {
-  if (!rail || height === null) return ['There is no rail under it: move the body, or lengthen the rail.'];
-  const beside = Math.abs(seat.sideways);
-  switch (bracket.form) {
-    case 'none':
-      if (beside > 0)
-        return [`It stands ${show(beside)} beside the rail: it needs an arm, an angle or a drop bracket.`];
-      if (height > NEXT_TO_NOTHING)
-        return [`${show(height)} are left between its stack and the rail: add a block, or take a perch.`];
-      if (height < -NEXT_TO_NOTHING)
-        return [`Its stack is ${show(-height)} too high: take out layers, or raise the body.`];
-      return [];
-    case 'perch':
-      return [
-        ...(height < bracket.thickness + bracket.radius
-          ? [`${show(height)} is too low for a folded perch: use plates and blocks, or take out layers.`]
-          : []),
-        ...(Math.abs(reach) > bracket.across / 2 - bracket.thickness - bracket.radius - (seat.mount.hole ?? 0) / 2
-          ? [
-              `It stands ${show(Math.abs(reach))} from the middle of the rail: its bolt comes down on a leg of the perch. Make the perch wider, move the hole, or take an arm.`,
-            ]
-          : []),
-      ];
-    case 'old':
-      return [
-        ...(beside > 0 ? [`It stands ${show(beside)} beside the rail: its old bracket needs an arm under it.`] : []),
-        ...(block !== null && block < -NEXT_TO_NOTHING
-          ? [`Its old bracket is ${show(-block)} too tall: cut it down, or raise the body.`]
-          : []),
-      ];
-    case 'arm':
-    case 'angle':
-      return [
-        ...(reach <= 0 ? ['It stands over the rail: an arm beside it does not reach it. Take a perch.'] : []),
-        ...(contact.height <= 0 ? ['It does not meet the web at that height: make it deeper.'] : []),
-        ...(seat.sideways < 0 && rail.section.kind === 'round' ? ['A round rail has no web to fix it to.'] : []),
-      ];
-  }
+  { under, over, hung }: Pick<MountingOutcome, 'under' | 'over' | 'hung'>,
+): number | null {
+  if (mount.thickness === undefined || bracket.form === 'old' || !rail) return null;
+  // Without a bracket it goes through the whole stack and the wall of the rail.
+  const through = bracket.form === 'none' ? heightOf(under) + rail.section.thickness : bracket.thickness;
+  return mount.thickness + heightOf(over) + through + heightOf(hung);
 }
-
-/** How an arm or angle lies against the web: from the top of the rail, or from its own where that is lower, down. */
-function contactOf(bracket: Bracket, height: number, { section: { depth } }: RailUnder): Contact {
-  const deep = bracket.form === 'arm' ? bracket.deep : bracket.form === 'angle' ? bracket.upright : 0;
-  const [top, foot] = [Math.min(0, height), Math.max(height - deep, -depth)];
-  return { height: Math.max(0, top - foot), top: height <= 0, foot: height - deep >= -depth };
-}
-
-const NO_CONTACT: Contact = { height: 0, top: false, foot: false };
-
-const topPlate = (bracket: Bracket): number => ('thickness' in bracket ? bracket.thickness : 0);
-
-function gripOf(mounting: Mounting, seat: SeatMount, layers: readonly LoadedLayer[]): number | null {
-  const { bracket } = mounting;
-  const { thickness } = seat.mount;
-  if (thickness === undefined || bracket.form === 'old') return null;
-  return thickness + topPlate(bracket) + heightOf(layers);
-}
-
-/** Tags of mounts, front to rear: those at the same station on both sides share their number. */
-function tagsOf(seats: readonly SeatOutcome[]): ReadonlyMap<string, string> {
-  const all = seats.flatMap(({ mounts }) => mounts).toSorted((a, b) => a.at.x - b.at.x);
-  const taken = new Set<string>();
-  let [number, last] = [0, -Infinity];
-  return new Map(
-    all.map(({ mount, side, at }) => {
-      const letter = side === 'left' ? 'L' : 'R';
-      if (at.x - last > SAME_STATION || taken.has(`${number}${letter}`)) {
-        number += 1;
-        last = at.x;
-      }
-      taken.add(`${number}${letter}`);
-      return [mount.id, `M${number}${letter}`];
-    }),
-  );
-}
-
-/** Mounts nearer than this stand at the same station, mm. */
-const SAME_STATION = 25;
 
 /** How far each mount's bracket top stands over a straightedge from the first to the last on its side. */
 function overLine(of: readonly MountingOutcome[]): readonly MountingOutcome[] {
@@ -279,24 +163,6 @@ interface Made {
   readonly railAt: (x: number) => RailUnder | null;
 }
 
-const isFlat = ({ form }: Bracket): boolean => form === 'none' || form === 'old';
-
-/** Rises under this over the width of a bracket are nothing, mm. */
-const LEVEL = 0.8;
-
-/** How much the rail rises over the width of what lies on it, against the body over it; null where it is level with it. */
-function wedgeOf(
-  rail: RailUnder,
-  bracket: Bracket,
-  { up }: SeatMount,
-  rake: number,
-  { rules }: Context,
-): number | null {
-  const along = 'along' in bracket ? bracket.along : ruleValue(rules, 'mount/width');
-  const rise = (rail.slope - Math.tan(rake)) * along;
-  return up !== null && Math.abs(rise) > LEVEL ? rise : null;
-}
-
 /** One mount made one way. */
 function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }: Made, context: Context): Reckoned {
   const { bracket } = mounting;
@@ -311,7 +177,7 @@ function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }:
   const problems = [
     ...(flat ? [`Its ${flat.kind} is squeezed to nothing by what it carries: take a stiffer one.`] : []),
     ...mountingProblems(mounting, '').map(({ message }) => message),
-    ...misfits(bracket, seat, rail, { height, reach, contact, block }, context.show),
+    ...misfits(bracket, seat, rail, { height, reach, contact, block }, context),
   ];
   const checks =
     share === null || problems.length > 0
@@ -325,13 +191,13 @@ function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }:
     hung,
     height,
     top,
-    wedge: rail && isFlat(bracket) ? wedgeOf(rail, bracket, seat, rake, context) : null,
+    wedge: rail ? wedgeOf(rail, bracket, seat, rake, context) : null,
     made: height === null || bracket.form !== 'none' ? height : height + heightOf(under),
     block,
     reach,
     contact,
     edge: () => (rail && height !== null ? edgeOf(bracket, seat, rake, height, reach, rail, railAt) : []),
-    grip: gripOf(mounting, seat, [...over, ...hung]),
+    grip: gripOf(mounting, seat, rail, { under, over, hung }),
     checks: checks.toSorted((one, other) => other.ratio - one.ratio),
     problems,
   };
@@ -354,7 +220,7 @@ export function mountingOutcomes(
   context: Context,
 ): readonly MountingOutcome[] {
   const { rules, display, section } = context;
-  const tags = tagsOf(seats);
+  const tags = mountTags(seats.flatMap(({ mounts }) => mounts));
   const weldable = material.weldable && !material.heatTreated;
   return seats.flatMap(({ body, pose, mounts }) => {
     const turns = makingOrder(mounts);
@@ -406,4 +272,5 @@ export const holds = (outcome: MountingOutcome, { rules }: Pick<Context, 'rules'
 };
 
 /** Width of a bracket along the rail, mm; 0 without one. */
-export const bracketAlong = ({ mounting }: MountingOutcome): number => widthAlong(mounting.bracket);
+export const bracketAlong = ({ mounting: { bracket } }: MountingOutcome): number =>
+  'along' in bracket ? bracket.along : 0;

@@ -1,12 +1,11 @@
 import {
   type Body,
   type BodyChange,
+  type BodyEffects,
   changedBody,
+  compareChanged,
   contextOf,
   inches,
-  lengthText,
-  type PlanResult,
-  planOf,
 } from '@splay/core';
 import { useMemo, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
@@ -119,38 +118,30 @@ function Comparison({
   readonly body: Body;
   readonly show: (mm: number) => string;
 }) {
-  const without = useMemo(
-    () => planOf({ ...job, bodies: job.bodies.map((one) => (one.id === body.id ? { ...one, changes: [] } : one)) }),
-    [job, body],
-  );
-  const rows: readonly (readonly [string, (plan: PlanResult) => string])[] = [
-    ['Wheelbase asked', (plan) => lengthOf(seatIn(plan, body)?.wheelbase?.asked ?? null)],
-    ['Frame wider to bring every mount over a rail', (plan) => signed(seatIn(plan, body)?.wider ?? null)],
+  const compared = useMemo(() => compareChanged(job, body.id, result), [job, body.id, result]);
+  if (!compared) return null;
+  const orDash = (mm: number | null) => (mm === null ? '–' : show(mm));
+  const rows: readonly (readonly [string, (effects: BodyEffects) => string])[] = [
+    ['Wheelbase asked', ({ wheelbaseAsked }) => orDash(wheelbaseAsked)],
     [
-      'Mounts beside the rail',
-      (plan) => String(seatIn(plan, body)?.mounts.filter(({ sideways }) => sideways !== 0).length ?? 0),
+      'Frame wider to bring every mount over a rail',
+      ({ wider }) => (wider === null ? 'no one width does' : wider === 0 ? 'as it is' : show(wider)),
     ],
-    ['Least a fender covers beyond the tyre', (plan) => least(seatIn(plan, body)?.fenders.map(({ out }) => out) ?? [])],
-    ['Clashes', (plan) => String(seatIn(plan, body)?.clashes.length ?? 0)],
-    ['To decide on the plan', (plan) => String(plan.conflicts.filter(({ severity }) => severity === 'warn').length)],
+    ['Mounts beside the rail', ({ mountsBeside }) => String(mountsBeside)],
+    ['Least a fender covers beyond the tyre', ({ leastCover }) => orDash(leastCover)],
+    ['Clashes', ({ clashes }) => String(clashes)],
+    ['To decide on the plan', ({ toDecide }) => String(toDecide)],
   ];
-  const lengthOf = (mm: number | null) => (mm === null ? '–' : lengthText(mm, job.display, true));
-  const signed = (mm: number | null) => (mm === null ? 'no one width does' : mm === 0 ? 'as it is' : show(mm));
-  const least = (values: readonly number[]) => (values.length === 0 ? '–' : show(Math.min(...values)));
   return (
     <table className="figures-table mt-4 w-full text-sm">
       <caption className="label pb-1 text-left">Against leaving the body as it is</caption>
       <thead className="text-left text-pencil">
         <tr className="border-b border-graphite">
-          <th scope="col" className="py-1 font-normal">
-            What
-          </th>
-          <th scope="col" className="font-normal">
-            As it is
-          </th>
-          <th scope="col" className="font-normal">
-            Changed
-          </th>
+          {['What', 'As it is', 'Changed'].map((head) => (
+            <th key={head} scope="col" className="py-1 font-normal">
+              {head}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -159,13 +150,11 @@ function Comparison({
             <th scope="row" className="py-1 pr-3 text-left font-normal">
               {name}
             </th>
-            <td className="figures pr-3">{tell(without)}</td>
-            <td className="figures pr-3 font-semibold">{tell(result)}</td>
+            <td className="figures pr-3">{tell(compared.asItIs)}</td>
+            <td className="figures pr-3 font-semibold">{tell(compared.changed)}</td>
           </tr>
         ))}
       </tbody>
     </table>
   );
 }
-
-const seatIn = (plan: PlanResult, body: Body) => plan.seats.find((seat) => seat.body.id === body.id);

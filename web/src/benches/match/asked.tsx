@@ -1,4 +1,4 @@
-import { type PlanResult, type SeatOutcome, contextOf, waysToWidth } from '@splay/core';
+import { type SeatOutcome, contextOf, waysToWidth } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
@@ -46,16 +46,11 @@ export function WidthAsked({ bench, seat }: AsksProps) {
 
 const degrees = (radians: number): string => `${((radians * 180) / Math.PI).toFixed(1)}°`;
 
-/** The lesser of two ramps of which either may be missing. */
-const lesser = (a: number | null, b: number | null): number | null =>
-  a === null ? b : b === null ? a : Math.min(a, b);
-
 /** What follows from where it sits: room round the tyres, cover, the gap ahead, steps, approach and departure. */
-export function WhatFollows({ bench, seat, after }: AsksProps & { readonly after: PlanResult['measures']['after'] }) {
+export function WhatFollows({ bench, seat }: AsksProps) {
   const format = bench.job.display;
-  const { openings, fenders, ahead, steps, ramps } = seat;
-  const approach = ramps.approach === null ? null : lesser(ramps.approach, after.approach);
-  const departure = ramps.departure === null ? null : lesser(ramps.departure, after.departure);
+  const { openings, fenders, ahead, steps } = seat;
+  const { approach, departure } = bench.result.ramps;
   const rows = [
     ...openings.flatMap(({ opening, room }) =>
       room

@@ -91,7 +91,7 @@ function MountCard({ bench, seat }: { readonly bench: BenchProps; readonly seat:
           <b>{WAY_WORDS[mount.way]}</b>
           {mount.sideways !== 0 && (
             <>
-              , <Length mm={Math.abs(mount.sideways)} format={format} /> {mount.sideways > 0 ? 'out' : 'in'}
+              , <Length mm={Math.abs(mount.sideways)} format={format} /> {mount.sideways > 0 ? 'outboard' : 'inboard'}
             </>
           )}
         </p>

@@ -123,7 +123,7 @@ it('where nothing was measured that must stay clear, it does not say that all is
 it('at the frame it is one mount at a time, and four keys nudge the body', () => {
   const { now, done } = openBench(parts, van, {}, 'hand');
   const card = () => screen.getByRole('region', { name: 'One mount' });
-  expect(card().textContent).toMatch(/Mount 1, left1 of 10.*\+1 1⁄2.*outrigger, 15⁄16 scant out.*carries 401/);
+  expect(card().textContent).toMatch(/Mount 1, left1 of 10.*\+1 1⁄2.*outrigger, 15⁄16 scant outboard.*carries 401/);
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'The mount ahead' }).disabled).toBe(true);
   for (let mount = 1; mount < 10; mount += 1) press('The mount behind');
   expect(card().textContent).toMatch(/Mount 5, right10 of 10.*perch/);

@@ -62,7 +62,7 @@ export function MatchPanel(bench: BenchProps) {
       <WidthAsked bench={bench} seat={seat} />
       <PlaceFields key={seat.body.id} bench={bench} seat={seat} />
       <Conflicts bench={bench} seat={seat} />
-      <WhatFollows bench={bench} seat={seat} after={result.measures.after} />
+      <WhatFollows bench={bench} seat={seat} />
       {job.bodies.length > 0 && seat.body.mounts.length === 0 && (
         <p className="mt-3 text-pencil">Its mounts are not measured yet: the gaps to the rail wait for them.</p>
       )}

@@ -160,7 +160,7 @@ function Words({
         {beside > 0.4 && (
           <>
             {', '}
-            <SvgLength mm={beside} format={format} /> {a.sideways > 0 ? 'out' : 'in'}
+            <SvgLength mm={beside} format={format} /> {a.sideways > 0 ? 'outboard' : 'inboard'}
           </>
         )}
       </text>

@@ -1,4 +1,4 @@
-import { ruleValue } from '@splay/core';
+import { isBeside, ruleValue } from '@splay/core';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
@@ -44,6 +44,7 @@ function MountCard(bench: BenchProps) {
     onLook(there.seat.at.x);
   };
   const { tag, seat, height, name, turn, problems, decided } = outcome;
+  const beside = isBeside(outcome.mounting.bracket);
   const bad = stateOf(outcome, ruleValue(job.rules, 'mount/ratio')) === 'bad';
   return (
     <section aria-label="One mount" className="mb-4 border-2 border-graphite bg-sheet">
@@ -76,10 +77,11 @@ function MountCard(bench: BenchProps) {
       </div>
       <div className="px-3 py-2 text-center" role="status">
         <p className={`heading text-5xl ${bad ? 'text-oxide' : ''}`}>
-          {height === null ? 'no rail' : <Length mm={height} format={job.display} />}
+          {height === null ? 'no rail' : <Length mm={height} format={job.display} signed={beside} />}
         </p>
         <p>
-          <b>{name}</b> over all, its top plate counted{decided ? '' : ' · proposed'}
+          <b>{name}</b>, {beside ? 'its top over the top of the rail' : 'over all, its top plate counted'}
+          {decided ? '' : ' · proposed'}
         </p>
         {problems[0] && <p className="text-oxide">{problems[0]}</p>}
         <p className="text-sm text-pencil">

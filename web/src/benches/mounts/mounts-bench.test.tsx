@@ -126,7 +126,7 @@ describe('what slides over the tray', () => {
 it('at the frame it is one mount at a time with its bracket large', () => {
   openBench(parts, van, {}, 'hand');
   const card = () => screen.getByRole('region', { name: 'One mount' });
-  expect(card().textContent).toMatch(/M1LMount 1, left · 1 of 10.*outrigger over all, its top plate counted/);
+  expect(card().textContent).toMatch(/M1LMount 1, left · 1 of 10.*outrigger, its top over the top of the rail/);
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'The mount ahead' }).disabled).toBe(true);
   press('The mount behind');
   expect(card().textContent).toMatch(/M1R/);

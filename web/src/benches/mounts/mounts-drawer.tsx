@@ -1,6 +1,7 @@
+import { mountAssumptions } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
-import { MAKING_RULES, MountsTable } from '../../ui/mounts-table.tsx';
+import { MAKING_RULES, MountAssumptions, MountsTable } from '../../ui/mounts-table.tsx';
 
 /** Every mount in the order in which it is made, with the sheet to take to the frame. */
 export function MountsDrawer({ store, job, result, onLook, onSelect }: BenchProps) {
@@ -31,6 +32,7 @@ export function MountsDrawer({ store, job, result, onLook, onSelect }: BenchProp
           />
         </section>
       ))}
+      <MountAssumptions assumptions={mountAssumptions(result.mountings, job.rules, job.display)} />
     </div>
   );
 }

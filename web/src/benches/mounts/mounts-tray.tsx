@@ -1,5 +1,6 @@
 import {
   heightOf,
+  isBeside,
   type LengthFormat,
   type LoadedLayer,
   type MountingOutcome,
@@ -46,7 +47,7 @@ export function MountsTray(props: PictureProps) {
     );
   const tops = standing.flatMap(({ rail }) => (rail ? [rail.top] : []));
   const low = Math.min(...tops, ...standing.map(({ top }) => top)) - RAIL;
-  const high = Math.max(...standing.map(({ seat }) => seat.at.z), low + LEAST);
+  const high = Math.max(...tops, ...standing.map(({ seat, top }) => Math.max(seat.at.z, top)), low + LEAST);
   const scale = (tray.height - OVER - UNDER) / (high - low);
   const py = (z: number) => OVER + (high - z) * scale;
   const limit = ruleValue(job.rules, 'mount/ratio');
@@ -117,7 +118,7 @@ export function MountsTray(props: PictureProps) {
             <Words
               pair={pair}
               x={x}
-              top={py(Math.max(...pair.map(({ seat }) => seat.at.z)))}
+              top={py(Math.max(...pair.map(({ seat, top, rail }) => Math.max(seat.at.z, top, rail?.top ?? top))))}
               foot={tray.height}
               format={job.display}
             />
@@ -194,7 +195,7 @@ function Column({ outcome, x, py, scale, at, bad }: ColumnProps) {
           y={Math.min(py(top), py(foot))}
           width={WIDE}
           height={Math.max(2, Math.abs(height) * scale)}
-          fill={height < 0 ? 'url(#hatch-cut)' : 'url(#hatch-new)'}
+          fill={bad ? 'url(#hatch-cut)' : 'url(#hatch-new)'}
           stroke={ink}
           strokeWidth={at ? 2.4 : 1.5}
           strokeDasharray={decided ? undefined : '4 3'}
@@ -234,7 +235,8 @@ function Words({
 }) {
   const [a, b] = pair;
   if (!a) return null;
-  const figure = ({ made }: MountingOutcome) => (made === null ? '–' : <SvgLength mm={made} format={format} />);
+  const figure = ({ made, mounting }: MountingOutcome) =>
+    made === null ? '–' : <SvgLength mm={made} format={format} signed={isBeside(mounting.bracket)} />;
   const alike = !b || Math.abs((a.made ?? 0) - (b.made ?? 0)) < 0.4;
   const off = pair.reduce<number | null>(
     (worst, { offLine }) => (offLine !== null && Math.abs(offLine) > Math.abs(worst ?? 0) ? offLine : worst),

@@ -1,5 +1,6 @@
 import {
   freshLayerId,
+  isBeside,
   LAYER_KINDS,
   type LayerKind,
   type LengthFormat,
@@ -44,9 +45,15 @@ export function StackFields(props: StackFieldsProps) {
       <Layers {...props} place="over" title="Between body and bracket" />
       <p className="my-1.5 flex items-baseline justify-between border-y-2 border-layout bg-layout-wash px-2 py-1.5">
         <span className="first-letter:uppercase">
-          {mounting.bracket.form === 'none' ? 'left over the rail' : `${outcome.name}, over all`}
+          {mounting.bracket.form === 'none'
+            ? 'left over the rail'
+            : isBeside(mounting.bracket)
+              ? `${outcome.name}, its top over the rail`
+              : `${outcome.name}, over all`}
         </span>
-        <b className="heading text-xl">{height === null ? '–' : <Length mm={height} format={format} />}</b>
+        <b className="heading text-xl">
+          {height === null ? '–' : <Length mm={height} format={format} signed={isBeside(mounting.bracket)} />}
+        </b>
       </p>
       <Layers {...props} place="under" title="Between bracket and rail" />
       <details className="mt-2">
