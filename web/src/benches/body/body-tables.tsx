@@ -97,7 +97,7 @@ const POINTS: readonly Column<BodyPoint>[] = [
   lengthColumn('z', 'Over the level line', '20%'),
 ];
 
-const PROFILE: readonly Column<ProfilePoint>[] = [
+export const PROFILE: readonly Column<ProfilePoint>[] = [
   lengthColumn('x', 'From the tape', '50%'),
   lengthColumn('z', 'Over the level line', '50%'),
 ];
@@ -301,62 +301,3 @@ export const FendersDrawer = drawerOf(
     }),
   })),
 );
-
-/** The edge of each opening point by point, where it is no circle. */
-export function OpeningEdges(bench: BenchProps) {
-  const body = bodyAtHand(bench.job.bodies, bench.selected);
-  if (!body || body.openings.length === 0) return null;
-  return (
-    <div className="mt-2">
-      {body.openings.map((opening) => (
-        <OpeningEdge key={opening.id} {...{ bench, body, opening }} />
-      ))}
-    </div>
-  );
-}
-
-function OpeningEdge({
-  bench,
-  body,
-  opening,
-}: {
-  readonly bench: BenchProps;
-  readonly body: Body;
-  readonly opening: WheelOpening;
-}) {
-  const [problem, setProblem] = useState('');
-  const put = (outline: readonly ProfilePoint[]) => {
-    const { outline: _, ...round } = opening;
-    const next: WheelOpening = outline.length === 0 ? round : { ...round, outline };
-    const openings = body.openings.map((one) => (one.id === opening.id ? next : one));
-    const wrong = putBody(bench, `Edge of ${opening.name}`, { ...body, openings }, 'openings');
-    setProblem(wrong.elsewhere || (wrong.cells[0]?.message ?? ''));
-    return [];
-  };
-  return (
-    <details className="mb-2 border border-rule px-3 py-1">
-      <summary className="min-h-9 cursor-pointer">
-        {opening.name}, edge by points: {opening.outline?.length ?? 0}
-      </summary>
-      <p className="text-sm text-pencil">
-        From its front foot over the top to its rear foot, where it is no circle. With points the room round the tyre is
-        measured to them.
-      </p>
-      {problem && (
-        <p role="alert" className="text-oxide">
-          {problem}
-        </p>
-      )}
-      <EditTable<ProfilePoint>
-        caption={`Edge of ${opening.name}`}
-        columns={PROFILE}
-        rows={opening.outline ?? []}
-        format={bench.job.display}
-        disabled={!bench.canWrite}
-        addLabel="Add a point"
-        newRow={(after) => ({ x: (after?.x ?? opening.x - inches(18)) + (after ? inches(9) : 0), z: after?.z ?? 0 })}
-        onChange={put}
-      />
-    </details>
-  );
-}

@@ -10,11 +10,12 @@ import {
   BoxesDrawer,
   FendersDrawer,
   MountsDrawer,
-  OpeningEdges,
   OpeningsDrawer,
   OutlineDrawer,
   WeightsDrawer,
 } from './body-tables.tsx';
+import { FloorAcross } from './floor-across.tsx';
+import { OpeningEdges } from './opening-edges.tsx';
 import { ChangesDrawer } from './changes-drawer.tsx';
 
 function BodyTray({ job, selected, tray }: PictureProps) {
@@ -37,10 +38,19 @@ function Openings(bench: BenchProps) {
   );
 }
 
+function KeepClear(bench: BenchProps) {
+  return (
+    <>
+      <BoxesDrawer {...bench} />
+      <FloorAcross {...bench} />
+    </>
+  );
+}
+
 const drawers = {
   openings: { name: 'Openings', Content: Openings },
   mounts: { name: 'Mounts', Content: MountsDrawer },
-  boxes: { name: 'Keep clear', Content: BoxesDrawer },
+  boxes: { name: 'Keep clear', Content: KeepClear },
   fenders: { name: 'Fenders, steps', Content: FendersDrawer },
   weights: { name: 'Weights', Content: WeightsDrawer },
   outline: { name: 'Outline', Content: OutlineDrawer },
