@@ -1,4 +1,4 @@
-import type { Vec3 } from '../frame/index.ts';
+import type { SixFaces, Vec3 } from '../frame/index.ts';
 import type { InputProblem } from '../input-error.ts';
 import { type WorkBody, workProblems } from './work-body.ts';
 
@@ -78,17 +78,11 @@ export interface BodyMass extends Vec3 {
 export const CLEAR_BOX_KINDS = ['hump', 'tub', 'sill', 'tunnel', 'step', 'other'] as const;
 export type ClearBoxKind = (typeof CLEAR_BOX_KINDS)[number];
 
-/** A part of the body that nothing of the frame may come into, mm. `left` is less than `right`: y runs to the right. */
-export interface ClearBox {
+/** A part of the body that nothing of the frame may come into. */
+export interface ClearBox extends SixFaces {
   readonly id: string;
   readonly name: string;
   readonly kind: ClearBoxKind;
-  readonly front: number;
-  readonly rear: number;
-  readonly left: number;
-  readonly right: number;
-  readonly low: number;
-  readonly high: number;
 }
 
 /** A point of a profile in side view, mm. */

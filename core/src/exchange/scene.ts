@@ -1,4 +1,4 @@
-import { type Frame, sectionLookup, type Side, SIDES, type Station, type Vec3 } from '../frame/index.ts';
+import { type Frame, sectionLookup, type Side, SIDES, type SixFaces, type Station, type Vec3 } from '../frame/index.ts';
 import { type BodyPose, onFrame } from '../body/index.ts';
 import {
   endCrossing,
@@ -93,17 +93,7 @@ function bar(from: Vec3, to: Vec3, width: number, depth: number): Triangles {
 }
 
 /** A box of a body where that sits. */
-function bodyBox(
-  pose: BodyPose,
-  box: {
-    readonly front: number;
-    readonly rear: number;
-    readonly left: number;
-    readonly right: number;
-    readonly low: number;
-    readonly high: number;
-  },
-): Triangles {
+function bodyBox(pose: BodyPose, box: SixFaces): Triangles {
   const corner = (x: number, y: number, z: number): Vec3 => ({ ...onFrame(pose, { x, z }), y });
   const end = (x: number): [Vec3, Vec3, Vec3, Vec3] => [
     corner(x, box.left, box.low),

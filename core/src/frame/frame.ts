@@ -151,17 +151,21 @@ export interface FrameLine {
 
 export const ROOM_KINDS = ['tank', 'filler', 'battery', 'engine', 'exhaust', 'other'] as const;
 
-/** Something on the frame that takes up room and that a body must clear: a box round it, mm; y runs to the right. */
-export interface FrameRoom {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: (typeof ROOM_KINDS)[number];
+/** Room by its six faces, mm: front is less than rear, left than right, low than high; y runs to the right. */
+export interface SixFaces {
   readonly front: number;
   readonly rear: number;
   readonly left: number;
   readonly right: number;
   readonly low: number;
   readonly high: number;
+}
+
+/** Something on the frame that takes up room and that a body must clear: a box round it. */
+export interface FrameRoom extends SixFaces {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: (typeof ROOM_KINDS)[number];
   readonly origin?: Origin;
 }
 

@@ -83,7 +83,6 @@ export const numberColumn = <Row>(
   set: (row, value) => without(row, key, value),
 });
 
-/** A mass; the title says what it is typed in. */
 /** A mass or a rate, in what the shop calls it. */
 export const quantityColumn = <Row>(
   kind: 'mass' | 'rate',
@@ -132,6 +131,25 @@ export const choiceColumn = <Row>(
   choices,
   get: (row) => String(row[key] ?? ''),
   set: (row, choice) => without(row, key, choice === '' ? undefined : choice),
+});
+
+/** Yes or no, or what a row is called where it is on and where it is off. */
+export const flagColumn = <Row>(
+  key: keyof Row & string,
+  title: string,
+  width: string,
+  [on, off]: readonly [on: string, off: string] = ['yes', 'no'],
+): Column<Row> => ({
+  key,
+  title,
+  width,
+  kind: 'choice',
+  choices: [
+    ['on', on],
+    ['off', off],
+  ],
+  get: (row) => (row[key] ? 'on' : 'off'),
+  set: (row, choice) => ({ ...row, [key]: choice === 'on' }),
 });
 
 /** Where a row's figures come from: measured where nothing is said. */

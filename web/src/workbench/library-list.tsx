@@ -1,8 +1,9 @@
-import { Download, Trash2, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { Download, Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { api } from '../client/api.ts';
 import { useAwake } from '../client/use-awake.ts';
 import type { ListedItem } from '../shared/listed-item.ts';
+import { FileButton } from '../ui/file-button.tsx';
 
 interface LibraryListProps {
   readonly items: readonly ListedItem[];
@@ -12,7 +13,6 @@ interface LibraryListProps {
 /** Donors and bodies that the shop keeps for the next job: each to download, or to take out; and files to take in. */
 export function LibraryList({ items: listed, writes }: LibraryListProps) {
   const awake = useAwake();
-  const input = useRef<HTMLInputElement>(null);
   const [items, setItems] = useState(listed);
   const [problem, setProblem] = useState('');
   const drop = async (item: ListedItem) => {
@@ -21,10 +21,8 @@ export function LibraryList({ items: listed, writes }: LibraryListProps) {
     setProblem('');
     setItems((old) => old.filter(({ id }) => id !== item.id));
   };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     const answer = await api.keepItem(await file.text());
-    if (input.current) input.current.value = '';
     if (!answer.ok) {
       const [first] = answer.problems;
       return setProblem(first ? `${first.path} ${first.message}`.trim() : answer.detail);
@@ -37,20 +35,9 @@ export function LibraryList({ items: listed, writes }: LibraryListProps) {
       <div className="flex items-end justify-between gap-4 border-b-2 border-graphite pb-1">
         <h2 className="heading text-2xl">Library</h2>
         {writes && (
-          <>
-            <button type="button" className="button" disabled={!awake} onClick={() => input.current?.click()}>
-              <Upload size={15} aria-hidden="true" />
-              Take in an item file
-            </button>
-            <input
-              ref={input}
-              type="file"
-              accept=".json,application/json"
-              className="hidden"
-              aria-label="Item file"
-              onChange={(event) => void take(event.target.files?.[0])}
-            />
-          </>
+          <FileButton label="Item file" disabled={!awake} onFile={(file) => void take(file)}>
+            Take in an item file
+          </FileButton>
         )}
       </div>
       {problem && (

@@ -1,9 +1,9 @@
 import { InputError, type InputProblem } from '@splay/core';
-import { Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api } from '../client/api.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
+import { FileButton } from '../ui/file-button.tsx';
 import { inWorker } from '../workers/in-worker.ts';
 
 /** What is wrong with a job file; nothing where it is right, or where no worker can tell: then the server does. */
@@ -19,39 +19,24 @@ async function fileProblems(text: string): Promise<readonly InputProblem[]> {
 /** Takes a job file from this device and opens it as a new job, or says what is wrong with it. */
 export function ImportJob() {
   const awake = useAwake();
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly InputProblem[]>([]);
-  const refuse = (found: readonly InputProblem[]) => {
-    setProblems(found);
-    if (input.current) input.current.value = '';
-  };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     const text = await file.text();
     // What is wrong with a file is found here, in a worker: a large one neither freezes the page nor travels in vain.
     const wrong = await fileProblems(text);
-    if (wrong.length > 0) return refuse(wrong);
+    if (wrong.length > 0) return setProblems(wrong);
     const answer = await api.importJob(text);
     if (answer.ok) location.assign(`/jobs/${answer.value.id}`);
     else
-      refuse(
+      setProblems(
         answer.problems.length > 0 ? answer.problems : [{ code: answer.reason, path: '', message: answer.detail }],
       );
   };
   return (
     <>
-      <button type="button" className="button" disabled={!awake} onClick={() => input.current?.click()}>
-        <Upload size={15} aria-hidden="true" />
+      <FileButton label="Job file" disabled={!awake} onFile={(file) => void take(file)}>
         Import a job file
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept=".json,application/json"
-        className="hidden"
-        aria-label="Job file"
-        onChange={(event) => void take(event.target.files?.[0])}
-      />
+      </FileButton>
       {problems.length > 0 && (
         <Dialog title="This file cannot be imported" onClose={() => setProblems([])}>
           <p>Nothing was stored. Put these right in the file and import it again:</p>

@@ -13,7 +13,7 @@ import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
-import { choiceColumn, type Column, lengthColumn } from '../../ui/table-columns.ts';
+import { choiceColumn, type Column, flagColumn, lengthColumn } from '../../ui/table-columns.ts';
 import { putBody } from '../../ui/put-body.ts';
 
 const COLUMNS: readonly Column<BodyChange>[] = [
@@ -23,18 +23,7 @@ const COLUMNS: readonly Column<BodyChange>[] = [
   ]),
   lengthColumn('at', 'Place: from the tape, or from the middle', '26%'),
   lengthColumn('by', 'By, less below 0', '24%'),
-  {
-    key: 'off',
-    title: 'Carried out',
-    width: '26%',
-    kind: 'choice',
-    choices: [
-      ['on', 'yes'],
-      ['off', 'no: kept in the list'],
-    ],
-    get: ({ off }) => (off ? 'off' : 'on'),
-    set: (row, value) => ({ ...row, off: value === 'off' }),
-  },
+  flagColumn('off', 'Carried out', '26%', ['no: kept in the list', 'yes']),
 ];
 
 /** What is done to the body at hand before it goes on, what is cut for that, and what it changes against leaving it. */

@@ -14,25 +14,14 @@ import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
+import { type Column, flagColumn, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { seatAtHand } from './seat-at-hand.ts';
 
 const LAYERS: readonly Column<DeckLayer>[] = [
   textColumn('name', 'Layer, from the frame up', '40%'),
   lengthColumn('height', 'High', '25%'),
-  {
-    key: 'open',
-    title: 'Hoses pass through it',
-    width: '35%',
-    kind: 'choice',
-    choices: [
-      ['yes', 'yes'],
-      ['no', 'no'],
-    ],
-    get: ({ open }) => (open ? 'yes' : 'no'),
-    set: (row, choice) => ({ ...row, open: choice === 'yes' }),
-  },
+  flagColumn('open', 'Hoses pass through it', '35%'),
 ];
 
 const HOIST: DeckMechanism = { name: 'Hoist', least: 700, most: 1400, stands: 1000, foot: 200 };

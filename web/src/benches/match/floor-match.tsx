@@ -1,17 +1,15 @@
 import { contextOf, nudgeOf, quantityText, type SeatOutcome } from '@splay/core';
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, ChevronLeft, ChevronRight } from 'lucide-react';
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
+import { StepCard, THUMB_KEY } from '../../ui/step-card.tsx';
 import { DeckDrawer } from './deck-drawer.tsx';
 import { MatchPanel } from './match-panel.tsx';
 import { isBad, WAY_WORDS } from './mount-words.ts';
 import { MountGapsDrawer } from './mounts-drawer.tsx';
 import { place, seatAtHand } from './seat-at-hand.ts';
-
-const KEY =
-  'flex min-h-14 min-w-14 flex-1 items-center justify-center border border-graphite bg-sheet disabled:text-rule';
 
 const SLIDES = [
   ['mounts', { name: 'Mounts', Content: MountGapsDrawer }],
@@ -54,34 +52,19 @@ function MountCard({ bench, seat }: { readonly bench: BenchProps; readonly seat:
     ['Down', 0, -step, ArrowDown],
   ] as const;
   return (
-    <section aria-label="One mount" className="mb-4 border-2 border-graphite bg-sheet">
-      <div className="flex items-stretch border-b border-graphite">
-        <button
-          type="button"
-          className={KEY}
-          aria-label="The mount ahead"
-          disabled={at === 0}
-          onClick={() => go(at - 1)}
-        >
-          <ChevronLeft aria-hidden="true" />
-        </button>
-        <p className="flex-[4] px-2 py-1 text-center">
-          <b className="heading block text-xl leading-tight">{mount.mount.name}</b>
-          <span className="text-sm text-pencil">
-            {at + 1} of {seat.mounts.length} · <Length mm={mount.at.x - result.datum.built} format={format} /> from the
-            datum
-          </span>
-        </p>
-        <button
-          type="button"
-          className={KEY}
-          aria-label="The mount behind"
-          disabled={at === seat.mounts.length - 1}
-          onClick={() => go(at + 1)}
-        >
-          <ChevronRight aria-hidden="true" />
-        </button>
-      </div>
+    <StepCard
+      of="mount"
+      name={mount.mount.name}
+      where={
+        <>
+          {at + 1} of {seat.mounts.length} · <Length mm={mount.at.x - result.datum.built} format={format} /> from the
+          datum
+        </>
+      }
+      at={at}
+      count={seat.mounts.length}
+      onGo={go}
+    >
       <div className="px-3 py-2 text-center" role="status">
         <p className={`heading text-5xl ${isBad(mount.way) ? 'text-oxide' : ''}`}>
           {mount.up === null ? 'no rail' : <Length mm={mount.up} format={format} signed />}
@@ -105,7 +88,7 @@ function MountCard({ bench, seat }: { readonly bench: BenchProps; readonly seat:
             <button
               key={name}
               type="button"
-              className={KEY}
+              className={THUMB_KEY}
               aria-label={`${name} by ${show(step)}`}
               onClick={() => nudge('Nudged the body', dx, dz)}
             >
@@ -114,6 +97,6 @@ function MountCard({ bench, seat }: { readonly bench: BenchProps; readonly seat:
           ))}
         </div>
       )}
-    </section>
+    </StepCard>
   );
 }

@@ -66,9 +66,27 @@ interface SizesProps {
   readonly onChange: (bracket: Bracket) => void;
 }
 
-/** The sizes of a bracket, two beside each other. */
-function Sizes({ bracket, format, disabled, onChange }: SizesProps) {
-  const common = { format, disabled };
+/** The sizes of a bracket, and how one on the web is held to it. */
+function Sizes(props: SizesProps) {
+  const { bracket, onChange, ...common } = props;
+  return (
+    <>
+      <FormSizes {...props} />
+      {(bracket.form === 'arm' || bracket.form === 'angle') && (
+        <FixingFields
+          fixing={bracket.fixing}
+          wall={bracket.thickness}
+          {...common}
+          onChange={(fixing) => onChange({ ...bracket, fixing })}
+        />
+      )}
+    </>
+  );
+}
+
+/** The sizes of a bracket by its form, two beside each other. */
+function FormSizes({ bracket, onChange, ...common }: SizesProps) {
+  const { disabled } = common;
   if (bracket.form === 'none') return null;
   const size = <K extends string>(
     key: K,
@@ -136,30 +154,16 @@ function Sizes({ bracket, format, disabled, onChange }: SizesProps) {
             {bracket.make !== 'tube' &&
               size('radius', 'Inside radius', bracket.radius, (radius) => ({ ...bracket, radius }), atLeast)}
           </div>
-          <FixingFields
-            fixing={bracket.fixing}
-            wall={bracket.thickness}
-            {...common}
-            onChange={(fixing) => onChange({ ...bracket, fixing })}
-          />
         </>
       );
     case 'angle':
       return (
-        <>
-          <div className="grid grid-cols-2 gap-2">
-            {along}
-            {size('upright', 'Leg on the web', bracket.upright, (upright) => ({ ...bracket, upright }))}
-            {size('thickness', 'Plate', bracket.thickness, (thickness) => ({ ...bracket, thickness }))}
-            {size('radius', 'Inside radius', bracket.radius, (radius) => ({ ...bracket, radius }), atLeast)}
-          </div>
-          <FixingFields
-            fixing={bracket.fixing}
-            wall={bracket.thickness}
-            {...common}
-            onChange={(fixing) => onChange({ ...bracket, fixing })}
-          />
-        </>
+        <div className="grid grid-cols-2 gap-2">
+          {along}
+          {size('upright', 'Leg on the web', bracket.upright, (upright) => ({ ...bracket, upright }))}
+          {size('thickness', 'Plate', bracket.thickness, (thickness) => ({ ...bracket, thickness }))}
+          {size('radius', 'Inside radius', bracket.radius, (radius) => ({ ...bracket, radius }), atLeast)}
+        </div>
       );
   }
 }

@@ -1,17 +1,14 @@
 import { isBeside, ruleValue } from '@splay/core';
-import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
+import { StepCard } from '../../ui/step-card.tsx';
 import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
 import { ContourDrawer } from './contour-drawer.tsx';
 import { MountPicture } from '../../board/mount-picture.tsx';
 import { MountsDrawer } from './mounts-drawer.tsx';
 import { MountsPanel } from './mounts-panel.tsx';
 import { MountPartsDrawer } from './parts-drawer.tsx';
-
-const KEY =
-  'flex min-h-14 min-w-14 flex-1 items-center justify-center border border-graphite bg-sheet disabled:text-rule';
 
 const SLIDES = [
   ['making', { name: 'Mounts', Content: MountsDrawer }],
@@ -47,34 +44,19 @@ function MountCard(bench: BenchProps) {
   const beside = isBeside(outcome.mounting.bracket);
   const bad = stateOf(outcome, ruleValue(job.rules, 'mount/ratio')) === 'bad';
   return (
-    <section aria-label="One mount" className="mb-4 border-2 border-graphite bg-sheet">
-      <div className="flex items-stretch border-b border-graphite">
-        <button
-          type="button"
-          className={KEY}
-          aria-label="The mount ahead"
-          disabled={at <= 0}
-          onClick={() => go(at - 1)}
-        >
-          <ChevronLeft aria-hidden="true" />
-        </button>
-        <p className="flex-[4] px-2 py-1 text-center">
-          <b className="heading block text-2xl leading-tight">{tag}</b>
-          <span className="text-sm text-pencil">
-            {seat.mount.name} · {at + 1} of {all.length} ·{' '}
-            <Length mm={seat.at.x - result.datum.built} format={job.display} /> from the datum
-          </span>
-        </p>
-        <button
-          type="button"
-          className={KEY}
-          aria-label="The mount behind"
-          disabled={at >= all.length - 1}
-          onClick={() => go(at + 1)}
-        >
-          <ChevronRight aria-hidden="true" />
-        </button>
-      </div>
+    <StepCard
+      of="mount"
+      name={tag}
+      where={
+        <>
+          {seat.mount.name} · {at + 1} of {all.length} ·{' '}
+          <Length mm={seat.at.x - result.datum.built} format={job.display} /> from the datum
+        </>
+      }
+      at={at}
+      count={all.length}
+      onGo={go}
+    >
       <div className="px-3 py-2 text-center" role="status">
         <p className={`heading text-5xl ${bad ? 'text-oxide' : ''}`}>
           {height === null ? 'no rail' : <Length mm={height} format={job.display} signed={beside} />}
@@ -91,7 +73,7 @@ function MountCard(bench: BenchProps) {
       <div className="flex justify-center border-t border-rule">
         <MountPicture outcome={outcome} format={job.display} width={300} height={230} />
       </div>
-    </section>
+    </StepCard>
   );
 }
 
