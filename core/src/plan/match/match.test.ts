@@ -561,6 +561,11 @@ describe('what follows from where it sits', () => {
     // Bumper at 5720, −100; rear wheel at 4300, −150, radius 380.
     const away = 5720 - 4300;
     expect(seat.ramps.departure).toBeNear(Math.atan2(50, away) + Math.asin(380 / Math.hypot(away, 50)), 1e-9);
+    // What leaves the ground first decides: of the whole truck the least of frame and bodies.
+    expect(result.ramps.departure).toBe(Math.min(seat.ramps.departure!, result.measures.after.departure!));
+    expect(result.ramps.approach).toBe(
+      Math.min(result.measures.after.approach!, ...result.seats.flatMap(({ ramps }) => ramps.approach ?? [])),
+    );
   });
 
   it('the width that its mounts ask for brings all of them over a rail', () => {

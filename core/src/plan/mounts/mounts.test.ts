@@ -1,64 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inputOf, plainFrame } from '../../../test/frames.ts';
-import { type Body, newBody } from '../../body/index.ts';
-import { type Bracket, GRAVITY, type Mounting } from '../../mounting/index.ts';
+import { inputOf } from '../../../test/frames.ts';
+import { body, frame, input, made, outcome, perch, rail } from '../../../test/mounts.ts';
+import { type Bracket, GRAVITY } from '../../mounting/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';
 import type { PlanInput } from '../plan-result.ts';
 import { mountParts, usualBracket, worstRatio } from './index.ts';
-
-/** A straight channel at height 0: outside faces at 430, 150 deep. */
-const rail = { kind: 'channel', depth: 150, flange: 60, thickness: 5 } as const;
-const frame = plainFrame({ sections: [{ id: 'rail', section: rail }] });
-
-const mount = (id: string, x: number, y: number, z: number) => ({
-  id,
-  name: `Mount ${id}`,
-  x,
-  y,
-  z,
-  hole: 14,
-  thickness: 4,
-});
-const middle = 430 - rail.flange / 2;
-const body: Body = {
-  ...newBody('body', 'Bed'),
-  mounts: [
-    mount('a', 200, -middle, 60),
-    mount('b', 200, middle, 60),
-    mount('c', 1500, -490, 20),
-    mount('d', 1500, 490, 20),
-    mount('e', 3000, -middle, 60),
-    mount('f', 3000, middle, 60),
-  ],
-  masses: [{ id: 'w', name: 'Bed', mass: 600, x: 1566.6666666666667, y: 0, z: 300 }],
-};
-const input = (mountings: readonly Mounting[] = [], z = 0, on = body): PlanInput => {
-  const made = inputOf(frame);
-  return { ...made, bodies: [on], plan: { ...made.plan, seats: [{ body: 'body', x: 700, z, rake: 0 }], mountings } };
-};
-const outcome = (of: PlanInput, id: string) => evaluatePlan(of).mountings.find(({ seat }) => seat.mount.id === id)!;
-const perch: Bracket = {
-  form: 'perch',
-  thickness: 5,
-  along: 80,
-  across: rail.flange,
-  radius: 7.5,
-  boxed: false,
-  leg: 5,
-  contour: [],
-};
-const made = (id: string, bracket: Bracket, changes: Partial<Mounting> = {}): Mounting => ({
-  body: 'body',
-  mount: id,
-  under: [],
-  bracket,
-  over: [],
-  hung: [],
-  ...changes,
-});
 
 describe('how a mount is made', () => {
   it('begins as its way asks for, and says that nobody has decided it', () => {

@@ -1,10 +1,8 @@
 import {
   type Body,
   type BodyMass,
-  BODY_POINT_KINDS,
   type BodyMount,
   type BodyPoint,
-  CLEAR_BOX_KINDS,
   type ClearBox,
   type Fender,
   inches,
@@ -20,87 +18,9 @@ import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { EditTable, type EditTableProps } from '../../ui/edit-table.tsx';
 import { TableFile } from '../../ui/table-file.tsx';
-import {
-  choiceColumn,
-  type Column,
-  lengthColumn,
-  massColumn,
-  optionalLengthColumn,
-  quantityColumn,
-  textColumn,
-  words,
-} from '../../ui/table-columns.ts';
+import type { Column } from '../../ui/table-columns.ts';
 import { putBody } from '../../ui/put-body.ts';
-
-const OPENINGS: readonly Column<WheelOpening>[] = [
-  textColumn('name', 'Opening', '28%'),
-  choiceColumn('over', 'Over the', '15%', [
-    ['front', 'front axle'],
-    ['rear', 'rear axle'],
-  ]),
-  lengthColumn('x', 'Middle, from the tape', '19%'),
-  optionalLengthColumn('z', 'Over the level line', '19%'),
-  optionalLengthColumn('radius', 'Radius', '19%'),
-];
-
-const MOUNTS = (format: LengthFormat): readonly Column<BodyMount>[] => [
-  textColumn('name', 'Mount', '17%'),
-  lengthColumn('x', 'From the tape', '11%'),
-  lengthColumn('y', 'To the right', '11%'),
-  lengthColumn('z', 'Underside over the level line', '13%'),
-  optionalLengthColumn('hole', 'Hole', '9%'),
-  optionalLengthColumn('thickness', 'Bracket', '9%'),
-  optionalLengthColumn('bushing', 'Bushing', '9%'),
-  quantityColumn('rate', 'bushingRate', 'Its rate', '10%', format),
-  massColumn('load', 'Carries', '11%', format, { optional: true }),
-];
-
-const BOXES: readonly Column<ClearBox>[] = [
-  textColumn('name', 'Part', '22%'),
-  choiceColumn('kind', 'Kind', '12%', words(CLEAR_BOX_KINDS)),
-  lengthColumn('front', 'Front', '11%'),
-  lengthColumn('rear', 'Rear', '11%'),
-  lengthColumn('left', 'Left (−)', '11%'),
-  lengthColumn('right', 'Right', '11%'),
-  lengthColumn('low', 'Low', '11%'),
-  lengthColumn('high', 'High', '11%'),
-];
-
-const WEIGHTS = (format: LengthFormat): readonly Column<BodyMass>[] => [
-  textColumn('name', 'Weight', '36%'),
-  massColumn('mass', 'Mass', '16%', format),
-  lengthColumn('x', 'From the tape', '16%'),
-  lengthColumn('y', 'To the right', '16%'),
-  lengthColumn('z', 'Over the level line', '16%'),
-];
-
-const FENDERS: readonly Column<Fender>[] = [
-  textColumn('name', 'Fender', '34%'),
-  choiceColumn('over', 'Over the', '22%', [
-    ['front', 'front axle'],
-    ['rear', 'rear axle'],
-  ]),
-  lengthColumn('inner', 'Inner edge, from the middle', '22%'),
-  lengthColumn('outer', 'Outer edge, from the middle', '22%'),
-];
-
-const POINT_NAMES = { step: 'step: its tread', hangs: 'hangs low' } as const;
-const POINTS: readonly Column<BodyPoint>[] = [
-  textColumn('name', 'What', '34%'),
-  choiceColumn(
-    'kind',
-    'Kind',
-    '26%',
-    BODY_POINT_KINDS.map((kind) => [kind, POINT_NAMES[kind]] as const),
-  ),
-  lengthColumn('x', 'From the tape', '20%'),
-  lengthColumn('z', 'Over the level line', '20%'),
-];
-
-export const PROFILE: readonly Column<ProfilePoint>[] = [
-  lengthColumn('x', 'From the tape', '50%'),
-  lengthColumn('z', 'Over the level line', '50%'),
-];
+import { BOXES, FENDERS, MOUNTS, OPENINGS, POINTS, PROFILE, WEIGHTS } from './body-columns.ts';
 
 type Listed = 'openings' | 'mounts' | 'boxes' | 'masses' | 'outline' | 'underside' | 'fenders' | 'points';
 

@@ -4,7 +4,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { putBody } from '../../ui/put-body.ts';
-import { PROFILE } from './body-tables.tsx';
+import { PROFILE } from './body-columns.ts';
 
 /** The edge of each opening point by point, where it is no circle. */
 export function OpeningEdges(bench: BenchProps) {
