@@ -1,5 +1,5 @@
 import { type Body, newBody } from '../src/body/index.ts';
-import type { Bracket, Mounting } from '../src/mounting/index.ts';
+import type { Bracket, ContourPoint, Mounting } from '../src/mounting/index.ts';
 import { evaluatePlan, type PlanInput } from '../src/plan/index.ts';
 import { inputOf, plainFrame } from './frames.ts';
 
@@ -35,16 +35,16 @@ export const input = (mountings: readonly Mounting[] = [], z = 0, on = body): Pl
 };
 export const outcome = (of: PlanInput, id: string) =>
   evaluatePlan(of).mountings.find(({ seat }) => seat.mount.id === id)!;
-export const perch: Bracket = {
-  form: 'perch',
+export const perch = {
+  form: 'perch' as const,
   thickness: 5,
   along: 80,
   across: rail.flange,
   radius: 7.5,
   boxed: false,
   leg: 5,
-  contour: [],
-};
+  contour: [] as readonly ContourPoint[],
+} satisfies Bracket;
 export const made = (id: string, bracket: Bracket, changes: Partial<Mounting> = {}): Mounting => ({
   body: 'body',
   mount: id,

@@ -109,7 +109,7 @@ function OneMount({ bench, outcome, most }: OneProps) {
         {tag} · {seat.mount.name}
       </PanelHeading>
       <Worth bench={bench} outcome={outcome} most={most} />
-      <figure className="mt-2 border border-rule bg-paper">
+      <figure className="mt-2 flex justify-center border border-rule bg-paper">
         <MountPicture outcome={outcome} format={job.display} width={272} height={196} />
       </figure>
       {canWrite && (

@@ -63,7 +63,7 @@ export function MountsTray(props: PictureProps) {
         heights stretched
       </text>
       <clipPath id="clip-stacks">
-        <rect x={0} y={0} width={tray.width} height={tray.height - UNDER} />
+        <rect x={0} y={24} width={tray.width} height={tray.height - UNDER - 24} />
       </clipPath>
       <g clipPath="url(#clip-stacks)">
         {result.pieces.map((piece, index) => (
