@@ -16,7 +16,7 @@ let server;
 let browser;
 try {
   const env = {
-    DATABASE_URL: await ownDatabase(cluster, 'splay'),
+    ...(await ownDatabase(cluster, 'splay')),
     BETTER_AUTH_SECRET: randomBytes(32).toString('hex'),
     SPLAY_DEMO: '1',
   };
@@ -207,6 +207,6 @@ try {
   await browser?.close();
   server?.kill('SIGTERM');
   cluster.stop();
-  rmSync(cluster.data, { recursive: true, force: true });
+  cluster.remove();
   rmSync(folder, { recursive: true, force: true });
 }

@@ -1,33 +1,47 @@
 // `npm start`: everything from a fresh clone to a running application with demo data.
 import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:net';
-import { join } from 'node:path';
-import { build, prepareDatabase, secretOf, serve } from './lib/app.mjs';
+import { clearInterval, setInterval } from 'node:timers';
+import { join, resolve } from 'node:path';
+import { build, prepareDatabase, secretOf, serve, SERVER } from './lib/app.mjs';
 import { modules } from './lib/install.mjs';
+import { keepRunning } from './lib/keep.mjs';
 import { ownDatabase, startPostgres } from './lib/postgres.mjs';
 import { root, say, stop } from './lib/run.mjs';
+import { endOrphan, hold, noteServer } from './lib/single.mjs';
 
-const folder = join(root, '.splay');
+const folder = resolve(process.env.SPLAY_DATA ?? join(root, '.splay'));
 const port = Number(process.env.PORT ?? 4321);
 const demo = process.env.SPLAY_DEMO !== '0';
+const address = `http://localhost:${port}`;
+const secret = secretOf(folder, () => randomBytes(32).toString('hex'));
 
-await new Promise((resolve) => {
+const other = await hold(folder, 'start.mjs', { address });
+if (other) {
+  say(`Splay runs already from this data folder, at ${other.address} (process ${other.pid}).`);
+  process.exit(0);
+}
+if (await endOrphan(folder, SERVER)) say('ended a server that had outlived its start');
+
+await new Promise((free) => {
   const probe = createServer();
   probe.once('error', () =>
     stop(`Port ${port} is taken. Stop what runs there, or choose another: PORT=4400 npm start`),
   );
-  probe.listen(port, '127.0.0.1', () => probe.close(resolve));
+  probe.listen(port, '127.0.0.1', () => probe.close(free));
 });
 
 await modules();
-const secret = secretOf(folder, () => randomBytes(32).toString('hex'));
-const cluster = process.env.DATABASE_URL ? undefined : await startPostgres(folder);
+const own = process.env.DATABASE_URL === undefined;
+let cluster = own ? await startPostgres(folder) : undefined;
 
 let server;
+const keepers = [];
 let ending = false;
 function end(code) {
   if (ending) return;
   ending = true;
+  for (const endKeeping of keepers) endKeeping();
   server?.kill('SIGTERM');
   cluster?.stop();
   process.exit(code);
@@ -36,18 +50,42 @@ process.on('SIGINT', () => end(0));
 process.on('SIGTERM', () => end(0));
 
 try {
-  const DATABASE_URL = process.env.DATABASE_URL ?? (await ownDatabase(cluster, 'splay'));
-  const env = { DATABASE_URL, BETTER_AUTH_SECRET: secret, SPLAY_DEMO: demo ? '1' : '0' };
+  const addresses = own
+    ? await ownDatabase(cluster, 'splay')
+    : { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL ?? '' };
+  const env = { ...addresses, BETTER_AUTH_SECRET: secret, SPLAY_DEMO: demo ? '1' : '0' };
   await prepareDatabase(env, demo);
   await build();
-  server = await serve(env, { port });
-  server.on('exit', (code) => end(code ?? 1));
+  const { SPLAY_OWNER_URL: _, ...serving } = env;
+  const startServer = async () => {
+    server = await serve(serving, { port });
+    noteServer(folder, server.pid);
+    return { died: new Promise((died) => server.once('exit', died)) };
+  };
+  keepers.push(keepRunning('server', startServer, (await startServer()).died));
+  if (own) keepers.push(keepRunning('database', startDatabase, databaseDied()));
 } catch (error) {
   console.error(error.message);
   end(1);
 }
 
-say(`Splay runs at http://localhost:${port}`);
+async function startDatabase() {
+  cluster = await startPostgres(folder);
+  return { died: databaseDied() };
+}
+
+function databaseDied() {
+  return new Promise((died) => {
+    const look = setInterval(() => {
+      if (cluster.alive()) return;
+      clearInterval(look);
+      died();
+    }, 1000);
+  });
+}
+
+say(`Splay runs at ${address}`);
+if (cluster) say(`its data lies in ${cluster.data}`);
 if (demo)
   say('sign in with one press on “Open the demo shop”, or as owner@windrow-lane.example, password windrow-lane');
 say('Ctrl-C stops it');

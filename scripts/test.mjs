@@ -58,7 +58,7 @@ let server;
 try {
   cluster = await startPostgres(folder);
   const env = {
-    DATABASE_URL: await ownDatabase(cluster, 'splay'),
+    ...(await ownDatabase(cluster, 'splay')),
     BETTER_AUTH_SECRET: randomBytes(32).toString('hex'),
     SPLAY_DEMO: '1',
     SPLAY_SIGN_IN_LIMIT: 'off',
@@ -79,7 +79,7 @@ try {
 } finally {
   server?.kill('SIGTERM');
   cluster?.stop();
-  if (cluster) rmSync(cluster.data, { recursive: true, force: true });
+  cluster?.remove();
   rmSync(folder, { recursive: true, force: true });
 }
 

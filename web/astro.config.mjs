@@ -5,7 +5,7 @@ import { defineConfig, passthroughImageService } from 'astro/config';
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  adapter: node({ mode: 'middleware' }),
   integrations: [react()],
   image: { service: passthroughImageService() },
   devToolbar: { enabled: false },

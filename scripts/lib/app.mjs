@@ -44,15 +44,20 @@ export function secretOf(folder, random) {
   return readFileSync(file, 'utf8');
 }
 
+/** The program that serves the built application. */
+export const SERVER = join(root, 'web/dist/server/main.mjs');
+
 /** Serves the built application; gives the child process once it answers. */
 export async function serve(env, { port, quiet = false }) {
-  const child = spawn(process.execPath, [join(root, 'web/dist/server/entry.mjs')], {
+  const child = spawn(process.execPath, [SERVER], {
     cwd: root,
     env: {
       ...process.env,
       ...env,
-      HOST: '127.0.0.1',
+      HOST: process.env.HOST ?? '127.0.0.1',
       PORT: String(port),
+      // Only migrations are the owner's.
+      SPLAY_OWNER_URL: undefined,
       NODE_ENV: 'production',
       ASTRO_TELEMETRY_DISABLED: '1',
     },

@@ -1,10 +1,20 @@
 import { defineMiddleware } from 'astro:middleware';
 import { memberOf } from './server/auth.ts';
-import { problem, problemOf } from './server/http/problem.ts';
+import { notAllowed, passes, problem, problemOf } from './server/http/problem.ts';
+import { logError } from './server/log.ts';
 
 const SAFE = ['GET', 'HEAD', 'OPTIONS'];
 /** Pages and endpoints that work without being signed in. */
-const OPEN = ['/sign-in', '/api/auth/', '/api/health', '/api/set-up'];
+const OPEN = [
+  '/sign-in',
+  '/join/',
+  '/unavailable',
+  '/api/auth/',
+  '/api/join',
+  '/api/health',
+  '/api/ready',
+  '/api/set-up',
+];
 
 const HEADERS: Readonly<Record<string, string>> = {
   'x-content-type-options': 'nosniff',
@@ -30,20 +40,26 @@ export const onRequest = defineMiddleware(async (context, next) => {
   if (!SAFE.includes(request.method) && !ownOrigin(request))
     return problem(403, 'origin', 'This request does not come from a page of this program.');
 
+  if (!api && !['GET', 'HEAD'].includes(request.method)) return await notAllowed('GET, HEAD')(context);
+
   locals.member = null;
   const open = OPEN.some((path) => url.pathname.startsWith(path));
-  if (!open || url.pathname === '/sign-in') {
-    try {
+  let response: Response;
+  try {
+    if (!open || url.pathname === '/sign-in') {
       locals.member = await memberOf(request.headers);
-    } catch (error) {
-      return problemOf(error, 'session');
+      if (!locals.member && !open)
+        return api
+          ? problem(401, 'signed-out', 'Sign in first.')
+          : context.redirect(`/sign-in?to=${encodeURIComponent(url.pathname)}`);
     }
-    if (!locals.member && !open)
-      return api
-        ? problem(401, 'signed-out', 'Sign in first.')
-        : context.redirect(`/sign-in?to=${encodeURIComponent(url.pathname)}`);
+    response = await next();
+  } catch (error) {
+    if (api) return problemOf(error, 'middleware');
+    logError(error, 'page');
+    // A page of its own says what happened and what to do; nobody is left with an empty one.
+    response = await next(passes(error) ? '/unavailable' : '/unavailable?failed');
   }
-  const response = await next();
   for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
   if (!api && response.headers.get('content-type')?.includes('text/html'))
     response.headers.set('cache-control', 'no-store');

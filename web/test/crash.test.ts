@@ -12,19 +12,19 @@ import { listJobs, listRevisions, readJob, saveJob } from '../src/server/service
 import { flagshipText, newShop } from './shops.ts';
 
 const folder = mkdtempSync(join(root, '.splay-test-crash-'));
-const usual = process.env.DATABASE_URL;
+const usual = { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL };
 let cluster: Cluster;
 
 beforeAll(async () => {
   cluster = await startPostgres(folder);
-  process.env.DATABASE_URL = await ownDatabase(cluster, 'splay');
+  Object.assign(process.env, await ownDatabase(cluster, 'splay'));
   await migrateDatabase();
 });
 afterAll(async () => {
   await closeDatabase();
-  process.env.DATABASE_URL = usual;
+  Object.assign(process.env, usual);
   cluster.stop();
-  rmSync(cluster.data, { recursive: true, force: true });
+  cluster.remove();
   rmSync(folder, { recursive: true, force: true });
 });
 

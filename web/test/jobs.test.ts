@@ -52,7 +52,7 @@ describe('import and export', () => {
 
   it('stores nothing of a file that is not right', async () => {
     const before = (await listJobs(owner)).length;
-    expect(() => importJob(owner, flagshipText.replace('"Ostler 35 cab-chassis"', '""'))).toThrow(InputError);
+    await expect(importJob(owner, flagshipText.replace('"Ostler 35 cab-chassis"', '""'))).rejects.toThrow(InputError);
     expect(await listJobs(owner)).toHaveLength(before);
   });
 });
@@ -99,7 +99,7 @@ describe('saving', () => {
     expect((await readJob(reviewer, id)).job.name).toBe(job.name);
     expect(() => saveJob(reviewer, id, { basedOn: 1, label: '', job })).toThrow(Forbidden);
     expect(() => addRecords(reviewer, id, [])).toThrow(Forbidden);
-    expect(() => importJob(reviewer, flagshipText)).toThrow(Forbidden);
+    await expect(importJob(reviewer, flagshipText)).rejects.toThrow(Forbidden);
   });
 });
 
@@ -224,9 +224,9 @@ describe('the walls between shops', () => {
     const pool = new Pool({ connectionString: process.env.SUPERUSER_URL });
     const everything = await drizzle(pool).select().from(jobs);
     expect(everything.length).toBeGreaterThan(0);
-    const own = process.env.DATABASE_URL;
+    const own = { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL };
     await closeDatabase();
-    process.env.DATABASE_URL = process.env.SUPERUSER_URL;
+    process.env.DATABASE_URL = process.env.SPLAY_OWNER_URL = process.env.SUPERUSER_URL;
     await migrateDatabase();
     const seen = await database().transaction(async (tx) => {
       await tx.execute(sql`select set_config('splay.shop', ${stranger.shopId}, true)`);
@@ -235,7 +235,7 @@ describe('the walls between shops', () => {
     });
     expect(seen).toEqual([]);
     await closeDatabase();
-    process.env.DATABASE_URL = own;
+    Object.assign(process.env, own);
     await pool.end();
   });
 });

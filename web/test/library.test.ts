@@ -11,6 +11,7 @@ let reviewer: Member;
 let stranger: Member;
 const { job } = parseJobFile(flagshipText);
 const bodyText = writeItem(itemOf(job, job.bodies[0]));
+const bytes = (text: string) => new TextEncoder().encode(text);
 
 beforeAll(async () => {
   ({ owner, reviewer } = await newShop());
@@ -19,8 +20,8 @@ beforeAll(async () => {
 afterAll(closeDatabase);
 
 it('keeps donors and bodies as copies, by kind and name, with the job they are from', async () => {
-  await keepItem(owner, writeItem(itemOf(job)));
-  const kept = await keepItem(owner, bodyText);
+  await keepItem(owner, bytes(writeItem(itemOf(job))));
+  const kept = await keepItem(owner, bytes(bodyText));
   expect((await listItems(owner)).map(({ kind, name, from, savedBy }) => [kind, name, from, savedBy])).toEqual([
     ['body', job.bodies[0]!.name, job.name, owner.name],
     ['donor', job.donor.name, job.name, owner.name],
@@ -38,9 +39,9 @@ it('is walled: another shop sees none, reads none, drops none', async () => {
 
 it('reviewers keep and drop nothing; what is dropped is gone; what is no item is refused', async () => {
   const [kept] = await listItems(owner);
-  expect(() => keepItem(reviewer, bodyText)).toThrow(Forbidden);
+  await expect(keepItem(reviewer, bytes(bodyText))).rejects.toThrow(Forbidden);
   expect(() => dropItem(reviewer, kept!.id)).toThrow(Forbidden);
-  expect(() => keepItem(owner, flagshipText)).toThrow(/no item of a library/);
+  await expect(keepItem(owner, bytes(flagshipText))).rejects.toThrow(/no item of a library/);
   await dropItem(owner, kept!.id);
   await expect(readItem(owner, kept!.id)).rejects.toThrow(NotFound);
   await expect(dropItem(owner, kept!.id)).rejects.toThrow(NotFound);

@@ -7,7 +7,7 @@ import { root } from '../../scripts/lib/run.mjs';
 export default async function setup() {
   const folder = mkdtempSync(join(root, '.splay-test-'));
   const cluster = await startPostgres(folder);
-  process.env.DATABASE_URL = await ownDatabase(cluster, 'splay');
+  Object.assign(process.env, await ownDatabase(cluster, 'splay'));
   process.env.SUPERUSER_URL = cluster.superuserUrl.replace(/postgres$/, 'splay');
   process.env.BETTER_AUTH_SECRET = 'a secret for tests only, nothing else';
   process.env.SPLAY_SIGN_IN_LIMIT = 'off';
@@ -17,7 +17,7 @@ export default async function setup() {
   await closeDatabase();
   return () => {
     cluster.stop();
-    rmSync(cluster.data, { recursive: true, force: true });
+    cluster.remove();
     rmSync(folder, { recursive: true, force: true });
   };
 }

@@ -116,6 +116,26 @@ describe('tables', () => {
     );
   });
 
+  it('hold no cell that a spreadsheet would carry out, and read back what was there', () => {
+    const columns = [{ key: 'name', kind: 'text' }] as const;
+    const trip = (name: string) => {
+      const csv = writeTable(columns, [{ name }], 'mm');
+      return { cell: (csv.split('\n')[1] ?? '').replace(/^"/, ''), back: readTable(columns, csv)[0]?.name };
+    };
+    for (const name of ['=1+2', '+1', '-1', '@sum', "'=x", "''@y", "'quoted", 'O’Hara', '=a,"b"'])
+      expect([trip(name).back, /^[=+\-@\t\r]/.test(trip(name).cell)]).toEqual([name, false]);
+    expect(trip('=1+2').cell).toBe("'=1+2");
+    fc.assert(
+      fc.property(fc.stringMatching(/^['=+@-]{0,3}[a-z]{1,4}$/), (name) => {
+        const { cell, back } = trip(name.trim());
+        return back === name.trim() && !/^[=+\-@\t\r]/.test(cell);
+      }),
+    );
+    // Figures stay figures.
+    const figures = [{ key: 'x', kind: 'length' }] as const;
+    expect(writeTable(figures, [{ x: -25.4 }], 'in')).toBe('x [in]\n-1\n');
+  });
+
   it('come in parted by semicolons or tabs too', () => {
     const columns = [
       { key: 'name', kind: 'text' as const },

@@ -36,6 +36,15 @@ function written(value: number, { kind }: TableColumn, unit: LengthUnit): string
   return String(Number((value / size).toFixed(unit === 'mm' ? 9 : 11)));
 }
 
+/** How a cell begins that a spreadsheet would take for a formula, behind any apostrophes. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+
+/** A text that no spreadsheet carries out: behind an apostrophe where it begins like a formula. */
+const asText = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
+
+/** What `asText` wrote, as it was. */
+const plainText = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
+
 /**
  * Rows as CSV with a header, lengths in `unit`, masses in what goes with it.
  *
@@ -47,7 +56,7 @@ export function writeTable(columns: readonly TableColumn[], rows: readonly Table
   const data = rows.map((row) =>
     columns.map((column) => {
       const value = row[column.key];
-      return typeof value === 'number' ? written(value, column, unit) : String(value ?? '');
+      return typeof value === 'number' ? written(value, column, unit) : asText(String(value ?? ''));
     }),
   );
   const fields = columns.map((column) => headerOf(column, unit));
@@ -97,7 +106,7 @@ function readHeader(
 }
 
 function readCell(text: string, { column, unit }: Header, path: string, problems: InputProblem[]): string | number {
-  if (column.kind === 'text') return text;
+  if (column.kind === 'text') return plainText(text);
   const read = column.kind === 'length' ? parseLength(text, unit) : parseQuantity(column.kind, text, unit);
   if (read.ok) return read.value;
   problems.push({ ...read.problem, path });

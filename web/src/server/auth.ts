@@ -5,6 +5,7 @@ import { database } from './db/database.ts';
 import { account, members, session, shops, user, verification } from './db/schema.ts';
 import type { Member } from './db/shop.ts';
 import { env } from './env.ts';
+import { log } from './log.ts';
 
 const make = () =>
   betterAuth({
@@ -14,14 +15,11 @@ const make = () =>
     // The middleware has already held the origin against the host the request came to, which knows the port.
     trustedOrigins: (request) => [request?.headers.get('origin')].filter((origin) => typeof origin === 'string'),
     session: { expiresIn: 60 * 60 * 24 * 14, updateAge: 60 * 60 * 24 },
-    rateLimit: {
-      enabled: env.limitSignIn,
-      window: 60,
-      max: 100,
-      customRules: { '/sign-in/email': { window: 60, max: 10 } },
-    },
+    // Counted by our own limiter, before a password is looked at.
+    rateLimit: { enabled: false },
     telemetry: { enabled: false },
-    logger: { level: 'error' },
+    // Its messages may hold an e-mail address or a token: that something failed is logged, not what it said.
+    logger: { log: (level) => log.warn({ level }, 'sign-in library') },
   });
 
 let made: ReturnType<typeof make> | undefined;
@@ -34,10 +32,10 @@ export async function memberOf(headers: Headers): Promise<Member | null> {
   const signedIn = await auth().api.getSession({ headers });
   if (!signedIn) return null;
   const [found] = await database()
-    .select({ shopId: members.shopId, role: members.role, shopName: shops.name })
+    .select({ shopId: members.shopId, role: members.role, name: members.name, shopName: shops.name })
     .from(members)
     .innerJoin(shops, eq(shops.id, members.shopId))
     .where(eq(members.userId, signedIn.user.id))
     .limit(1);
-  return found ? { userId: signedIn.user.id, name: signedIn.user.name, ...found } : null;
+  return found ? { userId: signedIn.user.id, ...found } : null;
 }

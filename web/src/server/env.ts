@@ -5,6 +5,10 @@ export const env = {
     if (!url) throw new Error('DATABASE_URL is not set: start with `npm start`, or set it to a PostgreSQL address.');
     return url;
   },
+  /** The address as the owner of the tables, who migrates; without one the server's own role owns them. */
+  get ownerUrl(): string {
+    return process.env.SPLAY_OWNER_URL || env.databaseUrl;
+  },
   get secret(): string {
     const secret = process.env.BETTER_AUTH_SECRET;
     if (!secret)
@@ -14,6 +18,22 @@ export const env = {
   /** True when the demo shop may be opened with one press. */
   get demo(): boolean {
     return process.env.SPLAY_DEMO === '1';
+  },
+  /** The address and the port that the server listens on. */
+  get listen(): { readonly host: string; readonly port: number } {
+    return { host: process.env.HOST ?? '127.0.0.1', port: Number(process.env.PORT ?? 4321) };
+  },
+  /** Where the server is reached from outside, behind a proxy: `https://splay.example`. */
+  get publicUrl(): string | null {
+    return process.env.SPLAY_URL || null;
+  },
+  /** Our own proxies, by address or range: whom they say that they forward for is believed. */
+  get proxies(): readonly string[] {
+    return (process.env.SPLAY_PROXIES ?? '').split(',').flatMap((one) => (one.trim() === '' ? [] : [one.trim()]));
+  },
+  /** The most that a shop may store, bytes. */
+  get shopLimit(): number {
+    return Number(process.env.SPLAY_SHOP_LIMIT_MB ?? 10_240) * 1024 * 1024;
   },
   /** Only tests switch the sign-in limiter off. */
   get limitSignIn(): boolean {

@@ -4,6 +4,8 @@ import type { ShopRecord } from '@splay/core';
 export interface RefusedRecord {
   readonly id: string;
   readonly message: string;
+  /** What is stored under this id already, where it is something else. */
+  readonly theirs?: ShopRecord;
 }
 
 /** What became of records that were sent: all that the job has now, and those that were refused. */

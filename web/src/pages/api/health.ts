@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { sql } from 'drizzle-orm';
 import { database } from '../../server/db/database.ts';
-import { json, problemOf } from '../../server/http/problem.ts';
+import { json, notAllowed, problemOf } from '../../server/http/problem.ts';
 
 /** Answers when the server and its database both do. */
 export const GET: APIRoute = async () => {
@@ -12,3 +12,5 @@ export const GET: APIRoute = async () => {
     return problemOf(error, 'health');
   }
 };
+
+export const ALL = notAllowed('GET');

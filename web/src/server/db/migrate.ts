@@ -1,25 +1,46 @@
 import { fileURLToPath } from 'node:url';
-import { sql } from 'drizzle-orm';
+import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
-import { closeDatabase, database } from './database.ts';
+import pg from 'pg';
+import { env } from '../env.ts';
 import { WALLED_ROLE } from './shop.ts';
 
-/** Brings the database up to date, and makes the walled role where the connecting one would pass the walls. */
+/** Rows of these are only ever added. */
+const APPEND_ONLY = ['job_revisions', 'records'];
+
+/**
+ * Brings the database up to date as its owner, one process at a time, and lets the server's role read and write rows and
+ * nothing else. Where that role passes the walls (a superuser, as a hosted address may give), makes the walled role that
+ * the server then puts on.
+ */
 export async function migrateDatabase(): Promise<void> {
-  await migrate(database(), { migrationsFolder: fileURLToPath(new URL('../../../drizzle', import.meta.url)) });
-  await database().execute(
-    sql.raw(`
-    DO $$ BEGIN
-      IF (SELECT rolsuper OR rolbypassrls FROM pg_roles WHERE rolname = current_user) THEN
-        IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '${WALLED_ROLE}') THEN CREATE ROLE ${WALLED_ROLE} NOLOGIN; END IF;
-        GRANT USAGE ON SCHEMA public TO ${WALLED_ROLE};
-        GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO ${WALLED_ROLE};
-      END IF;
-    END $$`),
-  );
+  const client = new pg.Client({ connectionString: env.ownerUrl });
+  await client.connect();
+  try {
+    await client.query("select pg_advisory_lock(hashtext('splay set-up'))");
+    await migrate(drizzle(client), { migrationsFolder: fileURLToPath(new URL('../../../drizzle', import.meta.url)) });
+    const serving = decodeURIComponent(new URL(env.databaseUrl).username);
+    const { rows } = await client.query<{ passes: boolean; owns: boolean }>(
+      'select rolsuper or rolbypassrls as passes, rolname = current_user as owns from pg_roles where rolname = $1',
+      [serving],
+    );
+    if (rows[0]?.passes) {
+      await client.query(
+        `DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '${WALLED_ROLE}') THEN CREATE ROLE ${WALLED_ROLE} NOLOGIN; END IF; END $$`,
+      );
+      await grant(client, WALLED_ROLE);
+    } else if (!rows[0]?.owns) await grant(client, serving);
+  } finally {
+    await client.end();
+  }
 }
 
-if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  await migrateDatabase();
-  await closeDatabase();
+/** Rows, and no more: no ownership, no TRUNCATE, and of what is only ever added to no change. */
+async function grant(client: pg.Client, role: string): Promise<void> {
+  const to = pg.escapeIdentifier(role);
+  await client.query(`GRANT USAGE ON SCHEMA public TO ${to}`);
+  await client.query(`GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO ${to}`);
+  for (const table of APPEND_ONLY) await client.query(`REVOKE UPDATE, DELETE ON ${table} FROM ${to}`);
 }
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) await migrateDatabase();

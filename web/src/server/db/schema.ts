@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
+  bigint,
   boolean,
   customType,
   foreignKey,
@@ -12,8 +13,11 @@ import {
   text,
   timestamp,
   unique,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+
+import { ROLES } from '../../shared/roles.ts';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, precision: 3 }).notNull().defaultNow();
 
@@ -75,10 +79,9 @@ export const shops = pgTable('shops', {
   id: uuid('id').primaryKey().defaultRandom(),
   name: text('name').notNull(),
   createdAt: moment('created_at'),
+  /** Bytes that its revisions, records and pictures take: see `services/room.ts`. */
+  stored: bigint('stored', { mode: 'number' }).notNull().default(0),
 });
-
-export const ROLES = ['owner', 'fabricator', 'reviewer'] as const;
-export type Role = (typeof ROLES)[number];
 
 export const members = pgTable(
   'members',
@@ -90,9 +93,41 @@ export const members = pgTable(
       .notNull()
       .references(() => shops.id, { onDelete: 'cascade' }),
     role: text('role', { enum: ROLES }).notNull(),
+    /** What the person is called in the shop: what stands on records and revisions. */
+    name: text('name').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.userId, table.shopId] })],
+  (table) => [
+    primaryKey({ columns: [table.userId, table.shopId] }),
+    uniqueIndex('members_called').on(table.shopId, sql`lower(${table.name})`),
+  ],
 );
+
+/** One-time links: into the shop, or to a new password. Only a hash is kept: whoever reads this table opens nothing. */
+export const links = pgTable(
+  'links',
+  {
+    /** SHA-256 of the token that the link carries. */
+    token: text('token').primaryKey(),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    kind: text('kind', { enum: ['invitation', 'password'] }).notNull(),
+    /** Of an invitation. */
+    role: text('role', { enum: ROLES }),
+    /** Of a new password. */
+    userId: text('user_id').references(() => user.id, { onDelete: 'cascade' }),
+    madeBy: text('made_by').notNull(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [index('links_of_shop').on(table.shopId)],
+);
+
+/** How often a sign-in failed, and who must wait: kept here so that it holds over all processes. Keys are hashes. */
+export const attempts = pgTable('attempts', {
+  key: text('key').primaryKey(),
+  points: integer('points').notNull().default(0),
+  expire: timestamp('expire', { withTimezone: true }),
+});
 
 // A shop's own rows. PostgreSQL itself walls them: see `withShop`.
 
@@ -118,9 +153,15 @@ export const jobs = pgTable(
     archivedAt: timestamp('archived_at', { withTimezone: true }),
     /** Deleted: it can be brought back for a while, and nothing of it is touched until then. */
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
+    /** Of whoever sent the job file: sending again under the same key makes no second job. */
+    importKey: text('import_key'),
+    /** What the list says of the job, and of which revision, records and program: made anew where that is not so any more. */
+    card: json('card'),
+    cardOf: text('card_of'),
   },
   (table) => [
     unique('jobs_shop_and_id').on(table.shopId, table.id),
+    unique('jobs_import').on(table.shopId, table.importKey),
     index('jobs_of_shop').on(table.shopId, table.updatedAt),
     ownShop(),
   ],

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { database, inTransaction, type Transaction } from './database.ts';
+import type { Role } from '../../shared/roles.ts';
 
 /** Somebody signed in, in the shop they work in. */
 export interface Member {
@@ -7,7 +8,7 @@ export interface Member {
   readonly name: string;
   readonly shopId: string;
   readonly shopName: string;
-  readonly role: 'owner' | 'fabricator' | 'reviewer';
+  readonly role: Role;
 }
 
 /** The role that row-level security holds for when the server connects as one that it does not. */

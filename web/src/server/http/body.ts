@@ -1,5 +1,5 @@
-import { InputError, schemaProblems } from '@splay/core';
 import type { ISchema } from 'yup';
+import { jsonOf } from './json-of.ts';
 
 export class BodyTooLarge extends Error {
   readonly limit: number;
@@ -35,16 +35,10 @@ export async function readBytes(request: Request, limit: number): Promise<Uint8A
 export const readText = async (request: Request, limit: number): Promise<string> =>
   new TextDecoder().decode(await readBytes(request, limit));
 
-/** The JSON of a request that fits a schema. @throws BodyTooLarge, InputError */
-export async function readJson<T>(request: Request, schema: ISchema<T>, limit: number): Promise<T> {
-  const text = await readText(request, limit);
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw new InputError([{ code: 'body/not-json', path: '', message: 'The body must be JSON.' }]);
-  }
-  const problems = schemaProblems(schema, value);
-  if (problems.length > 0) throw new InputError(problems);
-  return value as T;
-}
+/**
+ * The JSON of a small request that fits a schema; what may be large is read in a thread (`threads/tasks.ts`).
+ *
+ * @throws BodyTooLarge, InputError
+ */
+export const readJson = async <T>(request: Request, schema: ISchema<T>, limit: number): Promise<T> =>
+  jsonOf(await readText(request, limit), schema);

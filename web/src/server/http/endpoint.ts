@@ -10,14 +10,24 @@ export interface Call {
   /** Id of the job in the path; checked to be one. */
   readonly job: string;
   readonly param: (name: string) => string;
+  /** Who sends the request. */
+  readonly address: string;
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 
+export const isUuid = (id: string): boolean => UUID.test(id);
+
 /** An id from the path, checked to be one. @throws NotFound */
 export function uuidOf(id: string): string {
-  if (!UUID.test(id)) throw new NotFound();
+  if (!isUuid(id)) throw new NotFound();
   return id;
+}
+
+/** The hash of a picture from the path, checked to be one. @throws NotFound */
+export function hashIn(text: string): string {
+  if (!/^[0-9a-f]{64}$/.test(text)) throw new NotFound();
+  return text;
 }
 
 function callOf(context: APIContext, member: Member): Call {
@@ -29,6 +39,7 @@ function callOf(context: APIContext, member: Member): Call {
       return uuidOf(context.params.job ?? '');
     },
     param: (name) => context.params[name] ?? '',
+    address: context.locals.address,
   };
 }
 

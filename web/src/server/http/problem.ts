@@ -1,6 +1,7 @@
 import { InputError, type InputProblem } from '@splay/core';
+import type { APIRoute } from 'astro';
 import { logError } from '../log.ts';
-import { Forbidden, NotFound } from '../services/errors.ts';
+import { Busy, Forbidden, NotFound, ShopFull, TooHeavy } from '../services/errors.ts';
 import { StaleSave } from '../services/jobs.ts';
 import { BodyTooLarge } from './body.ts';
 
@@ -24,18 +25,13 @@ export const json = (value: unknown, status = 200): Response =>
   });
 
 /** A file to keep, named after a job. */
-export function download(
-  body: string | Uint8Array<ArrayBuffer>,
-  type: string,
-  jobName: string,
-  extension: string,
-): Response {
+export function download(body: string | Uint8Array, type: string, jobName: string, extension: string): Response {
   const plain =
     jobName
       .replace(/[^A-Za-z0-9]+/g, '-')
       .replace(/^-|-$/g, '')
       .toLowerCase() || 'job';
-  return new Response(body, {
+  return new Response(body as BodyInit, {
     headers: {
       'content-type': type,
       'content-disposition': `attachment; filename="${plain}.${extension}"`,
@@ -60,6 +56,59 @@ export function problemOf(error: unknown, where: string): Response {
   if (error instanceof Forbidden) return problem(403, 'forbidden', error.message);
   if (error instanceof StaleSave)
     return problem(409, 'save/stale', 'Somebody saved this job since you opened it.', { theirs: error.theirs });
+  if (error instanceof ShopFull)
+    return problem(
+      403,
+      'shop/full',
+      `This shop has stored all ${Math.round(error.limit / 1024 / 1024)} MB that are set aside for it. Nothing of this was stored; whoever runs the server can raise SPLAY_SHOP_LIMIT_MB.`,
+    );
+  if (error instanceof TooHeavy)
+    return problem(
+      413,
+      'body/too-heavy',
+      'What was sent takes longer, or more room, than any job does. Nothing was stored.',
+    );
+  if (error instanceof Busy)
+    return unavailable('Too much is being done just now. Nothing was lost; try again in a moment.');
   logError(error, where);
-  return problem(503, 'unavailable', 'The server could not do that just now. Nothing was lost; try again in a moment.');
+  return passes(error)
+    ? unavailable('The server could not do that just now. Nothing was lost; try again in a moment.')
+    : problem(
+        500,
+        'failed',
+        'The program failed at that. It was logged; trying again will not help. Nothing was stored.',
+      );
 }
+
+/** The answer to what will pass: worth trying again. */
+function unavailable(detail: string): Response {
+  const answer = problem(503, 'unavailable', detail);
+  answer.headers.set('retry-after', '2');
+  return answer;
+}
+
+/** Of a database that is not there, goes, comes, or has no connection left; of sockets. */
+const PASSING = /^(08|53|57P|40001|40P01|25P03|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)/;
+const PASSING_WORDS =
+  /timeout exceeded when trying to connect|connection terminated|Client has encountered a connection error/i;
+
+/** Whether an error is of a kind that passes by itself. */
+export function passes(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code } = error as Error & { readonly code?: unknown };
+  return (
+    (typeof code === 'string' && PASSING.test(code)) ||
+    PASSING_WORDS.test(error.message) ||
+    passes(error.cause) ||
+    (error instanceof AggregateError && error.errors.some(passes))
+  );
+}
+
+/** The answer of an endpoint to methods that it does not have: `export const ALL = notAllowed('GET, POST')`. */
+export const notAllowed =
+  (allowed: string): APIRoute =>
+  () => {
+    const answer = problem(405, 'method', `This takes ${allowed}, and nothing else.`);
+    answer.headers.set('allow', allowed);
+    return answer;
+  };

@@ -1,17 +1,27 @@
-import { InputError, JOB_FORMAT, type JobFile, jobFileOf, parseJobFile, writeJobFile } from '@splay/core';
+import { InputError, JOB_FORMAT, jobFileOf, writeJobFile } from '@splay/core';
 import { and, eq } from 'drizzle-orm';
 import { jobRevisions, jobs } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
+import { inThread } from '../threads/pool.ts';
 import { attachmentsOf } from './attachments.ts';
 import { mustWrite, NotFound } from './errors.ts';
 import { headOf, type JobHead, newJob } from './jobs.ts';
 import { recordsOf } from './records.ts';
 
-/** Stores a job file as a new job. @throws InputError for a file that is not right. */
-export function importJob(member: Member, text: string): Promise<JobHead> {
+/**
+ * Stores a job file as a new job; under a key that came before it is the job that was made then.
+ *
+ * @throws InputError for a file that is not right, Forbidden
+ */
+export async function importJob(
+  member: Member,
+  file: Uint8Array | string,
+  key: string | null = null,
+): Promise<JobHead> {
   mustWrite(member);
-  const file: JobFile = parseJobFile(text);
-  return newJob(member, file.job, 'Imported', file.records, file.attachments);
+  const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : file;
+  const { job, records, pictures } = await inThread('readJobFile', bytes);
+  return newJob(member, { job, label: 'Imported', records, pictures, key });
 }
 
 /**

@@ -1,21 +1,14 @@
 import { and, desc, eq, gt, isNull, or } from 'drizzle-orm';
-import {
-  type Attachment,
-  InputError,
-  type Job,
-  JOB_VERSION,
-  jobFileOf,
-  type ShopRecord,
-  upgradeJob,
-  writeJobFile,
-} from '@splay/core';
+import { InputError, type Job, JOB_VERSION, jobFileOf, type ShopRecord, upgradeJob, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, records } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
-import { takeAttachments } from './attachments.ts';
-import { mustWrite, NotFound } from './errors.ts';
+import type { Picture } from '../threads/tasks.ts';
+import { takePictures } from './attachments.ts';
+import { mustRecord, mustWrite, NotFound } from './errors.ts';
 import { rowOf } from './record-rows.ts';
+import { takeRoom } from './room.ts';
 
 export type JobHead = SavedJob;
 
@@ -102,7 +95,7 @@ export async function copyJob(member: Member, id: string): Promise<JobHead> {
   mustWrite(member);
   const { job } = await readJob(member, id);
   const name = `${job.name.slice(0, 110)}, copy`;
-  return newJob(member, { ...job, name, done: [] }, `Copied from “${job.name}”`, []);
+  return newJob(member, { job: { ...job, name, done: [] }, label: `Copied from “${job.name}”` });
 }
 
 /** A stored revision with its document as it is today, whatever version of the format it was saved in. */
@@ -170,6 +163,7 @@ async function addRevision(
   job: Job,
 ): Promise<JobHead> {
   const savedAt = new Date();
+  await takeRoom(tx, member.shopId, JSON.stringify(job).length);
   await tx.insert(jobRevisions).values({
     shopId: member.shopId,
     jobId,
@@ -210,31 +204,57 @@ export function listRevisions(member: Member, id: string): Promise<RevisionNote[
   });
 }
 
+/** What a new job begins with. */
+interface Beginning {
+  readonly job: Job;
+  /** What its first revision says. */
+  readonly label: string;
+  readonly records?: readonly ShopRecord[];
+  readonly pictures?: readonly Picture[];
+  /** Of the sender's making: sending again under the same key makes no second job. */
+  readonly key?: string | null;
+}
+
 /** Stores a job with the records that came with it, and what they refer to. */
 export function newJob(
   member: Member,
-  job: Job,
-  label: string,
-  taken: readonly ShopRecord[],
-  attached: readonly Attachment[] = [],
+  { job, label, records: taken = [], pictures = [], key = null }: Beginning,
 ): Promise<JobHead> {
   return withShop(member.shopId, async (tx) => {
     const [row] = await tx
       .insert(jobs)
-      .values({ shopId: member.shopId, name: job.name, head: 1 })
+      .values({ shopId: member.shopId, name: job.name, head: 1, importKey: key })
+      .onConflictDoNothing({ target: [jobs.shopId, jobs.importKey] })
       .returning({ id: jobs.id });
-    if (!row) throw new Error('the job was not stored');
+    if (!row) {
+      const [made] = await tx
+        .select({ id: jobs.id })
+        .from(jobs)
+        .where(eq(jobs.importKey, key ?? ''));
+      if (!made) throw new Error('the job was not stored');
+      return headOf(tx, made.id, 1);
+    }
     const head = await addRevision(tx, member, row.id, 1, label, job);
     if (taken.length > 0)
       await tx.insert(records).values(taken.map((record) => rowOf(record, member.shopId, row.id, null)));
-    await takeAttachments(tx, member.shopId, attached);
+    await takePictures(tx, member.shopId, pictures);
     return head;
   });
 }
 
 /** That the shop has a job and the member may change it: asked before anything that was sent is looked at. */
-export async function mustWriteJob(member: Member, id: string): Promise<void> {
+export function mustWriteJob(member: Member, id: string): Promise<void> {
   mustWrite(member);
+  return mustHave(member, id);
+}
+
+/** That the shop has a job and the member may add records to it. */
+export function mustRecordOn(member: Member, id: string): Promise<void> {
+  mustRecord(member);
+  return mustHave(member, id);
+}
+
+async function mustHave(member: Member, id: string): Promise<void> {
   await withShop(member.shopId, async (tx) => {
     const [row] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
     if (!row) throw new NotFound();

@@ -3,6 +3,7 @@ import { asc, eq } from 'drizzle-orm';
 import { libraryItems } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import type { ListedItem } from '../../shared/listed-item.ts';
+import { inThread } from '../threads/pool.ts';
 import { mustWrite, NotFound } from './errors.ts';
 
 const listed = (row: typeof libraryItems.$inferSelect): ListedItem => ({
@@ -30,9 +31,9 @@ export const readItem = (member: Member, id: string): Promise<LibraryItem> =>
   });
 
 /** Keeps an item that somebody sent: a copy, checked like a job. @throws Forbidden, InputError */
-export function keepItem(member: Member, text: string): Promise<ListedItem> {
+export async function keepItem(member: Member, bytes: Uint8Array): Promise<ListedItem> {
   mustWrite(member);
-  const item = parseItem(text);
+  const item = await inThread('readItem', bytes);
   return withShop(member.shopId, async (tx) => {
     const [row] = await tx
       .insert(libraryItems)

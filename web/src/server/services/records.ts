@@ -5,7 +5,8 @@ import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import type { AddedRecords, RefusedRecord } from '../../shared/added-records.ts';
 import { tell } from '../live.ts';
-import { mustWrite, NotFound } from './errors.ts';
+import { mustRecord, NotFound } from './errors.ts';
+import { takeRoom } from './room.ts';
 import { headOf } from './jobs.ts';
 import { recordOf, rowOf } from './record-rows.ts';
 
@@ -58,7 +59,7 @@ const same = (a: ShopRecord | undefined, b: ShopRecord): boolean =>
  * and one that has another's id is refused. Other devices hear of what was added. @throws NotFound, Forbidden
  */
 export function addRecords(member: Member, id: string, sent: readonly unknown[]): Promise<AddedRecords> {
-  mustWrite(member);
+  mustRecord(member);
   return withShop(member.shopId, async (tx) => {
     const { job } = await headOf(tx, id);
     const all = sent.map((record) => checked(record, member, job.donor));
@@ -71,12 +72,19 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
             .values(good.map((record) => rowOf(record, member.shopId, id, member.userId)))
             .onConflictDoNothing()
             .returning({ id: records.id });
+    if (added.length > 0) await takeRoom(tx, member.shopId, JSON.stringify(good).length);
     const stored = await recordsOf(tx, id);
     const byId = new Map(stored.map((record) => [record.id, record]));
     const taken = good.flatMap((record): RefusedRecord[] =>
       same(byId.get(record.id), record)
         ? []
-        : [{ id: record.id, message: 'Another record has this id already: take it again.' }],
+        : [
+            {
+              id: record.id,
+              message: 'Another record has this id already: take it again.',
+              ...(byId.has(record.id) ? { theirs: byId.get(record.id) as ShopRecord } : {}),
+            },
+          ],
     );
     await tell(
       tx,

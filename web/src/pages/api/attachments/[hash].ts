@@ -1,9 +1,10 @@
-import { endpoint } from '../../../server/http/endpoint.ts';
+import { endpoint, hashIn } from '../../../server/http/endpoint.ts';
+import { notAllowed } from '../../../server/http/problem.ts';
 import { readAttachment } from '../../../server/services/attachments.ts';
 
 /** A picture by its hash: what it is never changes, so it is kept by the browser for good. */
 export const GET = endpoint(async ({ member, param }) => {
-  const { type, bytes } = await readAttachment(member, param('hash'));
+  const { type, bytes } = await readAttachment(member, hashIn(param('hash')));
   return new Response(bytes, {
     headers: {
       'content-type': type,
@@ -12,3 +13,5 @@ export const GET = endpoint(async ({ member, param }) => {
     },
   });
 });
+
+export const ALL = notAllowed('GET');

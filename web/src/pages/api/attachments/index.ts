@@ -1,7 +1,7 @@
 import { ATTACHMENT_LIMIT, ATTACHMENT_TYPES, InputError } from '@splay/core';
 import { readBytes } from '../../../server/http/body.ts';
 import { endpoint } from '../../../server/http/endpoint.ts';
-import { json } from '../../../server/http/problem.ts';
+import { json, notAllowed } from '../../../server/http/problem.ts';
 import { addAttachment } from '../../../server/services/attachments.ts';
 
 /** Stores a picture, its kind in the content type, and answers with its hash. */
@@ -14,3 +14,5 @@ export const POST = endpoint(async ({ member, request }) => {
     ]);
   return json({ hash: await addAttachment(member, type, await readBytes(request, ATTACHMENT_LIMIT)) }, 201);
 });
+
+export const ALL = notAllowed('POST');

@@ -1,14 +1,25 @@
+import { InputError } from '@splay/core';
 import { endpoint } from '../../../server/http/endpoint.ts';
-import { JOB_FILE_LIMIT, readText } from '../../../server/http/body.ts';
-import { json } from '../../../server/http/problem.ts';
+import { JOB_FILE_LIMIT, readBytes } from '../../../server/http/body.ts';
+import { json, notAllowed } from '../../../server/http/problem.ts';
 import { mustWrite } from '../../../server/services/errors.ts';
 import { importJob } from '../../../server/services/job-files.ts';
 import { listJobs } from '../../../server/services/jobs.ts';
 
 export const GET = endpoint(async ({ member }) => json(await listJobs(member)));
 
-/** Takes a job file as it is and makes a new job of it. */
+/**
+ * Takes a job file as it is and makes a new job of it. Sent again with the same `idempotency-key` (the answer was lost) it
+ * answers with the job that it made the first time.
+ */
 export const POST = endpoint(async ({ member, request }) => {
   mustWrite(member);
-  return json(await importJob(member, await readText(request, JOB_FILE_LIMIT)), 201);
+  const key = request.headers.get('idempotency-key');
+  if (key !== null && !/^[\w-]{8,80}$/.test(key))
+    throw new InputError([
+      { code: 'key', path: 'idempotency-key', message: 'A key is 8 to 80 letters, digits, dashes or underscores.' },
+    ]);
+  return json(await importJob(member, await readBytes(request, JOB_FILE_LIMIT), key), 201);
 });
+
+export const ALL = notAllowed('GET, POST');

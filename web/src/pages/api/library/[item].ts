@@ -1,6 +1,6 @@
 import { writeItem } from '@splay/core';
 import { endpoint, uuidOf } from '../../../server/http/endpoint.ts';
-import { download, json } from '../../../server/http/problem.ts';
+import { download, json, notAllowed } from '../../../server/http/problem.ts';
 import { dropItem, readItem } from '../../../server/services/library.ts';
 
 /** One item as an open file. */
@@ -13,3 +13,5 @@ export const DELETE = endpoint(async ({ member, param }) => {
   await dropItem(member, uuidOf(param('item')));
   return json({});
 });
+
+export const ALL = notAllowed('GET, DELETE');

@@ -1,6 +1,7 @@
-import { drawingOf, InputError, writeDxf, writeSvg } from '@splay/core';
+import { InputError } from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
-import { download } from '../../../../server/http/problem.ts';
+import { download, notAllowed } from '../../../../server/http/problem.ts';
+import { inThread } from '../../../../server/threads/pool.ts';
 import { readJob } from '../../../../server/services/jobs.ts';
 
 /** A view of the frame in real size: `?what=side&as=dxf`. */
@@ -11,9 +12,8 @@ export const GET = endpoint(async ({ member, job: id, url }) => {
     throw new InputError([
       { code: 'drawing', path: 'what', message: 'The view is side or plan, and the format is dxf or svg.' },
     ]);
-  const shapes = drawingOf(job, what);
-  const name = `${job.name} ${what}`;
-  return as === 'dxf'
-    ? download(writeDxf(shapes), 'image/vnd.dxf', name, 'dxf')
-    : download(writeSvg(shapes, name), 'image/svg+xml', name, 'svg');
+  const type = as === 'dxf' ? 'image/vnd.dxf' : 'image/svg+xml';
+  return download(await inThread('drawing', job, what, as), type, `${job.name} ${what}`, as);
 });
+
+export const ALL = notAllowed('GET');

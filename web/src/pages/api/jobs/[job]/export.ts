@@ -1,5 +1,5 @@
 import { endpoint } from '../../../../server/http/endpoint.ts';
-import { download } from '../../../../server/http/problem.ts';
+import { download, notAllowed } from '../../../../server/http/problem.ts';
 import { exportJob } from '../../../../server/services/job-files.ts';
 
 /** The job as a job file: the same bytes that an unchanged import came with. */
@@ -7,3 +7,5 @@ export const GET = endpoint(async ({ member, job }) => {
   const { name, text } = await exportJob(member, job);
   return download(text, 'application/json', name, 'splay.json');
 });
+
+export const ALL = notAllowed('GET');

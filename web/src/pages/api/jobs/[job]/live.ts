@@ -1,4 +1,5 @@
 import { endpoint } from '../../../../server/http/endpoint.ts';
+import { notAllowed } from '../../../../server/http/problem.ts';
 import { listen } from '../../../../server/live.ts';
 import { listRecords, someRecords } from '../../../../server/services/records.ts';
 
@@ -44,3 +45,5 @@ export const GET = endpoint(async ({ member, job, request }) => {
     headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' },
   });
 });
+
+export const ALL = notAllowed('GET');

@@ -1,6 +1,6 @@
 import { InputError, JOB_TABLES, type JobTable, readingsIn, writeJobTable } from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
-import { download } from '../../../../server/http/problem.ts';
+import { download, notAllowed } from '../../../../server/http/problem.ts';
 import { readJob } from '../../../../server/services/jobs.ts';
 import { listRecords } from '../../../../server/services/records.ts';
 
@@ -17,3 +17,5 @@ export const GET = endpoint(async ({ member, job: id, url }) => {
   const csv = writeJobTable(table, job, readingsIn(await listRecords(member, id)), unit);
   return download(csv, 'text/csv; charset=utf-8', `${job.name} ${table}`, 'csv');
 });
+
+export const ALL = notAllowed('GET');

@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { readJson, SMALL_LIMIT } from '../../../../../server/http/body.ts';
 import { endpoint, wholeNumber } from '../../../../../server/http/endpoint.ts';
-import { json } from '../../../../../server/http/problem.ts';
+import { json, notAllowed } from '../../../../../server/http/problem.ts';
 import { mustWriteJob, readJob, restoreRevision } from '../../../../../server/services/jobs.ts';
 
 const restore = yup.object({ basedOn: yup.number().strict().integer().min(1).required() }).noUnknown();
@@ -16,3 +16,5 @@ export const POST = endpoint(async ({ member, job, param, request }) => {
   const { basedOn } = await readJson(request, restore, SMALL_LIMIT);
   return json(await restoreRevision(member, job, wholeNumber(param('number')), basedOn));
 });
+
+export const ALL = notAllowed('GET, POST');

@@ -1,0 +1,39 @@
+// After `astro build`: the process that serves and its threads as files of their own, and brotli and gzip of what is sent.
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { build } from 'esbuild';
+
+const here = (path) => fileURLToPath(new URL(path, import.meta.url));
+
+await build({
+  entryPoints: { main: here('./src/server/main.ts'), worker: here('./src/server/threads/worker.ts') },
+  outdir: here('./dist/server'),
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  // Ours goes in; what is installed stays where it is.
+  plugins: [
+    {
+      name: 'ours',
+      setup: ({ onResolve }) =>
+        onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+          kind === 'entry-point' || path.startsWith('@splay/') ? undefined : { path, external: true },
+        ),
+    },
+  ],
+  logLevel: 'warning',
+});
+
+/** Smaller ones go in one packet as they are. */
+const SMALLEST = 1400;
+for (const name of readdirSync(here('./dist/client'), { recursive: true })) {
+  const path = join(here('./dist/client'), name);
+  if (!/\.(js|mjs|css|svg|json|html|webmanifest)$/.test(name) || statSync(path).size < SMALLEST) continue;
+  const bytes = readFileSync(path);
+  writeFileSync(`${path}.gz`, gzipSync(bytes, { level: 9 }));
+  writeFileSync(`${path}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+}

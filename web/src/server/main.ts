@@ -1,0 +1,83 @@
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { fileURLToPath } from 'node:url';
+import compression from 'compression';
+import sirv from 'sirv';
+import { env } from './env.ts';
+import { log } from './log.ts';
+import { addressTeller } from './net/address.ts';
+import { hostIn, knownHosts } from './net/hosts.ts';
+
+/**
+ * The process that serves: files as they were built, brotli or gzip beside them, then the application, compressed on the
+ * way. Only names that are ours are answered. On SIGTERM what is under way is finished first.
+ */
+
+type Next = (error?: unknown) => void;
+type Handler = (
+  request: IncomingMessage,
+  response: ServerResponse,
+  next: Next,
+  locals: Partial<App.Locals>,
+) => Promise<void>;
+
+/** How long requests may go on after the server is told to stop, ms; streams of events never end by themselves. */
+const LAST_REQUESTS = 3000;
+
+// Beside this file once it is built.
+const { handler } = (await import(new URL('./entry.mjs', import.meta.url).href)) as { readonly handler: Handler };
+const files = sirv(fileURLToPath(new URL('../client', import.meta.url)), {
+  brotli: true,
+  gzip: true,
+  etag: true,
+  setHeaders: (response, path) => {
+    if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+    response.setHeader('x-content-type-options', 'nosniff');
+  },
+});
+const compress = compression({
+  threshold: 1400,
+  // A stream of events would wait in the compressor.
+  filter: (request, response) =>
+    !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
+    compression.filter(request, response),
+});
+const addressOf = addressTeller(env.proxies);
+const { host, port } = env.listen;
+const known = knownHosts(host, env.publicUrl);
+
+function refuse(response: ServerResponse, status: number, words: string): void {
+  response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8', connection: 'close' });
+  response.end(`${words}\n`);
+}
+
+const server = createServer((request, response) => {
+  const name = hostIn(request.headers.host);
+  if (name === null || !known.has(name))
+    return refuse(response, 421, 'This server does not go by that name. Its names are in SPLAY_URL and HOST.');
+  files(request, response, () => {
+    compress(request as never, response as never, () => {
+      handler(request, response, () => refuse(response, 404, 'There is nothing here.'), {
+        address: addressOf(request),
+      }).catch((error: unknown) => {
+        log.error({ error: error instanceof Error ? error.name : typeof error }, 'a request was not answered');
+        if (!response.headersSent) refuse(response, 500, 'The program failed at that. It was logged.');
+      });
+    });
+  });
+});
+// A request that comes in drips holds a connection, and nothing else, for so long.
+server.headersTimeout = 15_000;
+server.requestTimeout = 60_000;
+server.keepAliveTimeout = 10_000;
+
+server.listen(port, host, () => log.info({ host, port }, 'listening'));
+
+let stopping = false;
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.on(signal, () => {
+    if (stopping) return;
+    stopping = true;
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), LAST_REQUESTS).unref();
+  });

@@ -1,0 +1,23 @@
+import { eq, sql } from 'drizzle-orm';
+import type { Transaction } from '../db/database.ts';
+import { shops } from '../db/schema.ts';
+import { env } from '../env.ts';
+import { ShopFull } from './errors.ts';
+
+/**
+ * Counts what a shop stores, within the transaction that stores it: none of it is kept where the shop would have more than
+ * is set aside for it (`SPLAY_SHOP_LIMIT_MB`).
+ *
+ * @param tx The transaction.
+ * @param shopId The shop.
+ * @param bytes About how many bytes are stored.
+ * @throws ShopFull
+ */
+export async function takeRoom(tx: Transaction, shopId: string, bytes: number): Promise<void> {
+  const [shop] = await tx
+    .update(shops)
+    .set({ stored: sql`${shops.stored} + ${Math.ceil(bytes)}` })
+    .where(eq(shops.id, shopId))
+    .returning({ stored: shops.stored });
+  if (shop && shop.stored > env.shopLimit) throw new ShopFull(env.shopLimit);
+}

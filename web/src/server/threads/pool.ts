@@ -1,0 +1,63 @@
+import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
+import { InputError } from '@splay/core';
+import { Piscina } from 'piscina';
+import { Busy, TooHeavy } from '../services/errors.ts';
+import type { TaskName, Tasks } from './tasks.ts';
+import type { Answered, Asked } from './worker.ts';
+
+/** The longest that a task may take, ms. */
+const LONGEST = 20_000;
+/** The most memory that a thread may take, MB: what it is sent may be twice 16 MB, with the pictures in it once more. */
+const MEMORY = 128;
+/** The most that wait for a thread; whoever comes then is asked to come again. */
+const MOST_WAITING = 64;
+
+let pool: Piscina<Asked, Answered> | undefined;
+
+function open(): Piscina<Asked, Answered> {
+  const here = fileURLToPath(import.meta.url);
+  // Built, all of the server lies under dist/server; in tests and tools the sources run as they are.
+  const built = here.includes('/dist/server/');
+  return new Piscina({
+    filename: built
+      ? here.replace(/(\/dist\/server\/).*$/, '$1worker.mjs')
+      : fileURLToPath(new URL('./worker.ts', import.meta.url)),
+    execArgv: built ? [] : ['--import', 'tsx'],
+    minThreads: 1,
+    maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
+    maxQueue: MOST_WAITING,
+    idleTimeout: 60_000,
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY, maxYoungGenerationSizeMb: 16 },
+  });
+}
+
+/**
+ * Runs a task in a thread of its own: the server answers others meanwhile.
+ *
+ * @throws InputError for what is wrong with what was sent, TooHeavy where it takes more time or memory than it may, Busy
+ *   where too many wait already.
+ */
+export async function inThread<N extends TaskName>(
+  name: N,
+  ...args: Parameters<Tasks[N]>
+): Promise<Awaited<ReturnType<Tasks[N]>>> {
+  pool ??= open();
+  const late = AbortSignal.timeout(LONGEST);
+  const answer = await pool.run({ name, args }, { signal: late }).catch((error: unknown) => {
+    if (late.aborted || codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooHeavy();
+    if (error instanceof Error && error.message === 'Task queue is at limit') throw new Busy();
+    throw error;
+  });
+  if (!answer.ok) throw new InputError(answer.problems);
+  return answer.value as Awaited<ReturnType<Tasks[N]>>;
+}
+
+const codeOf = (error: unknown): unknown =>
+  typeof error === 'object' && error !== null && 'code' in error ? error.code : undefined;
+
+/** Ends the threads. */
+export async function closeThreads(): Promise<void> {
+  await pool?.destroy();
+  pool = undefined;
+}
