@@ -14,5 +14,6 @@ export const openStore = (job: Job, records: readonly ShopRecord[] = [], canWrit
     records,
     bench: 'cuts',
     canWrite,
+    canRecord: canWrite,
     memberName: 'owner',
   });

@@ -36,6 +36,7 @@ export function openBench(
       records: whole.records,
       selected: whole.selected,
       canWrite: whole.canWrite,
+      canRecord: whole.canRecord,
       drawer: whole.drawer,
     }));
     const whole = evaluateJob(state.job, state.records);

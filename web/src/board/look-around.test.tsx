@@ -21,6 +21,7 @@ const show = () => {
     records,
     readings: whole.readings,
     canWrite: true,
+    canRecord: true,
     selected: null,
     onSelect: vi.fn(),
     onShowMeasurement: vi.fn(),

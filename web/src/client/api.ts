@@ -1,6 +1,7 @@
 import { type InputProblem, type Job, JOB_VERSION, type LibraryItem, type ShopRecord } from '@splay/core';
 import type { ListedItem } from '../shared/listed-item.ts';
 import type { AddedRecords } from '../shared/added-records.ts';
+import type { Role } from '../shared/roles.ts';
 import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 
 export type { RevisionNote, SavedJob };
@@ -16,7 +17,15 @@ export type Refused = {
 
 export type Answer<T> = { readonly ok: true; readonly value: T } | Refused;
 
-async function call<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+/** Answers of a server or a proxy that pass by themselves: the same is sent again later. All others would come again. */
+const PASSING = [408, 502, 503, 504];
+
+async function call<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  { headers = {}, also = [] }: { readonly headers?: Record<string, string>; readonly also?: readonly number[] } = {},
+): Promise<Answer<T>> {
   const offline: Refused = { ok: false, reason: 'offline', detail: 'The server cannot be reached.', problems: [] };
   try {
     const picture = body instanceof Blob ? body : null;
@@ -24,12 +33,13 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<An
     const type = picture?.type ?? (text === null ? null : 'application/json');
     const response = await fetch(path, {
       method,
-      headers: type === null ? {} : { 'content-type': type },
+      headers: { ...headers, ...(type === null ? {} : { 'content-type': type }) },
       body: picture ?? text,
     });
-    if (response.ok) return { ok: true, value: (await response.json()) as T };
-    if (response.status >= 500) return offline;
-    const told = (await response.json()) as {
+    if (response.ok || also.includes(response.status)) return { ok: true, value: (await response.json()) as T };
+    if (PASSING.includes(response.status)) return { ...offline, detail: 'The server is not there just now.' };
+    // A proxy may answer in words of its own.
+    const told = (await response.json().catch(() => ({}))) as {
       detail?: string;
       message?: string;
       problems?: InputProblem[];
@@ -51,7 +61,9 @@ export const api = {
   signIn: (email: string, password: string) => call<unknown>('POST', '/api/auth/sign-in/email', { email, password }),
   signOut: () => call<unknown>('POST', '/api/auth/sign-out', {}),
   setUp: (form: Record<string, string>) => call<unknown>('POST', '/api/set-up', form),
-  importJob: (text: string) => call<SavedJob>('POST', '/api/jobs', text),
+  /** Sent again under the same key it makes no second job. */
+  importJob: (text: string, key: string) =>
+    call<SavedJob>('POST', '/api/jobs', text, { headers: { 'idempotency-key': key } }),
   saveJob: (id: string, basedOn: number, label: string, job: Job) =>
     call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
@@ -59,8 +71,18 @@ export const api = {
     call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
   records: (id: string) => call<readonly ShopRecord[]>('GET', `/api/jobs/${id}/records`),
   sendRecords: (id: string, records: readonly ShopRecord[]) =>
-    call<AddedRecords>('POST', `/api/jobs/${id}/records`, records),
+    // 409: an id is another record's already; the answer says which, beside those that were stored.
+    call<AddedRecords>('POST', `/api/jobs/${id}/records`, records, { also: [409] }),
   sendPicture: (picture: Blob) => call<{ readonly hash: string }>('POST', '/api/attachments', picture),
+  invite: (role: Role) => call<{ readonly path: string }>('POST', '/api/people', { role }),
+  setRole: (person: string, role: Role) => call<unknown>('PATCH', `/api/people/${person}`, { role }),
+  removePerson: (person: string) => call<unknown>('DELETE', `/api/people/${person}`),
+  endSessions: (person: string) => call<unknown>('DELETE', `/api/people/${person}/sessions`),
+  passwordLink: (person: string) => call<{ readonly path: string }>('POST', `/api/people/${person}/password`),
+  withdrawLink: (link: string) => call<unknown>('DELETE', `/api/people/links/${link}`),
+  rename: (name: string) => call<unknown>('PATCH', '/api/me', { name }),
+  changePassword: (current: string, next: string) => call<unknown>('POST', '/api/me/password', { current, next }),
+  join: (token: string, form: Record<string, string>) => call<unknown>('POST', `/api/join/${token}`, form),
   libraryItems: () => call<readonly ListedItem[]>('GET', '/api/library'),
   libraryItem: (id: string) => call<LibraryItem>('GET', `/api/library/${id}`),
   keepItem: (text: string) => call<ListedItem>('POST', '/api/library', text),

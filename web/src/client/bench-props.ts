@@ -15,6 +15,8 @@ export interface BenchProps {
   /** The readings among them that stand. */
   readonly readings: readonly Reading[];
   readonly canWrite: boolean;
+  /** May add readings, notes and photos. */
+  readonly canRecord: boolean;
   readonly selected: string | null;
   readonly onSelect: (id: string | null) => void;
   /** Draws a measurement across the plan view. */

@@ -10,6 +10,7 @@ const open = (canWrite = true) =>
     records: [],
     bench: 'cuts',
     canWrite,
+    canRecord: canWrite,
     memberName: 'owner',
   });
 const named = (name: string) => (old: Job) => ({ ...old, name });

@@ -13,6 +13,7 @@ import {
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
+import { freshId } from './fresh-id.ts';
 import type { SavedJob } from './api.ts';
 
 if (import.meta.env?.DEV) freezeDocuments(true);
@@ -66,6 +67,8 @@ export interface JobState {
   /** Built station in the middle of what the board shows, mm; null before it was drawn. */
   readonly centre: number | null;
   readonly canWrite: boolean;
+  /** May add readings, notes and photos, whether or not the job may be changed. */
+  readonly canRecord: boolean;
   readonly memberName: string;
 }
 
@@ -98,11 +101,12 @@ export interface JobStart {
   readonly records: readonly ShopRecord[];
   readonly bench: string;
   readonly canWrite: boolean;
+  readonly canRecord: boolean;
   readonly memberName: string;
 }
 
 /** The state of one open job. Only the job itself is undone and redone. */
-export function createJobStore({ saved, records, bench, canWrite, memberName }: JobStart) {
+export function createJobStore({ saved, records, bench, canWrite, canRecord, memberName }: JobStart) {
   return createStore<JobState>()(
     temporal(
       (): JobState => ({
@@ -133,6 +137,7 @@ export function createJobStore({ saved, records, bench, canWrite, memberName }: 
         look: null,
         centre: null,
         canWrite,
+        canRecord,
         memberName,
       }),
       { partialize: ({ job }) => ({ job }), equality: (a, b) => a.job === b.job, limit: 200 },
@@ -193,7 +198,7 @@ export const useHistory = (store: JobStore) =>
 /** A record made now on this device, by who is signed in. */
 export const recordNow = <K extends RecordKind>(store: JobStore, kind: K, body: ShopRecord<K>['body']): ShopRecord<K> =>
   newRecord(kind, body as never, {
-    id: crypto.randomUUID(),
+    id: freshId('record'),
     taken: new Date().toISOString(),
     by: store.getState().memberName,
   });

@@ -18,6 +18,7 @@ const newStore = (): JobStore =>
     records: [reading('before')],
     bench: 'true-up',
     canWrite: true,
+    canRecord: true,
     memberName: 'owner',
   });
 let browser: ReturnType<typeof fakeBrowser>;

@@ -18,6 +18,7 @@ beforeEach(() => {
     records: [],
     bench: 'cuts',
     canWrite: true,
+    canRecord: true,
     memberName: 'owner',
   });
   stop = startSaving(store);

@@ -15,16 +15,20 @@ interface HeaderProps {
 
 /** The job's name, how it is saved, and what can be done with it as a whole. */
 export const Header = memo(function Header({ store, onDialog, onHold, onMeasure, onLookAround }: HeaderProps) {
-  const state = useJobState(store, ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, unsent }) => ({
-    id,
-    job,
-    saveState,
-    saveDetail,
-    revision,
-    showBefore,
-    canWrite,
-    unsent,
-  }));
+  const state = useJobState(
+    store,
+    ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, canRecord, unsent }) => ({
+      id,
+      job,
+      saveState,
+      saveDetail,
+      revision,
+      showBefore,
+      canWrite,
+      canRecord,
+      unsent,
+    }),
+  );
   const { past, future } = useHistory(store);
   const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
   const tool = (name: string, Icon: typeof Scale, onClick: () => void, key = '') => (
@@ -48,7 +52,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
         role="status"
       >
         {!bad && `plan “${state.job.plan.name}” · `}
-        {state.canWrite ? SAVE_WORDS[state.saveState] : 'view only'}
+        {state.canWrite ? SAVE_WORDS[state.saveState] : state.canRecord ? 'readings and photos only' : 'view only'}
         {state.saveState === 'refused' && `: ${state.saveDetail}`}
         {state.saveState === 'saved' && ` as revision ${state.revision}`}
         {state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`}

@@ -1,7 +1,7 @@
 import { type Frame, inches, jobFileOf, type LengthUnit, newJob, STOCK_SECTIONS, writeJobFile } from '@splay/core';
 import { Plus } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
-import { api } from '../client/api.ts';
+import { importJob } from '../client/import-job.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
@@ -102,7 +102,7 @@ function NewJobForm() {
     setSending(true);
     const begun = newJob({ name: name.trim(), donor: donor.trim(), display, ...first, cab, section: stock.section });
     const job = kept ? { ...begun, donor: { ...kept, name: donor.trim() } } : begun;
-    const answer = await api.importJob(writeJobFile(jobFileOf(job, [])));
+    const answer = await importJob(writeJobFile(jobFileOf(job, [])));
     if (answer.ok) return location.assign(`/jobs/${answer.value.id}/donor`);
     setSending(false);
     setProblem(answer.problems[0]?.message ?? answer.detail);

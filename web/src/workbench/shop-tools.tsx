@@ -1,6 +1,7 @@
 import { InputError, type InputProblem } from '@splay/core';
 import { useState } from 'react';
 import { api } from '../client/api.ts';
+import { importJob } from '../client/import-job.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { FileButton } from '../ui/file-button.tsx';
@@ -25,7 +26,7 @@ export function ImportJob() {
     // What is wrong with a file is found here, in a worker: a large one neither freezes the page nor travels in vain.
     const wrong = await fileProblems(text);
     if (wrong.length > 0) return setProblems(wrong);
-    const answer = await api.importJob(text);
+    const answer = await importJob(text);
     if (answer.ok) location.assign(`/jobs/${answer.value.id}`);
     else
       setProblems(
@@ -57,14 +58,22 @@ export function ImportJob() {
 
 export function SignOut() {
   const awake = useAwake();
+  const [problem, setProblem] = useState('');
+  const leave = async () => {
+    const answer = await api.signOut();
+    if (answer.ok) location.assign('/sign-in');
+    else setProblem(`You are still signed in: ${answer.detail} Try again.`);
+  };
   return (
-    <button
-      type="button"
-      className="button"
-      disabled={!awake}
-      onClick={() => void api.signOut().then(() => location.assign('/sign-in'))}
-    >
-      Sign out
-    </button>
+    <>
+      {problem && (
+        <span role="alert" className="text-sm text-oxide">
+          {problem}
+        </span>
+      )}
+      <button type="button" className="button" disabled={!awake} onClick={() => void leave()}>
+        Sign out
+      </button>
+    </>
   );
 }

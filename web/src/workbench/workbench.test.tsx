@@ -57,7 +57,7 @@ const open = async (bench = 'cuts') => {
   // A bench's code is loaded when it is first asked for.
   for (const id of ['cuts', 'marks', 'paint']) await partsOf(id);
   await act(async () => {
-    render(<Workbench saved={saved as never} records={records} bench={bench} canWrite memberName="owner" />);
+    render(<Workbench saved={saved as never} records={records} bench={bench} canWrite canRecord memberName="owner" />);
     await Promise.resolve();
   });
 };

@@ -124,6 +124,7 @@ function OpenJob({ store, server }: OpenJobProps) {
     measurement: rest.measurement,
     look: rest.look,
     canWrite: rest.canWrite,
+    canRecord: rest.canRecord,
     lookingAround: rest.lookingAround,
     id: rest.id,
   }));
@@ -163,6 +164,7 @@ function OpenJob({ store, server }: OpenJobProps) {
       records: state.records,
       readings,
       canWrite: state.canWrite,
+      canRecord: state.canRecord,
       selected: state.selected,
       onSelect: actions.onSelect,
       onShowMeasurement: actions.onShowMeasurement,
@@ -170,7 +172,20 @@ function OpenJob({ store, server }: OpenJobProps) {
       onPickConflict: actions.onPickConflict,
       ...server,
     }),
-    [store, job, whole, result, donor, state.records, readings, state.canWrite, state.selected, actions, server],
+    [
+      store,
+      job,
+      whole,
+      result,
+      donor,
+      state.records,
+      readings,
+      state.canWrite,
+      state.canRecord,
+      state.selected,
+      actions,
+      server,
+    ],
   );
   const drawn = useMemo(() => ({ ...bench, ...shown, onSelect: actions.onPick }), [bench, shown, actions]);
   const figure = useMemo(() => (state.thread ? figureOf(state.thread, job, whole) : null), [state.thread, job, whole]);

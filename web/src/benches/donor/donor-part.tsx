@@ -14,7 +14,7 @@ export type SetRows = (label: string, table: string, next: (frame: Frame) => Fra
 /** What every part of the donor bench gets. */
 export interface PartProps extends Pick<
   BenchProps,
-  'job' | 'store' | 'result' | 'records' | 'selected' | 'onSelect' | 'onRecord'
+  'job' | 'store' | 'result' | 'records' | 'canRecord' | 'selected' | 'onSelect' | 'onRecord'
 > {
   readonly set: SetDonor;
   readonly setRows: SetRows;
@@ -23,7 +23,7 @@ export interface PartProps extends Pick<
 
 /** A part of the donor with what it needs to edit, and over it why the last edit was not taken. */
 export function DonorPart({ part: Part, ...bench }: BenchProps & { readonly part: ComponentType<PartProps> }) {
-  const { store, job, result, records, canWrite, selected, onSelect, onRecord } = bench;
+  const { store, job, result, records, canWrite, canRecord, selected, onSelect, onRecord } = bench;
   const [problem, setProblem] = useState('');
   const setRows: SetRows = (label, table, next) => {
     const donor = next(job.donor);
@@ -42,7 +42,10 @@ export function DonorPart({ part: Part, ...bench }: BenchProps & { readonly part
           {problem}
         </p>
       )}
-      <Part {...{ job, store, result, records, selected, onSelect, onRecord, set, setRows }} disabled={!canWrite} />
+      <Part
+        {...{ job, store, result, records, canRecord, selected, onSelect, onRecord, set, setRows }}
+        disabled={!canWrite}
+      />
     </>
   );
 }

@@ -27,6 +27,7 @@ export function FeatureDetail({
   store,
   result,
   records,
+  canRecord,
   onRecord,
   set,
   disabled,
@@ -125,7 +126,7 @@ export function FeatureDetail({
         of={{ kind: 'feature', id: feature.id }}
         name={feature.name}
         records={records}
-        disabled={disabled}
+        disabled={!canRecord}
         onPhoto={(photo) => onRecord(recordNow(store, 'photo', photo))}
       />
     </section>

@@ -16,7 +16,7 @@ const WAYS: Readonly<Record<string, string>> = {
 const look = (coupon: Coupon) => (isHeld(coupon) ? 'good' : coupon.logged ? 'stop' : 'warn');
 
 /** The trial pieces that the welds of the plan ask for: welded, broken or bent, and logged. */
-export function CouponList({ store, result, records, canWrite, onRecord }: BenchProps) {
+export function CouponList({ store, result, records, canRecord, onRecord }: BenchProps) {
   const coupons = useMemo(() => couponsOf(result, records), [result, records]);
   if (coupons.length === 0) return null;
   const log = (coupon: Coupon, found: 'held' | 'failed') =>
@@ -49,7 +49,7 @@ export function CouponList({ store, result, records, canWrite, onRecord }: Bench
                 </span>
               )}
             </Verdict>
-            {canWrite && !isHeld(coupon) && (
+            {canRecord && !isHeld(coupon) && (
               <span className="mt-1 ml-6 flex gap-1.5">
                 <button type="button" className="button min-h-8" onClick={() => log(coupon, 'held')}>
                   Held

@@ -46,7 +46,7 @@ function nextToTake({ job, result }: BenchProps, latest: ReadonlyMap<string, Rea
 
 /** Readings at the frame: one measurement at a time, what it should be, a keypad, and at once whether it is right. */
 export function FloorReadings(props: BenchProps) {
-  const { store, job, result, readings, canWrite, onRecord, onShowMeasurement } = props;
+  const { store, job, result, readings, canRecord, onRecord, onShowMeasurement } = props;
   const [stage, setStage] = useState<Stage>(() => props.whole.stage);
   const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
@@ -121,7 +121,7 @@ export function FloorReadings(props: BenchProps) {
             problem={problem}
             unit={job.display.unit}
             minus={control.kind === 'height'}
-            disabled={!canWrite}
+            disabled={!canRecord}
             onText={setText}
             onTake={take}
           />

@@ -12,7 +12,7 @@ import { StageChoice, useStage } from './stage-choice.tsx';
 
 /** Every measurement with what it was, should read, does read, and whether that is right. */
 export function ReadingsTable(props: BenchProps) {
-  const { store, job, result, readings, canWrite, onShowMeasurement, onRecord, onSelect, selected } = props;
+  const { store, job, result, readings, canRecord, onShowMeasurement, onRecord, onSelect, selected } = props;
   const { id, unsent } = useJobState(store, (state) => ({ id: state.id, unsent: state.unsent }));
   const stage = useStage(props);
   const latest = latestReadings(readings, stage);
@@ -80,7 +80,7 @@ export function ReadingsTable(props: BenchProps) {
                     reading={reading}
                     waiting={reading !== undefined && waiting.has(reading.id)}
                     format={job.display}
-                    disabled={!canWrite}
+                    disabled={!canRecord}
                     first={false}
                     onTake={(value) => take(control.measurement.id, value)}
                   />
@@ -101,7 +101,7 @@ export function ReadingsTable(props: BenchProps) {
       <CsvFile
         name="readings"
         href={`/api/jobs/${id}/table?what=readings`}
-        disabled={!canWrite}
+        disabled={!canRecord}
         onText={(text) => {
           const fresh = readReadings(text, job, readings);
           for (const reading of fresh) onRecord(recordOfReading(reading));

@@ -14,7 +14,7 @@ import { cautionStepOf, LOOKS } from './taking.ts';
 
 /** One measurement: what it should read, what it does, and whether that is right. */
 export function TrueUpPanel(props: BenchProps) {
-  const { store, job, selected, canWrite, onSelect, onRecord } = props;
+  const { store, job, selected, canRecord, onSelect, onRecord } = props;
   const unsent = useJobState(store, (state) => state.unsent);
   const stage = useStage(props);
   const cautions = useCautions(props, cautionStepOf(stage));
@@ -73,7 +73,7 @@ export function TrueUpPanel(props: BenchProps) {
               reading={reading}
               waiting={reading !== undefined && unsent.includes(reading.id)}
               format={job.display}
-              disabled={!canWrite}
+              disabled={!canRecord}
               first
               onTake={(value) =>
                 onRecord(recordNow(store, 'reading', { measurement: control.measurement.id, stage, value }))

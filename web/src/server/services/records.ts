@@ -3,6 +3,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import type { Transaction } from '../db/database.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
+import { mayWrite } from '../../shared/roles.ts';
 import type { AddedRecords, RefusedRecord } from '../../shared/added-records.ts';
 import { tell } from '../live.ts';
 import { mustRecord, NotFound } from './errors.ts';
@@ -42,7 +43,10 @@ function checked(
 ): ShopRecord | RefusedRecord {
   try {
     const record = { ...checkRecord(sent), by: member.name };
-    const message = recordProblem(record, donor);
+    const message =
+      record.kind === 'gate-signed' && !mayWrite(member.role)
+        ? 'Going on past a gate is signed by an owner or a fabricator.'
+        : recordProblem(record, donor);
     return message === null ? record : { id: record.id, message };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
