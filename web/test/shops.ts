@@ -19,6 +19,7 @@ export async function newShop(): Promise<{
   const shopName = `Shop ${tag}`;
   const shopId = await createShop(shopName, [
     { name: 'owner', email, password, role: 'owner' },
+    { name: 'welder', email: `welder-${tag}@test.example`, password, role: 'welder' },
     { name: 'reviewer', email: `reviewer-${tag}@test.example`, password, role: 'reviewer' },
   ]);
   const member = (role: Member['role']): Member => ({ userId: role, name: role, shopId, shopName, role });

@@ -1,16 +1,8 @@
 import * as yup from 'yup';
+import { line } from './line-field.ts';
 import { ROLES } from '../../shared/roles.ts';
 
-// eslint-disable-next-line no-control-regex -- control characters are what is looked for
-const CONTROL = /[\u0000-\u001f\u007f]/;
-
-const text = (most: number, missing: string) =>
-  yup
-    .string()
-    .strict()
-    .required(missing)
-    .max(most, `Take ${most} characters at most.`)
-    .test('control', 'It holds a control character: type it again.', (value) => !CONTROL.test(value));
+const text = (most: number, missing: string) => line(most).required(missing);
 
 /** What people and shops are called, and how they sign in, as they are sent. */
 export const shopName = () => text(120, 'Name the shop.').trim();

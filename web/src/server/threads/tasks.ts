@@ -20,6 +20,7 @@ import {
   writeSvg,
 } from '@splay/core';
 import * as yup from 'yup';
+import { line } from '../http/line-field.ts';
 import { jsonOf } from '../http/json-of.ts';
 import { marksPdf } from '../pdf/marks-pdf.ts';
 import { partsPdf } from '../pdf/parts-pdf.ts';
@@ -66,7 +67,7 @@ function textOf(bytes: Uint8Array): string {
 const save = yup
   .object({
     basedOn: yup.number().strict().integer().min(1).required(),
-    label: yup.string().strict().max(200).required(),
+    label: line(200),
     /** The version of the job format that the job is in. */
     version: yup.number().strict().integer().min(1).required('is missing: load the page again'),
     job: yup.mixed().required(),
