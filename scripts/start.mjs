@@ -1,6 +1,7 @@
 // `npm start`: everything from a fresh clone to a running application with demo data.
 import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:net';
+import { networkInterfaces } from 'node:os';
 import { clearInterval, setInterval } from 'node:timers';
 import { join, resolve } from 'node:path';
 import { build, prepareDatabase, secretOf, serve, SERVER } from './lib/app.mjs';
@@ -14,6 +15,8 @@ const folder = resolve(process.env.SPLAY_DATA ?? join(root, '.splay'));
 const port = Number(process.env.PORT ?? 4321);
 const demo = process.env.SPLAY_DEMO !== '0';
 const address = `http://localhost:${port}`;
+// In the shop's own network, plainly: phones reach it, and so does whoever else is in that network.
+if (process.argv.includes('--lan')) process.env.HOST ??= '0.0.0.0';
 const secret = secretOf(folder, () => randomBytes(32).toString('hex'));
 
 const other = await hold(folder, 'start.mjs', { address });
@@ -85,7 +88,18 @@ function databaseDied() {
 }
 
 say(`Splay runs at ${address}`);
+if (process.env.HOST === '0.0.0.0') await showAddresses();
 if (cluster) say(`its data lies in ${cluster.data}`);
 if (demo)
   say('sign in with one press on “Open the demo shop”, or as owner@windrow-lane.example, password windrow-lane');
 say('Ctrl-C stops it');
+
+/** Where phones reach it, as text and as codes to scan. */
+async function showAddresses() {
+  const { default: qrcode } = await import('qrcode');
+  for (const { address: ip, family, internal } of Object.values(networkInterfaces()).flat()) {
+    if (family !== 'IPv4' || internal) continue;
+    say(`from phones in the same network: http://${ip}:${port}`);
+    console.log(await qrcode.toString(`http://${ip}:${port}`, { type: 'terminal', small: true }));
+  }
+}

@@ -8,6 +8,7 @@ export interface Cluster {
   readonly alive: () => boolean;
   readonly remove: () => void;
   readonly bin: string;
+  readonly found: boolean;
   readonly stop: () => void;
 }
 export function startPostgres(folder: string): Promise<Cluster>;
@@ -17,4 +18,5 @@ export interface Addresses {
   readonly SPLAY_OWNER_URL: string;
 }
 export function ownDatabase(cluster: Cluster, name: string): Promise<Addresses>;
+export function programs(): string | undefined;
 export function freePort(): Promise<number>;

@@ -10,7 +10,7 @@ import { say, stop } from './run.mjs';
 const asRoot = process.getuid?.() === 0;
 
 /** The folder of PostgreSQL's programs, the newest version; undefined when there is none. */
-function programs() {
+export function programs() {
   const base = '/usr/lib/postgresql';
   if (!existsSync(base)) return undefined;
   const versions = readdirSync(base)
@@ -125,7 +125,8 @@ export async function startPostgres(folder) {
   const password = readFileSync(secret, 'utf8');
 
   const portFile = join(folder, 'port');
-  if (!serves(data)) {
+  const found = serves(data);
+  if (!found) {
     rmSync(join(data, 'postmaster.pid'), { force: true });
     let started = { status: 1, stderr: '' };
     for (let attempt = 0; attempt < 8 && started.status !== 0; attempt += 1) {
@@ -158,6 +159,8 @@ export async function startPostgres(folder) {
       if (home !== folder) rmSync(home, { recursive: true, force: true });
     },
     bin,
+    /** It ran already. */
+    found,
     stop: () => postgres(bin, 'pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop'], { stdio: 'ignore' }),
   };
 }

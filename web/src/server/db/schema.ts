@@ -122,6 +122,12 @@ export const links = pgTable(
   (table) => [index('links_of_shop').on(table.shopId)],
 );
 
+/** Backups that were made and proved: written by `npm run backup`, which is whoever runs the server. */
+export const backups = pgTable('backups', {
+  at: moment('at').primaryKey(),
+  bytes: bigint('bytes', { mode: 'number' }).notNull(),
+});
+
 /** How often a sign-in failed, and who must wait: kept here so that it holds over all processes. Keys are hashes. */
 export const attempts = pgTable('attempts', {
   key: text('key').primaryKey(),

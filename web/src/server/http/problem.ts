@@ -24,17 +24,19 @@ export const json = (value: unknown, status = 200): Response =>
     headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
   });
 
+/** A name as every system takes it for a file. */
+export const plainName = (name: string): string =>
+  name
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase() || 'job';
+
 /** A file to keep, named after a job. */
 export function download(body: string | Uint8Array, type: string, jobName: string, extension: string): Response {
-  const plain =
-    jobName
-      .replace(/[^A-Za-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .toLowerCase() || 'job';
   return new Response(body as BodyInit, {
     headers: {
       'content-type': type,
-      'content-disposition': `attachment; filename="${plain}.${extension}"`,
+      'content-disposition': `attachment; filename="${plainName(jobName)}.${extension}"`,
       'cache-control': 'no-store',
     },
   });

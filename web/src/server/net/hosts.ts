@@ -29,6 +29,23 @@ export function knownHosts(bound: string, publicUrl: string | null): ReadonlySet
   ]);
 }
 
+/**
+ * Where phones reach the server: its public address, or its addresses in the local network; none where it answers on this
+ * machine alone.
+ *
+ * @param bound The address that the server listens on.
+ * @param port And the port.
+ * @param publicUrl Where it is reached from outside, if anywhere else.
+ */
+export function addressesOf(bound: string, port: number, publicUrl: string | null): readonly string[] {
+  if (publicUrl !== null) return [publicUrl];
+  if (LOOPBACK.includes(bound)) return [];
+  return Object.values(networkInterfaces())
+    .flatMap((all) => all ?? [])
+    .filter(({ family, internal }) => family === 'IPv4' && !internal)
+    .map(({ address }) => `http://${address}:${port}`);
+}
+
 /** The name in a Host header, without its port; null where it is no host. */
 export function hostIn(header: string | undefined): string | null {
   if (!header || !URL.canParse(`http://${header}`)) return null;

@@ -66,6 +66,12 @@ export function listJobs(member: Member): Promise<ListedJob[]> {
   });
 }
 
+/** Ids of all jobs of the shop, those put away and deleted too. */
+export const jobIds = (member: Member): Promise<readonly string[]> =>
+  withShop(member.shopId, async (tx) =>
+    (await tx.select({ id: jobs.id }).from(jobs).orderBy(jobs.createdAt)).map(({ id }) => id),
+  );
+
 /** A stored document as it is today, or null where it cannot be read. */
 function readable(document: unknown, version: number): Job | null {
   try {

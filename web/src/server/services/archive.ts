@@ -1,0 +1,26 @@
+import { writeItem } from '@splay/core';
+import type { Member } from '../db/shop.ts';
+import { plainName } from '../http/problem.ts';
+import { exportJob } from './job-files.ts';
+import { listItems, readItem } from './library.ts';
+import { jobIds } from './jobs.ts';
+
+/** A file of the archive. */
+interface ArchivedFile {
+  readonly name: string;
+  readonly input: string;
+}
+
+/** Every job of the shop, those put away and deleted too, and every item of its library, one after the other. */
+export async function* archiveOf(member: Member): AsyncGenerator<ArchivedFile> {
+  for (const id of await jobIds(member)) {
+    const { name, text } = await exportJob(member, id);
+    // Two jobs may go by one name.
+    yield { name: `jobs/${plainName(name)}-${id.slice(0, 8)}.splay.json`, input: text };
+  }
+  for (const { id, name } of await listItems(member))
+    yield {
+      name: `library/${plainName(name)}-${id.slice(0, 8)}.splay-item.json`,
+      input: writeItem(await readItem(member, id)),
+    };
+}
