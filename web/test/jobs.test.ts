@@ -13,7 +13,10 @@ import { Forbidden, NotFound } from '../src/server/services/errors.ts';
 import { exportJob, importJob } from '../src/server/services/job-files.ts';
 import {
   copyJob,
+  countJobs,
+  JOBS_A_PAGE,
   listJobs,
+  newJob,
   listRevisions,
   placeJob,
   readJob,
@@ -23,7 +26,8 @@ import {
 } from '../src/server/services/jobs.ts';
 import { addRecords, listRecords } from '../src/server/services/records.ts';
 import { addAttachment, readAttachment } from '../src/server/services/attachments.ts';
-import { cardOf } from '../src/server/services/job-card.ts';
+import { jobCard } from '../src/shared/job-card.ts';
+import { cardsOf } from '../src/server/services/job-card.ts';
 import { flagshipText, newShop } from './shops.ts';
 
 /** The smallest PNG there is: one pixel. */
@@ -116,7 +120,9 @@ describe('a job stored in version 1 of the format', () => {
     const head = await readJob(owner, id);
     expect(old).not.toHaveProperty('variants');
     expect(head.job).toEqual(parseJobFile(text).job);
-    expect((await listJobs(owner)).find((one) => one.id === id)?.job).toEqual(head.job);
+    expect((await listJobs(owner)).find((one) => one.id === id)).toMatchObject({
+      revision: head.revision,
+    });
     expect(() => parseJobFile(JSON.stringify(jobFileOf(head.job, [])))).not.toThrow();
     await saveJob(owner, id, { basedOn: 2, label: 'Now', job: head.job });
     const versions = await withShop(owner.shopId, (tx) =>
@@ -289,21 +295,55 @@ describe('the list of jobs', () => {
     );
     await withShop(me.shopId, (tx) => tx.execute(sql.raw(`update jobs set head = 2 where id = '${id}'`)));
     const listed = await listJobs(me);
-    expect(listed.map(({ job }) => job === null).sort()).toEqual([false, true]);
-    const cards = await Promise.all(listed.map((each) => cardOf(me, each)));
-    expect(cards.filter((card) => card === null)).toHaveLength(1);
+    expect(listed.map(({ revision }) => revision).sort()).toEqual([1, 2]);
+    const cards = await cardsOf(me, listed);
+    expect(cards.map(({ card }) => card === null).sort()).toEqual([false, true]);
     expect((await exportJob(me, id)).text).toContain('is this');
   });
 });
 
-describe('pictures', () => {
-  const photo = (hash: string) =>
-    newRecord(
-      'photo',
-      { of: { kind: 'feature', id: 'datum' }, note: 'The datum hole', attachment: hash, width: 1, height: 1 },
-      { id: 'photo-1', taken: '2026-05-02T10:00:00Z', by: 'owner' },
-    );
+describe('what the list says of a job', () => {
+  it('is kept beside it, and made anew where the job, its records or the program is another', async () => {
+    const { owner: me } = await newShop();
+    const { id, job } = await importJob(me, flagshipText);
+    const card = async () => (await cardsOf(me, await listJobs(me)))[0]!.card;
+    const stored = () =>
+      withShop(me.shopId, async (tx) => (await tx.select({ card: jobs.card, of: jobs.cardOf }).from(jobs))[0]!);
+    expect((await stored()).card).toBeNull();
+    const first = await card();
+    expect(first).toEqual(jobCard(job, await listRecords(me, id)));
+    const { of } = await stored();
+    // What is kept is what is shown.
+    await withShop(me.shopId, (tx) => tx.update(jobs).set({ card: { ...first, about: 'as kept' } }));
+    expect((await card())!.about).toBe('as kept');
+    await addRecords(me, id, [photo(await addAttachment(me, 'image/png', PIXEL))]);
+    expect((await card())!.about).toBe(first!.about);
+    await saveJob(me, id, { basedOn: 1, label: 'x', job: { ...job, donor: { ...job.donor, name: 'Another donor' } } });
+    expect((await card())!.about).toMatch(/^Another donor/);
+    await withShop(me.shopId, (tx) => tx.update(jobs).set({ card: { about: 'of an old program' }, cardOf: of }));
+    expect((await card())!.about).toMatch(/^Another donor/);
+  });
 
+  it('comes page by page', async () => {
+    const { owner: me } = await newShop();
+    const { job } = parseJobFile(flagshipText);
+    for (let at = 0; at < JOBS_A_PAGE + 2; at += 1)
+      await newJob(me, { job: { ...job, name: `Job ${at}` }, label: 'x' });
+    const [first, second] = [await listJobs(me, 'listed', 1), await listJobs(me, 'listed', 2)];
+    expect([first.length, second.length, await countJobs(me, 'listed')]).toEqual([JOBS_A_PAGE, 2, JOBS_A_PAGE + 2]);
+    expect(new Set([...first, ...second].map(({ id }) => id)).size).toBe(JOBS_A_PAGE + 2);
+    expect(first[0]!.name).toBe(`Job ${JOBS_A_PAGE + 1}`);
+  });
+});
+
+const photo = (hash: string) =>
+  newRecord(
+    'photo',
+    { of: { kind: 'feature', id: 'datum' }, note: 'The datum hole', attachment: hash, width: 1, height: 1 },
+    { id: 'photo-1', taken: '2026-05-02T10:00:00Z', by: 'owner' },
+  );
+
+describe('pictures', () => {
   it('are kept once by their hash, and travel in the job file', async () => {
     const { owner: me } = await newShop();
     const { id } = await importJob(me, flagshipText);

@@ -66,7 +66,7 @@ export { type RiderOutcome } from './rider-outcome.ts';
 export { type CutFace, crossing, faceAt, type LineOf, TOP_EDGE } from './face.ts';
 export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';
 export { endCrossing, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
-export { type DrawnPoint, insideEdge, planOutline, sideOutline } from './outline.ts';
+export { type DrawnPoint, insideEdge, planOutline, sideOutline, tallOf } from './outline.ts';
 export {
   frameProfile,
   profileAt,

@@ -3,6 +3,7 @@ import { type Section, widthOf } from '../sections/index.ts';
 import { type LineOf, TOP_EDGE } from './face.ts';
 import { type LocalPiece, perCut } from './per-cut.ts';
 import { endCrossing, type Piece, place, stationsOf } from './piece.ts';
+import type { PlanResult } from './plan-result.ts';
 import { posed } from './pose.ts';
 
 /** A point of a drawing, mm: x along the frame, and z (side view) or y (plan view). */
@@ -84,3 +85,19 @@ export const insideEdge = (piece: Piece, side: Side, localX: number, sectionOf: 
   const here = railAt(piece.rails[side], localX);
   return sideSign(side) * (here.halfWidth + piece.spread - widthOf(sectionOf(here.section)));
 };
+
+/**
+ * How far a frame reaches over the datum plane and under it, its wheels included, mm; both from 0.
+ *
+ * @param plan The frame as built.
+ */
+export function tallOf({ pieces, axles }: Pick<PlanResult, 'pieces' | 'axles'>): {
+  readonly over: number;
+  readonly under: number;
+} {
+  const tops = pieces.flatMap(({ rails, pose }) =>
+    [...rails.left, ...rails.right].map(({ x, top }) => posed(pose, x, top).z),
+  );
+  const wheels = axles.flatMap(({ built, item }) => (built ? [built.z - item.tyreRadius] : []));
+  return { over: Math.max(0, ...tops), under: Math.max(1, ...tops.map((z) => -z), ...wheels.map((z) => -z)) };
+}

@@ -1,4 +1,4 @@
-import { sectionLookup } from '@splay/core';
+import { sectionLookup, tallOf } from '@splay/core';
 import { memo, type ReactNode, useEffect, useMemo, useRef } from 'react';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
@@ -19,7 +19,7 @@ import { useBoardKeys } from './use-board-keys.ts';
 import { useDrag } from './use-drag.ts';
 import { useHeld } from './use-held.ts';
 import { useSize } from './use-size.ts';
-import { type Reach, reachOf, tallOf, toPx, useView } from './view.ts';
+import { type Reach, reachOf, toPx, useView } from './view.ts';
 
 export interface BoardProps {
   /** The bench as it is while something is dragged: up with the hand. */

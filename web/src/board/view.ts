@@ -1,4 +1,4 @@
-import { type PlanResult, posed } from '@splay/core';
+import type { PlanResult } from '@splay/core';
 import { select } from 'd3-selection';
 import { zoom as d3zoom, type ZoomBehavior, zoomIdentity, type ZoomTransform } from 'd3-zoom';
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -16,15 +16,6 @@ export function reachOf({ tape, axles }: PlanResult): Reach {
     Math.min(...tape.spans.map((span) => span.builtFrom), ...wheels),
     Math.max(...tape.spans.map((span) => span.builtTo), ...wheels),
   ];
-}
-
-/** How far a frame reaches over and under its datum plane, wheels included, mm. */
-export function tallOf({ pieces, axles }: PlanResult): { readonly over: number; readonly under: number } {
-  const tops = pieces.flatMap(({ rails, pose }) =>
-    [...rails.left, ...rails.right].map(({ x, top }) => posed(pose, x, top).z),
-  );
-  const wheels = axles.flatMap(({ built, item }) => (built ? [built.z - item.tyreRadius] : []));
-  return { over: Math.max(0, ...tops), under: Math.max(1, ...tops.map((z) => -z), ...wheels.map((z) => -z)) };
 }
 
 /** Stations that several frames span together. */

@@ -1,38 +1,50 @@
-import { evaluateJob, isPassed, type Job, type JobResult, type PlanResult } from '@splay/core';
-import type { Member } from '../db/shop.ts';
+import type { Job } from '@splay/core';
+import { and, count, eq } from 'drizzle-orm';
+import type { JobCard } from '../../shared/job-card.ts';
+import { jobs, records } from '../db/schema.ts';
+import { type Member, withShop } from '../db/shop.ts';
 import { logError } from '../log.ts';
-import type { ListedJob } from './jobs.ts';
+import { inThread, programId } from '../threads/pool.ts';
+import { type ListedJob, readJob } from './jobs.ts';
 import { listRecords } from './records.ts';
 
-/** What the list says of a job. */
-export interface JobCard {
-  readonly job: Job;
-  readonly result: PlanResult;
-  readonly next: JobResult['next'];
-  readonly wheelbase: { readonly before: number | null; readonly after: number | null };
-  /** How far it has come, in order. */
-  readonly steps: readonly { readonly name: string; readonly passed: boolean }[];
+/** A job of the list with what is said of it; null where this program cannot read or evaluate what is stored. */
+export interface CardedJob extends ListedJob {
+  readonly card: JobCard | null;
 }
 
-const STEPS = ['donor measured', 'cuts planned', 'ready to cut', 'ready to weld out'];
-
 /**
- * What the list says of a job, or null where this program cannot read or evaluate what is stored: each job on the list
- * stands alone, and one that is broken takes none of the others along.
+ * What the list says of its jobs. A card is kept beside its job under what it was made of: the revision, the number of
+ * records (they are only ever added), and the program. Where one of them is another by now it is made anew, in a thread.
+ * Each job stands alone: one that is broken takes none of the others along.
  */
-export async function cardOf(member: Member, { id, job }: ListedJob): Promise<JobCard | null> {
-  if (!job) return null;
+export async function cardsOf(member: Member, listed: readonly ListedJob[]): Promise<readonly CardedJob[]> {
+  const { kept, counts } = await withShop(member.shopId, async (tx) => ({
+    kept: await tx.select({ id: jobs.id, card: jobs.card, cardOf: jobs.cardOf }).from(jobs),
+    counts: await tx.select({ id: records.jobId, count: count() }).from(records).groupBy(records.jobId),
+  }));
+  const [known, taken] = [new Map(kept.map((row) => [row.id, row])), new Map(counts.map((row) => [row.id, row.count]))];
+  return Promise.all(
+    listed.map(async (job): Promise<CardedJob> => {
+      const of = `${job.revision} ${taken.get(job.id) ?? 0} ${programId()}`;
+      const row = known.get(job.id);
+      if (row?.cardOf === of) return { ...job, card: row.card as JobCard };
+      return { ...job, card: await madeCard(member, job, of) };
+    }),
+  );
+}
+
+async function madeCard(member: Member, { id, revision }: ListedJob, of: string): Promise<JobCard | null> {
   try {
-    const { plan, gates, next } = evaluateJob(job, await listRecords(member, id));
-    const passed = [job.done.includes('donor'), job.plan.operations.length > 0, ...gates.map(isPassed)];
-    const { before, after } = plan.measures;
-    return {
-      job,
-      result: plan,
-      next,
-      wheelbase: { before: before.wheelbase, after: after.wheelbase },
-      steps: STEPS.map((name, index) => ({ name, passed: passed[index] ?? false })),
-    };
+    const { job }: { readonly job: Job } = await readJob(member, id, revision);
+    const card = await inThread('jobCard', job, await listRecords(member, id));
+    await withShop(member.shopId, (tx) =>
+      tx
+        .update(jobs)
+        .set({ card, cardOf: of })
+        .where(and(eq(jobs.id, id), eq(jobs.head, revision))),
+    );
+    return card;
   } catch (error) {
     logError(error, 'job card');
     return null;

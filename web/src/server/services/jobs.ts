@@ -1,5 +1,5 @@
-import { and, desc, eq, gt, isNull, or } from 'drizzle-orm';
-import { InputError, type Job, JOB_VERSION, jobFileOf, type ShopRecord, upgradeJob, writeJobFile } from '@splay/core';
+import { and, count, desc, eq, gt, isNotNull, isNull, or } from 'drizzle-orm';
+import { type Job, JOB_VERSION, jobFileOf, type ShopRecord, upgradeJob, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, records } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
@@ -28,59 +28,75 @@ export type JobPlace = (typeof JOB_PLACES)[number];
 /** How long a deleted job can be brought back, days. */
 export const DAYS_TO_BRING_BACK = 30;
 
-/** A job on the list: its document, or null where the stored one cannot be read by this program. */
-export interface ListedJob extends Omit<JobHead, 'job'> {
+/** A job on the list; what is said of it is its card (`job-card.ts`). */
+export interface ListedJob {
+  readonly id: string;
   readonly name: string;
-  readonly job: Job | null;
+  readonly revision: number;
+  readonly savedAt: string;
   readonly place: JobPlace;
 }
+
+/** So many jobs are on one page of the list. */
+export const JOBS_A_PAGE = 50;
 
 const placeOf = ({ archivedAt, deletedAt }: { readonly archivedAt: Date | null; readonly deletedAt: Date | null }) =>
   deletedAt ? 'deleted' : archivedAt ? 'archived' : 'listed';
 
-/** Every job of the shop with its newest document, the latest worked on first. One that cannot be read keeps its name. */
-export function listJobs(member: Member): Promise<ListedJob[]> {
+const IN_PLACE = {
+  listed: and(isNull(jobs.deletedAt), isNull(jobs.archivedAt)),
+  archived: and(isNull(jobs.deletedAt), isNotNull(jobs.archivedAt)),
+  deleted: isNotNull(jobs.deletedAt),
+} as const;
+
+/**
+ * Jobs of the shop, the latest worked on first. One that cannot be read has its name and its place all the same.
+ *
+ * @param member Who asks.
+ * @param place Only those kept there; all if not said.
+ * @param page From 1; all of them if not said.
+ */
+export function listJobs(member: Member, place?: JobPlace, page?: number): Promise<ListedJob[]> {
   return withShop(member.shopId, async (tx) => {
-    const rows = await tx
+    const query = tx
       .select({
         id: jobs.id,
         name: jobs.name,
         revision: jobs.head,
-        document: jobRevisions.document,
-        version: jobRevisions.version,
-        savedBy: jobRevisions.savedBy,
-        savedAt: jobRevisions.savedAt,
+        savedAt: jobs.updatedAt,
         archivedAt: jobs.archivedAt,
         deletedAt: jobs.deletedAt,
       })
       .from(jobs)
-      .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
-      .where(or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))))
-      .orderBy(desc(jobs.updatedAt), jobs.name);
-    return rows.map(({ document, version, savedAt, archivedAt, deletedAt, ...row }) => ({
+      .where(
+        and(
+          place && IN_PLACE[place],
+          or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
+        ),
+      )
+      .orderBy(desc(jobs.updatedAt), jobs.name, jobs.id)
+      .$dynamic();
+    const rows = await (page === undefined ? query : query.limit(JOBS_A_PAGE).offset((page - 1) * JOBS_A_PAGE));
+    return rows.map(({ savedAt, archivedAt, deletedAt, ...row }) => ({
       ...row,
       savedAt: savedAt.toISOString(),
       place: placeOf({ archivedAt, deletedAt }),
-      job: readable(document, version),
     }));
   });
 }
+
+/** How many jobs are kept in a place. */
+export const countJobs = (member: Member, place: JobPlace): Promise<number> =>
+  withShop(member.shopId, async (tx) => {
+    const [row] = await tx.select({ count: count() }).from(jobs).where(IN_PLACE[place]);
+    return row?.count ?? 0;
+  });
 
 /** Ids of all jobs of the shop, those put away and deleted too. */
 export const jobIds = (member: Member): Promise<readonly string[]> =>
   withShop(member.shopId, async (tx) =>
     (await tx.select({ id: jobs.id }).from(jobs).orderBy(jobs.createdAt)).map(({ id }) => id),
   );
-
-/** A stored document as it is today, or null where it cannot be read. */
-function readable(document: unknown, version: number): Job | null {
-  try {
-    return upgradeJob(document, version) as Job;
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
-}
 
 /** Puts a job on the list, away, or among the deleted. @throws NotFound, Forbidden */
 export function placeJob(member: Member, id: string, place: JobPlace): Promise<void> {

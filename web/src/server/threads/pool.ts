@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { InputError } from '@splay/core';
@@ -13,16 +15,26 @@ const MEMORY = 128;
 /** The most that wait for a thread; whoever comes then is asked to come again. */
 const MOST_WAITING = 64;
 
+const here = fileURLToPath(import.meta.url);
+// Built, all of the server lies under dist/server; in tests and tools the sources run as they are.
+const built = here.includes('/dist/server/');
+const filename = built
+  ? here.replace(/(\/dist\/server\/).*$/, '$1worker.mjs')
+  : fileURLToPath(new URL('./worker.ts', import.meta.url));
+
+let program: string | undefined;
+
+/** What this program is known by: what another one made is made anew. Sources that run as they are may change any time. */
+export const programId = (): string =>
+  (program ??= built
+    ? createHash('sha256').update(readFileSync(filename)).digest('hex').slice(0, 16)
+    : `sources-${process.pid}`);
+
 let pool: Piscina<Asked, Answered> | undefined;
 
 function open(): Piscina<Asked, Answered> {
-  const here = fileURLToPath(import.meta.url);
-  // Built, all of the server lies under dist/server; in tests and tools the sources run as they are.
-  const built = here.includes('/dist/server/');
   return new Piscina({
-    filename: built
-      ? here.replace(/(\/dist\/server\/).*$/, '$1worker.mjs')
-      : fileURLToPath(new URL('./worker.ts', import.meta.url)),
+    filename,
     execArgv: built ? [] : ['--import', 'tsx'],
     minThreads: 1,
     maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),

@@ -1,0 +1,72 @@
+import {
+  evaluateJob,
+  isPassed,
+  type Job,
+  type JobResult,
+  type LengthFormat,
+  type PlanResult,
+  sectionLookup,
+  type ShopRecord,
+  sideOutline,
+  tallOf,
+} from '@splay/core';
+
+/** A job's frame in small, from the side, as paths of a picture 240 wide. */
+export interface Thumb {
+  readonly height: number;
+  readonly wheels: readonly { readonly x: number; readonly y: number; readonly r: number }[];
+  readonly pieces: readonly { readonly d: string; readonly isNew: boolean }[];
+}
+
+/** What the list says of a job: kept beside it, so that the list evaluates nothing. */
+export interface JobCard {
+  readonly about: string;
+  readonly display: LengthFormat;
+  readonly thumb: Thumb;
+  readonly next: Pick<JobResult['next'], 'bench' | 'text'>;
+  readonly wheelbase: { readonly before: number | null; readonly after: number | null };
+  /** How far it has come, in order. */
+  readonly steps: readonly { readonly name: string; readonly passed: boolean }[];
+}
+
+const STEPS = ['donor measured', 'cuts planned', 'ready to cut', 'ready to weld out'];
+
+/** The frame in small. */
+function thumbOf(job: Job, result: PlanResult): Thumb {
+  const section = sectionLookup(job.donor);
+  const [front, rear] = [
+    Math.min(...result.tape.spans.map((span) => span.builtFrom)),
+    Math.max(...result.tape.spans.map((span) => span.builtTo)),
+  ];
+  const scale = 230 / (rear - front);
+  const { over, under } = tallOf(result);
+  const zero = Math.max(24, 4 + over * scale);
+  const [x, z] = [(mm: number) => 5 + (mm - front) * scale, (mm: number) => zero - mm * scale];
+  return {
+    height: Math.max(64, zero + under * scale + 4),
+    wheels: result.axles.flatMap(({ item, built }) =>
+      built ? [{ x: x(built.x), y: z(built.z), r: item.tyreRadius * scale }] : [],
+    ),
+    pieces: result.pieces.map((piece) => ({
+      d: `${sideOutline(piece, 'left', section)
+        .map(([along, up], point) => `${point ? 'L' : 'M'}${x(along).toFixed(1)} ${z(up).toFixed(1)}`)
+        .join('')}Z`,
+      isNew: piece.source !== 'donor',
+    })),
+  };
+}
+
+/** What the list says of a job with its records. */
+export function jobCard(job: Job, records: readonly ShopRecord[]): JobCard {
+  const { plan, gates, next } = evaluateJob(job, records);
+  const passed = [job.done.includes('donor'), job.plan.operations.length > 0, ...gates.map(isPassed)];
+  const { before, after } = plan.measures;
+  return {
+    about: [job.donor.name, ...job.bodies.map((body) => `for the ${body.name}`)].join(', '),
+    display: job.display,
+    thumb: thumbOf(job, plan),
+    next: { bench: next.bench, text: next.text },
+    wheelbase: { before: before.wheelbase, after: after.wheelbase },
+    steps: STEPS.map((name, index) => ({ name, passed: passed[index] ?? false })),
+  };
+}
