@@ -66,7 +66,7 @@ export async function serve(env, { port, quiet = false }) {
   for (let attempt = 0; attempt < 150; attempt += 1) {
     if (child.exitCode !== null) throw new Error(`the server ended with exit code ${child.exitCode}`);
     try {
-      const answer = await fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(2000) });
+      const answer = await fetch(`http://127.0.0.1:${port}/api/ready`, { signal: AbortSignal.timeout(2000) });
       if (answer.ok) return child;
     } catch {
       // Not up yet.

@@ -1,7 +1,8 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
-import { eq } from 'drizzle-orm';
-import { database } from './db/database.ts';
+import { and, eq, sql } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
+import { type Database, database } from './db/database.ts';
 import { account, members, session, shops, user, verification } from './db/schema.ts';
 import type { Member } from './db/shop.ts';
 import { env } from './env.ts';
@@ -27,15 +28,42 @@ let made: ReturnType<typeof make> | undefined;
 /** Sign-in and sessions. Accounts are made by `addMember`, not by whoever finds the page. */
 export const auth = (): ReturnType<typeof make> => (made ??= make());
 
-/** Who is signed in, and the shop they work in; null when nobody is. */
-export async function memberOf(headers: Headers): Promise<Member | null> {
+/** Cookies whose signature was looked at a moment ago, and the session that each names. Whether that is still open is asked every time. */
+const proven = new LRUCache<string, string>({ max: 5000, ttl: 60_000 });
+
+async function sessionIn(headers: Headers): Promise<string | null> {
+  const cookie = headers.get('cookie');
+  if (cookie === null) return null;
+  const known = proven.get(cookie);
+  if (known !== undefined) return known;
   const signedIn = await auth().api.getSession({ headers });
   if (!signedIn) return null;
-  const [found] = await database()
-    .select({ shopId: members.shopId, role: members.role, name: members.name, shopName: shops.name })
-    .from(members)
+  proven.set(cookie, signedIn.session.id);
+  return signedIn.session.id;
+}
+
+const prepared = () =>
+  database()
+    .select({
+      userId: members.userId,
+      shopId: members.shopId,
+      role: members.role,
+      name: members.name,
+      shopName: shops.name,
+    })
+    .from(session)
+    .innerJoin(members, eq(members.userId, session.userId))
     .innerJoin(shops, eq(shops.id, members.shopId))
-    .where(eq(members.userId, signedIn.user.id))
-    .limit(1);
-  return found ? { userId: signedIn.user.id, ...found } : null;
+    .where(and(eq(session.id, sql.placeholder('session')), sql`${session.expiresAt} > now()`))
+    .limit(1)
+    .prepare('member_of_session');
+let query: { readonly of: Database; readonly run: ReturnType<typeof prepared> } | undefined;
+
+/** Who is signed in, and the shop they work in; null when nobody is. */
+export async function memberOf(headers: Headers): Promise<Member | null> {
+  const id = await sessionIn(headers);
+  if (id === null) return null;
+  if (query?.of !== database()) query = { of: database(), run: prepared() };
+  const [found] = await query.run.execute({ session: id });
+  return found ?? null;
 }

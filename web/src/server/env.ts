@@ -35,6 +35,10 @@ export const env = {
   get shopLimit(): number {
     return Number(process.env.SPLAY_SHOP_LIMIT_MB ?? 10_240) * 1024 * 1024;
   },
+  /** Where what is measured can be read; nowhere if not set. */
+  get metricsPort(): number | null {
+    return process.env.SPLAY_METRICS_PORT ? Number(process.env.SPLAY_METRICS_PORT) : null;
+  },
   /** Only tests switch the sign-in limiter off. */
   get limitSignIn(): boolean {
     return process.env.SPLAY_SIGN_IN_LIMIT !== 'off';

@@ -1,11 +1,13 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import { fileURLToPath } from 'node:url';
+import { constants } from 'node:zlib';
 import compression from 'compression';
 import sirv from 'sirv';
 import { env } from './env.ts';
 import { log } from './log.ts';
 import { addressTeller } from './net/address.ts';
 import { hostIn, knownHosts } from './net/hosts.ts';
+import { measure, serveMetrics } from './net/metrics.ts';
 
 /**
  * The process that serves: files as they were built, brotli or gzip beside them, then the application, compressed on the
@@ -36,6 +38,9 @@ const files = sirv(fileURLToPath(new URL('../client', import.meta.url)), {
 });
 const compress = compression({
   threshold: 1400,
+  // On the way only what costs little: files were packed as small as they get when they were built.
+  level: 4,
+  brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 3 } },
   // A stream of events would wait in the compressor.
   filter: (request, response) =>
     !String(response.getHeader('content-type')).startsWith('text/event-stream') &&
@@ -51,6 +56,7 @@ function refuse(response: ServerResponse, status: number, words: string): void {
 }
 
 const server = createServer((request, response) => {
+  if (env.metricsPort !== null) measure(request, response);
   const name = hostIn(request.headers.host);
   if (name === null || !known.has(name))
     return refuse(response, 421, 'This server does not go by that name. Its names are in SPLAY_URL and HOST.');
@@ -70,6 +76,7 @@ server.headersTimeout = 15_000;
 server.requestTimeout = 60_000;
 server.keepAliveTimeout = 10_000;
 
+if (env.metricsPort !== null) serveMetrics(host, env.metricsPort);
 server.listen(port, host, () => log.info({ host, port }, 'listening'));
 
 let stopping = false;

@@ -1,5 +1,5 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
-import { Pool } from 'pg';
+import { Pool, type PoolClient } from 'pg';
 import { env } from '../env.ts';
 import { logError } from '../log.ts';
 import * as schema from './schema.ts';
@@ -21,6 +21,14 @@ function open() {
   return { pool, database: drizzle(pool, { schema }) };
 }
 
+/** Each connection's queries, made once: what they know of the tables takes a while to put together. */
+const overClient = new WeakMap<PoolClient, NodePgDatabase<typeof schema>>();
+function over(client: PoolClient): NodePgDatabase<typeof schema> {
+  const made = overClient.get(client) ?? drizzle(client, { schema });
+  overClient.set(client, made);
+  return made;
+}
+
 /** The database without walls: only sign-in, memberships and migrations use it. A shop's rows go by `withShop`. */
 export function database(): Database {
   opened ??= open();
@@ -38,7 +46,7 @@ export async function inTransaction<T>(run: (tx: Transaction) => Promise<T>): Pr
     const client = await opened.pool.connect();
     let begun = false;
     try {
-      return await drizzle(client, { schema }).transaction((tx) => {
+      return await over(client).transaction((tx) => {
         begun = true;
         return run(tx);
       });

@@ -1,5 +1,6 @@
 import type { Job } from '@splay/core';
-import { and, count, eq } from 'drizzle-orm';
+import { and, count, eq, inArray } from 'drizzle-orm';
+import pLimit from 'p-limit';
 import type { JobCard } from '../../shared/job-card.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
@@ -13,25 +14,55 @@ export interface CardedJob extends ListedJob {
   readonly card: JobCard | null;
 }
 
+/** How long a page of the list waits for cards that are out of date before it shows them as they are, ms. */
+const PATIENCE = 250;
+
+/** One at a time: whoever saves, or waits for a sheet, goes before. */
+const oneAtATime = pLimit(1);
+/** Cards that are being made, by job. */
+const making = new Map<string, Promise<JobCard | null>>();
+
 /**
  * What the list says of its jobs. A card is kept beside its job under what it was made of: the revision, the number of
- * records (they are only ever added), and the program. Where one of them is another by now it is made anew, in a thread.
- * Each job stands alone: one that is broken takes none of the others along.
+ * records (they are only ever added), and the program. Where one of them is another by now it is made anew, in a thread; the
+ * list waits a moment for that, and then shows what it said before. Each job stands alone: one that is broken takes none of
+ * the others along.
  */
 export async function cardsOf(member: Member, listed: readonly ListedJob[]): Promise<readonly CardedJob[]> {
+  const ids = listed.map(({ id }) => id);
+  if (ids.length === 0) return [];
   const { kept, counts } = await withShop(member.shopId, async (tx) => ({
-    kept: await tx.select({ id: jobs.id, card: jobs.card, cardOf: jobs.cardOf }).from(jobs),
-    counts: await tx.select({ id: records.jobId, count: count() }).from(records).groupBy(records.jobId),
+    kept: await tx
+      .select({ id: jobs.id, card: jobs.card, cardOf: jobs.cardOf })
+      .from(jobs)
+      .where(inArray(jobs.id, ids)),
+    counts: await tx
+      .select({ id: records.jobId, count: count() })
+      .from(records)
+      .where(inArray(records.jobId, ids))
+      .groupBy(records.jobId),
   }));
   const [known, taken] = [new Map(kept.map((row) => [row.id, row])), new Map(counts.map((row) => [row.id, row.count]))];
+  const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), PATIENCE).unref());
   return Promise.all(
     listed.map(async (job): Promise<CardedJob> => {
       const of = `${job.revision} ${taken.get(job.id) ?? 0} ${programId()}`;
       const row = known.get(job.id);
-      if (row?.cardOf === of) return { ...job, card: row.card as JobCard };
-      return { ...job, card: await madeCard(member, job, of) };
+      const before = (row?.card ?? null) as JobCard | null;
+      if (row?.cardOf === of) return { ...job, card: before };
+      const made = cardInHand(member, job, of);
+      return { ...job, card: before === null ? await made : ((await Promise.race([made, late])) ?? before) };
     }),
   );
+}
+
+/** A card that is made now, or is being made for somebody else already. */
+function cardInHand(member: Member, job: ListedJob, of: string): Promise<JobCard | null> {
+  const found = making.get(job.id);
+  if (found) return found;
+  const made = oneAtATime(() => madeCard(member, job, of)).finally(() => making.delete(job.id));
+  making.set(job.id, made);
+  return made;
 }
 
 async function madeCard(member: Member, { id, revision }: ListedJob, of: string): Promise<JobCard | null> {

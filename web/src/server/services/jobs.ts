@@ -185,7 +185,6 @@ async function addRevision(
   job: Job,
 ): Promise<JobHead> {
   const savedAt = new Date();
-  await takeRoom(tx, member.shopId, JSON.stringify(job).length);
   await tx.insert(jobRevisions).values({
     shopId: member.shopId,
     jobId,
@@ -197,6 +196,7 @@ async function addRevision(
     savedAt,
   });
   await tx.update(jobs).set({ head: number, name: job.name, updatedAt: savedAt }).where(eq(jobs.id, jobId));
+  await takeRoom(tx, member.shopId, JSON.stringify(job).length);
   return { id: jobId, revision: number, job, savedBy: member.name, savedAt: savedAt.toISOString() };
 }
 

@@ -76,7 +76,6 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
             .values(good.map((record) => rowOf(record, member.shopId, id, member.userId)))
             .onConflictDoNothing()
             .returning({ id: records.id });
-    if (added.length > 0) await takeRoom(tx, member.shopId, JSON.stringify(good).length);
     const stored = await recordsOf(tx, id);
     const byId = new Map(stored.map((record) => [record.id, record]));
     const taken = good.flatMap((record): RefusedRecord[] =>
@@ -95,6 +94,7 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
       id,
       added.map((row) => row.id),
     );
+    if (added.length > 0) await takeRoom(tx, member.shopId, JSON.stringify(good).length);
     return { records: stored, refused: [...all.filter((record) => 'message' in record), ...taken] };
   });
 }

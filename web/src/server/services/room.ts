@@ -6,7 +6,8 @@ import { ShopFull } from './errors.ts';
 
 /**
  * Counts what a shop stores, within the transaction that stores it: none of it is kept where the shop would have more than
- * is set aside for it (`SPLAY_SHOP_LIMIT_MB`).
+ * is set aside for it (`SPLAY_SHOP_LIMIT_MB`). Called last: until the transaction ends all others of the shop that store
+ * something wait at its row.
  *
  * @param tx The transaction.
  * @param shopId The shop.

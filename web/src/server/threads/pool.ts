@@ -37,7 +37,7 @@ function open(): Piscina<Asked, Answered> {
     filename,
     execArgv: built ? [] : ['--import', 'tsx'],
     minThreads: 1,
-    maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
+    maxThreads: Math.max(2, Math.min(4, availableParallelism())),
     maxQueue: MOST_WAITING,
     idleTimeout: 60_000,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY, maxYoungGenerationSizeMb: 16 },
@@ -57,6 +57,8 @@ export async function inThread<N extends TaskName>(
   pool ??= open();
   const late = AbortSignal.timeout(LONGEST);
   const answer = await pool.run({ name, args }, { signal: late }).catch((error: unknown) => {
+    // Where others wait too it was the waiting that took long.
+    if (late.aborted && (pool?.queueSize ?? 0) > 0) throw new Busy();
     if (late.aborted || codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooHeavy();
     if (error instanceof Error && error.message === 'Task queue is at limit') throw new Busy();
     throw error;

@@ -1,0 +1,208 @@
+// `npm run load`: as many people as a large shop reading and writing at once, and what the server takes for it. Writes the
+// table for docs/benchmarks.md. Bounded: a throw-away database, a few minutes, nothing left behind.
+import { spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { setTimeout as wait } from 'node:timers/promises';
+import { build, prepareDatabase, serve } from './lib/app.mjs';
+import { modules } from './lib/install.mjs';
+import { freePort, ownDatabase, startPostgres } from './lib/postgres.mjs';
+import { root, say } from './lib/run.mjs';
+
+const PEOPLE = Number(process.env.PEOPLE ?? 200);
+const SECONDS = Number(process.env.SECONDS ?? 30);
+const JOBS = 200;
+
+const reading = (person, turn) =>
+  JSON.stringify([
+    {
+      id: `load-${person}-${turn}`,
+      kind: 'reading',
+      version: 1,
+      body: { measurement: 'p1-width', stage: 'fit-up', value: 755 + (turn % 7) },
+      taken: '2026-05-02T10:00:00Z',
+      by: 'x',
+    },
+  ]);
+
+await modules();
+await build();
+const folder = mkdtempSync(join(root, '.splay-test-'));
+const cluster = await startPostgres(folder);
+const servers = [];
+try {
+  const env = {
+    ...(await ownDatabase(cluster, 'splay')),
+    BETTER_AUTH_SECRET: randomBytes(32).toString('hex'),
+    SPLAY_DEMO: '1',
+    SPLAY_SIGN_IN_LIMIT: 'off',
+    LOG_LEVEL: 'silent',
+  };
+  await prepareDatabase(env, true);
+  const started = async () => {
+    const port = await freePort();
+    const child = await serve(env, { port, quiet: true });
+    servers.push(child);
+    return { base: `http://127.0.0.1:${port}`, pid: child.pid };
+  };
+  const one = await started();
+  const cookie = await signIn(one.base);
+  const call = (base, method, path, body, headers = {}) =>
+    fetch(base + path, {
+      method,
+      headers: { origin: base, cookie, ...(body ? { 'content-type': 'application/json' } : {}), ...headers },
+      body,
+    });
+  say(`${JOBS} jobs …`);
+  const text = readFileSync(join(root, 'demo/parcel-van.json'), 'utf8');
+  const ids = [];
+  for (let at = 0; at < JOBS; at += 1) ids.push((await (await call(one.base, 'POST', '/api/jobs', text)).json()).id);
+  await (await call(one.base, 'GET', '/')).text();
+
+  const rows = [];
+  const tell = (what, figure, goal) => {
+    rows.push(`| ${what} | ${figure} | ${goal} |`);
+    say(`${what}: ${figure} (goal: ${goal})`);
+  };
+  const table = await many([one.base], PEOPLE, SECONDS);
+  tell(`${PEOPLE} people, a call about every second, one process: p50`, `${table.p50} ms`, '');
+  tell(`${PEOPLE} people, one process: p95`, `${table.p95} ms`, 'under 300 ms');
+  tell(`${PEOPLE} people, one process: calls, errors`, `${table.calls}, ${table.errors}`, 'no errors');
+  const list = await timed(20, async () => (await call(one.base, 'GET', '/')).text());
+  tell(`a page of the list of ${JOBS} jobs, kept cards: median`, `${list} ms`, '');
+  const marks = await cpuOf(one.pid, 30, (at) => call(one.base, 'GET', `/api/jobs/${ids[at]}/marks.pdf`));
+  tell('a marks PDF of a revision not made yet: CPU', `${marks} ms`, 'under 150 ms');
+  const again = await cpuOf(one.pid, 30, () => call(one.base, 'GET', `/api/jobs/${ids[0]}/marks.pdf`));
+  tell('the same again: CPU', `${again} ms`, '');
+  const single = await flatOut([one.base]);
+  const two = await started();
+  const both = await flatOut([one.base, two.base]);
+  tell(
+    'two processes against one, flat out',
+    `${(both / single).toFixed(2)} × (${single} and ${both} a second)`,
+    '1.6 ×',
+  );
+  console.log(`\nOn ${availableParallelism()} cores, generator and database included:\n`);
+  console.log(['| What | Figure | Goal |', '| --- | --- | --- |', ...rows].join('\n'));
+
+  /** What somebody at a bench calls: pages, jobs, records, now and then a save. */
+  function callOf(base, person, turn) {
+    const id = ids[person % ids.length];
+    switch ((person + turn) % 10) {
+      case 0:
+        return call(base, 'GET', '/');
+      case 1:
+        return call(base, 'GET', `/jobs/${id}/cuts`);
+      case 2:
+      case 3:
+        return call(base, 'GET', `/api/jobs/${id}`);
+      case 4:
+        return call(base, 'GET', `/api/jobs/${id}/revisions`);
+      case 5:
+      case 6:
+        return call(base, 'POST', `/api/jobs/${id}/records`, reading(person, turn));
+      case 7:
+        return save(base, id);
+      default:
+        return call(base, 'GET', `/api/jobs/${id}/records`);
+    }
+  }
+
+  async function save(base, id) {
+    const head = await (await call(base, 'GET', `/api/jobs/${id}`)).json();
+    const { version } = JSON.parse(text);
+    const job = { ...head.job, name: `${head.job.name.slice(0, 40)} ${head.revision}` };
+    return call(
+      base,
+      'PUT',
+      `/api/jobs/${id}`,
+      JSON.stringify({ basedOn: head.revision, label: 'Load', version, job }),
+    );
+  }
+
+  async function many(bases, people, seconds) {
+    const took = [];
+    let errors = 0;
+    const until = performance.now() + seconds * 1000;
+    await Promise.all(
+      Array.from({ length: people }, async (_, person) => {
+        await wait((1000 * person) / people);
+        for (let turn = 0; performance.now() < until; turn += 1) {
+          const began = performance.now();
+          try {
+            const answer = await callOf(bases[person % bases.length], person, turn);
+            await answer.arrayBuffer();
+            // Somebody else saved first: as it should be.
+            if (!answer.ok && answer.status !== 409) errors += 1;
+          } catch {
+            errors += 1;
+          }
+          took.push(performance.now() - began);
+          await wait(Math.max(0, 1000 - (performance.now() - began)));
+        }
+      }),
+    );
+    const sorted = took.toSorted((a, b) => a - b);
+    const at = (share) => Math.round(sorted[Math.floor(share * (sorted.length - 1))]);
+    return { p50: at(0.5), p95: at(0.95), calls: sorted.length, errors };
+  }
+
+  /** Calls a second, with nobody waiting in between. */
+  async function flatOut(bases) {
+    const { default: autocannon } = await import('autocannon');
+    const runs = bases.map((base) =>
+      autocannon({
+        url: `${base}/api/jobs/${ids[0]}`,
+        connections: 16,
+        duration: 8,
+        headers: { cookie },
+        workers: 1,
+      }),
+    );
+    const results = await Promise.all(runs);
+    return Math.round(results.reduce((sum, { requests }) => sum + requests.average, 0));
+  }
+} finally {
+  for (const child of servers) child.kill('SIGKILL');
+  cluster.stop();
+  cluster.remove();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function signIn(base) {
+  const answer = await fetch(`${base}/api/auth/sign-in/email`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: base },
+    body: JSON.stringify({ email: 'owner@windrow-lane.example', password: 'windrow-lane' }),
+  });
+  return answer.headers
+    .getSetCookie()
+    .map((one) => one.split(';')[0])
+    .join('; ');
+}
+
+async function timed(count, run) {
+  const took = [];
+  for (let at = 0; at < count; at += 1) {
+    const began = performance.now();
+    await run();
+    took.push(performance.now() - began);
+  }
+  return Math.round(took.toSorted((a, b) => a - b)[Math.floor(count / 2)]);
+}
+
+/** CPU that a process spent for each of some calls, its threads included, ms. */
+async function cpuOf(pid, count, run) {
+  const ticks = Number(spawnSync('getconf', ['CLK_TCK'], { encoding: 'utf8' }).stdout);
+  const spent = () => {
+    const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');
+    return ((Number(fields[11]) + Number(fields[12])) * 1000) / ticks;
+  };
+  for (let at = 0; at < 5; at += 1) await (await run(count + at)).arrayBuffer();
+  const before = spent();
+  for (let at = 0; at < count; at += 1) await (await run(at)).arrayBuffer();
+  return Math.round((spent() - before) / count);
+}

@@ -1,0 +1,128 @@
+import type { JobCard } from '../shared/job-card.ts';
+import { Length } from '../ui/length.tsx';
+import { FrameThumb } from './frame-thumb.tsx';
+import { JobTools } from './job-tools.tsx';
+
+interface JobListProps {
+  readonly jobs: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly place: 'listed' | 'archived' | 'deleted';
+    readonly savedAt: string;
+    /** Null where this program cannot read the job. */
+    readonly card: JobCard | null;
+  }[];
+  readonly writes: boolean;
+}
+
+/** The jobs of the shop: each with its frame, what becomes of it, how far it has come and what comes next. */
+export function JobList({ jobs, writes }: JobListProps) {
+  return (
+    <ul className="border-t-2 border-graphite">
+      {jobs.map(({ id, name, place, card }) => (
+        <li
+          key={id}
+          className="grid grid-cols-1 items-center gap-x-6 gap-y-3 border-b border-graphite py-5 md:grid-cols-[15rem_1fr_19rem_auto]"
+        >
+          {card ? <FrameThumb {...card.thumb} /> : <span />}
+          <div>
+            <h2 className="heading text-2xl">
+              <a className="hover:text-layout" href={`/jobs/${id}`}>
+                {name}
+              </a>
+            </h2>
+            {card && <p className="text-pencil">{card.about}</p>}
+            {card && <Wheelbase card={card} />}
+          </div>
+          {card ? <HowFar id={id} card={card} /> : <Unreadable id={id} />}
+          {writes && <JobTools id={id} name={name} place={place} />}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Wheelbase({ card: { wheelbase, display } }: { readonly card: JobCard }) {
+  const { before, after } = wheelbase;
+  if (before === null || after === null) return null;
+  return (
+    <p className="mt-1">
+      Wheelbase <Length mm={before} format={display} />
+      {before !== after && (
+        <b className="text-layout">
+          {' → '}
+          <Length mm={after} format={display} />
+        </b>
+      )}
+      {` ${display.unit}`}
+    </p>
+  );
+}
+
+function HowFar({ id, card: { steps, next } }: { readonly id: string; readonly card: JobCard }) {
+  return (
+    <div>
+      <ol className="flex gap-1" aria-label="How far">
+        {steps.map(({ name, passed }) => (
+          <li key={name} className="flex-1" title={name}>
+            <span className={`block h-2.5 border ${passed ? 'border-passed bg-passed' : 'border-pencil'}`} />
+            <span className="sr-only">
+              {name}: {passed ? 'yes' : 'not yet'}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-1.5 text-sm text-pencil">
+        {steps
+          .filter(({ passed }) => passed)
+          .map(({ name }) => name)
+          .at(-1) ?? 'just begun'}
+      </p>
+      <p className="mt-1">
+        <a className="font-semibold text-layout underline underline-offset-2" href={`/jobs/${id}/${next.bench}`}>
+          {next.text}
+        </a>
+      </p>
+    </div>
+  );
+}
+
+const Unreadable = ({ id }: { readonly id: string }) => (
+  <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+    This job cannot be read by this program. Nothing of it is lost:{' '}
+    <a className="underline" href={`/api/jobs/${id}/export`}>
+      download its file
+    </a>{' '}
+    and have it looked at.
+  </p>
+);
+
+interface JobsAsideProps {
+  readonly title: string;
+  readonly about: string;
+  readonly jobs: JobListProps['jobs'];
+  readonly writes: boolean;
+}
+
+/** Jobs that were put away or deleted, folded up. */
+export function JobsAside({ title, about, jobs, writes }: JobsAsideProps) {
+  if (jobs.length === 0) return null;
+  return (
+    <details className="mt-6">
+      <summary className="label cursor-pointer">
+        {title} ({jobs.length}){about && `, ${about}`}
+      </summary>
+      <ul className="mt-1 border-t border-rule">
+        {jobs.map(({ id, name, place, savedAt }) => (
+          <li key={id} className="flex items-center justify-between gap-4 border-b border-rule py-2">
+            <span>
+              {name}
+              <span className="ml-2 text-sm text-pencil">last saved {savedAt.slice(0, 10)}</span>
+            </span>
+            {writes && <JobTools id={id} name={name} place={place} />}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
