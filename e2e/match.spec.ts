@@ -1,7 +1,7 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
 import { jobOf, UNREAL, ZOO } from '../core/test/zoo.ts';
-import { ledger, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 async function take(page: Page, text: string): Promise<string> {
   const answer = await page.request.post('/api/jobs', {
@@ -168,7 +168,7 @@ test('a body that is taken off takes its place along, and undo brings both back'
 
 test('a body is kept in the library and copied into another job, with ids and a plan of its own', async ({ page }) => {
   await openDemoShop(page);
-  const van = (await page.getByRole('link', { name: /^Parcel van/ }).getAttribute('href'))!.split('/').pop()!;
+  const van = await newFlagship(page, 'Van with a body to keep');
   await openBench(page, van, 'body');
   await press(page, /^Keep Marlowe Parcel Carrier in the library/);
   await expect(page.getByText(/Kept as .*a copy, for the next job/)).toBeVisible();
@@ -180,12 +180,12 @@ test('a body is kept in the library and copied into another job, with ids and a 
   await openBench(page, id, 'body');
   const copies = page.getByRole('combobox', { name: 'Copy a body from the library' });
   await copies.selectOption({ index: 1 });
-  await expect(page.getByText(/Copied from Parcel van on an Ostler 35, out of the library/)).toBeVisible();
+  await expect(page.getByText(/Copied from Van with a body to keep, out of the library/)).toBeVisible();
   await saved(page);
 
   await page.goto('/');
   await kept.getByRole('button', { name: 'Take Marlowe Parcel Carrier out of the library' }).click();
   await expect(kept.getByText('Marlowe Parcel Carrier')).toHaveCount(0);
   await openBench(page, id, 'body');
-  await expect(page.getByText(/Copied from Parcel van/)).toBeVisible();
+  await expect(page.getByText(/Copied from Van with a body to keep/)).toBeVisible();
 });

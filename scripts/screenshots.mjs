@@ -42,7 +42,13 @@ try {
   await page.goto(`${base}/sign-in`);
   await page.getByRole('button', { name: 'Open the demo shop' }).click();
   await page.waitForURL(`${base}/`);
-  await shot('jobs');
+  const pages = [];
+  for (const path of ['/', '/people']) {
+    await page.goto(`${base}${path}`);
+    await page.waitForLoadState('networkidle');
+    pages.push(await page.screenshot());
+  }
+  await page.goto(`${base}/`);
   const hrefOf = (name) => page.getByRole('link', { name }).getAttribute('href');
   const [van, sprayer, pickup, tour] = [
     await hrefOf(/^Parcel van/),
@@ -66,6 +72,8 @@ try {
     await table.close();
     say(name);
   };
+
+  await side('shop', pages, 1280 * pages.length);
 
   // Measure.
   await open(van, 'donor');

@@ -333,6 +333,11 @@ describe('what the list says of a job', () => {
     expect([first.length, second.length, await countJobs(me, 'listed')]).toEqual([JOBS_A_PAGE, 2, JOBS_A_PAGE + 2]);
     expect(new Set([...first, ...second].map(({ id }) => id)).size).toBe(JOBS_A_PAGE + 2);
     expect(first[0]!.name).toBe(`Job ${JOBS_A_PAGE + 1}`);
+    // Signs of a pattern are looked for as they are.
+    const found = async (find: string) => (await listJobs(me, 'listed', 1, find)).map(({ name }) => name);
+    expect(await found('jOB 51')).toEqual(['Job 51']);
+    expect([await found('%'), await found('Job_1'), await found('\\')]).toEqual([[], [], []]);
+    expect(await countJobs(me, 'listed', 'job 5')).toBe(3);
   });
 });
 

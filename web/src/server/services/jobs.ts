@@ -1,4 +1,4 @@
-import { and, count, desc, eq, gt, isNotNull, isNull, or } from 'drizzle-orm';
+import { and, count, desc, eq, gt, ilike, isNotNull, isNull, or } from 'drizzle-orm';
 import { type Job, JOB_VERSION, jobFileOf, type ShopRecord, upgradeJob, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, records } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
@@ -49,14 +49,19 @@ const IN_PLACE = {
   deleted: isNotNull(jobs.deletedAt),
 } as const;
 
+/** Jobs that a name is part of; all where it says nothing. */
+const named = (find: string) =>
+  find === '' ? undefined : ilike(jobs.name, `%${find.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`);
+
 /**
  * Jobs of the shop, the latest worked on first. One that cannot be read has its name and its place all the same.
  *
  * @param member Who asks.
  * @param place Only those kept there; all if not said.
  * @param page From 1; all of them if not said.
+ * @param find Only those that this is part of the name of.
  */
-export function listJobs(member: Member, place?: JobPlace, page?: number): Promise<ListedJob[]> {
+export function listJobs(member: Member, place?: JobPlace, page?: number, find = ''): Promise<ListedJob[]> {
   return withShop(member.shopId, async (tx) => {
     const query = tx
       .select({
@@ -71,6 +76,7 @@ export function listJobs(member: Member, place?: JobPlace, page?: number): Promi
       .where(
         and(
           place && IN_PLACE[place],
+          named(find),
           or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
         ),
       )
@@ -85,10 +91,13 @@ export function listJobs(member: Member, place?: JobPlace, page?: number): Promi
   });
 }
 
-/** How many jobs are kept in a place. */
-export const countJobs = (member: Member, place: JobPlace): Promise<number> =>
+/** How many jobs are kept in a place, of those that are looked for. */
+export const countJobs = (member: Member, place: JobPlace, find = ''): Promise<number> =>
   withShop(member.shopId, async (tx) => {
-    const [row] = await tx.select({ count: count() }).from(jobs).where(IN_PLACE[place]);
+    const [row] = await tx
+      .select({ count: count() })
+      .from(jobs)
+      .where(and(IN_PLACE[place], named(find)));
     return row?.count ?? 0;
   });
 
