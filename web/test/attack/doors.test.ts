@@ -78,8 +78,7 @@ describe('every door that there is', () => {
   it('is found by walking the pages', () => {
     const all = routes();
     expect(all.length).toBeGreaterThan(35);
-    for (const path of OPEN)
-      expect(all.map((route) => route.path)).toContain(path);
+    for (const path of OPEN) expect(all.map((route) => route.path)).toContain(path);
     expect(all.filter(({ methods }) => methods.length === 0)).toEqual([]);
   });
 
