@@ -140,17 +140,18 @@ export async function restoreBackup(place, file) {
     throw error;
   }
   await connected(databaseIn(place.url, 'postgres'), async (client) => {
-    await client.query('begin');
-    await client.query(`alter database "${name}" with allow_connections false`).catch(() => undefined);
-    await client.query('commit');
-    const end = () => client.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [name]);
+    // Nobody comes in while the two change names; whoever is in is asked to leave, and comes again by itself.
+    await client.query(`alter database "${name}" with allow_connections false`);
     for (let tries = 0; ; tries += 1) {
-      await end();
+      await client.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [name]);
       try {
         await client.query(`alter database "${name}" rename to "${old}"`);
         break;
       } catch (error) {
-        if (tries === 20) throw error;
+        if (tries === 20) {
+          await client.query(`alter database "${name}" with allow_connections true`);
+          throw error;
+        }
         await new Promise((resolve) => setTimeout(resolve, 100));
       }
     }

@@ -45,7 +45,7 @@ export function People({ people, links, me, manages }: PeopleProps) {
         {people.map((person) => (
           <li
             key={person.id}
-            className="grid grid-cols-1 items-center gap-x-5 gap-y-2 border-b border-graphite py-4 md:grid-cols-[1fr_19rem_auto]"
+            className="grid grid-cols-1 items-center gap-x-5 gap-y-2 border-b border-graphite py-4 md:grid-cols-[1fr_24rem_auto]"
           >
             <div>
               <h2 className="heading text-2xl">
