@@ -5,7 +5,12 @@ export default defineConfig({
   // A busy machine is not a fault: what is waited for may take its time, but it must come.
   timeout: 180_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  // Files of tests beside each other, each in jobs of its own; but whoever measures frames is alone.
+  workers: 2,
+  projects: [
+    { name: 'alone', testMatch: /drag\.spec/ },
+    { name: 'beside others', testIgnore: /drag\.spec/, dependencies: ['alone'] },
+  ],
   forbidOnly: true,
   use: {
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:4321',

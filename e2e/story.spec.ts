@@ -6,6 +6,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await expect(page.getByText('Windrow Lane Frameworks')).toBeVisible();
 
   // The shop's jobs say what each is and what comes next.
+  await page.goto('/?find=parcel+van+on');
   const row = page
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading', { name: 'Parcel van on an Ostler 35' }) });

@@ -1,39 +1,24 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { makeBackup, outdated, restoreBackup, timeOf } from '../../scripts/lib/backup.mjs';
 import { programs } from '../../scripts/lib/postgres.mjs';
-import { type Cluster, ownDatabase, startPostgres } from '../../scripts/lib/postgres.mjs';
-import { root } from '../../scripts/lib/run.mjs';
 import { closeDatabase } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
 import { addAttachment, readAttachment } from '../src/server/services/attachments.ts';
 import { exportJob, importJob } from '../src/server/services/job-files.ts';
 import { listJobs, saveJob } from '../src/server/services/jobs.ts';
 import { lastBackup } from '../src/server/services/shop-state.ts';
+import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
 
-const folder = mkdtempSync(join(root, '.splay-test-backup-'));
-const usual = { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL };
+const own = ownCluster('backup');
+const { folder } = own;
 const PIXEL = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==',
   'base64',
 );
-let cluster: Cluster;
-
-beforeAll(async () => {
-  cluster = await startPostgres(folder);
-  Object.assign(process.env, await ownDatabase(cluster, 'splay'));
-  await migrateDatabase();
-});
-afterAll(async () => {
-  await closeDatabase();
-  Object.assign(process.env, usual);
-  cluster.stop();
-  cluster.remove();
-  rmSync(folder, { recursive: true, force: true });
-});
-const place = () => ({ bin: programs()!, url: cluster.superuserUrl.replace(/postgres$/, 'splay') });
+const place = () => ({ bin: programs()!, url: own.url() });
 
 it('a backup made under way, proved and brought back, has all that was there then, and loses nothing of what came after', async () => {
   const { owner } = await newShop();

@@ -1,40 +1,20 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
 import { JOB_VERSION } from '@splay/core';
 import pg from 'pg';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { type Cluster, ownDatabase, startPostgres } from '../../scripts/lib/postgres.mjs';
-import { root } from '../../scripts/lib/run.mjs';
+import { afterAll, expect, it } from 'vitest';
 import { closeDatabase } from '../src/server/db/database.ts';
-import { migrateDatabase } from '../src/server/db/migrate.ts';
 import { importJob } from '../src/server/services/job-files.ts';
-import { closeThreads } from '../src/server/threads/pool.ts';
 import { served, type Served } from './attack/served.ts';
+import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
 import { signInAt } from './sign-in.ts';
 
 /** `npm run chaos` kills more often. */
 const KILLS = Number(process.env.SPLAY_KILLS ?? 5);
 
-const folder = mkdtempSync(join(root, '.splay-test-chaos-'));
-const usual = { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL };
-let cluster: Cluster;
+const own = ownCluster('chaos');
 let server: Served;
 
-beforeAll(async () => {
-  cluster = await startPostgres(folder);
-  Object.assign(process.env, await ownDatabase(cluster, 'splay'));
-  await migrateDatabase();
-});
-afterAll(async () => {
-  server.stop();
-  await closeThreads();
-  await closeDatabase();
-  Object.assign(process.env, usual);
-  cluster.stop();
-  cluster.remove();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => server.stop());
 
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -96,16 +76,16 @@ it(
         process.kill(server.pid, 'SIGKILL');
         server = await served();
       } else {
-        process.kill(cluster.pid(), 'SIGKILL');
+        process.kill(own.cluster().pid(), 'SIGKILL');
         await wait(50);
-        cluster = await startPostgres(folder);
+        await own.startAgain();
       }
     }
     await wait(500);
     going = false;
     await Promise.all(writing);
 
-    const client = new pg.Client({ connectionString: cluster.superuserUrl.replace(/postgres$/, 'splay') });
+    const client = new pg.Client({ connectionString: own.url() });
     await client.connect();
     const { rows: revisions } = await client.query<{ number: number; label: string }>(
       'select number, label from job_revisions where job_id = $1 order by number',

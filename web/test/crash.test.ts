@@ -1,32 +1,13 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
-import { afterAll, beforeAll, expect, it, vi } from 'vitest';
-import { type Cluster, ownDatabase, startPostgres } from '../../scripts/lib/postgres.mjs';
-import { root } from '../../scripts/lib/run.mjs';
+import { expect, it, vi } from 'vitest';
 import { sql } from 'drizzle-orm';
-import { closeDatabase, database } from '../src/server/db/database.ts';
-import { migrateDatabase } from '../src/server/db/migrate.ts';
+import { database } from '../src/server/db/database.ts';
 import { importJob } from '../src/server/services/job-files.ts';
 import { listJobs, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
+import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
 
-const folder = mkdtempSync(join(root, '.splay-test-crash-'));
-const usual = { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL };
-let cluster: Cluster;
-
-beforeAll(async () => {
-  cluster = await startPostgres(folder);
-  Object.assign(process.env, await ownDatabase(cluster, 'splay'));
-  await migrateDatabase();
-});
-afterAll(async () => {
-  await closeDatabase();
-  Object.assign(process.env, usual);
-  cluster.stop();
-  cluster.remove();
-  rmSync(folder, { recursive: true, force: true });
-});
+const own = ownCluster('crash');
 
 it('kill -9 of the database in the middle of saves loses no acknowledged save', async () => {
   const { owner } = await newShop();
@@ -42,7 +23,7 @@ it('kill -9 of the database in the middle of saves loses no acknowledged save', 
         job: { ...job, name },
       });
       // In the middle of this save, whatever the machine is doing besides.
-      if (count === KILLED_AFTER) process.kill(cluster.pid(), 'SIGKILL');
+      if (count === KILLED_AFTER) process.kill(own.cluster().pid(), 'SIGKILL');
       const saved = await saving;
       acknowledged.push([saved.revision, name]);
     } catch {
@@ -52,7 +33,7 @@ it('kill -9 of the database in the middle of saves loses no acknowledged save', 
   expect(failures).toBe(1);
   expect(acknowledged.length).toBeGreaterThanOrEqual(KILLED_AFTER);
 
-  cluster = await startPostgres(folder);
+  await own.startAgain();
   const history = new Map((await listRevisions(owner, id)).map(({ number, label }) => [number, label]));
   for (const [revision, name] of acknowledged) expect(history.get(revision)).toBe(name);
   const last = acknowledged.at(-1)!;
@@ -63,7 +44,7 @@ it('kill -9 of the database in the middle of saves loses no acknowledged save', 
 
 it('connections that the database drops before a transaction begins are replaced, and nobody sees it', async () => {
   const { owner } = await newShop();
-  const dropAll = () => spawnSync('psql', [cluster.superuserUrl, '-c', DROP_ALL], { stdio: 'ignore' }).status;
+  const dropAll = () => spawnSync('psql', [own.cluster().superuserUrl, '-c', DROP_ALL], { stdio: 'ignore' }).status;
   for (let count = 0; count < 12; count += 1) {
     await vi.waitFor(() => database().execute(sql`select 1`), 5000);
     // While this process waits for psql it cannot notice that its idle connection was closed: BEGIN finds out.

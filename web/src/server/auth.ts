@@ -20,7 +20,7 @@ const make = () =>
     rateLimit: { enabled: false },
     telemetry: { enabled: false },
     // Its messages may hold an e-mail address or a token: that something failed is logged, not what it said.
-    logger: { log: (level) => log.warn({ said: level }, 'sign-in library') },
+    logger: { log: (level) => log.debug({ said: level }, 'sign-in library') },
   });
 
 let made: ReturnType<typeof make> | undefined;

@@ -1,5 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { api } from '../client/api.ts';
+import { filledIn, FormField } from './form-field.tsx';
 import { useAwake } from '../client/use-awake.ts';
 
 interface JoinProps {
@@ -20,7 +21,7 @@ export function Join({ token, kind }: JoinProps) {
   const names = kind === 'invitation' ? (['name', 'email', 'password'] as const) : (['password'] as const);
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const form = Object.fromEntries([...new FormData(event.currentTarget)].map(([key, value]) => [key, String(value)]));
+    const form = filledIn(event.currentTarget);
     const answer = await api.join(token, form);
     if (!answer.ok) return setProblem(answer.problems[0]?.message ?? answer.detail);
     // An invitation brings the address along, so that one is in at once; a new password is typed again, to be sure of it.
@@ -30,16 +31,7 @@ export function Join({ token, kind }: JoinProps) {
   return (
     <form onSubmit={(event) => void submit(event)} className="mt-4 space-y-3">
       {names.map((name) => (
-        <label key={name} className="block text-sm text-pencil">
-          {FIELDS[name].label}
-          <input
-            className="field mt-1 text-graphite"
-            name={name}
-            type={FIELDS[name].type}
-            autoComplete={FIELDS[name].complete}
-            required
-          />
-        </label>
+        <FormField key={name} name={name} {...FIELDS[name]} />
       ))}
       {problem && (
         <p role="alert" className="text-oxide">

@@ -1,5 +1,6 @@
-import { type SubmitEvent, useState } from 'react';
+import { type ComponentProps, type SubmitEvent, useState } from 'react';
 import { api, type Answer } from '../client/api.ts';
+import { filledIn, FormField } from './form-field.tsx';
 import { useAwake } from '../client/use-awake.ts';
 
 /** What one is called in the shop, and one's password. */
@@ -9,7 +10,7 @@ export function OwnAccount({ name }: { readonly name: string }) {
       <AccountForm
         title="What you are called"
         about="It stands on what you save and read. What you did under the old name keeps it."
-        fields={[['name', 'Name in the shop', 'text', 'nickname', name]]}
+        fields={[{ name: 'name', label: 'Name in the shop', type: 'text', complete: 'nickname', value: name }]}
         press="Change the name"
         done="That is your name from now on."
         send={({ name: called = '' }) => api.rename(called)}
@@ -18,8 +19,8 @@ export function OwnAccount({ name }: { readonly name: string }) {
         title="Your password"
         about="All other places where you are signed in are signed out."
         fields={[
-          ['current', 'Password now', 'password', 'current-password', ''],
-          ['next', 'New password', 'password', 'new-password', ''],
+          { name: 'current', label: 'Password now', type: 'password', complete: 'current-password' },
+          { name: 'next', label: 'New password', type: 'password', complete: 'new-password' },
         ]}
         press="Change the password"
         done="That is your password from now on."
@@ -32,7 +33,7 @@ export function OwnAccount({ name }: { readonly name: string }) {
 interface AccountFormProps {
   readonly title: string;
   readonly about: string;
-  readonly fields: readonly (readonly [key: string, label: string, type: string, complete: string, value: string])[];
+  readonly fields: readonly ComponentProps<typeof FormField>[];
   readonly press: string;
   readonly done: string;
   readonly send: (form: Readonly<Record<string, string>>) => Promise<Answer<unknown>>;
@@ -43,7 +44,7 @@ function AccountForm({ title, about, fields, press, done, send }: AccountFormPro
   const [said, setSaid] = useState<{ readonly ok: boolean; readonly text: string } | null>(null);
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const form = Object.fromEntries([...new FormData(event.currentTarget)].map(([key, value]) => [key, String(value)]));
+    const form = filledIn(event.currentTarget);
     const answer = await send(form);
     setSaid(answer.ok ? { ok: true, text: done } : { ok: false, text: answer.problems[0]?.message ?? answer.detail });
   };
@@ -51,18 +52,8 @@ function AccountForm({ title, about, fields, press, done, send }: AccountFormPro
     <form aria-label={title} onSubmit={(event) => void submit(event)} className="space-y-3">
       <h2 className="heading text-xl">{title}</h2>
       <p className="text-sm text-pencil">{about}</p>
-      {fields.map(([key, label, type, complete, value]) => (
-        <label key={key} className="block text-sm text-pencil">
-          {label}
-          <input
-            className="field mt-1 text-graphite"
-            name={key}
-            type={type}
-            autoComplete={complete}
-            defaultValue={value}
-            required
-          />
-        </label>
+      {fields.map((field) => (
+        <FormField key={field.name} {...field} />
       ))}
       {said && (
         <p role={said.ok ? 'status' : 'alert'} className={said.ok ? 'text-passed' : 'text-oxide'}>

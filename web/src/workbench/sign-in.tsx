@@ -1,5 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { api } from '../client/api.ts';
+import { filledIn, FormField } from './form-field.tsx';
 import { useAwake } from '../client/use-awake.ts';
 
 interface SignInProps {
@@ -42,7 +43,7 @@ export function SignIn({ demo, first, to }: SignInProps) {
   };
   const submit = async (event: SubmitEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const form = Object.fromEntries([...new FormData(event.currentTarget)].map(([key, value]) => [key, String(value)]));
+    const form = filledIn(event.currentTarget);
     if (first) {
       setAsking(true);
       const answer = await api.setUp(form);
@@ -83,16 +84,7 @@ export function SignIn({ demo, first, to }: SignInProps) {
       <h1 className="heading text-2xl">{first ? 'Set up your shop' : 'Sign in'}</h1>
       <form onSubmit={(event) => void submit(event)} className="mt-3 space-y-3">
         {names.map((name) => (
-          <label key={name} className="block text-sm text-pencil">
-            {FIELDS[name].label}
-            <input
-              className="field mt-1 text-graphite"
-              name={name}
-              type={FIELDS[name].type}
-              autoComplete={FIELDS[name].complete}
-              required
-            />
-          </label>
+          <FormField key={name} name={name} {...FIELDS[name]} />
         ))}
         {problem && (
           <p role="alert" className="text-oxide">
