@@ -54,3 +54,17 @@ export const made = (id: string, bracket: Bracket, changes: Partial<Mounting> = 
   hung: [],
   ...changes,
 });
+
+/** A folded arm, 100 deep at the rail. */
+export const arm = (changes: Partial<Extract<Bracket, { form: 'arm' }>> = {}): Bracket => ({
+  form: 'arm',
+  make: 'folded',
+  thickness: 6,
+  along: 90,
+  deep: 100,
+  tip: 60,
+  radius: 9,
+  contour: [],
+  fixing: { by: 'weld', leg: 6 },
+  ...changes,
+});

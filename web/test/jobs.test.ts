@@ -312,6 +312,8 @@ describe('what the list says of a job', () => {
     expect((await stored()).card).toBeNull();
     const first = await card();
     expect(first).toEqual(jobCard(job, await listRecords(me, id)));
+    // What is kept is shown as it is now, and not as something of before.
+    expect((await cardsOf(me, await listJobs(me)))[0]!.outdated).toBe(false);
     const { of } = await stored();
     // What is kept is what is shown.
     await withShop(me.shopId, (tx) => tx.update(jobs).set({ card: { ...first, about: 'as kept' } }));

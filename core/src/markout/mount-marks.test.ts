@@ -1,26 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { body, frame, input, made, perch } from '../../test/mounts.ts';
-import type { Bracket } from '../mounting/index.ts';
+import { arm, body, frame, input, made, perch } from '../../test/mounts.ts';
 import { evaluatePlan, type PlanInput } from '../plan/index.ts';
 import { markSheet } from './index.ts';
 
-const arm: Bracket = {
-  form: 'arm',
-  make: 'folded',
-  thickness: 6,
-  along: 90,
-  deep: 100,
-  tip: 60,
-  radius: 9,
-  contour: [],
-  fixing: { by: 'bolts', grade: '10.9', diameter: 12, count: 4 },
-};
+const bolted = arm({ fixing: { by: 'bolts', grade: '10.9', diameter: 12, count: 4 } });
 const marksOf = (job: PlanInput) =>
   markSheet(job, evaluatePlan(job)).brackets.filter(({ fixedBy, name }) => fixedBy === 'hole' || /M\d/.test(name));
 
 describe('the marks of a body’s mounts', () => {
   it('where each bracket goes from the datum, on which face, and how far down, by hand', () => {
-    const [standing, hung] = marksOf(input([made('a', perch), made('d', arm)]));
+    const [standing, hung] = marksOf(input([made('a', perch), made('d', bolted)]));
     // The mount 200 behind a tape that hangs at 700; the datum hole at 100.
     expect(standing).toMatchObject({
       name: 'perch M1L',

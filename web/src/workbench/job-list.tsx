@@ -11,6 +11,8 @@ interface JobListProps {
     readonly savedAt: string;
     /** Null where this program cannot read the job. */
     readonly card: JobCard | null;
+    /** The card is of an earlier state of the job. */
+    readonly outdated: boolean;
   }[];
   readonly writes: boolean;
 }
@@ -19,7 +21,7 @@ interface JobListProps {
 export function JobList({ jobs, writes }: JobListProps) {
   return (
     <ul className="border-t-2 border-graphite">
-      {jobs.map(({ id, name, place, card }) => (
+      {jobs.map(({ id, name, place, card, outdated }) => (
         <li
           key={id}
           className="grid grid-cols-1 items-center gap-x-6 gap-y-3 border-b border-graphite py-5 md:grid-cols-[15rem_1fr_19rem_auto]"
@@ -33,6 +35,7 @@ export function JobList({ jobs, writes }: JobListProps) {
             </h2>
             {card && <p className="text-pencil">{card.about}</p>}
             {card && <Wheelbase card={card} />}
+            {outdated && <p className="text-sm text-pencil">as it was before: the present state is being reckoned</p>}
           </div>
           {card ? <HowFar id={id} card={card} /> : <Unreadable id={id} />}
           {writes && <JobTools id={id} name={name} place={place} />}

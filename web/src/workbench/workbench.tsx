@@ -1,5 +1,5 @@
-import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf, type ShopRecord } from '@splay/core';
-import { Suspense, use, useEffect, useMemo, useRef, useState } from 'react';
+import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf } from '@splay/core';
+import { Suspense, use, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { LookAround } from '../board/look-around.tsx';
 import { BoardTable } from '../board/board-table.tsx';
@@ -7,11 +7,8 @@ import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
-import { hearRecords } from '../client/live.ts';
-import { startRecordQueue } from '../client/record-queue.ts';
-import { startSaving } from '../client/save-loop.ts';
 import { workbenchActions } from './actions.ts';
-import { BENCHES, benchOf, isBench, partsOf } from './benches.ts';
+import { BENCHES, benchOf, partsOf } from './benches.ts';
 import { Dialogs, type OpenDialog } from './dialogs.tsx';
 import { FloorView } from './floor-view.tsx';
 import { GateDialog } from './gate-dialog.tsx';
@@ -24,6 +21,7 @@ import { ThreadCard } from './thread-card.tsx';
 import { useCatchUp } from './use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
 import { useScreen } from './use-screen.ts';
+import { useAddress, useServer } from './use-server.ts';
 
 /** Every bench has its drawing as tables, beside what it brings of its own. */
 const withTable = (parts: BenchParts): BenchParts => ({
@@ -36,48 +34,6 @@ function usePinned(pinned: readonly string[], bench: string): readonly PinnedLay
   const { shows } = benchOf(bench);
   const kept = Object.entries(BENCHES).filter(([id, of]) => id !== bench && of.shows === shows && pinned.includes(id));
   return kept.map(([id, { name }]) => ({ bench: id, name, parts: use(partsOf(id)) }));
-}
-
-/** Saving, sending records and hearing of others', for as long as the page is open. Gives what takes one and drops one. */
-function useServer(store: JobStore): Pick<BenchProps, 'onRecord' | 'onDropRecord'> {
-  const queue = useRef<ReturnType<typeof startRecordQueue> | null>(null);
-  useEffect(() => {
-    const stopSaving = startSaving(store);
-    const stopHearing = hearRecords(store);
-    queue.current = startRecordQueue(store);
-    return () => {
-      stopSaving();
-      stopHearing();
-      queue.current?.stop();
-    };
-  }, [store]);
-  return useMemo(
-    () => ({
-      onRecord: (record: ShopRecord) => queue.current?.add(record),
-      onDropRecord: (record: string) => queue.current?.drop(record),
-    }),
-    [],
-  );
-}
-
-/** The bench in the address, also when somebody goes back to it. */
-function useAddress(store: JobStore): void {
-  useEffect(() => {
-    const onPop = () => {
-      const last = location.pathname.split('/').at(-1) ?? '';
-      if (isBench(last)) store.setState({ bench: last, selected: null, look: null, drawer: null });
-    };
-    window.addEventListener('popstate', onPop);
-    // What is open over the tray is part of the address, so that a reload or a link opens it again.
-    const unsubscribe = store.subscribe(({ drawer }, before) => {
-      if (drawer !== before.drawer)
-        history.replaceState(null, '', drawer ? `#${drawer}` : `${location.pathname}${location.search}`);
-    });
-    return () => {
-      window.removeEventListener('popstate', onPop);
-      unsubscribe();
-    };
-  }, [store]);
 }
 
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */

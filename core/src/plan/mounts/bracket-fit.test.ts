@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { body, input, made, outcome, rail } from '../../../test/mounts.ts';
+import { arm, body, input, made, outcome, rail } from '../../../test/mounts.ts';
 import type { Bracket, StackLayer } from '../../mounting/index.ts';
 import { RULES } from '../../rules/index.ts';
 import { contextOf } from '../context.ts';
@@ -8,18 +8,6 @@ import { evaluatePlan } from '../evaluate-plan.ts';
 import { mountAssumptions, usualBracket } from './index.ts';
 
 const none: Bracket = { form: 'none' };
-const arm = (changes: Partial<Extract<Bracket, { form: 'arm' }>> = {}): Bracket => ({
-  form: 'arm',
-  make: 'folded',
-  thickness: 6,
-  along: 90,
-  deep: 100,
-  tip: 60,
-  radius: 9,
-  contour: [],
-  fixing: { by: 'weld', leg: 6 },
-  ...changes,
-});
 const plate = (height: number): StackLayer => ({ id: 'p', kind: 'plate', height });
 
 describe('a mount without a bracket', () => {

@@ -2,7 +2,8 @@ import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
 import { type FlatPart, type LengthFormat, lengthText } from '@splay/core';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
-import { embedFonts, PAPERS, type Paper } from './sheet.ts';
+import { embedFonts } from './faces.ts';
+import { PAPERS, type Paper } from './sheet.ts';
 
 const INK = rgb(0.21, 0.2, 0.17);
 const SOFT = rgb(0.42, 0.38, 0.32);

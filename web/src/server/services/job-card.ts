@@ -12,6 +12,8 @@ import { listRecords } from './records.ts';
 /** A job of the list with what is said of it; null where this program cannot read or evaluate what is stored. */
 export interface CardedJob extends ListedJob {
   readonly card: JobCard | null;
+  /** The card is of an earlier state of the job: the present one is being reckoned. */
+  readonly outdated: boolean;
 }
 
 /** How long a page of the list waits for cards that are out of date before it shows them as they are, ms. */
@@ -43,15 +45,16 @@ export async function cardsOf(member: Member, listed: readonly ListedJob[]): Pro
       .groupBy(records.jobId),
   }));
   const [known, taken] = [new Map(kept.map((row) => [row.id, row])), new Map(counts.map((row) => [row.id, row.count]))];
-  const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), PATIENCE).unref());
+  const late = new Promise<'late'>((resolve) => setTimeout(() => resolve('late'), PATIENCE).unref());
   return Promise.all(
     listed.map(async (job): Promise<CardedJob> => {
       const of = `${job.revision} ${taken.get(job.id) ?? 0} ${programId()}`;
       const row = known.get(job.id);
       const before = (row?.card ?? null) as JobCard | null;
-      if (row?.cardOf === of) return { ...job, card: before };
+      if (row?.cardOf === of) return { ...job, card: before, outdated: false };
       const made = cardInHand(member, job, of);
-      return { ...job, card: before === null ? await made : ((await Promise.race([made, late])) ?? before) };
+      const card = before === null ? await made : await Promise.race([made, late]);
+      return card === 'late' ? { ...job, card: before, outdated: true } : { ...job, card, outdated: false };
     }),
   );
 }
