@@ -2,6 +2,8 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, passthroughImageService } from 'astro/config';
+import { preloads } from './preloads.mjs';
+import { sourcesHash } from '../scripts/lib/app.mjs';
 
 export default defineConfig({
   output: 'server',
@@ -29,5 +31,9 @@ export default defineConfig({
       styleDirective: { hashes: ['sha256-nzTgYzXYDNe6BAHiiI7NNlfK8n/auuOAhh2t92YvuXo='] },
     },
   },
-  vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
+  vite: {
+    plugins: [tailwindcss(), preloads(new URL('./dist/preloads.json', import.meta.url))],
+    build: { assetsInlineLimit: 0 },
+    define: { __PROGRAM__: JSON.stringify(sourcesHash().slice(0, 16)) },
+  },
 });

@@ -1,4 +1,6 @@
-// After `astro build`: the process that serves and its threads as files of their own, and brotli and gzip of what is sent.
+// After `astro build`: the process that serves and its threads as files of their own, what keeps the program on a device,
+// and brotli and gzip of what is sent.
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -28,6 +30,29 @@ await build({
   logLevel: 'warning',
 });
 
+/** What a device keeps: all that pages load. Names under /_astro/ tell what is in them; of others a hash does. */
+const kept = readdirSync(here('./dist/client'), { recursive: true })
+  .filter((name) => /\.(js|css|woff2|svg|png|html|webmanifest)$/.test(name) && name !== 'service-worker.js')
+  .map((name) => ({
+    url: `/${name}`.replace('/offline/index.html', '/offline'),
+    revision: name.startsWith('_astro/')
+      ? null
+      : createHash('sha256')
+          .update(readFileSync(join(here('./dist/client'), name)))
+          .digest('hex')
+          .slice(0, 16),
+  }));
+await build({
+  entryPoints: [here('./src/service-worker/service-worker.ts')],
+  outfile: here('./dist/client/service-worker.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  define: { __FILES__: JSON.stringify(kept), 'process.env.NODE_ENV': '"production"' },
+  logLevel: 'warning',
+});
+
 /** Smaller ones go in one packet as they are. */
 const SMALLEST = 1400;
 for (const name of readdirSync(here('./dist/client'), { recursive: true })) {
@@ -35,5 +60,5 @@ for (const name of readdirSync(here('./dist/client'), { recursive: true })) {
   if (!/\.(js|mjs|css|svg|json|html|webmanifest)$/.test(name) || statSync(path).size < SMALLEST) continue;
   const bytes = readFileSync(path);
   writeFileSync(`${path}.gz`, gzipSync(bytes, { level: 9 }));
-  writeFileSync(`${path}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+  writeFileSync(`${path}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }));
 }

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { must, root, say } from './run.mjs';
 
 /** One number for the state of all sources, so that a second start need not build again. */
-function sourcesHash() {
+export function sourcesHash() {
   const hash = createHash('sha256');
   const add = (path) => {
     if (statSync(path).isDirectory()) {

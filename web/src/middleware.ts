@@ -2,6 +2,7 @@ import { defineMiddleware } from 'astro:middleware';
 import { memberOf } from './server/auth.ts';
 import { notAllowed, passes, problem, problemOf } from './server/http/problem.ts';
 import { logError } from './server/log.ts';
+import { PROGRAM, PROGRAM_HEADER } from './shared/program.ts';
 
 const SAFE = ['GET', 'HEAD', 'OPTIONS'];
 /** Pages and endpoints that work without being signed in. */
@@ -9,6 +10,7 @@ const OPEN = [
   '/sign-in',
   '/join/',
   '/unavailable',
+  '/offline',
   '/api/auth/',
   '/api/join',
   '/api/health',
@@ -61,6 +63,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
     response = await next(passes(error) ? '/unavailable' : '/unavailable?failed');
   }
   for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
+  response.headers.set(PROGRAM_HEADER, PROGRAM);
   if (!api && response.headers.get('content-type')?.includes('text/html'))
     response.headers.set('cache-control', 'no-store');
   return response;

@@ -16,4 +16,6 @@ export const openStore = (job: Job, records: readonly ShopRecord[] = [], canWrit
     canWrite,
     canRecord: canWrite,
     memberName: 'owner',
+    me: 'me',
+    asOf: null,
   });

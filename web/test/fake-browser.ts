@@ -1,7 +1,15 @@
+import { IDBFactory } from 'fake-indexeddb';
+import 'fake-indexeddb/auto';
 import { vi } from 'vitest';
 
-/** The little of a browser that the client's state needs: a window with events, and storage that outlives a page. */
+/**
+ * The little of a browser that the client's state needs: a window with events, and storage that outlives a page. Its clock
+ * is the test's; its database answers in its own time: see `atRest`.
+ */
 export function fakeBrowser() {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] });
+  // Each browser has a database of its own, and what is under test opens it anew.
+  vi.stubGlobal('indexedDB', new IDBFactory());
   const stored = new Map<string, string>();
   const events = new EventTarget();
   vi.stubGlobal('localStorage', {
@@ -29,4 +37,16 @@ export function fakeServer(answer: (method: string, path: string, body: unknown)
     return { ok: given.status < 400, status: given.status, json: () => Promise.resolve(given.body) };
   });
   return asked;
+}
+
+/** When the browser's database has done what it was asked, and what hung on it went on. */
+export async function atRest(): Promise<void> {
+  for (let turn = 0; turn < 40; turn += 1) await new Promise((resolve) => setImmediate(resolve));
+}
+
+/** Lets time pass, ms. */
+export async function pass(ms: number): Promise<void> {
+  await atRest();
+  await vi.advanceTimersByTimeAsync(ms);
+  await atRest();
 }

@@ -59,7 +59,7 @@ async function hear(which: number) {
         const events = text.split('\n\n');
         text = events.pop() ?? '';
         for (const event of events) {
-          if (event.startsWith('event: open')) resolve();
+          if (event.startsWith('event: count')) resolve();
           const data = /^event: records\ndata: (.*)$/s.exec(event)?.[1];
           const records = data ? (JSON.parse(data) as ShopRecord[]) : [];
           heard.push(...records.map(({ id }) => ({ id, at: performance.now() })));

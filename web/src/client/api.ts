@@ -1,8 +1,10 @@
 import { type InputProblem, type Job, JOB_VERSION, type LibraryItem, type ShopRecord } from '@splay/core';
 import type { ListedItem } from '../shared/listed-item.ts';
 import type { AddedRecords } from '../shared/added-records.ts';
+import type { OpenedJob } from '../shared/opened-job.ts';
 import type { Role } from '../shared/roles.ts';
 import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
+import { heardFrom } from './program.ts';
 
 export type { RevisionNote, SavedJob };
 
@@ -24,7 +26,15 @@ async function call<T>(
   method: string,
   path: string,
   body?: unknown,
-  { headers = {}, also = [] }: { readonly headers?: Record<string, string>; readonly also?: readonly number[] } = {},
+  {
+    headers = {},
+    also = [],
+    signal,
+  }: {
+    readonly headers?: Record<string, string>;
+    readonly also?: readonly number[];
+    readonly signal?: AbortSignal;
+  } = {},
 ): Promise<Answer<T>> {
   const offline: Refused = { ok: false, reason: 'offline', detail: 'The server cannot be reached.', problems: [] };
   try {
@@ -35,7 +45,9 @@ async function call<T>(
       method,
       headers: { ...headers, ...(type === null ? {} : { 'content-type': type }) },
       body: picture ?? text,
+      ...(signal && { signal }),
     });
+    heardFrom(response);
     if (response.ok || also.includes(response.status)) return { ok: true, value: (await response.json()) as T };
     if (PASSING.includes(response.status)) return { ...offline, detail: 'The server is not there just now.' };
     // A proxy may answer in words of its own.
@@ -69,6 +81,9 @@ export const api = {
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
   restore: (id: string, number: number, basedOn: number) =>
     call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),
+  /** All that a page needs to open a job; a server that does not answer within that time, ms, is not there. */
+  openJob: (id: string, within: number) =>
+    call<OpenedJob>('GET', `/api/jobs/${id}/open`, undefined, { signal: AbortSignal.timeout(within) }),
   records: (id: string) => call<readonly ShopRecord[]>('GET', `/api/jobs/${id}/records`),
   sendRecords: (id: string, records: readonly ShopRecord[]) =>
     // 409: an id is another record's already; the answer says which, beside those that were stored.

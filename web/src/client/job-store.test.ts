@@ -12,6 +12,8 @@ const open = (canWrite = true) =>
     canWrite,
     canRecord: canWrite,
     memberName: 'owner',
+    me: 'me',
+    asOf: null,
   });
 const named = (name: string) => (old: Job) => ({ ...old, name });
 

@@ -14,6 +14,7 @@ import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { freshId } from './fresh-id.ts';
+import type { OpenedJob } from '../shared/opened-job.ts';
 import type { SavedJob } from './api.ts';
 
 if (import.meta.env?.DEV) freezeDocuments(true);
@@ -70,6 +71,12 @@ export interface JobState {
   /** May add readings, notes and photos, whether or not the job may be changed. */
   readonly canRecord: boolean;
   readonly memberName: string;
+  /** Who is signed in. */
+  readonly me: string;
+  /** The job is as this device kept it at that time, since the server could not be reached; null where it is the server's. */
+  readonly asOf: string | null;
+  /** This browser keeps nothing: what waits to be sent is lost when the page goes. */
+  readonly keepsNothing: boolean;
 }
 
 /** A record that the server refused, and why. */
@@ -96,17 +103,14 @@ export interface Look {
 
 export type JobStore = ReturnType<typeof createJobStore>;
 
-export interface JobStart {
-  readonly saved: SavedJob;
-  readonly records: readonly ShopRecord[];
+export interface JobStart extends OpenedJob {
   readonly bench: string;
-  readonly canWrite: boolean;
-  readonly canRecord: boolean;
-  readonly memberName: string;
+  /** When this device kept it so; null where it comes from the server. */
+  readonly asOf: string | null;
 }
 
 /** The state of one open job. Only the job itself is undone and redone. */
-export function createJobStore({ saved, records, bench, canWrite, canRecord, memberName }: JobStart) {
+export function createJobStore({ saved, records, bench, canWrite, canRecord, memberName, me, asOf }: JobStart) {
   return createStore<JobState>()(
     temporal(
       (): JobState => ({
@@ -139,6 +143,9 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         canWrite,
         canRecord,
         memberName,
+        me,
+        asOf,
+        keepsNothing: false,
       }),
       { partialize: ({ job }) => ({ job }), equality: (a, b) => a.job === b.job, limit: 200 },
     ),

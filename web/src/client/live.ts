@@ -5,7 +5,7 @@ import { withRecords } from './record-queue.ts';
 
 /**
  * Records that others add to the open job arrive here while the page is open. The browser connects again by itself when
- * the stream breaks; what was missed meanwhile is asked for then.
+ * the stream breaks; each stream begins with how many records there are, and what was missed is asked for then.
  */
 export function hearRecords(store: JobStore): () => void {
   if (typeof EventSource === 'undefined') return () => undefined;
@@ -15,10 +15,10 @@ export function hearRecords(store: JobStore): () => void {
     const all = withRecords(records, more);
     if (all !== records) store.setState({ records: all });
   };
-  let opened = 0;
-  source.addEventListener('open', () => {
-    opened += 1;
-    if (opened > 1) void api.records(store.getState().id).then((answer) => answer.ok && take(answer.value));
+  source.addEventListener('count', (event) => {
+    const { id, records, unsent } = store.getState();
+    if (Number((event as MessageEvent<string>).data) === records.length - unsent.length) return;
+    void api.records(id).then((answer) => answer.ok && take(answer.value));
   });
   source.addEventListener('records', (event) =>
     take(JSON.parse((event as MessageEvent<string>).data) as readonly ShopRecord[]),

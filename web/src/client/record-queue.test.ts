@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { newRecord, parseJobFile, type Reading, readingOf, type ShopRecord } from '@splay/core';
+import { newRecord, parseJobFile, type ShopRecord } from '@splay/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { fakeBrowser, fakeServer } from '../../test/fake-browser.ts';
+import { atRest, fakeBrowser, fakeServer, pass } from '../../test/fake-browser.ts';
+import { forgetConnection, keptRecords, leftDraft } from './device.ts';
 import { createJobStore, type JobStore } from './job-store.ts';
 import { startRecordQueue } from './record-queue.ts';
 
@@ -20,9 +21,11 @@ const newStore = (): JobStore =>
     canWrite: true,
     canRecord: true,
     memberName: 'owner',
+    me: 'me',
+    asOf: null,
   });
 let browser: ReturnType<typeof fakeBrowser>;
-const queued = () => JSON.parse(browser.stored.get('splay/records/job') ?? '[]') as ShopRecord<'reading'>[];
+const queued = async () => (await keptRecords('job')).filter(({ refused }) => refused === null);
 const idsOf = (store: JobStore) => store.getState().records.map(({ id }) => id);
 
 /** A server that keeps what it is sent, as the real one does: an id that it has is not stored twice. */
@@ -30,17 +33,18 @@ function keeping(reach: () => boolean = () => true) {
   const kept = [reading('before')];
   const asked = fakeServer((_, __, body) => {
     if (!reach()) return 'no connection';
-    for (const sent of body as ShopRecord<'reading'>[]) if (!kept.some(({ id }) => id === sent.id)) kept.push(sent);
-    return { status: 200, body: { records: [...kept], refused: [] } };
+    const sent = body as ShopRecord<'reading'>[];
+    for (const one of sent) if (!kept.some(({ id }) => id === one.id)) kept.push(one);
+    return { status: 200, body: { records: sent.map(({ id }) => kept.find((one) => one.id === id)), refused: [] } };
   });
   return { kept, asked };
 }
 
 beforeEach(() => {
-  vi.useFakeTimers();
   browser = fakeBrowser();
 });
-afterEach(() => {
+afterEach(async () => {
+  await forgetConnection();
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
@@ -53,11 +57,10 @@ describe('records', () => {
     queue.add(reading('a'));
     expect(idsOf(store)).toEqual(['before', 'a']);
     expect(store.getState().unsent).toEqual(['a']);
-    expect(queued()).toHaveLength(1);
-    await vi.advanceTimersByTimeAsync(10);
+    await pass(10);
     expect(kept.map(({ id }) => id)).toEqual(['before', 'a']);
     expect(store.getState().unsent).toEqual([]);
-    expect(queued()).toEqual([]);
+    expect(await queued()).toEqual([]);
   });
 
   it('wait on the device while the connection is down, and go when it is back', async () => {
@@ -66,12 +69,12 @@ describe('records', () => {
     const store = newStore();
     const queue = startRecordQueue(store);
     for (const id of ['a', 'b', 'c']) queue.add(reading(id));
-    await vi.advanceTimersByTimeAsync(10_000);
+    await pass(10_000);
     expect(kept).toHaveLength(1);
     expect(store.getState().unsent).toEqual(['a', 'b', 'c']);
     up = true;
     browser.online();
-    await vi.advanceTimersByTimeAsync(10);
+    await pass(10);
     expect(kept.map(({ id }) => id)).toEqual(['before', 'a', 'b', 'c']);
     expect(idsOf(store)).toEqual(['before', 'a', 'b', 'c']);
   });
@@ -81,15 +84,15 @@ describe('records', () => {
     const { kept } = keeping(() => up);
     const first = startRecordQueue(newStore());
     first.add(reading('a'));
-    await vi.advanceTimersByTimeAsync(10);
+    await pass(10);
     first.stop();
     up = true;
     const store = newStore();
-    startRecordQueue(store);
+    await startRecordQueue(store).ready;
     expect(idsOf(store)).toEqual(['before', 'a']);
-    await vi.advanceTimersByTimeAsync(10);
+    await pass(10);
     expect(kept.map(({ id }) => id)).toEqual(['before', 'a']);
-    expect(queued()).toEqual([]);
+    expect(await queued()).toEqual([]);
   });
 
   it('an answer that got lost stores nothing twice', async () => {
@@ -103,7 +106,7 @@ describe('records', () => {
     });
     const store = newStore();
     startRecordQueue(store).add(reading('a'));
-    await vi.advanceTimersByTimeAsync(4000);
+    await pass(4000);
     expect(kept).toHaveLength(1);
     expect(store.getState().unsent).toEqual([]);
   });
@@ -115,7 +118,7 @@ describe('records', () => {
     for (let count = 0; count < 450; count += 1) queue.add(reading(`r${count}`));
     up = true;
     browser.online();
-    await vi.advanceTimersByTimeAsync(5000);
+    await pass(5000);
     expect(kept).toHaveLength(451);
     for (const { body } of asked) expect((body as ShopRecord<'reading'>[]).length).toBeLessThanOrEqual(200);
   });
@@ -134,17 +137,19 @@ describe('records', () => {
     const queue = startRecordQueue(store);
     queue.add(reading('bad', -5));
     queue.add(reading('good'));
-    await vi.advanceTimersByTimeAsync(60);
+    await pass(60);
     expect(kept.map(({ id }) => id)).toEqual(['good']);
-    expect(queued()).toEqual([]);
+    expect(await queued()).toEqual([]);
     const aside = [{ record: reading('bad', -5), message: 'A tape reads more.' }];
     expect(store.getState()).toMatchObject({ unsent: [], refusedRecords: aside });
     const next = newStore();
     const again = startRecordQueue(next);
+    await again.ready;
     expect(next.getState().refusedRecords).toEqual(aside);
     again.drop('bad');
+    await atRest();
     expect(next.getState().refusedRecords).toEqual([]);
-    expect(browser.stored.get('splay/records-refused/job')).toBeUndefined();
+    expect(await keptRecords('job')).toEqual([]);
   });
 
   it('a request that is refused whole stays on the device and the reason is said', async () => {
@@ -152,29 +157,66 @@ describe('records', () => {
     const asked = fakeServer(() => ({ status: 422, body: { detail: 'no', problems } }));
     const store = newStore();
     startRecordQueue(store).add(reading('a', 1e9));
-    await vi.advanceTimersByTimeAsync(60_000);
+    await pass(60_000);
     expect(asked).toHaveLength(1);
     expect(store.getState()).toMatchObject({ saveState: 'refused', saveDetail: 'is above 50 000 mm', unsent: ['a'] });
-    expect(queued()).toHaveLength(1);
+    expect(await queued()).toHaveLength(1);
   });
 
-  it('take along readings that an earlier version of the program left on the device', async () => {
+  it('take along what an earlier version of the program left in local storage', async () => {
     const { kept } = keeping();
-    const earlier: Reading = readingOf(reading('earlier'));
-    browser.stored.set('splay/readings/job', JSON.stringify([earlier]));
+    browser.stored.set('splay/records/job', JSON.stringify([reading('earlier')]));
+    browser.stored.set('splay/records-refused/job', JSON.stringify([{ record: reading('bad'), message: 'Why.' }]));
+    browser.stored.set('splay/draft/job', JSON.stringify({ basedOn: 3, version: 7, job: { name: 'left' } }));
     const store = newStore();
-    startRecordQueue(store);
+    await startRecordQueue(store).ready;
     expect(idsOf(store)).toEqual(['before', 'earlier']);
-    await vi.advanceTimersByTimeAsync(10);
+    await pass(10);
     expect(kept.at(-1)).toEqual(reading('earlier'));
-    expect(browser.stored.get('splay/readings/job')).toBeUndefined();
+    expect(store.getState().refusedRecords).toEqual([{ record: reading('bad'), message: 'Why.' }]);
+    expect(await leftDraft('job')).toEqual({ basedOn: 3, version: 7, job: { name: 'left' } });
+    expect(browser.stored.size).toBe(0);
   });
 
-  it('a store that holds nonsense is empty', () => {
+  it('a store that holds nonsense is empty', async () => {
     keeping();
     browser.stored.set('splay/records/job', 'not json');
     const store = newStore();
-    startRecordQueue(store);
+    await startRecordQueue(store).ready;
     expect(store.getState().unsent).toEqual([]);
+  });
+
+  it('where the browser keeps nothing they are sent all the same, and the page says so', async () => {
+    const { kept } = keeping();
+    vi.stubGlobal('indexedDB', {
+      open: () => {
+        throw new Error('not in a private window');
+      },
+    });
+    const store = newStore();
+    startRecordQueue(store).add(reading('a'));
+    await pass(10);
+    expect(kept.at(-1)?.id).toBe('a');
+    expect(store.getState()).toMatchObject({ keepsNothing: true, unsent: [] });
+  });
+
+  it('two pages of one job lose none of each other’s', async () => {
+    let up = false;
+    const { kept } = keeping(() => up);
+    const [one, other] = [startRecordQueue(newStore()), startRecordQueue(newStore())];
+    for (let turn = 0; turn < 5; turn += 1) {
+      one.add(reading(`one-${turn}`));
+      other.add(reading(`other-${turn}`));
+    }
+    await pass(10);
+    expect(await queued()).toHaveLength(10);
+    one.stop();
+    other.stop();
+    up = true;
+    const store = newStore();
+    startRecordQueue(store);
+    await pass(10);
+    expect(kept).toHaveLength(11);
+    expect(await queued()).toEqual([]);
   });
 });

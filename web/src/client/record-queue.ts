@@ -1,31 +1,11 @@
-import { type Reading, recordOfReading, type ShopRecord } from '@splay/core';
+import type { ShopRecord } from '@splay/core';
 import { api } from './api.ts';
-import type { JobStore, RefusedRecord } from './job-store.ts';
+import { forgetRecords, keepRecord, type KeptRecord, keptRecords, takeEarlier } from './device.ts';
+import type { JobStore } from './job-store.ts';
 
-const key = (id: string) => `splay/records/${id}`;
-const refusedKey = (id: string) => `splay/records-refused/${id}`;
-/** Where an earlier version of this program queued readings, which were not records yet. */
-const earlierKey = (id: string) => `splay/readings/${id}`;
 const RETRY_MS = 3000;
-
-function listAt<T>(at: string): T[] {
-  try {
-    return JSON.parse(localStorage.getItem(at) ?? '[]') as T[];
-  } catch {
-    return [];
-  }
-}
-const stored = (id: string) => listAt<ShopRecord>(key(id));
-const storeAt = (at: string, list: readonly unknown[]): void =>
-  list.length > 0 ? localStorage.setItem(at, JSON.stringify(list)) : localStorage.removeItem(at);
-
-/** Takes what an earlier version left in its own queue into this one. */
-function takeEarlier(id: string): void {
-  const earlier = listAt<Reading>(earlierKey(id));
-  if (earlier.length === 0) return;
-  storeAt(key(id), [...stored(id), ...earlier.map(recordOfReading)]);
-  localStorage.removeItem(earlierKey(id));
-}
+/** So many are sent at once. */
+const MOST_AT_ONCE = 200;
 
 /** The records with others added that they do not have yet. */
 export function withRecords(known: readonly ShopRecord[], more: readonly ShopRecord[]): readonly ShopRecord[] {
@@ -43,43 +23,50 @@ export function startRecordQueue(store: JobStore): {
   /** Forgets a record that the server refused. */
   readonly drop: (record: string) => void;
   readonly stop: () => void;
+  /** When what this device kept has been taken up. */
+  readonly ready: Promise<void>;
 } {
-  const { id } = store.getState();
+  const { id: job } = store.getState();
+  let waiting: readonly ShopRecord[] = [];
+  /** Records that were taken on this page: they are not what was left by an earlier one. */
+  const taken = new Set<string>();
   let timer: ReturnType<typeof setTimeout> | undefined;
   let busy = false;
+  let stopped = false;
 
-  const keep = (queue: readonly ShopRecord[]) => {
-    storeAt(key(id), queue);
+  const wait = (queue: readonly ShopRecord[]) => {
+    waiting = queue;
     store.setState({ unsent: queue.map((record) => record.id) });
   };
 
-  const setAside = (refusedRecords: readonly RefusedRecord[]) => {
-    storeAt(refusedKey(id), refusedRecords);
-    store.setState({ refusedRecords });
+  /** Keeps a record on the device, and says so where the device cannot. */
+  const keep = async (kept: KeptRecord) => {
+    if (!(await keepRecord(kept))) store.setState({ keepsNothing: true });
   };
 
   async function send(): Promise<void> {
     clearTimeout(timer);
-    const queue = stored(id);
-    if (busy || queue.length === 0) return;
+    if (busy || stopped || waiting.length === 0) return;
     busy = true;
-    const answer = await api.sendRecords(id, queue.slice(0, 200));
+    const answer = await api.sendRecords(job, waiting.slice(0, MOST_AT_ONCE));
     busy = false;
     if (answer.ok) {
       const { records, refused } = answer.value;
       const why = new Map(refused.map((one) => [one.id, one.message]));
-      const here = new Set([...records.map((record) => record.id), ...why.keys()]);
-      const sent = stored(id);
-      const left = sent.filter((record) => !here.has(record.id));
+      const there = new Set(records.map((record) => record.id));
       // What the server will not take steps aside with its reason: it holds up nothing, and is not lost.
-      const aside = sent.flatMap((record): RefusedRecord[] => {
+      const aside = waiting.flatMap((record) => {
         const message = why.get(record.id);
         return message === undefined ? [] : [{ record, message }];
       });
-      if (aside.length > 0) setAside([...store.getState().refusedRecords, ...aside]);
-      store.setState({ records: [...records, ...left] });
-      keep(left);
-      if (left.length > 0) void send();
+      const { records: known, refusedRecords } = store.getState();
+      // A record is as the server has it: by whom it was taken is whoever is signed in.
+      const shown = known.filter((record) => !there.has(record.id) && !why.has(record.id));
+      store.setState({ records: [...shown, ...records], refusedRecords: [...refusedRecords, ...aside] });
+      wait(waiting.filter((record) => !there.has(record.id) && !why.has(record.id)));
+      void forgetRecords([...there]);
+      for (const { record, message } of aside) void keep({ job, record, refused: message });
+      void send();
     } else if (answer.reason === 'offline') {
       timer = setTimeout(() => void send(), RETRY_MS);
     } else {
@@ -89,26 +76,38 @@ export function startRecordQueue(store: JobStore): {
     }
   }
 
-  takeEarlier(id);
-  store.setState({ refusedRecords: listAt<RefusedRecord>(refusedKey(id)) });
-  const waiting = stored(id);
-  if (waiting.length > 0) {
-    store.setState({
-      records: withRecords(store.getState().records, waiting),
-      unsent: waiting.map((record) => record.id),
-    });
+  async function takeUp(): Promise<void> {
+    await takeEarlier(job);
+    const kept = (await keptRecords(job)).filter(({ record }) => !taken.has(record.id));
+    const left = kept.flatMap(({ record, refused }) => (refused === null ? [record] : []));
+    const refusedRecords = kept.flatMap(({ record, refused }) =>
+      refused === null ? [] : [{ record, message: refused }],
+    );
+    if (refusedRecords.length > 0)
+      store.setState({ refusedRecords: [...refusedRecords, ...store.getState().refusedRecords] });
+    if (left.length === 0) return;
+    store.setState({ records: withRecords(store.getState().records, left) });
+    wait([...left, ...waiting]);
     void send();
   }
+
   const online = () => void send();
   window.addEventListener('online', online);
   return {
+    ready: takeUp(),
     add: (record) => {
-      keep([...stored(id), record]);
+      taken.add(record.id);
+      wait([...waiting, record]);
       store.setState({ records: [...store.getState().records, record] });
+      void keep({ job, record, refused: null });
       void send();
     },
-    drop: (record) => setAside(store.getState().refusedRecords.filter((refused) => refused.record.id !== record)),
+    drop: (id) => {
+      store.setState({ refusedRecords: store.getState().refusedRecords.filter(({ record }) => record.id !== id) });
+      void forgetRecords([id]);
+    },
     stop: () => {
+      stopped = true;
       clearTimeout(timer);
       window.removeEventListener('online', online);
     },

@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { parseJobFile } from '@splay/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { fakeBrowser, fakeServer } from '../../test/fake-browser.ts';
+import { fakeBrowser, fakeServer, pass } from '../../test/fake-browser.ts';
+import { forgetConnection, leftDraft } from './device.ts';
 import { change, createJobStore, type JobStore, undo } from './job-store.ts';
-import { forgetDraft, leftDraft, startSaving } from './save-loop.ts';
+import { startSaving } from './save-loop.ts';
 
 const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
 let browser: ReturnType<typeof fakeBrowser>;
@@ -11,7 +12,6 @@ let store: JobStore;
 let stop: () => void;
 
 beforeEach(() => {
-  vi.useFakeTimers();
   browser = fakeBrowser();
   store = createJobStore({
     saved: { id: 'job', revision: 1, job, savedBy: 'owner', savedAt: '' },
@@ -20,11 +20,14 @@ beforeEach(() => {
     canWrite: true,
     canRecord: true,
     memberName: 'owner',
+    me: 'me',
+    asOf: null,
   });
   stop = startSaving(store);
 });
-afterEach(() => {
+afterEach(async () => {
   stop();
+  await forgetConnection();
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
@@ -40,12 +43,12 @@ describe('saving', () => {
   it('waits for a quiet moment and sends the newest job once, with what it was based on', async () => {
     const asked = fakeServer(() => saved(2));
     rename('a');
-    await vi.advanceTimersByTimeAsync(400);
+    await pass(400);
     rename('b');
     expect(state().saveState).toBe('changed');
-    await vi.advanceTimersByTimeAsync(600);
+    await pass(600);
     expect(asked).toEqual([]);
-    await vi.advanceTimersByTimeAsync(200);
+    await pass(200);
     expect(asked).toMatchObject([
       {
         method: 'PUT',
@@ -54,19 +57,19 @@ describe('saving', () => {
       },
     ]);
     expect(state()).toMatchObject({ saveState: 'saved', revision: 2, labels: [] });
-    expect(leftDraft('job')).toBeNull();
+    expect(await leftDraft('job')).toBeNull();
   });
 
   it('what changes while a save is under way goes into the next one, based on the new revision', async () => {
     let answer: (given: ReturnType<typeof saved>) => void = () => undefined;
     const asked = fakeServer(() => (asked.length === 1 ? new Promise((resolve) => (answer = resolve)) : saved(3)));
     rename('a');
-    await vi.advanceTimersByTimeAsync(700);
+    await pass(700);
     rename('b');
-    await vi.advanceTimersByTimeAsync(5000);
+    await pass(5000);
     expect(asked).toHaveLength(1);
     answer(saved(2));
-    await vi.advanceTimersByTimeAsync(1000);
+    await pass(1000);
     expect(asked.map(({ body }) => body)).toMatchObject([
       { basedOn: 1, job: { name: 'a' } },
       { basedOn: 2, label: 'Renamed b', job: { name: 'b' } },
@@ -78,24 +81,24 @@ describe('saving', () => {
     let down = true;
     const asked = fakeServer(() => (down ? 'no connection' : saved(2)));
     rename('a');
-    await vi.advanceTimersByTimeAsync(700);
+    await pass(700);
     expect(state().saveState).toBe('offline');
-    expect(leftDraft('job')).toMatchObject({ basedOn: 1, job: { name: 'a' } });
-    await vi.advanceTimersByTimeAsync(1000 + 2000 + 5000);
+    expect(await leftDraft('job')).toMatchObject({ basedOn: 1, job: { name: 'a' } });
+    await pass(1000 + 2000 + 5000);
     expect(asked).toHaveLength(4);
-    await vi.advanceTimersByTimeAsync(9000);
+    await pass(9000);
     expect(asked).toHaveLength(4);
     down = false;
     browser.online();
-    await vi.advanceTimersByTimeAsync(10);
+    await pass(10);
     expect(state()).toMatchObject({ saveState: 'saved', revision: 2 });
-    expect(leftDraft('job')).toBeNull();
+    expect(await leftDraft('job')).toBeNull();
   });
 
   it('a server that cannot just now is a connection that is down', async () => {
     fakeServer(() => ({ status: 503, body: {} }));
     rename('a');
-    await vi.advanceTimersByTimeAsync(700);
+    await pass(700);
     expect(state().saveState).toBe('offline');
   });
 
@@ -103,12 +106,12 @@ describe('saving', () => {
     const theirs = { id: 'job', revision: 5, job: { ...job, name: 'theirs' }, savedBy: 'other', savedAt: '' };
     const asked = fakeServer(() => ({ status: 409, body: { detail: 'stale', theirs } }));
     rename('mine');
-    await vi.advanceTimersByTimeAsync(700);
+    await pass(700);
     expect(state()).toMatchObject({ saveState: 'stale', theirs: { revision: 5 }, job: { name: 'mine' } });
     rename('mine, later');
-    await vi.advanceTimersByTimeAsync(60_000);
+    await pass(60_000);
     expect(asked).toHaveLength(1);
-    expect(leftDraft('job')).toMatchObject({ job: { name: 'mine, later' } });
+    expect(await leftDraft('job')).toMatchObject({ job: { name: 'mine, later' } });
   });
 
   it.each([
@@ -124,10 +127,10 @@ describe('saving', () => {
     async (status, expected, body, detail) => {
       const asked = fakeServer(() => ({ status, body }));
       rename('a');
-      await vi.advanceTimersByTimeAsync(60_000);
+      await pass(60_000);
       expect(state()).toMatchObject({ saveState: expected, saveDetail: detail, job: { name: 'a' } });
       expect(asked).toHaveLength(1);
-      expect(leftDraft('job')).toMatchObject({ job: { name: 'a' } });
+      expect(await leftDraft('job')).toMatchObject({ job: { name: 'a' } });
     },
   );
 
@@ -137,8 +140,8 @@ describe('saving', () => {
     expect(state().saveState).toBe('changed');
     undo(store);
     expect(state()).toMatchObject({ saveState: 'saved', labels: [] });
-    expect(leftDraft('job')).toBeNull();
-    await vi.advanceTimersByTimeAsync(60_000);
+    await pass(60_000);
+    expect(await leftDraft('job')).toBeNull();
     expect(asked).toEqual([]);
   });
 
@@ -146,10 +149,10 @@ describe('saving', () => {
     let answer: (given: ReturnType<typeof saved>) => void = () => undefined;
     const asked = fakeServer(() => (asked.length === 1 ? new Promise((resolve) => (answer = resolve)) : saved(3)));
     rename('a');
-    await vi.advanceTimersByTimeAsync(700);
+    await pass(700);
     undo(store);
     answer(saved(2));
-    await vi.advanceTimersByTimeAsync(2000);
+    await pass(2000);
     expect(asked.map(({ body }) => body)).toMatchObject([
       { job: { name: 'a' } },
       { basedOn: 2, job: { name: job.name } },
@@ -157,18 +160,11 @@ describe('saving', () => {
     expect(state()).toMatchObject({ saveState: 'saved', revision: 3 });
   });
 
-  it('a draft that cannot be read is none', () => {
-    browser.stored.set('splay/draft/job', '{');
-    expect(leftDraft('job')).toBeNull();
-    forgetDraft('job');
-    expect(browser.stored.size).toBe(0);
-  });
-
   it('stops when the page goes', async () => {
     const asked = fakeServer(() => saved(2));
     rename('a');
     stop();
-    await vi.advanceTimersByTimeAsync(60_000);
+    await pass(60_000);
     expect(asked).toEqual([]);
   });
 });

@@ -1,18 +1,10 @@
 import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
+import { forgetDraft, keepDraft } from './device.ts';
 import type { JobStore } from './job-store.ts';
-
-/** A job that was changed here and not yet saved, kept through a reload or a crash of the browser. */
-interface Draft {
-  readonly basedOn: number;
-  /** The version of the job format that it was left in. */
-  readonly version: number;
-  readonly job: unknown;
-}
 
 const QUIET_MS = 700;
 const RETRY_MS = [1000, 2000, 5000, 10_000];
-const draftKey = (id: string) => `splay/draft/${id}`;
 
 /**
  * Saves the job some moments after each change, one save at a time, and tries again while the connection is down.
@@ -46,7 +38,7 @@ export function startSaving(store: JobStore): () => void {
         saveState: unchanged ? 'saved' : 'changed',
         saveDetail: answer.value.savedAt,
       });
-      if (unchanged) localStorage.removeItem(draftKey(id));
+      if (unchanged) void forgetDraft(id);
       else plan(QUIET_MS);
     } else if (answer.reason === 'stale' && answer.theirs) {
       store.setState({ saveState: 'stale', theirs: answer.theirs });
@@ -67,13 +59,12 @@ export function startSaving(store: JobStore): () => void {
       // Undone to what the server has: there is nothing left to save.
       if (busy || state.saveState === 'saved' || state.saveState === 'stale') return;
       clearTimeout(timer);
-      localStorage.removeItem(draftKey(state.id));
+      void forgetDraft(state.id);
       store.setState({ saveState: 'saved', labels: [] });
       return;
     }
     if (state.job !== before.job) {
-      const draft: Draft = { basedOn: state.revision, version: JOB_VERSION, job: state.job };
-      localStorage.setItem(draftKey(state.id), JSON.stringify(draft));
+      void keepDraft(state.id, { basedOn: state.revision, version: JOB_VERSION, job: state.job });
       if (state.saveState === 'stale') return;
       if (state.saveState !== 'offline') store.setState({ saveState: 'changed' });
       plan(QUIET_MS);
@@ -92,15 +83,3 @@ export function startSaving(store: JobStore): () => void {
     window.removeEventListener('beforeunload', leaving);
   };
 }
-
-/** What was left unsaved on this device, if it was based on the revision at hand or an older one. */
-export function leftDraft(id: string): Draft | null {
-  try {
-    const left = JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null') as Partial<Draft> | null;
-    return left && { version: 1, basedOn: 0, job: null, ...left };
-  } catch {
-    return null;
-  }
-}
-
-export const forgetDraft = (id: string): void => localStorage.removeItem(draftKey(id));

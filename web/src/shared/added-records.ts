@@ -8,7 +8,7 @@ export interface RefusedRecord {
   readonly theirs?: ShopRecord;
 }
 
-/** What became of records that were sent: all that the job has now, and those that were refused. */
+/** What became of records that were sent: those that the job has now, as it has them, and those that were refused. */
 export interface AddedRecords {
   readonly records: readonly ShopRecord[];
   readonly refused: readonly RefusedRecord[];

@@ -2,7 +2,7 @@ import { checkJob, dotted, planOf, InputError, type Job, type PlanResult } from 
 import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
 import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
-import { forgetDraft, leftDraft } from '../client/save-loop.ts';
+import { forgetDraft, leftDraft } from '../client/device.ts';
 import type { BenchParts } from '../client/bench.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Length } from '../ui/length.tsx';
@@ -120,7 +120,7 @@ function TwoVersions({
           type="button"
           className="button"
           onClick={() => {
-            forgetDraft(store.getState().id);
+            void forgetDraft(store.getState().id);
             takeTheirs(store, theirs);
           }}
         >
@@ -179,26 +179,30 @@ function HistoryDialog({ store, onClose }: { readonly store: JobStore; readonly 
 }
 
 /** What this device still holds of the job, when it is a job and not the one the server has. */
-function draftOf(store: JobStore): Job | null {
+async function draftOf(store: JobStore): Promise<Job | null> {
   const { id, job } = store.getState();
-  const left = leftDraft(id);
-  if (!left) return null;
+  const left = await leftDraft(id);
+  // What is changed meanwhile is kept anew, and is not what was left.
+  if (!left || store.getState().job !== job) return null;
   try {
     const found = checkJob(left.job, left.version);
     if (JSON.stringify(found) !== JSON.stringify(job)) return found;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
   }
-  forgetDraft(id);
+  void forgetDraft(id);
   return null;
 }
 
 /** Changes that a reload or a crash left on this device, offered once. */
 function LeftDraft({ store }: { readonly store: JobStore }) {
-  const [draft, setDraft] = useState<Job | null>(() => draftOf(store));
+  const [draft, setDraft] = useState<Job | null>(null);
+  useEffect(() => {
+    void draftOf(store).then(setDraft);
+  }, [store]);
   if (!draft) return null;
   const close = () => {
-    forgetDraft(store.getState().id);
+    void forgetDraft(store.getState().id);
     setDraft(null);
   };
   return (

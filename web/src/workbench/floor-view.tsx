@@ -7,7 +7,8 @@ import { undo, useHistory, useJobState } from '../client/job-store.ts';
 import { GateNotice } from './gate-notice.tsx';
 import { PhaseBar } from './phase-bar.tsx';
 import type { Order } from './phase-rail.tsx';
-import { SAVE_WORDS, waitingWords } from './save-words.ts';
+import { Renewed } from './renewed.tsx';
+import { apartWords, SAVE_WORDS, waitingWords } from './save-words.ts';
 
 interface FloorViewProps extends BenchProps {
   readonly order: Order;
@@ -18,10 +19,12 @@ interface FloorViewProps extends BenchProps {
 /** A phone at the frame: one task at a time, large targets, one hand. */
 export function FloorView({ order, children, ...props }: FloorViewProps) {
   const { store, job, result, donor } = props;
-  const { saveState, unsent, look, measurement } = useJobState(store, (state) => ({
+  const { saveState, unsent, look, measurement, asOf, keepsNothing } = useJobState(store, (state) => ({
     saveState: state.saveState,
     unsent: state.unsent,
     look: state.look,
+    asOf: state.asOf,
+    keepsNothing: state.keepsNothing,
     measurement: state.measurement,
   }));
   const onDonor = order.bench === 'donor' || order.bench === 'marks';
@@ -33,8 +36,9 @@ export function FloorView({ order, children, ...props }: FloorViewProps) {
           <span className="truncate">{job.name}</span>
         </h1>
         <p role="status" className="flex items-center text-right text-sm leading-tight text-pencil">
-          {waitingWords(unsent.length) || SAVE_WORDS[saveState]}
+          {waitingWords(unsent.length) || apartWords({ asOf, keepsNothing }) || SAVE_WORDS[saveState]}
         </p>
+        <Renewed />
         <button
           type="button"
           className="flex min-w-12 items-center justify-center border-l border-graphite disabled:text-rule"

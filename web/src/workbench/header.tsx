@@ -2,7 +2,8 @@ import { Box, Download, History, Redo2, RulerDimensionLine, Scale, Search, Undo2
 import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
-import { SAVE_WORDS, waitingWords } from './save-words.ts';
+import { Renewed } from './renewed.tsx';
+import { apartWords, SAVE_WORDS, waitingWords } from './save-words.ts';
 import { type JobStore, redo, undo, useHistory, useJobState } from '../client/job-store.ts';
 
 interface HeaderProps {
@@ -17,7 +18,7 @@ interface HeaderProps {
 export const Header = memo(function Header({ store, onDialog, onHold, onMeasure, onLookAround }: HeaderProps) {
   const state = useJobState(
     store,
-    ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, canRecord, unsent }) => ({
+    ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, canRecord, unsent, asOf, keepsNothing }) => ({
       id,
       job,
       saveState,
@@ -27,10 +28,14 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
       canWrite,
       canRecord,
       unsent,
+      asOf,
+      keepsNothing,
     }),
   );
   const { past, future } = useHistory(store);
-  const bad = state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed';
+  const apart = apartWords(state);
+  const bad =
+    apart !== '' || (state.saveState !== 'saved' && state.saveState !== 'saving' && state.saveState !== 'changed');
   const tool = (name: string, Icon: typeof Scale, onClick: () => void, key = '') => (
     <button
       type="button"
@@ -52,11 +57,18 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
         role="status"
       >
         {!bad && `plan “${state.job.plan.name}” · `}
-        {state.canWrite ? SAVE_WORDS[state.saveState] : state.canRecord ? 'readings and photos only' : 'view only'}
+        {apart && state.saveState !== 'stale'
+          ? apart
+          : state.canWrite
+            ? SAVE_WORDS[state.saveState]
+            : state.canRecord
+              ? 'readings and photos only'
+              : 'view only'}
         {state.saveState === 'refused' && `: ${state.saveDetail}`}
-        {state.saveState === 'saved' && ` as revision ${state.revision}`}
+        {!apart && state.saveState === 'saved' && ` as revision ${state.revision}`}
         {state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`}
       </p>
+      <Renewed />
       <button
         type="button"
         className="button px-2"

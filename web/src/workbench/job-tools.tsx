@@ -1,68 +1,76 @@
 import { Archive, ArchiveRestore, Copy, Trash2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { api } from '../client/api.ts';
-import { useAwake } from '../client/use-awake.ts';
+
+type Place = 'listed' | 'archived' | 'deleted';
+type Tool = 'copy' | Place;
 
 interface JobToolsProps {
   readonly id: string;
   readonly name: string;
-  readonly place: 'listed' | 'archived' | 'deleted';
+  readonly place: Place;
 }
 
-type Place = JobToolsProps['place'];
+const TOOLS: Readonly<
+  Record<
+    Place,
+    readonly { readonly tool: Tool; readonly label: string; readonly Icon: typeof Copy; readonly words?: boolean }[]
+  >
+> = {
+  listed: [
+    { tool: 'copy', label: 'Copy', Icon: Copy },
+    { tool: 'archived', label: 'Archive', Icon: Archive },
+    { tool: 'deleted', label: 'Delete', Icon: Trash2 },
+  ],
+  archived: [
+    { tool: 'listed', label: 'Put back on the list', Icon: ArchiveRestore, words: true },
+    { tool: 'deleted', label: 'Delete', Icon: Trash2 },
+  ],
+  deleted: [{ tool: 'listed', label: 'Bring back', Icon: Undo2, words: true }],
+};
 
-/** What can be done with a job as a whole: copied, put away, deleted, and brought back. */
-export function JobTools({ id, name, place }: JobToolsProps) {
-  const awake = useAwake();
+/** What can be done with a job as a whole: copied, put away, deleted, and brought back. `JobToolsAwake` makes it answer. */
+export const JobTools = ({ id, name, place }: JobToolsProps) => (
+  <div className="flex items-center gap-1">
+    {TOOLS[place].map(({ tool, label, Icon, words }) => (
+      <button
+        key={tool}
+        type="button"
+        className={words ? 'button' : 'p-2 text-pencil hover:text-graphite'}
+        aria-label={`${label}: ${name}`}
+        title={label}
+        data-tool={tool}
+        data-job={id}
+      >
+        <Icon size={16} aria-hidden="true" />
+        {words && label}
+      </button>
+    ))}
+  </div>
+);
+
+/** Makes the tools of all jobs of a page answer: the list itself is sent as it is, however long. */
+export function JobToolsAwake() {
   const [problem, setProblem] = useState('');
-  const go = async (
-    asked: Promise<{ readonly ok: boolean; readonly detail?: string }>,
-    to?: (answer: unknown) => string,
-  ) => {
-    const answer = await asked;
-    if (!answer.ok) return setProblem(answer.detail ?? 'That could not be done. Try again in a moment.');
-    if (to) location.assign(to(answer));
-    else location.reload();
-  };
-  const put = (next: Place) => void go(api.placeJob(id, next));
-  const tool = (label: string, Icon: typeof Copy, onClick: () => void, words = false) => (
-    <button
-      type="button"
-      className={words ? 'button' : 'p-2 text-pencil hover:text-graphite'}
-      aria-label={`${label}: ${name}`}
-      title={label}
-      disabled={!awake}
-      onClick={onClick}
-    >
-      <Icon size={16} aria-hidden="true" />
-      {words && label}
-    </button>
-  );
+  useEffect(() => {
+    const press = async ({ target }: MouseEvent) => {
+      const { tool, job } = (target as Element).closest<HTMLElement>('button[data-tool]')?.dataset ?? {};
+      if (!tool || !job) return;
+      const answer = tool === 'copy' ? await api.copyJob(job) : await api.placeJob(job, tool as Place);
+      if (!answer.ok) setProblem(answer.detail);
+      else if (tool === 'copy') location.assign(`/jobs/${(answer.value as { readonly id: string }).id}`);
+      else location.reload();
+    };
+    const listener = (event: MouseEvent) => void press(event);
+    document.addEventListener('click', listener);
+    document.documentElement.dataset.awake = '';
+    return () => document.removeEventListener('click', listener);
+  }, []);
   return (
-    <div className="flex items-center gap-1">
-      {place === 'listed' && (
-        <>
-          {tool(
-            'Copy',
-            Copy,
-            () => void go(api.copyJob(id), (answer) => `/jobs/${(answer as { value: { id: string } }).value.id}`),
-          )}
-          {tool('Archive', Archive, () => put('archived'))}
-          {tool('Delete', Trash2, () => put('deleted'))}
-        </>
-      )}
-      {place === 'archived' && (
-        <>
-          {tool('Put back on the list', ArchiveRestore, () => put('listed'), true)}
-          {tool('Delete', Trash2, () => put('deleted'))}
-        </>
-      )}
-      {place === 'deleted' && tool('Bring back', Undo2, () => put('listed'), true)}
-      {problem && (
-        <p role="alert" className="text-sm text-oxide">
-          {problem}
-        </p>
-      )}
-    </div>
+    problem && (
+      <p role="alert" className="mb-3 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+        {problem}
+      </p>
+    )
   );
 }

@@ -1,4 +1,5 @@
-import type { SaveState } from '../client/job-store.ts';
+import type { JobState, SaveState } from '../client/job-store.ts';
+import { momentWords } from '../ui/moment-words.ts';
 
 /** How the job stands against the server's, in words. */
 export const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
@@ -10,6 +11,12 @@ export const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   refused: 'not saved',
   'signed-out': 'not saved: signed out. Sign in again in another window',
 };
+
+/** What keeps this page from being the server's, worst first; nothing where it is. */
+export function apartWords({ asOf, keepsNothing }: Pick<JobState, 'asOf' | 'keepsNothing'>): string {
+  if (keepsNothing) return 'this browser keeps nothing: do not close the page while something waits to be sent';
+  return asOf === null ? '' : `no connection: as this device kept it, ${momentWords(asOf)}`;
+}
 
 /** How many records are still on this device only; nothing where all are sent. */
 export const waitingWords = (count: number): string =>

@@ -1,11 +1,13 @@
 import { InputError, type InputProblem } from '@splay/core';
 import { useState } from 'react';
 import { api } from '../client/api.ts';
+import { countWaiting, forgetJobs } from '../client/device.ts';
 import { importJob } from '../client/import-job.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { FileButton } from '../ui/file-button.tsx';
 import { inWorker } from '../workers/in-worker.ts';
+import { waitingWords } from './save-words.ts';
 
 /** What is wrong with a job file; nothing where it is right, or where no worker can tell: then the server does. */
 async function fileProblems(text: string): Promise<readonly InputProblem[]> {
@@ -59,10 +61,15 @@ export function ImportJob() {
 export function SignOut() {
   const awake = useAwake();
   const [problem, setProblem] = useState('');
+  /** Records that are on this device only, once somebody asked to leave with them unsent. */
+  const [waiting, setWaiting] = useState(0);
   const leave = async () => {
+    const unsent = await countWaiting();
+    if (unsent > 0 && waiting === 0) return setWaiting(unsent);
     const answer = await api.signOut();
-    if (answer.ok) location.assign('/sign-in');
-    else setProblem(`You are still signed in: ${answer.detail} Try again.`);
+    if (!answer.ok) return setProblem(`You are still signed in: ${answer.detail} Try again.`);
+    await forgetJobs();
+    location.assign('/sign-in');
   };
   return (
     <>
@@ -71,8 +78,13 @@ export function SignOut() {
           {problem}
         </span>
       )}
+      {waiting > 0 && (
+        <span role="alert" className="max-w-80 text-sm text-oxide">
+          {waitingWords(waiting)} from this device. They stay on it, and go out when somebody opens their job here.
+        </span>
+      )}
       <button type="button" className="button" disabled={!awake} onClick={() => void leave()}>
-        Sign out
+        {waiting > 0 ? 'Sign out all the same' : 'Sign out'}
       </button>
     </>
   );

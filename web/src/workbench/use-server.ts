@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import type { JobStore } from '../client/job-store.ts';
 import { hearRecords } from '../client/live.ts';
+import { catchUp, keepOpenJob } from '../client/open-job.ts';
 import { startRecordQueue } from '../client/record-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
 import { isBench } from './benches.ts';
@@ -11,14 +12,9 @@ import { isBench } from './benches.ts';
 export function useServer(store: JobStore): Pick<BenchProps, 'onRecord' | 'onDropRecord'> {
   const queue = useRef<ReturnType<typeof startRecordQueue> | null>(null);
   useEffect(() => {
-    const stopSaving = startSaving(store);
-    const stopHearing = hearRecords(store);
     queue.current = startRecordQueue(store);
-    return () => {
-      stopSaving();
-      stopHearing();
-      queue.current?.stop();
-    };
+    const stops = [startSaving(store), hearRecords(store), keepOpenJob(store), catchUp(store), queue.current.stop];
+    return () => stops.forEach((stop) => stop());
   }, [store]);
   return useMemo(
     () => ({

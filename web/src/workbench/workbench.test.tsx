@@ -33,8 +33,6 @@ vi.mock('./benches.ts', async (importOriginal) => {
 vi.mock('../client/live.ts', () => ({ hearRecords: () => () => undefined }));
 vi.mock('../client/save-loop.ts', () => ({
   startSaving: () => () => undefined,
-  leftDraft: () => null,
-  forgetDraft: () => undefined,
 }));
 
 const { job, records } = demoJob('parcel-van');
@@ -57,7 +55,18 @@ const open = async (bench = 'cuts') => {
   // A bench's code is loaded when it is first asked for.
   for (const id of ['cuts', 'marks', 'paint']) await partsOf(id);
   await act(async () => {
-    render(<Workbench saved={saved as never} records={records} bench={bench} canWrite canRecord memberName="owner" />);
+    render(
+      <Workbench
+        saved={saved as never}
+        records={records}
+        bench={bench}
+        canWrite
+        canRecord
+        memberName="owner"
+        me="me"
+        asOf={null}
+      />,
+    );
     await Promise.resolve();
   });
 };
@@ -72,7 +81,7 @@ describe('a bench that was added', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Coats' }));
     expect(screen.getByText('Two coats.')).toBeTruthy();
     await userEvent.setup().click(screen.getByRole('button', { name: 'Legend' }));
-    expect(screen.getByText('painted')).toBeTruthy();
+    expect(await screen.findByText('painted')).toBeTruthy();
     const ledger = screen.getByRole('list', { name: 'The figures that matter' });
     expect(
       within(ledger)
@@ -85,9 +94,12 @@ describe('a bench that was added', () => {
   it('has its phone view, its keys in the list, and its place in the palette', async () => {
     screenIs = 'hand';
     await open('paint');
-    expect(screen.getByText('Red, on the phone.')).toBeTruthy();
-    fireEvent.keyDown(window, { key: '?' });
-    expect(await screen.findByRole('row', { name: /a coat of paint/ })).toBeTruthy();
+    expect(await screen.findByText('Red, on the phone.')).toBeTruthy();
+    await act(async () => {
+      fireEvent.keyDown(window, { key: '?' });
+      await import('./dialogs.tsx');
+    });
+    expect(await screen.findByRole('row', { name: /a coat of paint/ }, { timeout: 30_000 })).toBeTruthy();
   });
 });
 
@@ -113,7 +125,7 @@ describe('on a tablet', () => {
     fireEvent.click(within(bar).getByRole('button', { name: 'Next: Splice' }));
     expect(await screen.findByRole('complementary', { name: 'Splice' }, { timeout: 30_000 })).toBeTruthy();
     await userEvent.setup().click(within(bar).getByRole('button', { name: 'Splice' }));
-    const sheet = screen.getByRole('dialog', { name: 'Order of work' });
+    const sheet = await screen.findByRole('dialog', { name: 'Order of work' });
     expect(
       within(sheet)
         .getAllByRole('link')

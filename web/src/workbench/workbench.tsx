@@ -1,17 +1,14 @@
 import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf } from '@splay/core';
-import { Suspense, use, useMemo, useState } from 'react';
+import { lazy, Suspense, use, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
-import { LookAround } from '../board/look-around.tsx';
-import { BoardTable } from '../board/board-table.tsx';
 import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
+import { leftDraft } from '../client/device.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { workbenchActions } from './actions.ts';
 import { BENCHES, benchOf, partsOf } from './benches.ts';
-import { Dialogs, type OpenDialog } from './dialogs.tsx';
-import { FloorView } from './floor-view.tsx';
-import { GateDialog } from './gate-dialog.tsx';
+import type { OpenDialog } from './dialogs.tsx';
 import { Header } from './header.tsx';
 import { Ledger } from './ledger.tsx';
 import { MeasureBar } from './measure-bar.tsx';
@@ -22,6 +19,13 @@ import { useCatchUp } from './use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
 import { useScreen } from './use-screen.ts';
 import { useAddress, useServer } from './use-server.ts';
+
+// What is not in sight when a job opens is loaded when it is asked for.
+const BoardTable = lazy(() => import('../board/board-table.tsx').then((m) => ({ default: m.BoardTable })));
+const Dialogs = lazy(() => import('./dialogs.tsx').then((m) => ({ default: m.Dialogs })));
+const FloorView = lazy(() => import('./floor-view.tsx').then((m) => ({ default: m.FloorView })));
+const GateDialog = lazy(() => import('./gate-dialog.tsx').then((m) => ({ default: m.GateDialog })));
+const LookAround = lazy(() => import('../board/look-around.tsx').then((m) => ({ default: m.LookAround })));
 
 /** Every bench has its drawing as tables, beside what it brings of its own. */
 const withTable = (parts: BenchParts): BenchParts => ({
@@ -34,6 +38,16 @@ function usePinned(pinned: readonly string[], bench: string): readonly PinnedLay
   const { shows } = benchOf(bench);
   const kept = Object.entries(BENCHES).filter(([id, of]) => id !== bench && of.shows === shows && pinned.includes(id));
   return kept.map(([id, { name }]) => ({ bench: id, name, parts: use(partsOf(id)) }));
+}
+
+/** Whether there is something that has to be answered: a save that came too late, or changes that were left on this device. */
+function useAsks(store: JobStore): boolean {
+  const stale = useJobState(store, ({ saveState }) => saveState === 'stale');
+  const [left, setLeft] = useState(false);
+  useEffect(() => {
+    void leftDraft(store.getState().id).then((draft) => setLeft(draft !== null));
+  }, [store]);
+  return stale || left;
 }
 
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
@@ -91,6 +105,9 @@ function OpenJob({ store, server }: OpenJobProps) {
   const screen = useScreen();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [gateId, setGateId] = useState<GateId | null>(null);
+  // The board stands first; what is beside it follows at once.
+  const boardStands = useDeferredValue(true, false);
+  const asks = useAsks(store);
 
   const standing = useMemo(
     () =>
@@ -159,22 +176,27 @@ function OpenJob({ store, server }: OpenJobProps) {
   );
   const gate = gates.find(({ id }) => id === gateId);
   const overlays = (
-    <>
-      <Dialogs
-        store={store}
-        open={dialog}
-        result={result}
-        parts={parts}
-        actions={actions}
-        onDialog={setDialog}
-        onClose={() => setDialog(null)}
-      />
+    <Suspense fallback={null}>
+      {(dialog !== null || asks) && (
+        <Dialogs
+          store={store}
+          open={dialog}
+          result={result}
+          parts={parts}
+          actions={actions}
+          onDialog={setDialog}
+          onClose={() => setDialog(null)}
+        />
+      )}
       {gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />}
-    </>
+    </Suspense>
   );
   const { Panel, Floor } = parts;
   // Kept while something is dragged: what the panel says catches up with the hand, and is not drawn for every move.
-  const panel = useMemo(() => <Panel {...bench} key={state.bench} />, [Panel, bench, state.bench]);
+  const panel = useMemo(
+    () => boardStands && <Panel {...bench} key={state.bench} />,
+    [boardStands, Panel, bench, state.bench],
+  );
   const order = {
     jobId: state.id,
     bench: state.bench,

@@ -5,7 +5,8 @@ import { logError } from '../log.ts';
 import * as schema from './schema.ts';
 
 export type Database = NodePgDatabase<typeof schema>;
-export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+/** The same within a transaction that `inTransaction` began and ends. */
+export type Transaction = NodePgDatabase<typeof schema>;
 
 /** Connections of one web process. */
 const MOST_CONNECTIONS = 10;
@@ -39,22 +40,35 @@ export function database(): Database {
  * Runs queries in one transaction, on a connection of its own that goes back to the pool whatever happens. A connection
  * that the server dropped while it lay in the pool (it was restarted) shows at BEGIN, before anything was done: it is
  * thrown away and the next one tried, so that nobody sees it.
+ *
+ * @param run What is done in it.
+ * @param settings What holds for it alone, as SQL: sent along with BEGIN, so that it costs no way of its own.
  */
-export async function inTransaction<T>(run: (tx: Transaction) => Promise<T>): Promise<T> {
+export async function inTransaction<T>(run: (tx: Transaction) => Promise<T>, settings = ''): Promise<T> {
   opened ??= open();
   for (let left = MOST_CONNECTIONS; ; left -= 1) {
     const client = await opened.pool.connect();
     let begun = false;
+    let usable = false;
     try {
-      return await over(client).transaction((tx) => {
-        begun = true;
-        return run(tx);
-      });
+      await client.query(`begin; ${settings}`);
+      begun = true;
+      const value = await run(over(client));
+      const { command } = await client.query('commit');
+      // A query that failed and was overlooked has undone all of it.
+      if (command !== 'COMMIT') throw new Error('the transaction was not stored');
+      usable = true;
+      return value;
     } catch (error) {
+      if (begun)
+        usable = await client.query('rollback').then(
+          () => true,
+          () => false,
+        );
       if (begun || left === 0) throw error;
       logError(error, 'database connection before a transaction');
     } finally {
-      client.release(!begun);
+      client.release(!usable);
     }
   }
 }

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { escapeLiteral } from 'pg';
 import { database, inTransaction, type Transaction } from './database.ts';
 import type { Role } from '../../shared/roles.ts';
 
@@ -36,9 +37,6 @@ function rolePassesWalls(): Promise<boolean> {
  */
 export async function withShop<T>(shopId: string, run: (tx: Transaction) => Promise<T>): Promise<T> {
   const walled = await rolePassesWalls();
-  return inTransaction(async (tx) => {
-    await tx.execute(sql`select set_config('splay.shop', ${shopId}, true)`);
-    if (walled) await tx.execute(sql.raw(`set local role ${WALLED_ROLE}`));
-    return run(tx);
-  });
+  const role = walled ? `; set local role ${WALLED_ROLE}` : '';
+  return inTransaction(run, `set local splay.shop = ${escapeLiteral(shopId)}${role}`);
 }

@@ -1,12 +1,15 @@
 import type { Job } from '@splay/core';
 import { and, count, eq, inArray } from 'drizzle-orm';
+import { performance } from 'node:perf_hooks';
 import pLimit from 'p-limit';
 import type { JobCard } from '../../shared/job-card.ts';
+import { PROGRAM } from '../../shared/program.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { logError } from '../log.ts';
-import { inThread, programId } from '../threads/pool.ts';
-import { type ListedJob, readJob } from './jobs.ts';
+import { inThread } from '../threads/pool.ts';
+import { NotFound } from './errors.ts';
+import { type ListedJob, listJobs, readJob } from './jobs.ts';
 import { listRecords } from './records.ts';
 
 /** A job of the list with what is said of it; null where this program cannot read or evaluate what is stored. */
@@ -19,8 +22,21 @@ export interface CardedJob extends ListedJob {
 /** How long a page of the list waits for cards that are out of date before it shows them as they are, ms. */
 const PATIENCE = 250;
 
+/** What another program made is made anew. Sources that run as they are may change any time. */
+const BY = PROGRAM === 'sources' ? `sources-${process.pid}` : PROGRAM;
+
 /** One at a time: whoever saves, or waits for a sheet, goes before. */
 const oneAtATime = pLimit(1);
+/** While the server is at work for more than this share of its time, no more cards are made than one in so many ms. */
+const BUSY = { share: 0.5, pause: 2000 } as const;
+let idleSince = performance.eventLoopUtilization();
+
+/** Waits where the server is busy: a card of an earlier state is better than a page that comes late. */
+async function giveWay(): Promise<void> {
+  const { utilization } = performance.eventLoopUtilization(performance.eventLoopUtilization(), idleSince);
+  idleSince = performance.eventLoopUtilization();
+  if (utilization > BUSY.share) await new Promise((resolve) => setTimeout(resolve, BUSY.pause).unref());
+}
 /** Cards that are being made, by job. */
 const making = new Map<string, Promise<JobCard | null>>();
 
@@ -48,7 +64,7 @@ export async function cardsOf(member: Member, listed: readonly ListedJob[]): Pro
   const late = new Promise<'late'>((resolve) => setTimeout(() => resolve('late'), PATIENCE).unref());
   return Promise.all(
     listed.map(async (job): Promise<CardedJob> => {
-      const of = `${job.revision} ${taken.get(job.id) ?? 0} ${programId()}`;
+      const of = `${job.revision} ${taken.get(job.id) ?? 0} ${BY}`;
       const row = known.get(job.id);
       const before = (row?.card ?? null) as JobCard | null;
       if (row?.cardOf === of) return { ...job, card: before, outdated: false };
@@ -59,11 +75,22 @@ export async function cardsOf(member: Member, listed: readonly ListedJob[]): Pro
   );
 }
 
+/** The bench that a job goes on at: where its card says, or the first where it has none. @throws NotFound */
+export async function nextBench(member: Member, id: string): Promise<string> {
+  const [listed] = await listJobs(member, { id });
+  if (!listed) throw new NotFound();
+  const [carded] = await cardsOf(member, [listed]);
+  return carded?.card?.next.bench ?? 'donor';
+}
+
 /** A card that is made now, or is being made for somebody else already. */
 function cardInHand(member: Member, job: ListedJob, of: string): Promise<JobCard | null> {
   const found = making.get(job.id);
   if (found) return found;
-  const made = oneAtATime(() => madeCard(member, job, of)).finally(() => making.delete(job.id));
+  const made = oneAtATime(async () => {
+    await giveWay();
+    return madeCard(member, job, of);
+  }).finally(() => making.delete(job.id));
   making.set(job.id, made);
   return made;
 }

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { and, count, desc, eq, gt, ilike, isNotNull, isNull, or } from 'drizzle-orm';
 import { type Job, JOB_VERSION, jobFileOf, type ShopRecord, upgradeJob, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs, records } from '../db/schema.ts';
@@ -38,7 +39,7 @@ export interface ListedJob {
 }
 
 /** So many jobs are on one page of the list. */
-export const JOBS_A_PAGE = 50;
+export const JOBS_A_PAGE = 30;
 
 const placeOf = ({ archivedAt, deletedAt }: { readonly archivedAt: Date | null; readonly deletedAt: Date | null }) =>
   deletedAt ? 'deleted' : archivedAt ? 'archived' : 'listed';
@@ -53,15 +54,19 @@ const IN_PLACE = {
 const named = (find: string) =>
   find === '' ? undefined : ilike(jobs.name, `%${find.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`);
 
-/**
- * Jobs of the shop, the latest worked on first. One that cannot be read has its name and its place all the same.
- *
- * @param member Who asks.
- * @param place Only those kept there; all if not said.
- * @param page From 1; all of them if not said.
- * @param find Only those that this is part of the name of.
- */
-export function listJobs(member: Member, place?: JobPlace, page?: number, find = ''): Promise<ListedJob[]> {
+/** Which jobs are listed: all of the shop where nothing is said. */
+export interface Asked {
+  readonly id?: string;
+  /** Only those kept there. */
+  readonly place?: JobPlace;
+  /** From 1; all of them if not said. */
+  readonly page?: number;
+  /** Only those that this is part of the name of. */
+  readonly find?: string;
+}
+
+/** Jobs of the shop, the latest worked on first. One that cannot be read has its name and its place all the same. */
+export function listJobs(member: Member, { id, place, page, find = '' }: Asked = {}): Promise<ListedJob[]> {
   return withShop(member.shopId, async (tx) => {
     const query = tx
       .select({
@@ -75,6 +80,7 @@ export function listJobs(member: Member, place?: JobPlace, page?: number, find =
       .from(jobs)
       .where(
         and(
+          id === undefined ? undefined : eq(jobs.id, id),
           place && IN_PLACE[place],
           named(find),
           or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
@@ -143,8 +149,22 @@ function present<Row extends { readonly document: unknown; readonly version: num
 export const readJob = (member: Member, id: string, revision?: number): Promise<JobHead> =>
   withShop(member.shopId, (tx) => headOf(tx, id, revision));
 
+/** Newest revisions that were read lately, by job, number and moment: what is in a revision never changes. */
+const known = new LRUCache<string, JobHead>({ max: 400 });
+
 /** A revision of a job, the newest one if not said. @throws NotFound */
 export async function headOf(tx: Transaction, id: string, revision?: number): Promise<JobHead> {
+  // Asked every time: whether the shop has the job at all.
+  const [job] = await tx.select({ head: jobs.head, savedAt: jobs.updatedAt }).from(jobs).where(eq(jobs.id, id));
+  if (!job) throw new NotFound();
+  if (revision !== undefined && revision !== job.head) return storedRevision(tx, id, revision);
+  const key = `${id} ${job.head} ${job.savedAt.getTime()}`;
+  const found = known.get(key) ?? (await storedRevision(tx, id, job.head));
+  known.set(key, found);
+  return found;
+}
+
+async function storedRevision(tx: Transaction, id: string, revision: number): Promise<JobHead> {
   const [row] = await tx
     .select({
       id: jobs.id,
@@ -155,7 +175,7 @@ export async function headOf(tx: Transaction, id: string, revision?: number): Pr
       savedAt: jobRevisions.savedAt,
     })
     .from(jobs)
-    .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, revision ?? jobs.head)))
+    .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, revision)))
     .where(eq(jobs.id, id));
   if (!row) throw new NotFound();
   return present(row);
@@ -215,6 +235,14 @@ export async function restoreRevision(member: Member, id: string, number: number
   const old = await readJob(member, id, number);
   return saveJob(member, id, { basedOn, label: `Restored revision ${number}`, job: old.job });
 }
+
+/** @throws NotFound */
+export const nameOfJob = (member: Member, id: string): Promise<string> =>
+  withShop(member.shopId, async (tx) => {
+    const [row] = await tx.select({ name: jobs.name }).from(jobs).where(eq(jobs.id, id));
+    if (!row) throw new NotFound();
+    return row.name;
+  });
 
 /** The history of a job, newest first. @throws NotFound */
 export function listRevisions(member: Member, id: string): Promise<RevisionNote[]> {
@@ -286,8 +314,5 @@ export function mustRecordOn(member: Member, id: string): Promise<void> {
 }
 
 async function mustHave(member: Member, id: string): Promise<void> {
-  await withShop(member.shopId, async (tx) => {
-    const [row] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
-    if (!row) throw new NotFound();
-  });
+  await nameOfJob(member, id);
 }

@@ -1,5 +1,5 @@
 import { checkRecord, InputError, inOrderOfTime, recordProblem, type ShopRecord } from '@splay/core';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, count, eq, inArray } from 'drizzle-orm';
 import type { Transaction } from '../db/database.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
@@ -15,15 +15,30 @@ import { recordOf, rowOf } from './record-rows.ts';
 export const listRecords = (member: Member, id: string): Promise<readonly ShopRecord[]> =>
   withShop(member.shopId, (tx) => recordsOf(tx, id));
 
+/** How many records a job has. @throws NotFound */
+export const countRecords = (member: Member, id: string): Promise<number> =>
+  withShop(member.shopId, async (tx) => {
+    const [row] = await tx
+      .select({ count: count(records.id) })
+      .from(jobs)
+      .leftJoin(records, eq(records.jobId, jobs.id))
+      .where(eq(jobs.id, id))
+      .groupBy(jobs.id);
+    if (!row) throw new NotFound();
+    return row.count;
+  });
+
 /** Some records of a job; none of those that it does not have. */
 export const someRecords = (member: Member, id: string, ids: readonly string[]): Promise<readonly ShopRecord[]> =>
-  withShop(member.shopId, async (tx) => {
-    const rows = await tx
-      .select()
-      .from(records)
-      .where(and(eq(records.jobId, id), inArray(records.id, [...ids])));
-    return rows.map(recordOf);
-  });
+  withShop(member.shopId, (tx) => storedAs(tx, id, ids));
+
+async function storedAs(tx: Transaction, id: string, ids: readonly string[]): Promise<readonly ShopRecord[]> {
+  const rows = await tx
+    .select()
+    .from(records)
+    .where(and(eq(records.jobId, id), inArray(records.id, [...ids])));
+  return rows.map(recordOf);
+}
 
 /** @throws NotFound */
 export async function recordsOf(tx: Transaction, id: string): Promise<readonly ShopRecord[]> {
@@ -76,7 +91,14 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
             .values(good.map((record) => rowOf(record, member.shopId, id, member.userId)))
             .onConflictDoNothing()
             .returning({ id: records.id });
-    const stored = await recordsOf(tx, id);
+    const stored =
+      good.length === 0
+        ? []
+        : await storedAs(
+            tx,
+            id,
+            good.map((record) => record.id),
+          );
     const byId = new Map(stored.map((record) => [record.id, record]));
     const taken = good.flatMap((record): RefusedRecord[] =>
       same(byId.get(record.id), record)
@@ -95,6 +117,10 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
       added.map((row) => row.id),
     );
     if (added.length > 0) await takeRoom(tx, member.shopId, JSON.stringify(good).length);
-    return { records: stored, refused: [...all.filter((record) => 'message' in record), ...taken] };
+    const refusedIds = new Set(taken.map((record) => record.id));
+    return {
+      records: inOrderOfTime(stored.filter((record) => !refusedIds.has(record.id))),
+      refused: [...all.filter((record) => 'message' in record), ...taken],
+    };
   });
 }

@@ -1,5 +1,3 @@
-import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { InputError } from '@splay/core';
@@ -21,14 +19,6 @@ const built = here.includes('/dist/server/');
 const filename = built
   ? here.replace(/(\/dist\/server\/).*$/, '$1worker.mjs')
   : fileURLToPath(new URL('./worker.ts', import.meta.url));
-
-let program: string | undefined;
-
-/** What this program is known by: what another one made is made anew. Sources that run as they are may change any time. */
-export const programId = (): string =>
-  (program ??= built
-    ? createHash('sha256').update(readFileSync(filename)).digest('hex').slice(0, 16)
-    : `sources-${process.pid}`);
 
 let pool: Piscina<Asked, Answered> | undefined;
 

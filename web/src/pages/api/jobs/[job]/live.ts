@@ -1,15 +1,15 @@
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { notAllowed } from '../../../../server/http/problem.ts';
 import { listen } from '../../../../server/live.ts';
-import { listRecords, someRecords } from '../../../../server/services/records.ts';
+import { countRecords, listRecords, someRecords } from '../../../../server/services/records.ts';
 
 /** A sign of life this often keeps proxies from closing a quiet stream, ms. */
 const BEAT = 20_000;
 
-/** New records of a job as they are added, as server-sent events: `records` with a list of them. */
+/** New records of a job as they are added, as server-sent events: `count`, how many there are when the stream begins; then `records` with a list of each that are new. */
 export const GET = endpoint(async ({ member, job, request }) => {
   // Whoever may not see the job is told so before the stream begins.
-  await listRecords(member, job);
+  await countRecords(member, job);
   const text = new TextEncoder();
   let stop: () => void = () => undefined;
   const stream = new ReadableStream({
@@ -37,7 +37,8 @@ export const GET = endpoint(async ({ member, job, request }) => {
         }
       };
       request.signal.addEventListener('abort', () => stop());
-      send('event: open\ndata: {}\n\n');
+      // Counted once the stream hears of new ones, so that none falls between.
+      send(`event: count\ndata: ${await countRecords(member, job)}\n\n`);
     },
     cancel: () => stop(),
   });

@@ -1,0 +1,176 @@
+import type { ShopRecord } from '@splay/core';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { OpenedJob } from '../shared/opened-job.ts';
+
+/**
+ * What this device keeps by itself, in the browser's own database: records that wait to be sent, changes that were not
+ * saved, and the jobs that were open last. It outlives a reload, a dead battery and a day without a connection; where a
+ * browser keeps nothing (a private window), everything here does nothing, and the page works from memory.
+ */
+
+/** A record that is not on the server: it waits, or was refused for a reason. */
+export interface KeptRecord {
+  readonly job: string;
+  readonly record: ShopRecord;
+  /** Why the server will not take it; null while it waits. */
+  readonly refused: string | null;
+}
+
+/** A job that was changed here and not yet saved. */
+export interface Draft {
+  readonly basedOn: number;
+  /** The version of the job format that it was left in. */
+  readonly version: number;
+  readonly job: unknown;
+}
+
+/** A job as it was on this page last, to go on with where there is no connection. */
+export interface KeptJob extends OpenedJob {
+  readonly bench: string;
+  /** When it was so, as an ISO time. */
+  readonly keptAt: string;
+}
+
+interface Kept extends DBSchema {
+  records: { key: number; value: KeptRecord; indexes: { job: string; id: string } };
+  drafts: { key: string; value: Draft };
+  jobs: { key: string; value: KeptJob; indexes: { keptAt: string } };
+}
+
+/** So many jobs are kept, those that were open last. */
+const JOBS_KEPT = 12;
+
+let opening: Promise<IDBPDatabase<Kept> | null> | undefined;
+
+const database = (): Promise<IDBPDatabase<Kept> | null> => (opening ??= openDatabase());
+
+/** The browser's database; null where the browser has none to give, which some say by an error at once. */
+async function openDatabase(): Promise<IDBPDatabase<Kept> | null> {
+  try {
+    return await openDB<Kept>('splay', 1, {
+      upgrade(made) {
+        const records = made.createObjectStore('records', { autoIncrement: true });
+        records.createIndex('job', 'job');
+        records.createIndex('id', 'record.id', { unique: true });
+        made.createObjectStore('drafts');
+        made.createObjectStore('jobs', { keyPath: 'saved.id' }).createIndex('keptAt', 'keptAt');
+      },
+      // A newer page of the program wants to change the database: it goes first.
+      blocking: () => void forgetConnection(),
+      terminated: () => void forgetConnection(),
+    });
+  } catch {
+    return null;
+  }
+}
+
+/** Lets go of the database, until it is asked for again. */
+export async function forgetConnection(): Promise<void> {
+  const open = await opening;
+  opening = undefined;
+  open?.close();
+}
+
+/** Runs what needs the database; null where there is none or it fails at it (no room is left, say). */
+async function inDatabase<T>(run: (db: IDBPDatabase<Kept>) => Promise<T>): Promise<T | null> {
+  const db = await database();
+  if (!db) return null;
+  try {
+    return await run(db);
+  } catch {
+    return null;
+  }
+}
+
+/** The records of a job that are not on the server, in the order in which they were taken. */
+export const keptRecords = async (job: string): Promise<readonly KeptRecord[]> =>
+  (await inDatabase((db) => db.getAllFromIndex('records', 'job', job))) ?? [];
+
+/** Keeps a record, or another standing of one that is kept. False where this device keeps nothing. */
+export const keepRecord = async (kept: KeptRecord): Promise<boolean> =>
+  (await inDatabase(async (db) => {
+    const tx = db.transaction('records', 'readwrite', { durability: 'strict' });
+    await tx.store.put(kept, await tx.store.index('id').getKey(kept.record.id));
+    await tx.done;
+    return true;
+  })) ?? false;
+
+/** Forgets records: the server has them, or somebody dropped them. */
+export async function forgetRecords(ids: readonly string[]): Promise<void> {
+  await inDatabase(async (db) => {
+    const tx = db.transaction('records', 'readwrite');
+    await Promise.all(
+      ids.map(async (id) => {
+        const key = await tx.store.index('id').getKey(id);
+        if (key !== undefined) await tx.store.delete(key);
+      }),
+    );
+    await tx.done;
+  });
+}
+
+/** How many records of any job wait to be sent. */
+export const countWaiting = async (): Promise<number> =>
+  ((await inDatabase((db) => db.getAll('records'))) ?? []).filter(({ refused }) => refused === null).length;
+
+/** What was left unsaved of a job; null for nothing. */
+export const leftDraft = async (job: string): Promise<Draft | null> =>
+  (await inDatabase((db) => db.get('drafts', job))) ?? null;
+
+export async function keepDraft(job: string, draft: Draft): Promise<void> {
+  await inDatabase((db) => db.put('drafts', draft, job));
+}
+
+export async function forgetDraft(job: string): Promise<void> {
+  await inDatabase((db) => db.delete('drafts', job));
+}
+
+/** Keeps a job as it is now, in the place of one that was not open for longest. */
+export async function keepJob(job: KeptJob): Promise<void> {
+  await inDatabase(async (db) => {
+    const tx = db.transaction('jobs', 'readwrite');
+    await tx.store.put(job);
+    const keys = await tx.store.index('keptAt').getAllKeys();
+    for (const old of keys.slice(0, -JOBS_KEPT)) await tx.store.delete(old);
+    await tx.done;
+  });
+}
+
+export const keptJob = async (id: string): Promise<KeptJob | null> =>
+  (await inDatabase((db) => db.get('jobs', id))) ?? null;
+
+/** The jobs on this device, the one that was open last first. */
+export const keptJobs = async (): Promise<readonly KeptJob[]> =>
+  ((await inDatabase((db) => db.getAllFromIndex('jobs', 'keptAt'))) ?? []).toReversed();
+
+/** Forgets a job that is no more, or not this person's. */
+export async function forgetJob(id: string): Promise<void> {
+  await inDatabase((db) => db.delete('jobs', id));
+}
+
+/**
+ * Forgets the shop's jobs, when somebody signs out or another person signs in. Records that wait to be sent and changes
+ * that were not saved stay: they are on this device only.
+ */
+export async function forgetJobs(): Promise<void> {
+  await inDatabase((db) => db.clear('jobs'));
+}
+
+/** Takes what an earlier version of this program kept in the browser's local storage. */
+export async function takeEarlier(job: string): Promise<void> {
+  const take = <T>(key: string): T | null => {
+    try {
+      return JSON.parse(localStorage.getItem(key) ?? 'null') as T | null;
+    } catch {
+      return null;
+    }
+  };
+  const [waiting, refused, draft] = ['records', 'records-refused', 'draft'].map((what) => `splay/${what}/${job}`);
+  if (waiting === undefined || refused === undefined || draft === undefined) return;
+  for (const record of take<readonly ShopRecord[]>(waiting) ?? []) await keepRecord({ job, record, refused: null });
+  for (const { record, message } of take<readonly { record: ShopRecord; message: string }[]>(refused) ?? [])
+    await keepRecord({ job, record, refused: message });
+  const left = take<Draft>(draft);
+  if (left) await keepDraft(job, { ...left });
+  for (const key of [waiting, refused, draft]) localStorage.removeItem(key);
+}

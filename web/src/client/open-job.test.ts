@@ -1,0 +1,118 @@
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { demoJob } from '../../test/demo.ts';
+import { atRest, fakeBrowser, fakeServer, pass } from '../../test/fake-browser.ts';
+import { forgetConnection, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
+import { createJobStore, type JobStart } from './job-store.ts';
+import { catchUp, keepOpenJob, openJob } from './open-job.ts';
+
+const { job, records } = demoJob('parcel-van');
+const opened = (revision = 1, name = job.name, me = 'me') => ({
+  saved: { id: 'job', revision, job: { ...job, name }, savedBy: 'owner', savedAt: '2026-05-01T08:00:00Z' },
+  records,
+  canWrite: true,
+  canRecord: true,
+  memberName: 'owner',
+  me,
+});
+const KEPT_AT = '2026-05-01T09:00:00.000Z';
+let browser: ReturnType<typeof fakeBrowser>;
+
+beforeEach(() => {
+  browser = fakeBrowser();
+});
+afterEach(async () => {
+  await forgetConnection();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+it('a job opens as the server has it', async () => {
+  const asked = fakeServer(() => ({ status: 200, body: opened(4) }));
+  expect(await openJob('job', 'marks')).toMatchObject({ saved: { revision: 4 }, bench: 'marks', asOf: null });
+  expect(asked).toMatchObject([{ method: 'GET', path: '/api/jobs/job/open' }]);
+});
+
+it('without a connection it opens as this device kept it, at the bench where it was left, and says of when', async () => {
+  fakeServer(() => 'no connection');
+  await keepJob({ ...opened(3), bench: 'true-up', keptAt: KEPT_AT });
+  expect(await openJob('job')).toMatchObject({ saved: { revision: 3 }, bench: 'true-up', asOf: KEPT_AT });
+});
+
+it('one that is not here says so, and that it is about the connection', async () => {
+  fakeServer(() => 'no connection');
+  expect(await openJob('other')).toMatchObject({ title: 'This job is not on this device' });
+});
+
+it.each([
+  [401, 'You are signed out'],
+  [404, 'This job does not open'],
+])('an answer of %s is not a lost connection: what was kept of it is forgotten', async (status, title) => {
+  fakeServer(() => ({ status, body: { detail: 'There is nothing here.' } }));
+  await keepJob({ ...opened(), bench: 'cuts', keptAt: KEPT_AT });
+  expect(await openJob('job')).toMatchObject({ title });
+  expect(await keptJob('job')).toBeNull();
+});
+
+it('what is kept is the person’s who is signed in: another one finds none of it', async () => {
+  fakeServer(() => ({ status: 200, body: opened(1, 'Theirs', 'another') }));
+  await keepJob({ ...opened(), saved: { ...opened().saved, id: 'mine' }, bench: 'cuts', keptAt: KEPT_AT });
+  await openJob('job');
+  expect(await keptJob('mine')).toBeNull();
+});
+
+const start = (more: Partial<JobStart> = {}): JobStart => ({ ...opened(), bench: 'cuts', asOf: null, ...more });
+
+it('an open job is kept as the server has it, without what waits to be sent', async () => {
+  const store = createJobStore(start());
+  const stop = keepOpenJob(store);
+  const unsent = { ...records[0]!, id: 'unsent' };
+  store.setState({ records: [...records, unsent], unsent: ['unsent'] });
+  await pass(1000);
+  expect((await keptJob('job'))?.records).toHaveLength(records.length);
+  const savedJob = { ...job, name: 'Saved later' };
+  store.setState({ job: savedJob, savedJob, revision: 2, bench: 'marks' });
+  await pass(1000);
+  expect(await keptJob('job')).toMatchObject({ saved: { revision: 2, job: { name: 'Saved later' } }, bench: 'marks' });
+  stop();
+});
+
+it('a device keeps the jobs that were open last, and forgets all of them when somebody signs out', async () => {
+  for (let at = 10; at < 25; at += 1)
+    await keepJob({
+      ...opened(),
+      saved: { ...opened().saved, id: `job-${at}` },
+      bench: 'cuts',
+      keptAt: `2026-05-${at}T00:00:00.000Z`,
+    });
+  const ids = (await keptJobs()).map(({ saved }) => saved.id);
+  expect(ids).toHaveLength(12);
+  expect(ids[0]).toBe('job-24');
+  await forgetJobs();
+  expect(await keptJobs()).toEqual([]);
+});
+
+it('a job from this device takes the server’s state up when the connection is back', async () => {
+  let up = false;
+  fakeServer(() => (up ? { status: 200, body: opened(9, 'Newer') } : 'no connection'));
+  const store = createJobStore(start({ asOf: KEPT_AT, records: [] }));
+  const stop = catchUp(store);
+  await pass(6000);
+  expect(store.getState()).toMatchObject({ asOf: KEPT_AT, revision: 1 });
+  up = true;
+  browser.online();
+  await atRest();
+  expect(store.getState()).toMatchObject({ asOf: null, revision: 9, job: { name: 'Newer' } });
+  expect(store.getState().records).toEqual(records);
+  stop();
+});
+
+it('what was changed on it meanwhile is not thrown away for that', async () => {
+  fakeServer(() => ({ status: 200, body: opened(9, 'Newer') }));
+  const store = createJobStore(start({ asOf: KEPT_AT }));
+  store.setState({ job: { ...job, name: 'Changed here' } });
+  const stop = catchUp(store);
+  await pass(6000);
+  // The next save is based on what it was based on, and the server says that it is stale.
+  expect(store.getState()).toMatchObject({ asOf: null, revision: 1, job: { name: 'Changed here' } });
+  stop();
+});

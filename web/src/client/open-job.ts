@@ -1,0 +1,110 @@
+import { api } from './api.ts';
+import { forgetJob, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
+import { type JobStart, type JobStore, takeTheirs } from './job-store.ts';
+import { withRecords } from './record-queue.ts';
+
+/** A server that does not answer for so long is not there, ms: where the job is on this device nobody waits longer. */
+const PATIENCE = { kept: 6000, alone: 30_000 } as const;
+/** How often it is asked again, ms. */
+const AGAIN = 5000;
+
+/** Why a job does not open, in words. */
+export interface NotOpened {
+  readonly title: string;
+  readonly detail: string;
+}
+
+/**
+ * Opens a job: as the server has it, or where the server cannot be reached, as this device kept it.
+ *
+ * @param id The job.
+ * @param asked The bench that is asked for; where it was worked at last if not said.
+ */
+export async function openJob(id: string, asked?: string): Promise<JobStart | NotOpened> {
+  const kept = await keptJob(id);
+  const bench = asked ?? kept?.bench ?? 'cuts';
+  const answer = await api.openJob(id, kept ? PATIENCE.kept : PATIENCE.alone);
+  if (answer.ok) {
+    // Jobs on a device are those of the person who is signed in.
+    if ((await keptJobs()).some(({ me }) => me !== answer.value.me)) await forgetJobs();
+    return { ...answer.value, bench, asOf: null };
+  }
+  if (answer.reason === 'offline' && kept) return { ...kept, bench, asOf: kept.keptAt };
+  if (answer.reason === 'offline')
+    return {
+      title: 'This job is not on this device',
+      detail:
+        'The server cannot be reached, and the job was not open here lately. Try again when the connection is back.',
+    };
+  await forgetJob(id);
+  return answer.reason === 'signed-out'
+    ? { title: 'You are signed out', detail: 'Sign in to go on with this job.' }
+    : { title: 'This job does not open', detail: answer.detail };
+}
+
+/** Keeps the open job on this device as it changes on the server, for as long as the page is open. */
+export function keepOpenJob(store: JobStore): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const keep = () => {
+    const { id, savedJob, revision, saveDetail, records, unsent, bench, asOf, ...state } = store.getState();
+    const waiting = new Set(unsent);
+    void keepJob({
+      saved: { id, revision, job: savedJob, savedBy: state.memberName, savedAt: saveDetail },
+      records: records.filter((record) => !waiting.has(record.id)),
+      canWrite: state.canWrite,
+      canRecord: state.canRecord,
+      memberName: state.memberName,
+      me: state.me,
+      bench,
+      keptAt: asOf ?? new Date().toISOString(),
+    });
+  };
+  const soon = () => {
+    clearTimeout(timer);
+    timer = setTimeout(keep, 400);
+  };
+  soon();
+  const unsubscribe = store.subscribe((state, before) => {
+    if (state.savedJob !== before.savedJob || state.records !== before.records || state.bench !== before.bench) soon();
+  });
+  return () => {
+    clearTimeout(timer);
+    unsubscribe();
+  };
+}
+
+/** Takes the server's state up when it can be reached again, where the job was opened from this device. */
+export function catchUp(store: JobStore): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const again = async () => {
+    clearTimeout(timer);
+    if (store.getState().asOf === null) return;
+    const answer = await api.openJob(store.getState().id, PATIENCE.kept);
+    if (answer.ok) {
+      const { saved, records, canWrite, canRecord, memberName, me } = answer.value;
+      const { job, savedJob, revision } = store.getState();
+      // What was changed here meanwhile is saved on top of what it was based on, and the server says where that is stale.
+      if (job === savedJob && saved.revision > revision) takeTheirs(store, saved);
+      store.setState({
+        records: withRecords(records, store.getState().records),
+        canWrite,
+        canRecord,
+        memberName,
+        me,
+        asOf: null,
+      });
+    } else if (answer.reason === 'offline') timer = setTimeout(() => void again(), AGAIN);
+    else
+      store.setState({
+        saveState: answer.reason === 'signed-out' ? 'signed-out' : 'refused',
+        saveDetail: answer.detail,
+      });
+  };
+  const online = () => void again();
+  window.addEventListener('online', online);
+  timer = setTimeout(() => void again(), AGAIN);
+  return () => {
+    clearTimeout(timer);
+    window.removeEventListener('online', online);
+  };
+}

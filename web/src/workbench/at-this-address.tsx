@@ -1,0 +1,38 @@
+import { lazy, Suspense, use, useState } from 'react';
+import type { JobStart } from '../client/job-store.ts';
+import { keepProgram } from '../client/program.ts';
+import { type NotOpened, openJob } from '../client/open-job.ts';
+import Workbench from './workbench.tsx';
+
+const KeptJobs = lazy(() => import('./kept-jobs.tsx'));
+
+const JOB_PAGE = /^\/jobs\/([0-9a-f-]{36})(?:\/([a-z-]+))?\/?$/;
+
+/**
+ * What the address asks for, from the server or from what this device keeps: a job at one of its benches. All other pages
+ * need the server; without it they are the list of the jobs that are here.
+ */
+export default function AtThisAddress() {
+  const [asked] = useState(() => {
+    keepProgram();
+    const [, id, bench] = JOB_PAGE.exec(location.pathname) ?? [];
+    return id === undefined ? null : openJob(id, bench);
+  });
+  return (
+    <Suspense
+      fallback={
+        <p className="heading flex h-dvh items-center justify-center text-2xl" role="status">
+          Splay
+        </p>
+      }
+    >
+      {asked ? <Opened asked={asked} /> : <KeptJobs />}
+    </Suspense>
+  );
+}
+
+function Opened({ asked }: { readonly asked: Promise<JobStart | NotOpened> }) {
+  const opened = use(asked);
+  if (!('saved' in opened)) return <KeptJobs notOpened={opened} />;
+  return <Workbench {...opened} />;
+}

@@ -1,0 +1,62 @@
+import { Dialog as Radix } from 'radix-ui';
+import { phases } from './benches.ts';
+import { GateBar, type Order } from './phase-rail.tsx';
+
+/** All benches and hold points in order, laid over the lower part of a tablet or a phone. */
+export default function OrderOfWork({
+  jobId,
+  bench,
+  done,
+  gates,
+  onBench,
+  onGate,
+  onClose,
+}: Order & { readonly onClose: () => void }) {
+  return (
+    <Radix.Root open onOpenChange={(open) => !open && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-graphite/40" />
+        <Radix.Content
+          aria-describedby={undefined}
+          className="fixed inset-x-0 bottom-0 z-50 max-h-[86dvh] overflow-y-auto border-t-2 border-graphite bg-sheet p-4"
+        >
+          <Radix.Title className="heading text-xl">Order of work</Radix.Title>
+          <a href="/" className="button mt-2 min-h-12 w-full">
+            All jobs
+          </a>
+          {phases().map(({ name, benches, gate: gateId }) => {
+            const gate = gates.find(({ id }) => id === gateId);
+            return (
+              <section key={name} className="mt-3">
+                <h3 className="label">{name}</h3>
+                <ul className="mt-1 grid grid-cols-2 gap-2">
+                  {benches.map(([id, { name: called, sentence }]) => (
+                    <li key={id}>
+                      <a
+                        href={`/jobs/${jobId}/${id}`}
+                        aria-current={id === bench ? 'page' : undefined}
+                        className={`block h-full min-h-14 border px-3 py-2 ${id === bench ? 'border-layout bg-layout-wash' : 'border-graphite'}`}
+                        onClick={(event) => {
+                          event.preventDefault();
+                          onClose();
+                          onBench(id);
+                        }}
+                      >
+                        <span className="heading block text-lg">
+                          {called}
+                          {done.includes(id) && <span className="text-sm text-passed"> done</span>}
+                        </span>
+                        <span className="block text-sm leading-tight text-pencil">{sentence}</span>
+                      </a>
+                    </li>
+                  ))}
+                </ul>
+                {gate && <GateBar gate={gate} onGate={onGate} />}
+              </section>
+            );
+          })}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}
