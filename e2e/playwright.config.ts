@@ -16,6 +16,8 @@ export default defineConfig({
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:4321',
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
+    // What a device keeps has tests of its own (offline.spec.ts).
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -4,7 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, prepareDatabase, serve } from './lib/app.mjs';
-import { chromium, modules } from './lib/install.mjs';
+import { chromium, modules, openssl } from './lib/install.mjs';
 import { freePort, ownDatabase, startPostgres } from './lib/postgres.mjs';
 import { root, run, say } from './lib/run.mjs';
 
@@ -43,6 +43,7 @@ const playwrightCounts = ({ stats }) => [stats.expected, stats.unexpected + stat
 
 await modules();
 await chromium();
+await openssl();
 process.env.ASTRO_TELEMETRY_DISABLED = '1';
 
 await check('types', ['types']);

@@ -31,3 +31,8 @@ export async function modules() {
 export async function chromium() {
   if (!has('chromium')) await debian(['chromium'], 'Browser tests need Chromium.');
 }
+
+/** openssl, which says whether certificates are what they should be. */
+export async function openssl() {
+  if (!has('openssl')) await debian(['openssl'], 'Tests of certificates need openssl.');
+}

@@ -1,5 +1,5 @@
 import { defineMiddleware } from 'astro:middleware';
-import { memberOf } from './server/auth.ts';
+import { signedIn } from './server/auth.ts';
 import { notAllowed, passes, problem, problemOf } from './server/http/problem.ts';
 import { logError } from './server/log.ts';
 import { PROGRAM, PROGRAM_HEADER } from './shared/program.ts';
@@ -11,6 +11,8 @@ const OPEN = [
   '/join/',
   '/unavailable',
   '/offline',
+  '/trust',
+  '/authority.crt',
   '/api/auth/',
   '/api/join',
   '/api/health',
@@ -45,11 +47,14 @@ export const onRequest = defineMiddleware(async (context, next) => {
   if (!api && !['GET', 'HEAD'].includes(request.method)) return await notAllowed('GET, HEAD')(context);
 
   locals.member = null;
+  locals.session = null;
   const open = OPEN.some((path) => url.pathname.startsWith(path));
   let response: Response;
   try {
     if (!open || url.pathname === '/sign-in') {
-      locals.member = await memberOf(request.headers);
+      const found = await signedIn(request.headers, url);
+      locals.member = found?.member ?? null;
+      locals.session = found?.session ?? null;
       if (!locals.member && !open)
         return api
           ? problem(401, 'signed-out', 'Sign in first.')

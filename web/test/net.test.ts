@@ -1,9 +1,9 @@
 import type { IncomingMessage } from 'node:http';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { ownPath } from '../src/server/http/own-path.ts';
 import { passes } from '../src/server/http/problem.ts';
 import { addressTeller } from '../src/server/net/address.ts';
-import { addressesOf, hostIn, knownHosts } from '../src/server/net/hosts.ts';
+import { addressesOf, hostIn, knownHosts, nameTeller } from '../src/server/net/hosts.ts';
 import { kindOf } from '../src/server/net/metrics.ts';
 
 describe('names of the server', () => {
@@ -26,11 +26,40 @@ describe('names of the server', () => {
     expect(hostIn(header)).toBe(name);
   });
 
+  it('a name that the machine gets later is taken up, and not looked for at every request', () => {
+    vi.useFakeTimers();
+    let names = new Set(['localhost']);
+    let looks = 0;
+    const isOurs = nameTeller(() => {
+      looks += 1;
+      return names;
+    });
+    names = new Set(['localhost', '192.168.1.9']);
+    expect([isOurs('localhost'), isOurs('192.168.1.9'), isOurs('evil.example')]).toEqual([true, false, false]);
+    vi.advanceTimersByTime(5000);
+    expect([isOurs('192.168.1.9'), isOurs('evil.example'), isOurs('evil.example')]).toEqual([true, false, false]);
+    expect(looks).toBe(2);
+    vi.useRealTimers();
+  });
+
   it('phones reach it where it listens to them', () => {
-    expect(addressesOf('127.0.0.1', 4321, null)).toEqual([]);
-    expect(addressesOf('0.0.0.0', 4321, 'https://splay.example')).toEqual(['https://splay.example']);
-    for (const address of addressesOf('0.0.0.0', 4321, null))
-      expect(address).toMatch(/^http:\/\/\d+\.\d+\.\d+\.\d+:4321$/);
+    const ports = { plain: 4321, secure: 4322 };
+    const all = () => true;
+    expect(addressesOf('127.0.0.1', ports, null, all)).toEqual([]);
+    expect(addressesOf('0.0.0.0', ports, 'https://splay.example', all)).toEqual([
+      { plain: null, secure: 'https://splay.example' },
+    ]);
+    expect(addressesOf('0.0.0.0', ports, 'http://splay.example', all)).toEqual([
+      { plain: 'http://splay.example', secure: null },
+    ]);
+    for (const { plain, secure } of addressesOf('0.0.0.0', ports, null, all)) {
+      expect(plain).toMatch(/^http:\/\/\d+\.\d+\.\d+\.\d+:4321$/);
+      expect(secure).toMatch(/^https:\/\/\d+\.\d+\.\d+\.\d+:4322$/);
+    }
+    for (const { secure } of addressesOf('0.0.0.0', { plain: 4321, secure: null }, null, all))
+      expect(secure).toBeNull();
+    // No certificate speaks for an address that is of no private network.
+    for (const { secure } of addressesOf('0.0.0.0', ports, null, () => false)) expect(secure).toBeNull();
   });
 });
 

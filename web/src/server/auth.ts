@@ -8,10 +8,15 @@ import type { Member } from './db/shop.ts';
 import { env } from './env.ts';
 import { log } from './log.ts';
 
-const make = () =>
+/**
+ * @param secure Whether its cookies go over encrypted connections alone. Over plain ones (a shop's network) browsers would
+ *   not take such a cookie.
+ */
+const make = (secure: boolean) =>
   betterAuth({
     database: drizzleAdapter(database(), { provider: 'pg', schema: { user, session, account, verification } }),
     secret: env.secret,
+    advanced: { useSecureCookies: secure },
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10 },
     // The middleware has already held the origin against the host the request came to, which knows the port.
     trustedOrigins: (request) => [request?.headers.get('origin')].filter((origin) => typeof origin === 'string'),
@@ -23,22 +28,33 @@ const make = () =>
     logger: { log: (level) => log.debug({ said: level }, 'sign-in library') },
   });
 
-let made: ReturnType<typeof make> | undefined;
+const made = new Map<boolean, ReturnType<typeof make>>();
 
 /** Sign-in and sessions. Accounts are made by `addMember`, not by whoever finds the page. */
-export const auth = (): ReturnType<typeof make> => (made ??= make());
+export function auth(secure = true): ReturnType<typeof make> {
+  const known = made.get(secure) ?? make(secure);
+  made.set(secure, known);
+  return known;
+}
+
+/** Whether what is asked comes over an encrypted connection, to us or to the proxy before us. */
+export const isEncrypted = (url: URL): boolean =>
+  url.protocol === 'https:' ||
+  (env.publicUrl?.startsWith('https:') === true && url.hostname === new URL(env.publicUrl).hostname);
 
 /** Cookies whose signature was looked at a moment ago, and the session that each names. Whether that is still open is asked every time. */
 const proven = new LRUCache<string, string>({ max: 5000, ttl: 60_000 });
 
-async function sessionIn(headers: Headers): Promise<string | null> {
+/** The session that a request names, by its id, whether or not it is still open. */
+async function sessionIn(headers: Headers, secure: boolean): Promise<string | null> {
   const cookie = headers.get('cookie');
   if (cookie === null) return null;
-  const known = proven.get(cookie);
+  const key = `${secure} ${cookie}`;
+  const known = proven.get(key);
   if (known !== undefined) return known;
-  const signedIn = await auth().api.getSession({ headers });
+  const signedIn = await auth(secure).api.getSession({ headers });
   if (!signedIn) return null;
-  proven.set(cookie, signedIn.session.id);
+  proven.set(key, signedIn.session.id);
   return signedIn.session.id;
 }
 
@@ -59,11 +75,14 @@ const prepared = () =>
     .prepare('member_of_session');
 let query: { readonly of: Database; readonly run: ReturnType<typeof prepared> } | undefined;
 
-/** Who is signed in, and the shop they work in; null when nobody is. */
-export async function memberOf(headers: Headers): Promise<Member | null> {
-  const id = await sessionIn(headers);
+/** Who is signed in, the shop they work in, and the session; null when nobody is. */
+export async function signedIn(
+  headers: Headers,
+  url: URL,
+): Promise<{ readonly member: Member; readonly session: string } | null> {
+  const id = await sessionIn(headers, isEncrypted(url));
   if (id === null) return null;
   if (query?.of !== database()) query = { of: database(), run: prepared() };
   const [found] = await query.run.execute({ session: id });
-  return found ?? null;
+  return found ? { member: found, session: id } : null;
 }

@@ -1,3 +1,12 @@
+/** Files and port of what is encrypted. */
+export interface Tls {
+  readonly certificate: string;
+  readonly key: string;
+  /** Certificate of the authority of this installation, which devices have to trust; null where they do already. */
+  readonly authority: string | null;
+  readonly port: number;
+}
+
 /** Settings that the server reads from its environment, each in one place. */
 export const env = {
   get databaseUrl(): string {
@@ -22,6 +31,17 @@ export const env = {
   /** The address and the port that the server listens on. */
   get listen(): { readonly host: string; readonly port: number } {
     return { host: process.env.HOST ?? '127.0.0.1', port: Number(process.env.PORT ?? 4321) };
+  },
+  /** Certificates to answer over HTTPS with, and the port for that; null where it answers plainly alone. */
+  get tls(): Tls | null {
+    const { SPLAY_TLS_CERT: certificate, SPLAY_TLS_KEY: key, SPLAY_TLS_AUTHORITY: authority } = process.env;
+    if (!certificate || !key) return null;
+    return {
+      certificate,
+      key,
+      authority: authority || null,
+      port: Number(process.env.SPLAY_TLS_PORT ?? env.listen.port + 1),
+    };
   },
   /** Where the server is reached from outside, behind a proxy: `https://splay.example`. */
   get publicUrl(): string | null {

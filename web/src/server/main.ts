@@ -1,4 +1,6 @@
-import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { readFileSync } from 'node:fs';
+import { createServer, type IncomingMessage, type RequestListener, type ServerResponse } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
 import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
 import compression from 'compression';
@@ -6,12 +8,13 @@ import sirv from 'sirv';
 import { env } from './env.ts';
 import { log } from './log.ts';
 import { addressTeller } from './net/address.ts';
-import { hostIn, knownHosts } from './net/hosts.ts';
+import { hostIn, knownHosts, nameTeller } from './net/hosts.ts';
 import { measure, serveMetrics } from './net/metrics.ts';
 
 /**
  * The process that serves: files as they were built, brotli or gzip beside them, then the application, compressed on the
- * way. Only names that are ours are answered. On SIGTERM what is under way is finished first.
+ * way. Only names that are ours are answered. On SIGTERM what is under way is finished first. Where certificates are named it
+ * answers over HTTPS too, at a port of its own; on SIGHUP it takes new ones up.
  */
 
 type Next = (error?: unknown) => void;
@@ -48,17 +51,17 @@ const compress = compression({
 });
 const addressOf = addressTeller(env.proxies);
 const { host, port } = env.listen;
-const known = knownHosts(host, env.publicUrl);
+const isOurs = nameTeller(() => knownHosts(host, env.publicUrl));
 
 function refuse(response: ServerResponse, status: number, words: string): void {
   response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8', connection: 'close' });
   response.end(`${words}\n`);
 }
 
-const server = createServer((request, response) => {
+const answer: RequestListener = (request, response) => {
   if (env.metricsPort !== null) measure(request, response);
   const name = hostIn(request.headers.host);
-  if (name === null || !known.has(name))
+  if (name === null || !isOurs(name))
     return refuse(response, 421, 'This server does not go by that name. Its names are in SPLAY_URL and HOST.');
   files(request, response, () => {
     compress(request as never, response as never, () => {
@@ -70,21 +73,37 @@ const server = createServer((request, response) => {
       });
     });
   });
-});
-// A request that comes in drips holds a connection, and nothing else, for so long.
-server.headersTimeout = 15_000;
-server.requestTimeout = 60_000;
-server.keepAliveTimeout = 10_000;
+};
+
+const { tls } = env;
+const certified = () =>
+  tls === null
+    ? {}
+    : { cert: readFileSync(tls.certificate), key: readFileSync(tls.key), minVersion: 'TLSv1.2' as const };
+const plain = createServer(answer);
+const secure = tls === null ? null : createTlsServer(certified(), answer);
+const servers = secure === null ? [plain] : [plain, secure];
+for (const server of servers) {
+  // A request that comes in drips holds a connection, and nothing else, for so long.
+  server.headersTimeout = 15_000;
+  server.requestTimeout = 60_000;
+  server.keepAliveTimeout = 10_000;
+}
 
 if (env.metricsPort !== null) serveMetrics(host, env.metricsPort);
-server.listen(port, host, () => log.info({ host, port }, 'listening'));
+plain.listen(port, host, () => log.info({ host, port }, 'listening'));
+if (tls !== null) secure?.listen(tls.port, host, () => log.info({ host, port: tls.port }, 'listening, encrypted'));
+process.on('SIGHUP', () => secure?.setSecureContext(certified()));
 
 let stopping = false;
 for (const signal of ['SIGTERM', 'SIGINT'] as const)
   process.on(signal, () => {
     if (stopping) return;
     stopping = true;
-    server.close(() => process.exit(0));
-    server.closeIdleConnections();
+    let open = servers.length;
+    for (const server of servers) {
+      server.close(() => (open -= 1) === 0 && process.exit(0));
+      server.closeIdleConnections();
+    }
     setTimeout(() => process.exit(0), LAST_REQUESTS).unref();
   });

@@ -1,4 +1,5 @@
 import { lazy, Suspense, use, useState } from 'react';
+import { type KeptJob, keptJobs } from '../client/device.ts';
 import type { JobStart } from '../client/job-store.ts';
 import { keepProgram } from '../client/program.ts';
 import { type NotOpened, openJob } from '../client/open-job.ts';
@@ -13,6 +14,7 @@ const JOB_PAGE = /^\/jobs\/([0-9a-f-]{36})(?:\/([a-z-]+))?\/?$/;
  * need the server; without it they are the list of the jobs that are here.
  */
 export default function AtThisAddress() {
+  const [kept] = useState(keptJobs);
   const [asked] = useState(() => {
     keepProgram();
     const [, id, bench] = JOB_PAGE.exec(location.pathname) ?? [];
@@ -26,13 +28,18 @@ export default function AtThisAddress() {
         </p>
       }
     >
-      {asked ? <Opened asked={asked} /> : <KeptJobs />}
+      {asked ? <Opened asked={asked} kept={kept} /> : <KeptJobs kept={kept} />}
     </Suspense>
   );
 }
 
-function Opened({ asked }: { readonly asked: Promise<JobStart | NotOpened> }) {
+interface OpenedProps {
+  readonly asked: Promise<JobStart | NotOpened>;
+  readonly kept: Promise<readonly KeptJob[]>;
+}
+
+function Opened({ asked, kept }: OpenedProps) {
   const opened = use(asked);
-  if (!('saved' in opened)) return <KeptJobs notOpened={opened} />;
+  if (!('saved' in opened)) return <KeptJobs kept={kept} notOpened={opened} />;
   return <Workbench {...opened} />;
 }

@@ -35,7 +35,7 @@ export function FloorView({ order, children, ...props }: FloorViewProps) {
         <h1 className="heading flex min-w-0 flex-1 items-center text-lg">
           <span className="truncate">{job.name}</span>
         </h1>
-        <p role="status" className="flex items-center text-right text-sm leading-tight text-pencil">
+        <p role="status" className="flex max-w-3/5 shrink-0 items-center text-right text-sm leading-tight text-pencil">
           {waitingWords(unsent.length) || apartWords({ asOf, keepsNothing }) || SAVE_WORDS[saveState]}
         </p>
         <Renewed />

@@ -14,8 +14,8 @@ export const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
 
 /** What keeps this page from being the server's, worst first; nothing where it is. */
 export function apartWords({ asOf, keepsNothing }: Pick<JobState, 'asOf' | 'keepsNothing'>): string {
-  if (keepsNothing) return 'this browser keeps nothing: do not close the page while something waits to be sent';
-  return asOf === null ? '' : `no connection: as this device kept it, ${momentWords(asOf)}`;
+  if (keepsNothing) return 'this browser keeps nothing: leave the page open until all is sent';
+  return asOf === null ? '' : `no connection: as of ${momentWords(asOf)}`;
 }
 
 /** How many records are still on this device only; nothing where all are sent. */

@@ -29,21 +29,59 @@ export function knownHosts(bound: string, publicUrl: string | null): ReadonlySet
   ]);
 }
 
+/** How often it is looked at whether this machine has got another name or address, ms. */
+const LOOK_AGAIN = 5000;
+
+/**
+ * Tells whether a name is one of the server's (`knownHosts`), also one that the machine got while the server runs.
+ *
+ * @param names Gives the names as they are now.
+ */
+export function nameTeller(names: () => ReadonlySet<string>): (name: string) => boolean {
+  let known = names();
+  let looked = Date.now();
+  return (name) => {
+    if (known.has(name)) return true;
+    if (Date.now() - looked < LOOK_AGAIN) return false;
+    looked = Date.now();
+    known = names();
+    return known.has(name);
+  };
+}
+
+/** A way to reach the server. */
+export interface Address {
+  /** Not encrypted; null where it always is. */
+  readonly plain: string | null;
+  /** Encrypted; null where there is no certificate. */
+  readonly secure: string | null;
+}
+
 /**
  * Where phones reach the server: its public address, or its addresses in the local network; none where it answers on this
  * machine alone.
  *
  * @param bound The address that the server listens on.
- * @param port And the port.
+ * @param ports And its ports; that of what is encrypted is null where nothing is.
  * @param publicUrl Where it is reached from outside, if anywhere else.
+ * @param speaksFor Whether the certificate speaks for an address.
  */
-export function addressesOf(bound: string, port: number, publicUrl: string | null): readonly string[] {
-  if (publicUrl !== null) return [publicUrl];
+export function addressesOf(
+  bound: string,
+  ports: { readonly plain: number; readonly secure: number | null },
+  publicUrl: string | null,
+  speaksFor: (address: string) => boolean,
+): readonly Address[] {
+  if (publicUrl !== null)
+    return [publicUrl.startsWith('https:') ? { plain: null, secure: publicUrl } : { plain: publicUrl, secure: null }];
   if (LOOPBACK.includes(bound)) return [];
   return Object.values(networkInterfaces())
     .flatMap((all) => all ?? [])
     .filter(({ family, internal }) => family === 'IPv4' && !internal)
-    .map(({ address }) => `http://${address}:${port}`);
+    .map(({ address }) => ({
+      plain: `http://${address}:${ports.plain}`,
+      secure: ports.secure === null || !speaksFor(address) ? null : `https://${address}:${ports.secure}`,
+    }));
 }
 
 /** The name in a Host header, without its port; null where it is no host. */

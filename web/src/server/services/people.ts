@@ -222,11 +222,11 @@ export function rename(member: Member, name: string): Promise<void> {
   });
 }
 
-/** Changes one's own password, and ends all other sessions of one's own. @throws InputError where the old one is wrong */
+/** Changes one's own password, and ends all sessions of one's own but the one at hand. @throws InputError where the old one is wrong */
 export async function changePassword(
   member: Member,
   { current, next }: { readonly current: string; readonly next: string },
-  headers: Headers,
+  here: string,
 ): Promise<void> {
   const [own] = await database()
     .select({ password: account.password })
@@ -236,14 +236,11 @@ export async function changePassword(
   if (!own?.password || !(await passwords.verify({ hash: own.password, password: current })))
     wrong('current', 'That is not your password now.');
   const hash = await hashOfPassword(next);
-  const here = await auth().api.getSession({ headers });
   await inTransaction(async (tx) => {
     await tx
       .update(account)
       .set({ password: hash, updatedAt: new Date() })
       .where(and(eq(account.userId, member.userId), eq(account.providerId, 'credential')));
-    await tx
-      .delete(session)
-      .where(and(eq(session.userId, member.userId), ne(session.token, here?.session.token ?? '')));
+    await tx.delete(session).where(and(eq(session.userId, member.userId), ne(session.id, here)));
   });
 }

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import * as yup from 'yup';
-import { auth } from '../../../server/auth.ts';
+import { auth, isEncrypted } from '../../../server/auth.ts';
 import { env } from '../../../server/env.ts';
 import { jsonOf } from '../../../server/http/json-of.ts';
 import { readText, SMALL_LIMIT } from '../../../server/http/body.ts';
@@ -18,12 +18,13 @@ const credentials = yup
   .noUnknown();
 
 /** Sign-in and sign-out, kept by better-auth; its own body reading has no limit, so ours goes first. */
-export const POST: APIRoute = async ({ request, params, locals }) => {
+export const POST: APIRoute = async ({ request, params, url, locals }) => {
   try {
     const path = params.all ?? '';
     if (!SERVED.includes(path)) return problem(404, 'not-found', 'There is no such thing here.');
     const body = await readText(request, SMALL_LIMIT);
-    const handle = () => auth().handler(new Request(request.url, { method: 'POST', headers: request.headers, body }));
+    const handle = () =>
+      auth(isEncrypted(url)).handler(new Request(request.url, { method: 'POST', headers: request.headers, body }));
     if (path !== 'sign-in/email') return await handle();
     const { email } = jsonOf(body, credentials);
     const wait = env.limitSignIn ? await waitToTry(email, locals.address) : 0;

@@ -13,14 +13,14 @@ const changed = yup
   .noUnknown();
 
 /** One's own password; whoever holds a session open must know the old one, and may not guess at it. */
-export const POST = endpoint(async ({ member, request, address }) => {
+export const POST = endpoint(async ({ member, request, session, address }) => {
   const sent = await readJson(request, changed, SMALL_LIMIT);
   const wait = env.limitSignIn ? await waitToTry(member.userId, address) : 0;
   if (wait > 0)
     throw new InputError([
       { code: 'sign-in/wait', path: 'current', message: `Too many wrong passwords: try again in ${wait} s.` },
     ]);
-  await changePassword(member, sent, request.headers);
+  await changePassword(member, sent, session);
   await forgetTries(member.userId, address);
   return json({});
 });

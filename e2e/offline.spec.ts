@@ -1,0 +1,126 @@
+import { type BrowserContext, expect, type Page, test } from '@playwright/test';
+import { faults } from './axe.ts';
+import { newFlagship, openDemoShop } from './steps.ts';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, serviceWorkers: 'allow' });
+
+/** When the program and the job are on the device. */
+async function kept(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await expect
+    .poll(() => page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name)))
+    .toContain('splay');
+  // The job is kept a moment after it changed.
+  await page.waitForTimeout(1500);
+}
+
+const status = (page: Page) => page.getByRole('banner').getByRole('status');
+
+async function take(page: Page, ...keys: readonly string[]): Promise<void> {
+  for (const key of keys) await page.getByRole('button', { name: key, exact: true }).tap();
+  await page.getByRole('button', { name: 'Take it' }).tap();
+  await expect(page.getByRole('region', { name: 'Taken' })).toBeVisible();
+}
+
+const storedReadings = async (page: Page, id: string) => {
+  const answer = await page.request.get(`/api/jobs/${id}/records`);
+  return (await answer.json()) as { body: { measurement?: string; value?: number } }[];
+};
+
+/** A page that is opened anew while the server cannot be reached. */
+async function openOffline(context: BrowserContext, path: string): Promise<Page> {
+  const page = await context.newPage();
+  await page.goto(path);
+  return page;
+}
+
+test('the last job opens without a connection, takes readings, and sends them when it is back', async ({
+  page,
+  context,
+}) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Offline van');
+  await page.goto(`/jobs/${id}/true-up`);
+  await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+  await kept(page);
+  const before = (await storedReadings(page, id)).length;
+  await page.close();
+  await context.setOffline(true);
+
+  // From the device's own screen: the job that was open last, where it was left.
+  const started = await openOffline(context, '/?last');
+  await expect(started.getByRole('heading', { name: 'Offline van' })).toBeVisible();
+  await expect(started).toHaveURL(`/jobs/${id}/true-up`);
+  await expect(status(started)).toContainText('no connection: as of');
+  await take(started, '6', '9', '1/8', '3/8');
+  await expect(status(started)).toContainText('1 record waiting to be sent');
+  await started.close();
+
+  // The page is gone, the reading is not.
+  const again = await openOffline(context, `/jobs/${id}/true-up`);
+  await expect(status(again)).toContainText('1 record waiting to be sent');
+  expect(await storedReadings(again, id)).toHaveLength(before);
+
+  await context.setOffline(false);
+  await expect(status(again)).toContainText('saved');
+  await expect.poll(async () => (await storedReadings(again, id)).length).toBe(before + 1);
+});
+
+test('a page that is not on the device says so, and what is', async ({ page, context }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Kept van');
+  await page.goto(`/jobs/${id}/marks`);
+  await expect(page.getByRole('heading', { name: 'Kept van' })).toBeVisible();
+  await kept(page);
+  await page.close();
+  await context.setOffline(true);
+
+  const other = await openOffline(context, '/jobs/00000000-0000-4000-8000-000000000000/cuts');
+  await expect(other.getByRole('heading', { name: 'This job is not on this device' })).toBeVisible();
+  expect(await faults(other)).toEqual([]);
+  await other.getByRole('link', { name: /Kept van/ }).tap();
+  await expect(other.getByRole('heading', { name: 'Kept van' })).toBeVisible();
+  await other.goto('/people');
+  await expect(other.getByRole('heading', { name: 'No connection' })).toBeVisible();
+  await context.setOffline(false);
+  await other.getByRole('button', { name: 'Try again' }).tap();
+  await expect(other.getByRole('heading', { name: 'People' })).toBeVisible();
+});
+
+test('who signs out leaves no job of the shop on the device, and is told what is not sent', async ({
+  page,
+  context,
+}) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Left van');
+  await page.goto(`/jobs/${id}/true-up`);
+  await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+  await kept(page);
+  // The server takes no records for a while.
+  await page.route('**/records', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+  await take(page, '6', '9');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Sign out' }).tap();
+  await expect(page.getByRole('alert')).toContainText('1 record waiting to be sent');
+  await page.getByRole('button', { name: 'Sign out all the same' }).tap();
+  await expect(page).toHaveURL('/sign-in');
+  await context.setOffline(true);
+  const after = await openOffline(context, `/jobs/${id}/true-up`);
+  await expect(after.getByRole('heading', { name: 'This job is not on this device' })).toBeVisible();
+});
+
+test('a page of an older program than the server’s offers the new one', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Renewed van');
+  await page.route('**/open', async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({ response: answer, headers: { ...answer.headers(), 'splay-program': 'a newer one' } });
+  });
+  await page.goto(`/jobs/${id}/marks`);
+  const renew = page.getByRole('button', { name: 'Load the new version' });
+  await expect(renew).toBeVisible();
+  await page.unroute('**/open');
+  await renew.tap();
+  await expect(page.getByRole('heading', { name: 'Renewed van' })).toBeVisible();
+  await expect(renew).toBeHidden();
+});
