@@ -52,7 +52,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
   let response: Response;
   try {
     if (!open || url.pathname === '/sign-in') {
-      const found = await signedIn(request.headers, url);
+      const found = await signedIn(request.headers, locals.origin);
       locals.member = found?.member ?? null;
       locals.session = found?.session ?? null;
       if (!locals.member && !open)

@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { ownPath } from '../src/server/http/own-path.ts';
 import { passes } from '../src/server/http/problem.ts';
 import { addressTeller } from '../src/server/net/address.ts';
-import { addressesOf, hostIn, knownHosts, nameTeller } from '../src/server/net/hosts.ts';
+import { addressesOf, hostIn, knownHosts, nameTeller, originOf } from '../src/server/net/hosts.ts';
 import { kindOf } from '../src/server/net/metrics.ts';
 
 describe('names of the server', () => {
@@ -40,6 +40,17 @@ describe('names of the server', () => {
     expect([isOurs('192.168.1.9'), isOurs('evil.example'), isOurs('evil.example')]).toEqual([true, false, false]);
     expect(looks).toBe(2);
     vi.useRealTimers();
+  });
+
+  it.each([
+    ['localhost:4321', false, null, 'http://localhost:4321'],
+    ['192.168.1.9:4322', true, null, 'https://192.168.1.9:4322'],
+    // A proxy of ours forwards plainly what came encrypted.
+    ['splay.example', false, 'https://splay.example', 'https://splay.example'],
+    ['splay.example:4321', false, 'https://splay.example', 'https://splay.example'],
+    ['localhost:4321', false, 'https://splay.example', 'http://localhost:4321'],
+  ])('who asks for %s reaches it there', (host, encrypted, outside, origin) => {
+    expect(originOf(host, encrypted, outside)).toBe(origin);
   });
 
   it('phones reach it where it listens to them', () => {

@@ -104,8 +104,8 @@ describe('a forgotten password', () => {
     const email = shop.email.replace('owner', 'reviewer');
     const cookie = await signInAt(server.base, email, shop.password);
     const person = await idOf('reviewer');
-    const old = await passwordLink(owner, person);
-    const token = await passwordLink(owner, person);
+    const { token: old } = await passwordLink(owner, person);
+    const { token } = await passwordLink(owner, person);
     expect(await linkOf(old)).toBeNull();
     await takeLink(token, { password });
     expect((await see(cookie)).status).toBe(401);

@@ -2,6 +2,7 @@ import { type InputProblem, type Job, JOB_VERSION, type LibraryItem, type ShopRe
 import type { ListedItem } from '../shared/listed-item.ts';
 import type { AddedRecords } from '../shared/added-records.ts';
 import type { OpenedJob } from '../shared/opened-job.ts';
+import type { GivenLink } from '../shared/people.ts';
 import type { Role } from '../shared/roles.ts';
 import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
 import { heardFrom } from './program.ts';
@@ -89,11 +90,11 @@ export const api = {
     // 409: an id is another record's already; the answer says which, beside those that were stored.
     call<AddedRecords>('POST', `/api/jobs/${id}/records`, records, { also: [409] }),
   sendPicture: (picture: Blob) => call<{ readonly hash: string }>('POST', '/api/attachments', picture),
-  invite: (role: Role) => call<{ readonly path: string }>('POST', '/api/people', { role }),
+  invite: (role: Role, email?: string) => call<GivenLink>('POST', '/api/people', { role, ...(email ? { email } : {}) }),
   setRole: (person: string, role: Role) => call<unknown>('PATCH', `/api/people/${person}`, { role }),
   removePerson: (person: string) => call<unknown>('DELETE', `/api/people/${person}`),
   endSessions: (person: string) => call<unknown>('DELETE', `/api/people/${person}/sessions`),
-  passwordLink: (person: string) => call<{ readonly path: string }>('POST', `/api/people/${person}/password`),
+  passwordLink: (person: string) => call<GivenLink>('POST', `/api/people/${person}/password`),
   withdrawLink: (link: string) => call<unknown>('DELETE', `/api/people/links/${link}`),
   rename: (name: string) => call<unknown>('PATCH', '/api/me', { name }),
   changePassword: (current: string, next: string) => call<unknown>('POST', '/api/me/password', { current, next }),

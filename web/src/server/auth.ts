@@ -37,10 +37,8 @@ export function auth(secure = true): ReturnType<typeof make> {
   return known;
 }
 
-/** Whether what is asked comes over an encrypted connection, to us or to the proxy before us. */
-export const isEncrypted = (url: URL): boolean =>
-  url.protocol === 'https:' ||
-  (env.publicUrl?.startsWith('https:') === true && url.hostname === new URL(env.publicUrl).hostname);
+/** Whether cookies for an origin go over encrypted connections alone. */
+export const isEncrypted = (origin: string): boolean => origin.startsWith('https:');
 
 /** Cookies whose signature was looked at a moment ago, and the session that each names. Whether that is still open is asked every time. */
 const proven = new LRUCache<string, string>({ max: 5000, ttl: 60_000 });
@@ -78,9 +76,9 @@ let query: { readonly of: Database; readonly run: ReturnType<typeof prepared> } 
 /** Who is signed in, the shop they work in, and the session; null when nobody is. */
 export async function signedIn(
   headers: Headers,
-  url: URL,
+  origin: string,
 ): Promise<{ readonly member: Member; readonly session: string } | null> {
-  const id = await sessionIn(headers, isEncrypted(url));
+  const id = await sessionIn(headers, isEncrypted(origin));
   if (id === null) return null;
   if (query?.of !== database()) query = { of: database(), run: prepared() };
   const [found] = await query.run.execute({ session: id });

@@ -47,6 +47,14 @@ export const env = {
   get publicUrl(): string | null {
     return process.env.SPLAY_URL || null;
   },
+  /** The mail server that sends links, and who they are from; null where none is named. */
+  get mail(): { readonly url: string; readonly from: string } | null {
+    const url = process.env.SPLAY_SMTP_URL;
+    if (!url) return null;
+    const from = process.env.SPLAY_MAIL_FROM || decodeURIComponent(new URL(url).username);
+    if (!from.includes('@')) throw new Error('SPLAY_MAIL_FROM is not set: name the address that mail comes from.');
+    return { url, from };
+  },
   /** Our own proxies, by address or range: whom they say that they forward for is believed. */
   get proxies(): readonly string[] {
     return (process.env.SPLAY_PROXIES ?? '').split(',').flatMap((one) => (one.trim() === '' ? [] : [one.trim()]));

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createServer, type IncomingMessage, type RequestListener, type ServerResponse } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
+import { TLSSocket } from 'node:tls';
 import { fileURLToPath } from 'node:url';
 import { constants } from 'node:zlib';
 import compression from 'compression';
@@ -8,7 +9,7 @@ import sirv from 'sirv';
 import { env } from './env.ts';
 import { log } from './log.ts';
 import { addressTeller } from './net/address.ts';
-import { hostIn, knownHosts, nameTeller } from './net/hosts.ts';
+import { hostIn, knownHosts, nameTeller, originOf } from './net/hosts.ts';
 import { measure, serveMetrics } from './net/metrics.ts';
 
 /**
@@ -63,10 +64,18 @@ const answer: RequestListener = (request, response) => {
   const name = hostIn(request.headers.host);
   if (name === null || !isOurs(name))
     return refuse(response, 421, 'This server does not go by that name. Its names are in SPLAY_URL and HOST.');
-  files(request, response, () => {
+  // A file is read, and nothing else is done with it; the one page that is a file would be looked for in the application.
+  const reads = request.method === 'GET' || request.method === 'HEAD';
+  if (!reads && request.url?.startsWith('/offline')) {
+    response.setHeader('allow', 'GET, HEAD');
+    return refuse(response, 405, 'This page is only read.');
+  }
+  const file = reads ? files : (_: unknown, __: unknown, next: () => void) => next();
+  file(request, response, () => {
     compress(request as never, response as never, () => {
       handler(request, response, () => refuse(response, 404, 'There is nothing here.'), {
         address: addressOf(request),
+        origin: originOf(request.headers.host ?? '', request.socket instanceof TLSSocket, env.publicUrl),
       }).catch((error: unknown) => {
         log.error({ error: error instanceof Error ? error.name : typeof error }, 'a request was not answered');
         if (!response.headersSent) refuse(response, 500, 'The program failed at that. It was logged.');

@@ -47,7 +47,7 @@ export default function KeptJobs({ kept, notOpened }: KeptJobsProps) {
                 <a href={addressOf(job)} className="block py-4 no-underline hover:text-layout">
                   <span className="heading block text-2xl">{job.saved.job.name}</span>
                   <span className="text-pencil">
-                    {benchOf(job.bench).name}, as it was on {momentWords(job.keptAt)}
+                    {benchOf(job.bench).name}, as it was, {momentWords(job.keptAt)}
                   </span>
                 </a>
               </li>

@@ -2,7 +2,7 @@ import { Copy, LogOut, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, type Answer } from '../client/api.ts';
 import { useAwake } from '../client/use-awake.ts';
-import type { ListedPerson, OpenLink } from '../shared/people.ts';
+import type { GivenLink, ListedPerson, OpenLink } from '../shared/people.ts';
 import { type Role, ROLE_WORDS, ROLES } from '../shared/roles.ts';
 import { Dialog } from '../ui/dialog.tsx';
 
@@ -12,15 +12,18 @@ interface PeopleProps {
   readonly links: readonly OpenLink[];
   readonly me: string;
   readonly manages: boolean;
+  /** Whether links can be mailed. */
+  readonly mails: boolean;
 }
 
 /** Who works in the shop, as what; an owner lets people in by a link, sets roles, ends sessions and takes people out. */
-export function People({ people, links, me, manages }: PeopleProps) {
+export function People({ people, links, me, manages, mails }: PeopleProps) {
   const awake = useAwake();
   const [problem, setProblem] = useState('');
-  const [link, setLink] = useState<{ readonly title: string; readonly url: string } | null>(null);
+  const [link, setLink] = useState<ShownLink | null>(null);
   const [leaving, setLeaving] = useState<ListedPerson | null>(null);
   const [role, setRole] = useState<Role>('fabricator');
+  const [email, setEmail] = useState('');
   const disabled = !awake;
   /** The page comes anew with what is true then; what was refused says why. */
   const done = async (answering: Promise<Answer<unknown>>) => {
@@ -29,9 +32,9 @@ export function People({ people, links, me, manages }: PeopleProps) {
     setProblem(answer.problems[0]?.message ?? answer.detail);
     setLeaving(null);
   };
-  const give = async (title: string, answering: Promise<Answer<{ readonly path: string }>>) => {
+  const give = async (title: string, answering: Promise<Answer<GivenLink>>) => {
     const answer = await answering;
-    if (answer.ok) return setLink({ title, url: location.origin + answer.value.path });
+    if (answer.ok) return setLink({ title, url: location.origin + answer.value.path, mailed: answer.value.mailed });
     setProblem(answer.problems[0]?.message ?? answer.detail);
   };
   return (
@@ -129,13 +132,25 @@ export function People({ people, links, me, manages }: PeopleProps) {
               ))}
             </select>
           </label>
+          {mails && (
+            <label className="block text-sm text-pencil">
+              Mail it to (or leave it empty and hand it over)
+              <input
+                className="field mt-1 min-w-72 text-graphite"
+                type="email"
+                value={email}
+                disabled={disabled}
+                onChange={({ target }) => setEmail(target.value)}
+              />
+            </label>
+          )}
           <button
             type="button"
             className="button button-dark"
             disabled={disabled}
-            onClick={() => void give(`A way into the shop, as ${role}`, api.invite(role))}
+            onClick={() => void give(`A way into the shop, as ${role}`, api.invite(role, email.trim()))}
           >
-            Make a link
+            {email.trim() === '' ? 'Make a link' : 'Mail a link'}
           </button>
         </div>
       )}
@@ -190,19 +205,23 @@ export function People({ people, links, me, manages }: PeopleProps) {
 const placesOf = (sessions: number): string =>
   sessions === 0 ? 'signed in nowhere' : `signed in at ${sessions} place${sessions === 1 ? '' : 's'}`;
 
-/** A link, shown this once, to hand over by whatever way the shop likes. */
-function LinkDialog({
-  title,
-  url,
-  onClose,
-}: {
+interface ShownLink {
   readonly title: string;
   readonly url: string;
-  readonly onClose: () => void;
-}) {
+  readonly mailed: GivenLink['mailed'];
+}
+
+/** A link, shown this once, to hand over by whatever way the shop likes. */
+function LinkDialog({ title, url, mailed, onClose }: ShownLink & { readonly onClose: () => void }) {
   const [copied, setCopied] = useState(false);
   return (
     <Dialog title={title} onClose={onClose}>
+      {mailed.to && <p className="mb-3 border-l-4 border-passed px-3 py-1.5">It went out by mail to {mailed.to}.</p>}
+      {mailed.failed && (
+        <p role="alert" className="mb-3 border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+          The mail server did not take it. The link is good: hand it over yourself.
+        </p>
+      )}
       <p>
         Hand this link over, by message or on paper. It is shown this once, works one time, and whoever has it can use
         it.

@@ -16,6 +16,9 @@ import { served, type Served } from './served.ts';
 const OPEN = [
   '/404',
   '/sign-in',
+  '/offline',
+  '/trust',
+  '/authority.crt',
   '/unavailable',
   '/join/[token]',
   '/api/join/[token]',

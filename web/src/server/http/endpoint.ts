@@ -10,6 +10,8 @@ export interface Call {
   /** Id of the job in the path; checked to be one. */
   readonly job: string;
   readonly param: (name: string) => string;
+  /** The origin under which whoever sends the request reaches us. */
+  readonly origin: string;
   /** The session of whoever is signed in. */
   readonly session: string;
   /** Who sends the request. */
@@ -41,6 +43,7 @@ function callOf(context: APIContext, member: Member): Call {
       return uuidOf(context.params.job ?? '');
     },
     param: (name) => context.params[name] ?? '',
+    origin: context.locals.origin,
     session: context.locals.session ?? '',
     address: context.locals.address,
   };

@@ -49,6 +49,20 @@ export function nameTeller(names: () => ReadonlySet<string>): (name: string) => 
   };
 }
 
+/**
+ * The origin under which whoever sends a request reaches us: the public one where a proxy forwards under its name, and what
+ * the request itself names otherwise.
+ *
+ * @param host The Host header; known to be one of ours.
+ * @param encrypted Whether the connection to us is.
+ * @param publicUrl Where the server is reached from outside, if anywhere else.
+ */
+export function originOf(host: string, encrypted: boolean, publicUrl: string | null): string {
+  const outside = publicUrl === null ? null : new URL(publicUrl);
+  if (!encrypted && outside?.hostname === hostIn(host)) return outside?.origin ?? '';
+  return `${encrypted ? 'https' : 'http'}://${host}`;
+}
+
 /** A way to reach the server. */
 export interface Address {
   /** Not encrypted; null where it always is. */

@@ -134,11 +134,17 @@ export const endSessions = (member: Member, userId: string): Promise<void> =>
     await tx.delete(session).where(eq(session.userId, userId));
   });
 
-/** A link by which somebody of the shop chooses a new password. @throws Forbidden, NotFound */
-export const passwordLink = (member: Member, userId: string): Promise<string> =>
-  change(member, userId, (tx) =>
-    makeLink(tx, { shopId: member.shopId, madeBy: member.name, kind: 'password', userId }),
-  );
+/** A link by which somebody of the shop chooses a new password, and that person's address. @throws Forbidden, NotFound */
+export const passwordLink = (
+  member: Member,
+  userId: string,
+): Promise<{ readonly token: string; readonly email: string }> =>
+  change(member, userId, async (tx) => {
+    const [person] = await tx.select({ email: user.email }).from(user).where(eq(user.id, userId));
+    if (!person) throw new NotFound();
+    const token = await makeLink(tx, { shopId: member.shopId, madeBy: member.name, kind: 'password', userId });
+    return { token, email: person.email };
+  });
 
 /** The same for an owner who is locked out, asked for on the server itself; null where no owner has that address. */
 export function ownersLink(email: string): Promise<string | null> {

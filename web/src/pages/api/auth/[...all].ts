@@ -18,13 +18,15 @@ const credentials = yup
   .noUnknown();
 
 /** Sign-in and sign-out, kept by better-auth; its own body reading has no limit, so ours goes first. */
-export const POST: APIRoute = async ({ request, params, url, locals }) => {
+export const POST: APIRoute = async ({ request, params, locals }) => {
   try {
     const path = params.all ?? '';
     if (!SERVED.includes(path)) return problem(404, 'not-found', 'There is no such thing here.');
     const body = await readText(request, SMALL_LIMIT);
     const handle = () =>
-      auth(isEncrypted(url)).handler(new Request(request.url, { method: 'POST', headers: request.headers, body }));
+      auth(isEncrypted(locals.origin)).handler(
+        new Request(request.url, { method: 'POST', headers: request.headers, body }),
+      );
     if (path !== 'sign-in/email') return await handle();
     const { email } = jsonOf(body, credentials);
     const wait = env.limitSignIn ? await waitToTry(email, locals.address) : 0;
