@@ -5,11 +5,11 @@ export default defineConfig({
   // A busy machine is not a fault: what is waited for may take its time, but it must come.
   timeout: 180_000,
   expect: { timeout: 30_000 },
-  // Files of tests beside each other, each in jobs of its own; but whoever measures frames is alone.
+  // Files of tests beside each other, each in jobs of its own; but whoever measures time is alone.
   workers: 2,
   projects: [
-    { name: 'alone', testMatch: /drag\.spec/ },
-    { name: 'beside others', testIgnore: /drag\.spec/, dependencies: ['alone'] },
+    { name: 'alone', testMatch: /(drag|weight)\.spec/ },
+    { name: 'beside others', testIgnore: /(drag|weight)\.spec/, dependencies: ['alone'] },
   ],
   forbidOnly: true,
   use: {

@@ -3,45 +3,45 @@ import { Length } from '../ui/length.tsx';
 import { FrameThumb } from './frame-thumb.tsx';
 import { JobTools } from './job-tools.tsx';
 
-interface JobListProps {
-  readonly jobs: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly place: 'listed' | 'archived' | 'deleted';
-    readonly savedAt: string;
-    /** Null where this program cannot read the job. */
-    readonly card: JobCard | null;
-    /** The card is of an earlier state of the job. */
-    readonly outdated: boolean;
-  }[];
+/** A job of the shop as lists show it. */
+export interface Listed {
+  readonly id: string;
+  readonly name: string;
+  readonly place: 'listed' | 'archived' | 'deleted';
+  readonly savedAt: string;
+  /** Null where this program cannot read the job, or has not yet reckoned what is said of it. */
+  readonly card: JobCard | null;
+  /** The card is of an earlier state of the job. */
+  readonly outdated: boolean;
+}
+
+interface JobRowProps {
+  readonly job: Listed;
   readonly writes: boolean;
 }
 
-/** The jobs of the shop: each with its frame, what becomes of it, how far it has come and what comes next. */
-export function JobList({ jobs, writes }: JobListProps) {
+/** A job on the list: its frame, what becomes of it, how far it has come and what comes next. */
+export function JobRow({ job: { id, name, place, card, outdated }, writes }: JobRowProps) {
   return (
-    <ul className="border-t-2 border-graphite">
-      {jobs.map(({ id, name, place, card, outdated }) => (
-        <li
-          key={id}
-          className="grid grid-cols-1 items-center gap-x-6 gap-y-3 border-b border-graphite py-5 md:grid-cols-[15rem_1fr_19rem_auto]"
-        >
-          {card ? <FrameThumb {...card.thumb} /> : <span />}
-          <div>
-            <h2 className="heading text-2xl">
-              <a className="hover:text-layout" href={`/jobs/${id}`}>
-                {name}
-              </a>
-            </h2>
-            {card && <p className="text-pencil">{card.about}</p>}
-            {card && <Wheelbase card={card} />}
-            {outdated && <p className="text-sm text-pencil">as it was before: the present state is being reckoned</p>}
-          </div>
-          {card ? <HowFar id={id} card={card} /> : <Unreadable id={id} />}
-          {writes && <JobTools id={id} name={name} place={place} />}
-        </li>
-      ))}
-    </ul>
+    <li className="grid grid-cols-1 items-center gap-x-6 gap-y-3 border-b border-graphite py-5 md:grid-cols-[15rem_1fr_19rem_auto]">
+      {card ? <FrameThumb {...card.thumb} /> : <span />}
+      <div>
+        <h2 className="heading text-2xl">
+          <a className="hover:text-layout" href={`/jobs/${id}`}>
+            {name}
+          </a>
+        </h2>
+        {card && <p className="text-pencil">{card.about}</p>}
+        {card && <Wheelbase card={card} />}
+        {outdated && (
+          <p className="text-sm text-pencil">
+            {card ? 'as it was before: the present state is being reckoned' : 'being reckoned: look again in a moment'}
+          </p>
+        )}
+      </div>
+      {card ? <HowFar id={id} card={card} /> : outdated ? <span /> : <Unreadable id={id} />}
+      {writes && <JobTools id={id} name={name} place={place} />}
+    </li>
   );
 }
 
@@ -103,7 +103,7 @@ const Unreadable = ({ id }: { readonly id: string }) => (
 interface JobsAsideProps {
   readonly title: string;
   readonly about: string;
-  readonly jobs: JobListProps['jobs'];
+  readonly jobs: readonly Listed[];
   readonly writes: boolean;
 }
 

@@ -1,12 +1,12 @@
 import type { Job } from '@splay/core';
 import { and, count, eq, inArray } from 'drizzle-orm';
-import { performance } from 'node:perf_hooks';
 import pLimit from 'p-limit';
 import type { JobCard } from '../../shared/job-card.ts';
 import { PROGRAM } from '../../shared/program.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { logError } from '../log.ts';
+import { isBusy } from '../threads/busy.ts';
 import { inThread } from '../threads/pool.ts';
 import { NotFound } from './errors.ts';
 import { type ListedJob, listJobs, readJob } from './jobs.ts';
@@ -15,8 +15,10 @@ import { listRecords } from './records.ts';
 /** A job of the list with what is said of it; null where this program cannot read or evaluate what is stored. */
 export interface CardedJob extends ListedJob {
   readonly card: JobCard | null;
-  /** The card is of an earlier state of the job: the present one is being reckoned. */
+  /** The present card is still being reckoned: this one is of an earlier state of the job, or there is none yet. */
   readonly outdated: boolean;
+  /** What the card was made of: another text, another card. */
+  readonly of: string;
 }
 
 /** How long a page of the list waits for cards that are out of date before it shows them as they are, ms. */
@@ -27,16 +29,10 @@ const BY = PROGRAM === 'sources' ? `sources-${process.pid}` : PROGRAM;
 
 /** One at a time: whoever saves, or waits for a sheet, goes before. */
 const oneAtATime = pLimit(1);
-/** While the server is at work for more than this share of its time, no more cards are made than one in so many ms. */
-const BUSY = { share: 0.5, pause: 2000 } as const;
-let idleSince = performance.eventLoopUtilization();
+/** While the server is busy no more cards are made than one in so many ms: one of before is better than a page that comes late. */
+const PAUSE = 1000;
+const giveWay = () => (isBusy() ? new Promise((resolve) => setTimeout(resolve, PAUSE).unref()) : null);
 
-/** Waits where the server is busy: a card of an earlier state is better than a page that comes late. */
-async function giveWay(): Promise<void> {
-  const { utilization } = performance.eventLoopUtilization(performance.eventLoopUtilization(), idleSince);
-  idleSince = performance.eventLoopUtilization();
-  if (utilization > BUSY.share) await new Promise((resolve) => setTimeout(resolve, BUSY.pause).unref());
-}
 /** Cards that are being made, by job. */
 const making = new Map<string, Promise<JobCard | null>>();
 
@@ -61,16 +57,18 @@ export async function cardsOf(member: Member, listed: readonly ListedJob[]): Pro
       .groupBy(records.jobId),
   }));
   const [known, taken] = [new Map(kept.map((row) => [row.id, row])), new Map(counts.map((row) => [row.id, row.count]))];
-  const late = new Promise<'late'>((resolve) => setTimeout(() => resolve('late'), PATIENCE).unref());
+  const late = new Promise<'late'>((resolve) => setTimeout(() => resolve('late'), isBusy() ? 0 : PATIENCE).unref());
   return Promise.all(
     listed.map(async (job): Promise<CardedJob> => {
       const of = `${job.revision} ${taken.get(job.id) ?? 0} ${BY}`;
       const row = known.get(job.id);
       const before = (row?.card ?? null) as JobCard | null;
-      if (row?.cardOf === of) return { ...job, card: before, outdated: false };
+      if (row?.cardOf === of) return { ...job, card: before, outdated: false, of };
       const made = cardInHand(member, job, of);
-      const card = before === null ? await made : await Promise.race([made, late]);
-      return card === 'late' ? { ...job, card: before, outdated: true } : { ...job, card, outdated: false };
+      const card = await Promise.race([made, late]);
+      return card === 'late'
+        ? { ...job, card: before, outdated: true, of: row?.cardOf ?? '' }
+        : { ...job, card, outdated: false, of };
     }),
   );
 }

@@ -39,7 +39,7 @@ export interface ListedJob {
 }
 
 /** So many jobs are on one page of the list. */
-export const JOBS_A_PAGE = 30;
+export const JOBS_A_PAGE = 20;
 
 const placeOf = ({ archivedAt, deletedAt }: { readonly archivedAt: Date | null; readonly deletedAt: Date | null }) =>
   deletedAt ? 'deleted' : archivedAt ? 'archived' : 'listed';
@@ -66,45 +66,65 @@ export interface Asked {
 }
 
 /** Jobs of the shop, the latest worked on first. One that cannot be read has its name and its place all the same. */
-export function listJobs(member: Member, { id, place, page, find = '' }: Asked = {}): Promise<ListedJob[]> {
-  return withShop(member.shopId, async (tx) => {
-    const query = tx
-      .select({
-        id: jobs.id,
-        name: jobs.name,
-        revision: jobs.head,
-        savedAt: jobs.updatedAt,
-        archivedAt: jobs.archivedAt,
-        deletedAt: jobs.deletedAt,
-      })
-      .from(jobs)
-      .where(
-        and(
-          id === undefined ? undefined : eq(jobs.id, id),
-          place && IN_PLACE[place],
-          named(find),
-          or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
-        ),
-      )
-      .orderBy(desc(jobs.updatedAt), jobs.name, jobs.id)
-      .$dynamic();
-    const rows = await (page === undefined ? query : query.limit(JOBS_A_PAGE).offset((page - 1) * JOBS_A_PAGE));
-    return rows.map(({ savedAt, archivedAt, deletedAt, ...row }) => ({
-      ...row,
-      savedAt: savedAt.toISOString(),
-      place: placeOf({ archivedAt, deletedAt }),
-    }));
-  });
+export const listJobs = (member: Member, asked: Asked = {}): Promise<ListedJob[]> =>
+  withShop(member.shopId, (tx) => listed(tx, asked));
+
+async function listed(tx: Transaction, { id, place, page, find = '' }: Asked): Promise<ListedJob[]> {
+  const query = tx
+    .select({
+      id: jobs.id,
+      name: jobs.name,
+      revision: jobs.head,
+      savedAt: jobs.updatedAt,
+      archivedAt: jobs.archivedAt,
+      deletedAt: jobs.deletedAt,
+    })
+    .from(jobs)
+    .where(
+      and(
+        id === undefined ? undefined : eq(jobs.id, id),
+        place && IN_PLACE[place],
+        named(find),
+        or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
+      ),
+    )
+    .orderBy(desc(jobs.updatedAt), jobs.name, jobs.id)
+    .$dynamic();
+  const rows = await (page === undefined ? query : query.limit(JOBS_A_PAGE).offset((page - 1) * JOBS_A_PAGE));
+  return rows.map(({ savedAt, archivedAt, deletedAt, ...row }) => ({
+    ...row,
+    savedAt: savedAt.toISOString(),
+    place: placeOf({ archivedAt, deletedAt }),
+  }));
 }
 
-/** How many jobs are kept in a place, of those that are looked for. */
-export const countJobs = (member: Member, place: JobPlace, find = ''): Promise<number> =>
+/** A page of the list, what was put away or deleted, and how many there are on all pages. */
+export interface JobPage {
+  readonly listed: readonly ListedJob[];
+  readonly archived: readonly ListedJob[];
+  readonly deleted: readonly ListedJob[];
+  readonly all: number;
+}
+
+/**
+ * A page of the list.
+ *
+ * @param member Who asks.
+ * @param page From 1.
+ * @param find Only jobs that this is part of the name of.
+ */
+export const listPage = (member: Member, page: number, find = ''): Promise<JobPage> =>
   withShop(member.shopId, async (tx) => {
     const [row] = await tx
       .select({ count: count() })
       .from(jobs)
-      .where(and(IN_PLACE[place], named(find)));
-    return row?.count ?? 0;
+      .where(and(IN_PLACE.listed, named(find)));
+    return {
+      listed: await listed(tx, { place: 'listed', page, find }),
+      archived: await listed(tx, { place: 'archived' }),
+      deleted: await listed(tx, { place: 'deleted' }),
+      all: row?.count ?? 0,
+    };
   });
 
 /** Ids of all jobs of the shop, those put away and deleted too. */
