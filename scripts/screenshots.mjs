@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, prepareDatabase, serve } from './lib/app.mjs';
+import { certificates } from './lib/certificates.mjs';
 import { chromium as installChromium, modules } from './lib/install.mjs';
 import { freePort, ownDatabase, startPostgres } from './lib/postgres.mjs';
 import { root, say } from './lib/run.mjs';
@@ -22,7 +23,15 @@ try {
   };
   await prepareDatabase(env, true);
   const port = await freePort();
-  server = await serve(env, { port, quiet: true });
+  const { authority, cert, key } = await certificates(folder, ['localhost', '127.0.0.1']);
+  const reached = {
+    SPLAY_URL: 'https://splay.windrow-lane.example',
+    SPLAY_TLS_CERT: cert,
+    SPLAY_TLS_KEY: key,
+    SPLAY_TLS_AUTHORITY: authority,
+    SPLAY_TLS_PORT: String(await freePort()),
+  };
+  server = await serve({ ...env, ...reached }, { port, quiet: true });
   const { chromium } = await import('@playwright/test');
   browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
@@ -43,7 +52,7 @@ try {
   await page.getByRole('button', { name: 'Open the demo shop' }).click();
   await page.waitForURL(`${base}/`);
   const pages = [];
-  for (const path of ['/', '/people']) {
+  for (const path of ['/', '/people', '/shop']) {
     await page.goto(`${base}${path}`);
     await page.waitForLoadState('networkidle');
     pages.push(await page.screenshot());
@@ -64,7 +73,7 @@ try {
   const side = async (name, pictures, width) => {
     const table = await browser.newPage({ viewport: { width: width + 8 * (pictures.length + 1), height: 700 } });
     await table.setContent(
-      `<body style="margin:0;padding:8px;width:max-content;display:flex;gap:8px;background:#d8cfbb">${pictures
+      `<!doctype html><body style="margin:0;padding:8px;width:max-content;display:flex;align-items:flex-start;gap:8px;background:#d8cfbb">${pictures
         .map((picture) => `<img src="data:image/png;base64,${picture.toString('base64')}">`)
         .join('')}</body>`,
     );
@@ -210,6 +219,15 @@ try {
   await held();
   await press('6', '9', '3/8', 'Take it');
   await held();
+  // How a phone comes to trust the shop's server, and the same job without a connection.
+  await page.goto(`${base}/trust`);
+  await page.getByText(/does not trust the server yet/).waitFor();
+  await held();
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.context().setOffline(true);
+  await page.goto(`${base}/?last`);
+  await page.getByText(/no connection: as of/).waitFor();
+  phone.push(await page.screenshot());
   await side('phone', phone, 390 * phone.length);
 } finally {
   await browser?.close();

@@ -73,7 +73,11 @@ it('an open job is kept as the server has it, without what waits to be sent', as
   store.setState({ job: savedJob, savedJob, revision: 2, bench: 'marks' });
   await pass(1000);
   expect(await keptJob('job')).toMatchObject({ saved: { revision: 2, job: { name: 'Saved later' } }, bench: 'marks' });
+  // Left before it was kept.
+  store.setState({ bench: 'mounts' });
   stop();
+  await atRest();
+  expect(await keptJob('job')).toMatchObject({ bench: 'mounts' });
 });
 
 it('a device keeps the jobs that were open last, and forgets all of them when somebody signs out', async () => {

@@ -46,6 +46,8 @@ export async function openJob(id: string, asked?: string): Promise<JobStart | No
 export function keepOpenJob(store: JobStore): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const keep = () => {
+    clearTimeout(timer);
+    timer = undefined;
     const { id, savedJob, revision, saveDetail, records, unsent, bench, asOf, ...state } = store.getState();
     const waiting = new Set(unsent);
     void keepJob({
@@ -67,9 +69,13 @@ export function keepOpenJob(store: JobStore): () => void {
   const unsubscribe = store.subscribe((state, before) => {
     if (state.savedJob !== before.savedJob || state.records !== before.records || state.bench !== before.bench) soon();
   });
+  // Whoever leaves at once leaves it as it is.
+  const leaving = () => timer !== undefined && keep();
+  window.addEventListener('pagehide', leaving);
   return () => {
-    clearTimeout(timer);
+    leaving();
     unsubscribe();
+    window.removeEventListener('pagehide', leaving);
   };
 }
 

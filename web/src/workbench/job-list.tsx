@@ -23,7 +23,7 @@ interface JobRowProps {
 /** A job on the list: its frame, what becomes of it, how far it has come and what comes next. */
 export function JobRow({ job: { id, name, place, card, outdated }, writes }: JobRowProps) {
   return (
-    <li className="grid grid-cols-1 items-center gap-x-6 gap-y-3 border-b border-graphite py-5 md:grid-cols-[15rem_1fr_19rem_auto]">
+    <li className="grid grid-cols-1 items-center gap-x-6 gap-y-3 border-b border-graphite py-5 md:grid-cols-[13rem_1fr_auto] lg:grid-cols-[15rem_1fr_19rem_auto]">
       {card ? <FrameThumb {...card.thumb} /> : <span />}
       <div>
         <h2 className="heading text-2xl">
@@ -39,8 +39,15 @@ export function JobRow({ job: { id, name, place, card, outdated }, writes }: Job
           </p>
         )}
       </div>
-      {card ? <HowFar id={id} card={card} /> : outdated ? <span /> : <Unreadable id={id} />}
-      {writes && <JobTools id={id} name={name} place={place} />}
+      {/* On a tablet under what is said of the job, beside it on a desk. */}
+      <div className="md:max-lg:col-start-2">
+        {card ? <HowFar id={id} card={card} /> : !outdated && <Unreadable id={id} />}
+      </div>
+      {writes && (
+        <div className="md:max-lg:col-start-3 md:max-lg:row-start-1">
+          <JobTools id={id} name={name} place={place} />
+        </div>
+      )}
     </li>
   );
 }
