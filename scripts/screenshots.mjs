@@ -223,7 +223,7 @@ try {
   await page.goto(`${base}/trust`);
   await page.getByText(/does not trust the server yet/).waitFor();
   await held();
-  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.evaluate('navigator.serviceWorker.ready');
   await page.context().setOffline(true);
   await page.goto(`${base}/?last`);
   await page.getByText(/no connection: as of/).waitFor();
