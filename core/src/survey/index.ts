@@ -1,3 +1,6 @@
+export { type FrameSurvey, frameSurvey, type JudgedPart, type MisreadControl } from './frame-survey.ts';
+export type { Cause } from './misreads.ts';
+export type { ShapePart } from './shape.ts';
 export {
   type JudgedReading,
   judgedReadings,

@@ -2,6 +2,7 @@ import type { BenchParts } from '../../client/bench.ts';
 import { FloorReadings } from './floor-readings.tsx';
 import { INKS } from './lines.ts';
 import { ReadingsTable } from './readings-table.tsx';
+import { ShapeTable } from './shape.tsx';
 import { TrueUpOver } from './true-up-layer.tsx';
 import { TrueUpPanel } from './true-up-panel.tsx';
 import { TrueUpTray } from './true-up-tray.tsx';
@@ -17,7 +18,10 @@ export const parts: BenchParts = {
   Floor: FloorReadings,
   Over: TrueUpOver,
   along: ({ result }) => result.controls.map(({ measurement }) => measurement.id),
-  drawers: { readings: { name: 'All readings', Content: ReadingsTable } },
+  drawers: {
+    readings: { name: 'All readings', Content: ReadingsTable },
+    shape: { name: 'Shape', Content: ShapeTable },
+  },
   legend: [
     { name: 'right', draw: line(INKS.right) },
     {

@@ -153,3 +153,53 @@ it('shows readings that the server refused, with the reason, until they are drop
   fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
   expect(asked.onDropRecord).toHaveBeenCalledExactlyOnceWith(records[0]!.id);
 });
+
+describe('the shape of the frame', () => {
+  const shape = (own: readonly ShopRecord[]) => {
+    const opened = openBench(parts, job, { records: own, drawer: 'shape' });
+    const panel = () => within(screen.getByRole('region', { name: 'Shape of the frame' }));
+    return { ...opened, panel };
+  };
+
+  it('says which reading does not go with the others, and leads to it', () => {
+    const { store, panel } = shape(records);
+    const [misread] = panel().getAllByRole('listitem').slice(-2);
+    expect(misread!.textContent).toMatch(
+      /Cab back left to Kick-up right does not go with the others: 1 .* more than the 69 .* that they say; an inch: read from the 1 in mark\? Take it again\./,
+    );
+    fireEvent.click(within(misread!).getByRole('button'));
+    expect(store.getState().selected).toBe('p3-left-p4-right');
+  });
+
+  it('has every part in a table, with what the readings can tell', () => {
+    const { store } = shape(setOf('tacked'));
+    act(() => store.setState({ stage: 'tacked' }));
+    const rows = table()
+      .getAllByRole('rowheader')
+      .map(({ textContent }) => textContent);
+    expect(rows.map((text) => /^[^,]+/.exec(text ?? '')?.[0])).toEqual([
+      'Length',
+      'Width',
+      'Diamond',
+      'Side-bend',
+      'Sag',
+      'Twist',
+    ]);
+    expect(row(/^Diamond/).textContent).toMatch(/right$/);
+  });
+
+  it('where the readings do not hold the frame it asks for the one that tells most', () => {
+    const widths = setOf('tacked').filter(({ body: { measurement } }) => /-width$/.test(measurement));
+    const { store, panel } = shape([...records.filter(({ kind }) => kind !== 'reading'), ...widths]);
+    expect(panel().getByText(/do not hold the frame yet: it can still move in \d+ ways/)).toBeTruthy();
+    fireEvent.click(panel().getByRole('button'));
+    const next = store.getState().selected;
+    expect(result.controls.map(({ measurement }) => measurement.id)).toContain(next);
+    expect(widths.map(({ body }) => body.measurement)).not.toContain(next);
+  });
+
+  it('is not spoken of before anything was read', () => {
+    shape(records.filter(({ kind }) => kind !== 'reading'));
+    expect(screen.queryByRole('region', { name: 'Shape of the frame' })).toBeNull();
+  });
+});

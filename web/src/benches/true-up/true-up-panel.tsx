@@ -9,6 +9,7 @@ import { Verdict } from '../../ui/verdict.tsx';
 import { lineAtHand, readLines } from './lines.ts';
 import { ReadingCell } from './reading-cell.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
+import { ShapeNotice } from './shape.tsx';
 import { StageChoice, useStage } from './stage-choice.tsx';
 import { cautionStepOf, LOOKS } from './taking.ts';
 
@@ -122,6 +123,7 @@ export function TrueUpPanel(props: BenchProps) {
           </ul>
         </section>
       )}
+      <ShapeNotice {...props} />
       <div className="mt-3">
         <CautionList {...cautions} />
       </div>

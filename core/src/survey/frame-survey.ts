@@ -1,0 +1,137 @@
+import type { ControlPrediction } from '../plan/index.ts';
+import { type Rulebook, type RuleId, ruleValue } from '../rules/index.ts';
+import type { ControlEnd, Vec3 } from '../frame/index.ts';
+import type { Observation, Points } from './network.ts';
+import { type Misread, withoutMisreads } from './misreads.ts';
+import { latestReadings, type Reading, type Stage } from './reading.ts';
+import { type OutOfShape, shapeOf, type ShapePart } from './shape.ts';
+
+/** One way in which a frame may be out of shape, in mm, judged. */
+export interface JudgedPart extends OutOfShape {
+  readonly tolerance: number;
+  /** `doubtful`: beyond the tolerance by less than the readings can tell, or they cannot tell that much at all. */
+  readonly verdict: 'right' | 'doubtful' | 'off';
+}
+
+/** A reading that does not go with the others, with the measurement that it is of. */
+export interface MisreadControl extends Omit<Misread, 'observation' | 'orElse'> {
+  readonly control: ControlPrediction;
+  /** Measurements whose readings could be wrong in its place. */
+  readonly orElse: readonly ControlPrediction[];
+}
+
+/** What all readings of a stage together say of the frame. */
+export type FrameSurvey =
+  | { readonly state: 'nothing-read' }
+  | {
+      /** The readings do not hold all of it yet. */
+      readonly state: 'floats';
+      /** In how many ways it can still move. */
+      readonly ways: number;
+      /** The measurement that holds most of what floats; null where none of the list does. */
+      readonly next: ControlPrediction | null;
+    }
+  | {
+      readonly state: 'held';
+      /** Null for points that cannot tell the ways apart: fewer than three pairs along the frame. */
+      readonly parts: readonly JudgedPart[] | null;
+      /** What fits none of the parts, root mean square, mm. */
+      readonly rest: number;
+      /** The worst first; they are left out of the rest. */
+      readonly misreads: readonly MisreadControl[];
+      /** How many readings there are more than are needed. */
+      readonly checks: number;
+    };
+
+const SIGMAS = { tape: 'survey/tape', height: 'survey/height' } as const satisfies Record<string, RuleId>;
+const TOLERANCES: Readonly<Record<ShapePart, RuleId>> = {
+  length: 'shape/length',
+  width: 'shape/width',
+  diamond: 'shape/diamond',
+  'side-bend': 'shape/side-bend',
+  sag: 'shape/sag',
+  twist: 'shape/twist',
+};
+/** Two standard deviations: what the readings can tell. */
+const TELLS = 2;
+
+const idOf = ({ point, side }: ControlEnd): string => `${point}/${side}`;
+const endsOf = ({ measurement }: ControlPrediction): readonly string[] =>
+  measurement.kind === 'height' ? [idOf(measurement.at)] : [idOf(measurement.from), idOf(measurement.to)];
+
+/** A measurement as the network reads it. */
+function observationOf(control: ControlPrediction, value: number, rules: Rulebook): Observation {
+  const { measurement } = control;
+  const [from = '', to = ''] = endsOf(control);
+  const { id } = measurement;
+  return measurement.kind === 'height'
+    ? { id, kind: 'height', at: from, value, sigma: ruleValue(rules, SIGMAS.height) }
+    : { id, kind: 'tape', from, to, value, sigma: ruleValue(rules, SIGMAS.tape) };
+}
+
+/**
+ * What the readings of a stage say of the frame as a whole: the donor's before the cut, the built frame's after it.
+ *
+ * @param controls The measurements, what each should read and where its ends are, mm.
+ * @param readings Readings, in any order; the latest of each measurement at the stage counts.
+ * @param stage When in the work readings are taken.
+ * @param rules The shop's rules: how well a tape and a level read, and how straight a frame has to be.
+ */
+export function frameSurvey(
+  controls: readonly ControlPrediction[],
+  readings: readonly Reading[],
+  stage: Stage,
+  rules: Rulebook,
+): FrameSurvey {
+  const placed = controls.filter(({ ends }) => stage === 'before-cut' || ends.built !== null);
+  const placeOf = ({ ends }: ControlPrediction): readonly Vec3[] =>
+    (stage === 'before-cut' ? ends.donor : ends.built) ?? [];
+  const nominal: Points = Object.fromEntries(
+    placed.flatMap((control) => endsOf(control).map((id, at) => [id, placeOf(control)[at] as Vec3])),
+  );
+  const latest = latestReadings(readings, stage);
+  const read = placed.flatMap((control) => {
+    const reading = latest.get(control.measurement.id);
+    return reading ? [observationOf(control, reading.value, rules)] : [];
+  });
+  if (read.length === 0) return { state: 'nothing-read' };
+  const unread = placed.filter(({ measurement }) => !latest.has(measurement.id));
+  const found = withoutMisreads(
+    nominal,
+    read,
+    unread.map((control) => observationOf(control, 0, rules)),
+  );
+  if ('ways' in found)
+    return {
+      state: 'floats',
+      ways: found.ways,
+      next: unread.find(({ measurement }) => measurement.id === found.next) ?? null,
+    };
+  const byId = new Map(controls.map((control) => [control.measurement.id, control]));
+  const controlOf = ({ id }: Observation) => byId.get(id) as ControlPrediction;
+  const shape = shapeOf(nominal, found.network);
+  const ys = Object.values(nominal).map(({ y }) => y);
+  const width = Math.max(...ys) - Math.min(...ys);
+  return {
+    state: 'held',
+    parts: shape && shape.parts.map((part) => judged(part, width, rules)),
+    rest: shape?.rest ?? 0,
+    misreads: found.misreads.map(({ observation, orElse, ...misread }) => ({
+      ...misread,
+      control: controlOf(observation),
+      orElse: orElse.map(controlOf),
+    })),
+    checks: found.network.freedom,
+  };
+}
+
+/** A part against its tolerance; twist as the rise of one rail over the other, mm. */
+function judged({ part, amount, sigma }: OutOfShape, width: number, rules: Rulebook): JudgedPart {
+  const by = part === 'twist' ? width : 1;
+  const [size, doubt] = [amount * by, sigma * by];
+  const tolerance = ruleValue(rules, TOLERANCES[part]);
+  const beyond = Math.abs(size) - tolerance;
+  const told = TELLS * doubt;
+  const verdict = beyond > told ? 'off' : beyond > 0 || told > tolerance ? 'doubtful' : 'right';
+  return { part, amount: size, sigma: doubt, tolerance, verdict };
+}

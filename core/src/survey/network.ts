@@ -1,0 +1,316 @@
+import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import type { Vec3 } from '../frame/index.ts';
+
+/**
+ * The control points of a frame as a network of readings: weighted least squares for all coordinates, how far each of them
+ * and each reading can be believed, which reading is most likely wrong, and what floats because nothing holds it.
+ *
+ * Coordinates in mm: x rearward, y to the right, z up from the level plane that heights are read from. Where the frame
+ * stands in the shop is nobody's matter: of all positions that fit, the one nearest to the nominal is taken (inner
+ * constraints on the sums of the shifts along, across and about the vertical, and without any heights also up and about the
+ * other two axes). Distances, heights and residuals do not depend on that choice.
+ */
+
+/** A reading of the network: value and standard deviation in mm, of a slope in radians. */
+export type Observation =
+  | {
+      readonly id: string;
+      /** The tape pulled straight; or held level, its ends plumbed down. */
+      readonly kind: 'tape' | 'level-tape';
+      readonly from: string;
+      readonly to: string;
+      readonly value: number;
+      readonly sigma: number;
+    }
+  | {
+      readonly id: string;
+      readonly kind: 'height';
+      readonly at: string;
+      readonly value: number;
+      readonly sigma: number;
+    }
+  | {
+      readonly id: string;
+      /** The rise from one point to another against the level; above 0 where the second is higher. */
+      readonly kind: 'slope';
+      readonly from: string;
+      readonly to: string;
+      readonly value: number;
+      readonly sigma: number;
+    };
+
+/** Where the points would be if nothing were wrong: what the least squares begin from. */
+export type Points = Readonly<Record<string, Vec3>>;
+
+/** A reading after the adjustment. */
+export interface Adjusted {
+  readonly observation: Observation;
+  /** Adjusted minus read. */
+  readonly residual: number;
+  /** How much of an error in this reading would show: 0 where nothing checks it, 1 where it adds nothing. */
+  readonly redundancy: number;
+  /** The residual in its own standard deviations; 0 where nothing checks the reading. */
+  readonly normalized: number;
+}
+
+/** A network that is held everywhere. */
+export interface Network {
+  readonly points: Points;
+  /** Standard deviations of the coordinates, mm. */
+  readonly sigmas: Points;
+  readonly adjusted: readonly Adjusted[];
+  /** More readings than are needed. */
+  readonly freedom: number;
+  /** Sum of the squared residuals in standard deviations: about `freedom` where readings are as good as they were said to be. */
+  readonly misfit: number;
+  /** Covariance of all coordinates, in the order of `ids`, mm². */
+  readonly covariance: Matrix;
+  readonly ids: readonly string[];
+}
+
+/** What nothing holds. */
+export interface Floating {
+  /** How many independent ways it can still move. */
+  readonly ways: number;
+  /** Points that move in at least one of them. */
+  readonly points: readonly string[];
+  /** Of readings that could still be taken, the id of the one that would hold most of it; null where none would hold any. */
+  readonly next: string | null;
+}
+
+/** A shift of a whole point that nothing keeps below this, mm, floats. */
+const LOOSE = 60;
+/** Of a way to move, a point takes part that moves this share of the one that moves most. */
+const TAKES_PART = 0.2;
+/** Below this redundancy nothing checks a reading: what is left of it is rounding. */
+export const UNCHECKED = 1e-3;
+const ITERATIONS = 20;
+
+/** One row: how a reading changes with the coordinates of its points, and what it would read now. */
+interface Row {
+  readonly at: readonly (readonly [index: number, gradient: Vec3])[];
+  readonly computed: number;
+}
+
+const minus = (a: Vec3, b: Vec3): Vec3 => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
+const scaled = ({ x, y, z }: Vec3, by: number): Vec3 => ({ x: x * by, y: y * by, z: z * by });
+
+function rowOf(observation: Observation, where: readonly Vec3[], indexOf: (id: string) => number): Row {
+  if (observation.kind === 'height') {
+    const at = indexOf(observation.at);
+    return { at: [[at, { x: 0, y: 0, z: 1 }]], computed: (where[at] as Vec3).z };
+  }
+  const [from, to] = [indexOf(observation.from), indexOf(observation.to)];
+  const { x, y, z } = minus(where[to] as Vec3, where[from] as Vec3);
+  const level = Math.hypot(x, y);
+  const pair = (gradient: Vec3): Row['at'] => [
+    [from, scaled(gradient, -1)],
+    [to, gradient],
+  ];
+  if (observation.kind === 'slope') {
+    const square = level * level + z * z;
+    const across = -z / (level * square);
+    return { at: pair({ x: x * across, y: y * across, z: level / square }), computed: Math.atan2(z, level) };
+  }
+  const rise = observation.kind === 'tape' ? z : 0;
+  const length = Math.hypot(level, rise);
+  return { at: pair(scaled({ x, y, z: rise }, 1 / length)), computed: length };
+}
+
+/** Rigid motions that no reading sees, as orthonormal columns. */
+function freeMotions(where: readonly Vec3[], levelled: boolean): Matrix {
+  const middle = scaled(
+    where.reduce((sum, { x, y, z }) => ({ x: sum.x + x, y: sum.y + y, z: sum.z + z }), { x: 0, y: 0, z: 0 }),
+    1 / where.length,
+  );
+  const about = where.map((point) => minus(point, middle));
+  const motions: ((point: Vec3) => Vec3)[] = [
+    () => ({ x: 1, y: 0, z: 0 }),
+    () => ({ x: 0, y: 1, z: 0 }),
+    ({ x, y }) => ({ x: -y, y: x, z: 0 }),
+    ...(levelled
+      ? []
+      : [
+          () => ({ x: 0, y: 0, z: 1 }),
+          ({ y, z }: Vec3) => ({ x: 0, y: -z, z: y }),
+          ({ x, z }: Vec3) => ({ x: z, y: 0, z: -x }),
+        ]),
+  ];
+  const columns: number[][] = [];
+  for (const motion of motions) {
+    const column = about.flatMap((point) => {
+      const { x, y, z } = motion(point);
+      return [x, y, z];
+    });
+    // Gram–Schmidt: rotations about the middle are at right angles to shifts, and nearly to each other.
+    for (const before of columns) {
+      const along = before.reduce((sum, value, index) => sum + value * (column[index] ?? 0), 0);
+      before.forEach((value, index) => (column[index] = (column[index] ?? 0) - along * value));
+    }
+    const length = Math.hypot(...column);
+    if (length > 1e-9) columns.push(column.map((value) => value / length));
+  }
+  return new Matrix(columns).transpose();
+}
+
+/**
+ * Adjusts a network.
+ *
+ * @param nominal Where each point would be if nothing were wrong, mm.
+ * @param observations The readings; each between points of the nominal, with a standard deviation above 0.
+ * @param more Readings that could still be taken, of any value: one of them is proposed where something floats.
+ * @returns The adjusted network, or what floats where the readings do not hold all of it.
+ * @throws RangeError for a reading of a point that is not there.
+ */
+export function adjustNetwork(
+  nominal: Points,
+  observations: readonly Observation[],
+  more: readonly Observation[] = [],
+): Network | Floating {
+  const ids = Object.keys(nominal);
+  const index = new Map(ids.map((id, at) => [id, at]));
+  const indexOf = (id: string): number => {
+    const at = index.get(id);
+    if (at === undefined) throw new RangeError(`no point ${id} in the network`);
+    return at;
+  };
+  const start = ids.map((id) => nominal[id] as Vec3);
+  const unknowns = 3 * ids.length;
+  // Where heights are read at all, the level is theirs; where none can be, only the form of the frame counts.
+  const levelled = [...observations, ...more].some(({ kind }) => kind === 'height');
+  const free = freeMotions(start, levelled);
+  const datum = free.mmul(free.transpose());
+  const floats = (normal: Matrix) =>
+    floating(
+      Matrix.add(normal, datum),
+      ids,
+      more.map((one) => ({ id: one.id, at: rowOf(one, start, indexOf).at })),
+    );
+  let where = start;
+  for (let turn = 0; turn < ITERATIONS; turn += 1) {
+    const rows = observations.map((observation) => rowOf(observation, where, indexOf));
+    const { normal, right } = normalEquations(rows, observations, unknowns);
+    const held = new CholeskyDecomposition(Matrix.add(normal, datum));
+    if (!held.isPositiveDefinite()) return floats(normal);
+    // What the frame has moved as a whole since the nominal is taken back each time.
+    const moved = Matrix.columnVector(where.flatMap((point, at) => Object.values(minus(point, start[at] as Vec3))));
+    const step = held.solve(Matrix.sub(right, datum.mmul(moved)));
+    where = where.map(({ x, y, z }, at) => ({
+      x: x + step.get(3 * at, 0),
+      y: y + step.get(3 * at + 1, 0),
+      z: z + step.get(3 * at + 2, 0),
+    }));
+    if (Math.max(...step.to1DArray().map(Math.abs)) < 1e-7) break;
+  }
+  const rows = observations.map((observation) => rowOf(observation, where, indexOf));
+  const { normal } = normalEquations(rows, observations, unknowns);
+  const held = new CholeskyDecomposition(Matrix.add(normal, datum));
+  if (!held.isPositiveDefinite()) return floats(normal);
+  const covariance = Matrix.sub(held.solve(Matrix.eye(unknowns)), datum);
+  const sigma = (at: number) => Math.sqrt(Math.max(0, covariance.get(at, at)));
+  if (covariance.diagonal().some((variance) => variance > LOOSE * LOOSE)) return floats(normal);
+  const adjusted = observations.map((observation, at) => adjustedOf(observation, rows[at] as Row, covariance));
+  return {
+    points: Object.fromEntries(ids.map((id, at) => [id, where[at] as Vec3])),
+    sigmas: Object.fromEntries(
+      ids.map((id, at) => [id, { x: sigma(3 * at), y: sigma(3 * at + 1), z: sigma(3 * at + 2) }]),
+    ),
+    adjusted,
+    freedom: observations.length - unknowns + free.columns,
+    misfit: adjusted.reduce((sum, { residual, observation }) => sum + (residual / observation.sigma) ** 2, 0),
+    covariance,
+    ids,
+  };
+}
+
+function normalEquations(rows: readonly Row[], observations: readonly Observation[], unknowns: number) {
+  const normal = Matrix.zeros(unknowns, unknowns);
+  const right = Matrix.zeros(unknowns, 1);
+  rows.forEach(({ at, computed }, row) => {
+    const { value, sigma } = observations[row] as Observation;
+    const weight = 1 / (sigma * sigma);
+    const parts = at.flatMap(([point, { x, y, z }]) =>
+      [x, y, z].map((gradient, axis) => [3 * point + axis, gradient] as const),
+    );
+    for (const [i, a] of parts) {
+      right.set(i, 0, right.get(i, 0) + weight * a * (value - computed));
+      for (const [j, b] of parts) if (j >= i) normal.set(i, j, normal.get(i, j) + weight * a * b);
+    }
+  });
+  for (let i = 0; i < unknowns; i += 1) for (let j = 0; j < i; j += 1) normal.set(i, j, normal.get(j, i));
+  return { normal, right };
+}
+
+/** The variance of what a reading would be, from that of the points, mm² or rad². */
+function varianceOf({ at }: Row, covariance: Matrix): number {
+  const parts = at.flatMap(([point, { x, y, z }]) =>
+    [x, y, z].map((gradient, axis) => [3 * point + axis, gradient] as const),
+  );
+  let variance = 0;
+  for (const [i, a] of parts) for (const [j, b] of parts) variance += a * b * covariance.get(i, j);
+  return Math.max(0, variance);
+}
+
+/**
+ * What a reading would be of a network that it is not part of, and its standard deviation with that of the reading itself.
+ *
+ * @param network The adjusted network.
+ * @param observation A reading between its points.
+ */
+export function predicted(
+  network: Network,
+  observation: Observation,
+): { readonly value: number; readonly sigma: number } {
+  const where = network.ids.map((id) => network.points[id] as Vec3);
+  const row = rowOf(observation, where, (id) => network.ids.indexOf(id));
+  return { value: row.computed, sigma: Math.hypot(observation.sigma, Math.sqrt(varianceOf(row, network.covariance))) };
+}
+
+function adjustedOf(observation: Observation, row: Row, covariance: Matrix): Adjusted {
+  const { sigma } = observation;
+  const redundancy = Math.min(1, Math.max(0, 1 - varianceOf(row, covariance) / (sigma * sigma)));
+  const residual = row.computed - observation.value;
+  const normalized = redundancy < UNCHECKED ? 0 : residual / (sigma * Math.sqrt(redundancy));
+  return { observation, residual, redundancy, normalized };
+}
+
+/** The ways in which a network can still move, and the reading that would hold most of all of them. */
+function floating(
+  held: Matrix,
+  ids: readonly string[],
+  more: readonly { readonly id: string; readonly at: Row['at'] }[],
+): Floating {
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(held, { assumeSymmetric: true });
+  const loose = realEigenvalues.flatMap((value, at) => (value < 1 / (LOOSE * LOOSE) ? [at] : []));
+  const ways = (loose.length > 0 ? loose : [0]).map((at) => eigenvectorMatrix.getColumn(at));
+  const moves = (way: readonly number[], at: number): Vec3 => ({
+    x: way[3 * at] ?? 0,
+    y: way[3 * at + 1] ?? 0,
+    z: way[3 * at + 2] ?? 0,
+  });
+  const far = ({ x, y, z }: Vec3) => Math.hypot(x, y, z);
+  const points = ids.filter((_, at) =>
+    ways.some((way) => {
+      const most = Math.max(...ids.map((__, other) => far(moves(way, other))));
+      return far(moves(way, at)) > TAKES_PART * most;
+    }),
+  );
+  /** How much a reading would change when the network moves in its ways by one together. */
+  const sees = (at: Row['at']): number =>
+    Math.hypot(
+      ...ways.map((way) =>
+        at.reduce((sum, [point, gradient]) => {
+          const { x, y, z } = moves(way, point);
+          return sum + x * gradient.x + y * gradient.y + z * gradient.z;
+        }, 0),
+      ),
+    );
+  const best = more.reduce<{ readonly id: string | null; readonly seen: number }>(
+    (most, { id, at }) => {
+      const seen = sees(at);
+      return seen > most.seen + 1e-9 ? { id, seen } : most;
+    },
+    { id: null, seen: 1e-6 },
+  );
+  return { ways: ways.length, points, next: best.id };
+}
