@@ -26,6 +26,8 @@ export const newFlagship = (page: Page, name: string) => newJob(page, 'parcel-va
 export async function openBench(page: Page, id: string, bench: string): Promise<void> {
   await page.goto(`/jobs/${id}/${bench}`);
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
+  // The board stands first, what is beside it follows.
+  await expect(page.locator('#panel[aria-busy="true"]')).toHaveCount(0);
 }
 
 /** Opens what slides over the tray, by its name. */

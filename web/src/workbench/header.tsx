@@ -47,72 +47,90 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
       <Icon size={16} />
     </button>
   );
+  const standing =
+    apart && state.saveState !== 'stale'
+      ? apart
+      : state.canWrite
+        ? SAVE_WORDS[state.saveState]
+        : state.canRecord
+          ? 'readings and photos only'
+          : 'view only';
+  const words = [
+    standing,
+    state.saveState === 'refused' && `: ${state.saveDetail}`,
+    !apart && state.saveState === 'saved' && ` as revision ${state.revision}`,
+    state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`,
+  ]
+    .filter(Boolean)
+    .join('');
   return (
-    <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4 pointer-coarse:h-15">
-      <h1 className="heading min-w-0 shrink truncate text-xl" title={state.job.name}>
-        {state.job.name}
-      </h1>
-      <p
-        className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
-        role="status"
-      >
-        {!bad && `plan “${state.job.plan.name}” · `}
-        {apart && state.saveState !== 'stale'
-          ? apart
-          : state.canWrite
-            ? SAVE_WORDS[state.saveState]
-            : state.canRecord
-              ? 'readings and photos only'
-              : 'view only'}
-        {state.saveState === 'refused' && `: ${state.saveDetail}`}
-        {!apart && state.saveState === 'saved' && ` as revision ${state.revision}`}
-        {state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`}
-      </p>
-      <Renewed />
-      <button
-        type="button"
-        className="button px-2"
-        disabled={past === 0 || !state.canWrite}
-        onClick={() => undo(store)}
-        title="Undo (Ctrl Z)"
-      >
-        <Undo2 size={15} aria-hidden="true" />
-        <span className="max-lg:sr-only">Undo</span>
-      </button>
-      <button
-        type="button"
-        className="button px-2"
-        disabled={future === 0 || !state.canWrite}
-        onClick={() => redo(store)}
-        title="Redo (Ctrl Shift Z)"
-      >
-        <Redo2 size={15} aria-hidden="true" />
-        <span className="max-lg:sr-only">Redo</span>
-      </button>
-      <button
-        type="button"
-        className={`button whitespace-nowrap ${state.showBefore ? 'button-dark' : ''}`}
-        aria-pressed={state.showBefore}
-        onPointerDown={() => onHold(true)}
-        onPointerUp={() => onHold(false)}
-        onPointerLeave={() => onHold(false)}
-        onKeyDown={(event) => event.key === ' ' && onHold(true)}
-        onKeyUp={(event) => event.key === ' ' && onHold(false)}
-      >
-        <span>
-          <span className="max-lg:sr-only">Hold for </span>before
-        </span>
-        <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
-      </button>
-      {tool('Measure between two things', RulerDimensionLine, onMeasure, 'M')}
-      {tool('Look around, in space', Box, onLookAround)}
-      {tool('Find anything', Search, () => onDialog('palette'), 'Ctrl K')}
-      {tool('Rulebook of this job', Scale, () => onDialog('rules'))}
-      <ThemeButton />
-      {tool('History of this job', History, () => onDialog('history'))}
-      <a className="button px-2" href={`/api/jobs/${state.id}/export`} aria-label="Download the job file" download>
-        <Download size={16} />
-      </a>
-    </header>
+    <>
+      <header className="pane flex h-12 shrink-0 items-center gap-2 border-b border-graphite bg-bench/60 px-4 pointer-coarse:h-15">
+        <h1 className="heading min-w-0 shrink truncate text-xl" title={state.job.name}>
+          {state.job.name}
+        </h1>
+        <p
+          className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
+          role="status"
+        >
+          {!bad && `plan “${state.job.plan.name}” · `}
+          {words}
+        </p>
+        <Renewed />
+        <button
+          type="button"
+          className="button px-2"
+          disabled={past === 0 || !state.canWrite}
+          onClick={() => undo(store)}
+          title="Undo (Ctrl Z)"
+        >
+          <Undo2 size={15} aria-hidden="true" />
+          <span className="max-lg:sr-only">Undo</span>
+        </button>
+        <button
+          type="button"
+          className="button px-2"
+          disabled={future === 0 || !state.canWrite}
+          onClick={() => redo(store)}
+          title="Redo (Ctrl Shift Z)"
+        >
+          <Redo2 size={15} aria-hidden="true" />
+          <span className="max-lg:sr-only">Redo</span>
+        </button>
+        <button
+          type="button"
+          className={`button whitespace-nowrap ${state.showBefore ? 'button-dark' : ''}`}
+          aria-pressed={state.showBefore}
+          onPointerDown={() => onHold(true)}
+          onPointerUp={() => onHold(false)}
+          onPointerLeave={() => onHold(false)}
+          onKeyDown={(event) => event.key === ' ' && onHold(true)}
+          onKeyUp={(event) => event.key === ' ' && onHold(false)}
+        >
+          <span>
+            <span className="max-lg:sr-only">Hold for </span>before
+          </span>
+          <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
+        </button>
+        {tool('Measure between two things', RulerDimensionLine, onMeasure, 'M')}
+        {tool('Look around, in space', Box, onLookAround)}
+        {tool('Find anything', Search, () => onDialog('palette'), 'Ctrl K')}
+        {tool('Rulebook of this job', Scale, () => onDialog('rules'))}
+        <ThemeButton />
+        {tool('History of this job', History, () => onDialog('history'))}
+        <a className="button px-2" href={`/api/jobs/${state.id}/export`} aria-label="Download the job file" download>
+          <Download size={16} />
+        </a>
+      </header>
+      {/* Between the buttons of a tablet there is no room for it. */}
+      {bad && (
+        <p
+          className="border-b border-oxide bg-oxide-wash px-4 py-1 text-sm font-semibold text-oxide lg:hidden"
+          aria-hidden="true"
+        >
+          {words}
+        </p>
+      )}
+    </>
   );
 });

@@ -256,6 +256,7 @@ function OpenJob({ store, server }: OpenJobProps) {
           <aside
             id="panel"
             tabIndex={-1}
+            aria-busy={!boardStands}
             aria-label={definition.name}
             className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
           >

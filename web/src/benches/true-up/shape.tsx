@@ -44,6 +44,9 @@ const CAUSES = {
 /** Two standard deviations: nineteen of twenty lie within. */
 const WITHIN = 2;
 
+/** Which way it is, is told where there is more of it than the readings leave open. */
+const told = ({ amount, sigma }: JudgedPart): boolean => Math.abs(amount) > sigma;
+
 const way = ({ part, amount }: JudgedPart): string => (amount < 0 ? PARTS[part].under : PARTS[part].over);
 
 /** In the panel: what is out of shape, which readings do not go with the others, or what to take next. */
@@ -150,7 +153,7 @@ export function ShapeTable(props: BenchProps) {
       )}
       {survey.state === 'held' && survey.parts && (
         <>
-          <table className="w-full max-w-3xl border-collapse">
+          <table className="w-full max-w-4xl border-collapse">
             <caption className="sr-only">Shape of the frame</caption>
             <thead>
               <tr className="border-b border-graphite text-sm text-pencil">
@@ -160,7 +163,7 @@ export function ShapeTable(props: BenchProps) {
                 <th scope="col" className="figures font-normal">
                   by
                 </th>
-                <th scope="col" className="figures font-normal">
+                <th scope="col" className="figures font-normal whitespace-nowrap">
                   give or take
                 </th>
                 <th scope="col" className="figures font-normal">
@@ -174,9 +177,9 @@ export function ShapeTable(props: BenchProps) {
             <tbody>
               {survey.parts.map((part) => (
                 <tr key={part.part} className="border-b border-rule/70">
-                  <th scope="row" className="py-1.5 text-left font-semibold">
+                  <th scope="row" className="py-1.5 pr-4 text-left font-semibold whitespace-nowrap">
                     {PARTS[part.part].name}
-                    <span className="font-normal text-pencil">, {way(part)}</span>
+                    {told(part) && <span className="font-normal text-pencil">, {way(part)}</span>}
                   </th>
                   <td className="figures font-semibold">
                     <Length mm={Math.abs(part.amount)} format={format} />
