@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Vec3 } from '../frame/index.ts';
 import { parseJobFile, planOf } from '../job/index.ts';
@@ -131,4 +132,43 @@ describe('what all readings say of the frame', () => {
     const found = frameSurvey(straight, exact(), 'tacked', job.rules);
     expect(found).toMatchObject({ state: 'floats', next: null });
   });
+
+  it('a reading that no frame could give is wrong by itself, and draws no other along', () => {
+    const readings = exact().map((one, at) => (at === 9 ? { ...one, value: one.value + 21_000 } : one));
+    const { misreads, parts } = held(survey(readings));
+    expect(misreads).toHaveLength(1);
+    expect(misreads[0]).toMatchObject({ error: expect.closeTo(21_000, 0) as number });
+    for (const { amount } of parts!) expect(amount).toBeCloseTo(0, 3);
+  });
+
+  it('whatever is typed, it ends, and every figure is one', () => {
+    const wrong = fc.array(
+      fc.record({
+        at: fc.nat(controls.length - 1),
+        by: fc.oneof(
+          fc.double({ min: -400, max: 400, noNaN: true }),
+          fc.double({ min: -50_000, max: 50_000, noNaN: true }),
+        ),
+      }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(wrong, fc.nat(controls.length), (slips, left) => {
+        const readings = exact().slice(left);
+        for (const { at, by } of slips) {
+          const reading = readings[at];
+          if (reading) readings[at] = { ...reading, value: reading.value + by };
+        }
+        const found = survey(readings);
+        if (found.state !== 'held') return;
+        const figures = [
+          found.rest,
+          ...found.misreads.flatMap(({ error, sigma, shouldRead }) => [error, sigma, shouldRead]),
+        ];
+        for (const { amount, sigma } of found.parts ?? []) figures.push(amount, sigma);
+        for (const figure of figures) expect(Number.isFinite(figure)).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  }, 60_000);
 });

@@ -96,6 +96,7 @@ export function frameSurvey(
   });
   if (read.length === 0) return { state: 'nothing-read' };
   const unread = placed.filter(({ measurement }) => !latest.has(measurement.id));
+  const asked = (id: string | null) => placed.find(({ measurement }) => measurement.id === id) ?? null;
   const found = withoutMisreads(
     nominal,
     read,
@@ -105,7 +106,7 @@ export function frameSurvey(
     return {
       state: 'floats',
       ways: found.ways,
-      next: unread.find(({ measurement }) => measurement.id === found.next) ?? null,
+      next: asked(found.next),
     };
   const byId = new Map(controls.map((control) => [control.measurement.id, control]));
   const controlOf = ({ id }: Observation) => byId.get(id) as ControlPrediction;

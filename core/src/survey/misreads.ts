@@ -7,8 +7,11 @@ import {
   type Observation,
   type Points,
   predicted,
+  readOf,
 } from './network.ts';
 
+/** No frame is so far out of shape, mm: such a reading is wrong, and would draw all others along. */
+const WILD = 400;
 /** A residual beyond so many of its own standard deviations is one in a thousand: the reading is likely wrong. */
 export const CRITICAL = 3.2905;
 /** Residuals that are so near to the largest cannot be told from it. */
@@ -53,10 +56,12 @@ export function withoutMisreads(
   observations: readonly Observation[],
   more: readonly Observation[] = [],
 ): Cleaned | Floating {
-  let left = [...observations];
+  const isWild = (one: Observation) => one.kind !== 'slope' && Math.abs(one.value - readOf(nominal, one)) > WILD;
+  const wild = observations.filter(isWild);
+  let left = observations.filter((one) => !isWild(one));
   const misreads: Misread[] = [];
   for (;;) {
-    const found = adjustNetwork(nominal, left, more);
+    const found = adjustNetwork(nominal, left, [...more, ...wild]);
     if ('ways' in found) return found;
     const suspects = suspectsOf(found)
       .map(({ observation }) => {
@@ -67,13 +72,22 @@ export function withoutMisreads(
       .filter((one) => one !== null);
     // Of several that stand out alike, the one whose amount is nearest to a usual cause.
     const [worst] = suspects.toSorted((a, b) => (a.misread.gap === b.misread.gap ? 0 : a.misread.gap - b.misread.gap));
-    if (!worst) return { network: found, misreads };
+    if (!worst) {
+      const far = wild.map((one): Misread => {
+        const { gap: _, ...misread } = misreadOf(one, found);
+        return { ...misread, orElse: [] };
+      });
+      return { network: found, misreads: [...far, ...misreads] };
+    }
     left = worst.others;
     const { gap: _, ...misread } = worst.misread;
     const orElse = suspects.flatMap((one) => (one === worst ? [] : [one.misread.observation]));
     misreads.push({ ...misread, orElse });
   }
 }
+
+/** A reading that may be wrong, and how far its amount is from that of its cause. */
+type Suspect = Omit<Misread, 'orElse'> & { readonly gap: number };
 
 /** Readings that stand out most: several where the others cannot tell which of them it is. */
 function suspectsOf({ adjusted }: Network): readonly Adjusted[] {
@@ -84,7 +98,7 @@ function suspectsOf({ adjusted }: Network): readonly Adjusted[] {
     .toSorted((a, b) => Math.abs(b.normalized) - Math.abs(a.normalized));
 }
 
-function misreadOf(observation: Observation, others: Network): Omit<Misread, 'orElse'> & { readonly gap: number } {
+function misreadOf(observation: Observation, others: Network): Suspect {
   const { value: shouldRead, sigma } = predicted(others, observation);
   const error = observation.value - shouldRead;
   return { observation, error, sigma, shouldRead, ...causeOf(observation, error, sigma) };

@@ -107,14 +107,17 @@ function rowOf(observation: Observation, where: readonly Vec3[], indexOf: (id: s
     [from, scaled(gradient, -1)],
     [to, gradient],
   ];
+  // Points over each other have no direction between them: such a reading says nothing of the network.
+  const none = { at: pair({ x: 0, y: 0, z: 0 }), computed: observation.value };
   if (observation.kind === 'slope') {
+    if (level === 0) return none;
     const square = level * level + z * z;
     const across = -z / (level * square);
     return { at: pair({ x: x * across, y: y * across, z: level / square }), computed: Math.atan2(z, level) };
   }
   const rise = observation.kind === 'tape' ? z : 0;
   const length = Math.hypot(level, rise);
-  return { at: pair(scaled({ x, y, z: rise }, 1 / length)), computed: length };
+  return length === 0 ? none : { at: pair(scaled({ x, y, z: rise }, 1 / length)), computed: length };
 }
 
 /** Rigid motions that no reading sees, as orthonormal columns. */
@@ -249,6 +252,22 @@ function varianceOf({ at }: Row, covariance: Matrix): number {
   let variance = 0;
   for (const [i, a] of parts) for (const [j, b] of parts) variance += a * b * covariance.get(i, j);
   return Math.max(0, variance);
+}
+
+/**
+ * What a reading would be of points where they are.
+ *
+ * @param points The points.
+ * @param observation A reading between them.
+ * @throws RangeError for a reading of a point that is not there.
+ */
+export function readOf(points: Points, observation: Observation): number {
+  const ids = Object.keys(points);
+  const at = (id: string): number => {
+    if (!points[id]) throw new RangeError(`no point ${id} in the network`);
+    return ids.indexOf(id);
+  };
+  return rowOf(observation, Object.values(points), at).computed;
 }
 
 /**
