@@ -3,7 +3,8 @@ import { expect, it, vi } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { database } from '../src/server/db/database.ts';
 import { importJob } from '../src/server/services/job-files.ts';
-import { listJobs, listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
+import { listJobs } from '../src/server/services/job-listing.ts';
+import { listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
 import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
 

@@ -11,11 +11,9 @@ import { jobRevisions, jobs, attachments, records } from '../src/server/db/schem
 import { type Member, WALLED_ROLE, withShop } from '../src/server/db/shop.ts';
 import { Forbidden, NotFound } from '../src/server/services/errors.ts';
 import { exportJob, importJob } from '../src/server/services/job-files.ts';
+import { JOBS_A_PAGE, listJobs, listPage } from '../src/server/services/job-listing.ts';
 import {
   copyJob,
-  JOBS_A_PAGE,
-  listJobs,
-  listPage,
   newJob,
   listRevisions,
   placeJob,

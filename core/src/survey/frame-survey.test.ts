@@ -165,7 +165,7 @@ describe('what all readings say of the frame', () => {
           found.rest,
           ...found.misreads.flatMap(({ error, sigma, shouldRead }) => [error, sigma, shouldRead]),
         ];
-        for (const { amount, sigma } of found.parts ?? []) figures.push(amount, sigma);
+        for (const { amount, within } of found.parts ?? []) figures.push(amount, within);
         for (const figure of figures) expect(Number.isFinite(figure)).toBe(true);
       }),
       { numRuns: 60 },

@@ -1,13 +1,17 @@
 import type { ControlPrediction } from '../plan/index.ts';
 import { type Rulebook, type RuleId, ruleValue } from '../rules/index.ts';
 import type { ControlEnd, Vec3 } from '../frame/index.ts';
-import type { Observation, Points } from './network.ts';
+import type { Observation, Points } from './observation.ts';
 import { type Misread, withoutMisreads } from './misreads.ts';
 import { latestReadings, type Reading, type Stage } from './reading.ts';
 import { type OutOfShape, shapeOf, type ShapePart } from './shape.ts';
 
 /** One way in which a frame may be out of shape, in mm, judged. */
-export interface JudgedPart extends OutOfShape {
+export interface JudgedPart extends Omit<OutOfShape, 'sigma'> {
+  /** What the readings can tell: nineteen of twenty times it is within so much of the amount. */
+  readonly within: number;
+  /** There is more of it than that may be chance: it can be said which way it is. */
+  readonly told: boolean;
   readonly tolerance: number;
   /** `doubtful`: beyond the tolerance by less than the readings can tell, or they cannot tell that much at all. */
   readonly verdict: 'right' | 'doubtful' | 'off';
@@ -132,7 +136,7 @@ function judged({ part, amount, sigma }: OutOfShape, width: number, rules: Ruleb
   const [size, doubt] = [amount * by, sigma * by];
   const tolerance = ruleValue(rules, TOLERANCES[part]);
   const beyond = Math.abs(size) - tolerance;
-  const told = TELLS * doubt;
-  const verdict = beyond > told ? 'off' : beyond > 0 || told > tolerance ? 'doubtful' : 'right';
-  return { part, amount: size, sigma: doubt, tolerance, verdict };
+  const within = TELLS * doubt;
+  const verdict = beyond > within ? 'off' : beyond > 0 || within > tolerance ? 'doubtful' : 'right';
+  return { part, amount: size, within, told: Math.abs(size) > doubt, tolerance, verdict };
 }

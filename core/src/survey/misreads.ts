@@ -1,14 +1,6 @@
 import { inches } from '../units/index.ts';
-import {
-  type Adjusted,
-  adjustNetwork,
-  type Floating,
-  type Network,
-  type Observation,
-  type Points,
-  predicted,
-  readOf,
-} from './network.ts';
+import { type Adjusted, adjustNetwork, type Floating, type Network, predicted } from './network.ts';
+import { type Observation, type Points, readOf } from './observation.ts';
 
 /** No frame is so far out of shape, mm: such a reading is wrong, and would draw all others along. */
 const WILD = 400;

@@ -1,7 +1,8 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { Bench } from 'tinybench';
 import type { Vec3 } from '../frame/index.ts';
-import { adjustNetwork, type Observation, type Points } from './network.ts';
+import { adjustNetwork } from './network.ts';
+import type { Observation, Points } from './observation.ts';
 
 /** Seven pairs along a frame, a little out of shape, and 80 readings of them as a shop takes them. */
 const nominal: Points = Object.fromEntries(

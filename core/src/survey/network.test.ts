@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import reference from '../../test/reference/survey.json' with { type: 'json' };
 import type { Vec3 } from '../frame/index.ts';
-import { adjustNetwork, type Floating, type Network, type Observation, type Points } from './network.ts';
+import { adjustNetwork, type Floating, type Network } from './network.ts';
+import type { Observation, Points } from './observation.ts';
 
 type Triple = [number, number, number];
 interface Case {

@@ -1,5 +1,6 @@
 import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import type { Vec3 } from '../frame/index.ts';
+import { minus, type Observation, type Points, type Row, rowOf, scaled } from './observation.ts';
 
 /**
  * The control points of a frame as a network of readings: weighted least squares for all coordinates, how far each of them
@@ -10,37 +11,6 @@ import type { Vec3 } from '../frame/index.ts';
  * constraints on the sums of the shifts along, across and about the vertical, and without any heights also up and about the
  * other two axes). Distances, heights and residuals do not depend on that choice.
  */
-
-/** A reading of the network: value and standard deviation in mm, of a slope in radians. */
-export type Observation =
-  | {
-      readonly id: string;
-      /** The tape pulled straight; or held level, its ends plumbed down. */
-      readonly kind: 'tape' | 'level-tape';
-      readonly from: string;
-      readonly to: string;
-      readonly value: number;
-      readonly sigma: number;
-    }
-  | {
-      readonly id: string;
-      readonly kind: 'height';
-      readonly at: string;
-      readonly value: number;
-      readonly sigma: number;
-    }
-  | {
-      readonly id: string;
-      /** The rise from one point to another against the level; above 0 where the second is higher. */
-      readonly kind: 'slope';
-      readonly from: string;
-      readonly to: string;
-      readonly value: number;
-      readonly sigma: number;
-    };
-
-/** Where the points would be if nothing were wrong: what the least squares begin from. */
-export type Points = Readonly<Record<string, Vec3>>;
 
 /** A reading after the adjustment. */
 export interface Adjusted {
@@ -85,40 +55,6 @@ const TAKES_PART = 0.2;
 /** Below this redundancy nothing checks a reading: what is left of it is rounding. */
 export const UNCHECKED = 1e-3;
 const ITERATIONS = 20;
-
-/** One row: how a reading changes with the coordinates of its points, and what it would read now. */
-interface Row {
-  readonly at: readonly (readonly [index: number, gradient: Vec3])[];
-  readonly computed: number;
-}
-
-const minus = (a: Vec3, b: Vec3): Vec3 => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
-const scaled = ({ x, y, z }: Vec3, by: number): Vec3 => ({ x: x * by, y: y * by, z: z * by });
-
-function rowOf(observation: Observation, where: readonly Vec3[], indexOf: (id: string) => number): Row {
-  if (observation.kind === 'height') {
-    const at = indexOf(observation.at);
-    return { at: [[at, { x: 0, y: 0, z: 1 }]], computed: (where[at] as Vec3).z };
-  }
-  const [from, to] = [indexOf(observation.from), indexOf(observation.to)];
-  const { x, y, z } = minus(where[to] as Vec3, where[from] as Vec3);
-  const level = Math.hypot(x, y);
-  const pair = (gradient: Vec3): Row['at'] => [
-    [from, scaled(gradient, -1)],
-    [to, gradient],
-  ];
-  // Points over each other have no direction between them: such a reading says nothing of the network.
-  const none = { at: pair({ x: 0, y: 0, z: 0 }), computed: observation.value };
-  if (observation.kind === 'slope') {
-    if (level === 0) return none;
-    const square = level * level + z * z;
-    const across = -z / (level * square);
-    return { at: pair({ x: x * across, y: y * across, z: level / square }), computed: Math.atan2(z, level) };
-  }
-  const rise = observation.kind === 'tape' ? z : 0;
-  const length = Math.hypot(level, rise);
-  return length === 0 ? none : { at: pair(scaled({ x, y, z: rise }, 1 / length)), computed: length };
-}
 
 /** Rigid motions that no reading sees, as orthonormal columns. */
 function freeMotions(where: readonly Vec3[], levelled: boolean): Matrix {
@@ -252,22 +188,6 @@ function varianceOf({ at }: Row, covariance: Matrix): number {
   let variance = 0;
   for (const [i, a] of parts) for (const [j, b] of parts) variance += a * b * covariance.get(i, j);
   return Math.max(0, variance);
-}
-
-/**
- * What a reading would be of points where they are.
- *
- * @param points The points.
- * @param observation A reading between them.
- * @throws RangeError for a reading of a point that is not there.
- */
-export function readOf(points: Points, observation: Observation): number {
-  const ids = Object.keys(points);
-  const at = (id: string): number => {
-    if (!points[id]) throw new RangeError(`no point ${id} in the network`);
-    return ids.indexOf(id);
-  };
-  return rowOf(observation, Object.values(points), at).computed;
 }
 
 /**

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../test/reference/survey.json' with { type: 'json' };
 import type { Vec3 } from '../frame/index.ts';
 import { withoutMisreads } from './misreads.ts';
-import { adjustNetwork, type Network, type Observation, type Points } from './network.ts';
+import { adjustNetwork, type Network } from './network.ts';
+import type { Observation, Points } from './observation.ts';
 import { shapeOf, SHAPE_PARTS, type ShapePart } from './shape.ts';
 
 type Triple = [number, number, number];

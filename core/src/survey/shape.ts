@@ -1,6 +1,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import type { Vec3 } from '../frame/index.ts';
-import type { Network, Points } from './network.ts';
+import type { Network } from './network.ts';
+import type { Points } from './observation.ts';
 
 /** How a frame is out of shape, in the field's words. */
 export const SHAPE_PARTS = ['length', 'width', 'diamond', 'side-bend', 'sag', 'twist'] as const;

@@ -41,12 +41,6 @@ const CAUSES = {
   foot: 'a foot: the wrong foot read off?',
   digits: 'two digits the other way round?',
 } as const;
-/** Two standard deviations: nineteen of twenty lie within. */
-const WITHIN = 2;
-
-/** Which way it is, is told where there is more of it than the readings leave open. */
-const told = ({ amount, sigma }: JudgedPart): boolean => Math.abs(amount) > sigma;
-
 const way = ({ part, amount }: JudgedPart): string => (amount < 0 ? PARTS[part].under : PARTS[part].over);
 
 /** In the panel: what is out of shape, which readings do not go with the others, or what to take next. */
@@ -179,13 +173,13 @@ export function ShapeTable(props: BenchProps) {
                 <tr key={part.part} className="border-b border-rule/70">
                   <th scope="row" className="py-1.5 pr-4 text-left font-semibold whitespace-nowrap">
                     {PARTS[part.part].name}
-                    {told(part) && <span className="font-normal text-pencil">, {way(part)}</span>}
+                    {part.told && <span className="font-normal text-pencil">, {way(part)}</span>}
                   </th>
                   <td className="figures font-semibold">
                     <Length mm={Math.abs(part.amount)} format={format} />
                   </td>
                   <td className="figures">
-                    <Length mm={WITHIN * part.sigma} format={format} />
+                    <Length mm={part.within} format={format} />
                   </td>
                   <td className="figures">
                     <Length mm={part.tolerance} format={format} />

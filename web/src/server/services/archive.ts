@@ -3,7 +3,7 @@ import type { Member } from '../db/shop.ts';
 import { plainName } from '../http/problem.ts';
 import { exportJob } from './job-files.ts';
 import { listItems, readItem } from './library.ts';
-import { jobIds } from './jobs.ts';
+import { jobIds } from './job-listing.ts';
 
 /** A file of the archive. */
 interface ArchivedFile {

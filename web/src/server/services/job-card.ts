@@ -9,7 +9,8 @@ import { logError } from '../log.ts';
 import { isBusy } from '../threads/busy.ts';
 import { inThread } from '../threads/pool.ts';
 import { NotFound } from './errors.ts';
-import { type ListedJob, listJobs, readJob } from './jobs.ts';
+import { type ListedJob, listJobs } from './job-listing.ts';
+import { readJob } from './jobs.ts';
 import { listRecords } from './records.ts';
 
 /** A job of the list with what is said of it; null where this program cannot read or evaluate what is stored. */

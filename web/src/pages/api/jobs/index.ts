@@ -4,7 +4,7 @@ import { JOB_FILE_LIMIT, readBytes } from '../../../server/http/body.ts';
 import { json, notAllowed } from '../../../server/http/problem.ts';
 import { mustWrite } from '../../../server/services/errors.ts';
 import { importJob } from '../../../server/services/job-files.ts';
-import { listJobs } from '../../../server/services/jobs.ts';
+import { listJobs } from '../../../server/services/job-listing.ts';
 
 export const GET = endpoint(async ({ member }) => json(await listJobs(member)));
 
