@@ -17,6 +17,7 @@ const CORE_ORDER = [
   'frame',
   'splice',
   'body',
+  'props',
   'plan',
   'markout',
   'survey',

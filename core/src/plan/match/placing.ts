@@ -1,5 +1,5 @@
 import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint } from '../../body/index.ts';
-import { solve } from './solve.ts';
+import { solve } from '../../solve.ts';
 
 /** A point of a body that is wanted at a place of the frame, in x, in z, or in both, mm; the weight counts how much. */
 export interface PlacingTarget {

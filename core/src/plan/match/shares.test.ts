@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import reference from '../../../test/reference/mounts.json' with { type: 'json' };
 import { newBody } from '../../body/index.ts';
 import { mountLoads, sharesOf } from './shares.ts';
-import { solve } from './solve.ts';
+import { solve } from '../../solve.ts';
 
 const G = 9.80665;
 const square = [

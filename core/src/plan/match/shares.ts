@@ -1,6 +1,6 @@
 import type { Body } from '../../body/index.ts';
 import { balance } from '../axle-loads.ts';
-import { solve } from './solve.ts';
+import { solve } from '../../solve.ts';
 
 /** What the shares may miss of the weight and of where it balances, as a share of it: more cannot be carried at all. */
 const MISSED = 1e-6;
