@@ -9,6 +9,7 @@ export * from './markout/index.ts';
 export * from './materials/index.ts';
 export * from './mounting/index.ts';
 export * from './plan/index.ts';
+export * from './props/index.ts';
 export * from './records/index.ts';
 export * from './rules/index.ts';
 export * from './sections/index.ts';

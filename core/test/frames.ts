@@ -1,6 +1,7 @@
 import { type Body, type BodyMass, newBody } from '../src/body/index.ts';
 import type { Crossmember, Feature, Frame, FramePoint, Rail } from '../src/frame/index.ts';
 import { STOCK_MATERIALS } from '../src/materials/index.ts';
+import { NO_PROPS } from '../src/props/index.ts';
 import { IN_LINE, type Operation, type Place, type Plan } from '../src/plan/index.ts';
 import type { PlanInput } from '../src/plan/index.ts';
 
@@ -79,6 +80,7 @@ export function planOf(...operations: readonly Bare[]): Plan {
     splices: [],
     fittings: [],
     mountings: [],
+    propping: NO_PROPS,
     operations: operations.map(
       (operation, index) =>
         ({

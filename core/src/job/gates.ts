@@ -2,6 +2,7 @@ import { acceptedText, dotted, MOUNT_CODES, type PlanResult } from '../plan/inde
 import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
 import type { Reading } from '../survey/index.ts';
 import { couponsOf, isHeld } from './coupons.ts';
+import { propsOf } from './props-of.ts';
 import type { Job } from './job.ts';
 import type { BenchId } from './benches.ts';
 import { type StageCount, stageCount } from './stage-count.ts';
@@ -117,6 +118,31 @@ function readingsFound(name: string, count: StageCount): Found {
   return { name, passed, detail, bench: count.total === 0 ? 'donor' : 'true-up' };
 }
 
+/** Nothing is cut that nothing holds: what would tip or fall is never signed away. */
+function stands({ job, plan }: Looked): Found {
+  const cuts = plan.joints.length + plan.cutEnds.length > 0;
+  const { props } = job.plan.propping;
+  const stop = cuts && props.length > 0 ? propsOf(job).findings.find(({ severity }) => severity === 'stop') : undefined;
+  return {
+    name: 'Every part stands once it is cut',
+    passed: stop === undefined,
+    detail: stop ? `${stop.message} ${stop.remedy}` : props.length > 0 ? 'every loose part stands' : 'not reckoned yet',
+    bench: 'props',
+  };
+}
+
+function propped({ job, plan }: Looked): Found {
+  const cuts = plan.joints.length + plan.cutEnds.length > 0;
+  const { props } = job.plan.propping;
+  const open = cuts && props.length > 0 ? propsOf(job).findings.filter(({ severity }) => severity === 'warn') : [];
+  return {
+    name: 'Stands for every cut',
+    passed: !cuts || (props.length > 0 && open.length === 0),
+    detail: !cuts ? 'nothing is cut' : props.length === 0 ? 'none placed yet' : (open[0]?.message ?? 'placed for every cut'),
+    bench: 'props',
+  };
+}
+
 function coupons({ plan, records }: Looked): Found {
   const asked = couponsOf(plan, records);
   const held = asked.filter(isHeld).length;
@@ -142,6 +168,8 @@ const GATES = {
       { id: 'unstopped', signable: false, look: unstopped },
       { id: 'decided', signable: true, look: decided },
       { id: 'spliced', signable: true, look: spliced },
+      { id: 'stands', signable: false, look: stands },
+      { id: 'propped', signable: true, look: propped },
       {
         id: 'readings-before-cut',
         signable: true,

@@ -63,6 +63,7 @@ describe('the JSON Schema of a job file', () => {
           splices: [],
           fittings: [],
           mountings: [],
+          propping: { props: [], level: null, off: [], holding: [] },
         },
       ],
     ],

@@ -5,6 +5,7 @@ import { toVersion3 } from './version-3.ts';
 import { toVersion4 } from './version-4.ts';
 import { toVersion6 } from './version-6.ts';
 import { toVersion7 } from './version-7.ts';
+import { toVersion8 } from './version-8.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -71,6 +72,7 @@ export const MIGRATIONS: Migrations = {
   }),
   5: toVersion6,
   6: toVersion7,
+  7: toVersion8,
 };
 
 /**

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
 import { evaluatePlan, summaryOf } from '../plan/index.ts';
+import { NO_PROPS } from '../props/index.ts';
 import { readingsIn } from '../records/index.ts';
 import { inches } from '../units/index.ts';
 import {
@@ -160,6 +161,7 @@ describe('a job of version 1', () => {
         splices: [],
         fittings: [],
         mountings: [],
+        propping: NO_PROPS,
         operations: old.job.plan.operations.map(brought),
       },
       variants: [],
@@ -338,10 +340,10 @@ describe('a job of version 4', () => {
   it('comes up with everything it held and no joint decided', () => {
     const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, seats: [], splices: [], fittings: [], mountings: [] });
+    expect(job.plan).toEqual({ ...old.job.plan, seats: [], splices: [], fittings: [], mountings: [], propping: NO_PROPS });
     expect(job.rack).toEqual([]);
     expect(job.variants).toEqual(
-      old.job.variants.map((plan) => ({ ...plan, seats: [], splices: [], fittings: [], mountings: [] })),
+      old.job.variants.map((plan) => ({ ...plan, seats: [], splices: [], fittings: [], mountings: [], propping: NO_PROPS })),
     );
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
   });
@@ -386,7 +388,7 @@ describe('a job of version 5', () => {
         ],
       },
     ]);
-    expect(plan).toEqual({ ...old.job.plan, seats: [], mountings: [] });
+    expect(plan).toEqual({ ...old.job.plan, seats: [], mountings: [], propping: NO_PROPS });
   });
 
   it('sits where it sat: its front opening on the front axle, its own zero on the datum plane', () => {
@@ -413,12 +415,23 @@ describe('a job of version 6', () => {
       job: { plan: object; bodies: { mounts: object[] }[] };
     };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, mountings: [] });
+    expect(job.plan).toEqual({ ...old.job.plan, mountings: [], propping: NO_PROPS });
     expect(job.donor.rooms).toEqual([]);
     expect(job.bodies).toEqual(old.job.bodies.map((body) => ({ ...body, fenders: [], points: [], changes: [] })));
     expect(evaluatePlan(job).mountings).toHaveLength(old.job.bodies[0]!.mounts.length);
     expect(evaluatePlan(job).mountings.every(({ decided }) => !decided)).toBe(true);
     expect(parseJobFile(JSON.stringify({ ...old, job: { ...old.job, bodies: [] } })).job.bodies).toEqual([]);
     expect(() => parseJobFile(JSON.stringify({ ...old, job: { ...old.job, variants: 'none' } }))).toThrow(/variants/);
+  });
+});
+
+describe('a job of version 7', () => {
+  it('comes up with everything it held, and nothing that holds it while it is cut', () => {
+    const old = JSON.parse(read('core/test/job-files/version-7.json')) as { job: { plan: object; variants: object[] } };
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job.plan).toEqual({ ...old.job.plan, propping: NO_PROPS });
+    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, propping: NO_PROPS })));
+    expect(() => parseJobFile(JSON.stringify({ ...old, job: { ...old.job, plan: 'none' } }))).toThrow(/plan/);
+    expect(() => parseJobFile(JSON.stringify({ ...old, job: null }))).toThrow();
   });
 });

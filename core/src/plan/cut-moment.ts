@@ -1,4 +1,4 @@
-import { frontSpine, frontTop, type Piece, rearTop } from './piece.ts';
+import { frontSpine, frontTop, type Piece, rearSpine, rearTop } from './piece.ts';
 import type { PlanState } from './state.ts';
 
 /** The steel of `before` that a piece of after an operation was part of. */
@@ -28,8 +28,9 @@ export function cutMoment(before: PlanState, after: PlanState, operation: string
       const was = same ?? cutFrom(piece, before);
       if (!was) return [];
       const standing = same ?? { ...piece, pose: was.pose, spread: was.spread };
-      return [{ standing, x: frontSpine(standing).x }];
+      return [{ standing, x: frontSpine(standing).x, end: rearSpine(standing).x }];
     })
-    .sort((a, b) => a.x - b.x)
+    // A wedge begins at its pivot, where the part behind it begins too.
+    .sort((a, b) => a.x - b.x || a.end - b.end)
     .map(({ standing }) => standing);
 }

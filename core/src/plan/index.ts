@@ -62,6 +62,7 @@ export { type FlatPart, type FlatShape } from './flat-part.ts';
 export * from './mounts/index.ts';
 export { lastHanger } from './joint-conflicts.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
+export * from './propping/index.ts';
 export { type RiderOutcome } from './rider-outcome.ts';
 export { type CutFace, crossing, faceAt, type LineOf, TOP_EDGE } from './face.ts';
 export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';

@@ -1,15 +1,16 @@
 import { type Axle, type FramePoint, railAt, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
+import { burdensOn } from './burdens.ts';
 import type { Context } from './context.ts';
 import { perCut } from './per-cut.ts';
 import { stationsOf } from './piece.ts';
-import { type Lump, steelLumps } from './solid.ts';
+import { steelLumps } from './solid.ts';
 import { lowestOf, rampsOf, undersides, wheelsUnder } from './underside.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
-import { type BraceOutcome, memberLumps, type MemberOutcome, middleOf } from './members/index.ts';
+import type { BraceOutcome, MemberOutcome } from './members/index.ts';
 import type { PlanState } from './state.ts';
 import type { UnitOutcome } from './unit-outcome.ts';
 
@@ -64,23 +65,6 @@ const localWidths = perCut((piece): { readonly least: number; readonly most: num
   return { least, most };
 });
 
-/** Everything that weighs something on a frame. */
-function lumpsOf({ state, crossmembers, members, braces, features, points }: Standing, context: Context): Lump[] {
-  const lumps: Lump[] = steelLumps(state.pieces, context.section, context.density);
-  for (const { built, crossmember, mass } of crossmembers)
-    if (built) lumps.push({ mass, at: { ...built, z: built.z - crossmember.depth / 2 } });
-  for (const member of members) lumps.push(...memberLumps(member));
-  for (const { built, mass } of braces) if (built) lumps.push({ mass, at: middleOf(built) });
-  for (const { feature, places } of features)
-    if (feature.mass > 0)
-      for (const side of SIDES) {
-        const at = places[side]?.built;
-        if (at) lumps.push({ mass: feature.mass, at });
-      }
-  for (const { item, built } of points) if (built && item.mass > 0) lumps.push({ mass: item.mass, at: built });
-  return lumps;
-}
-
 /**
  * The figures of a frame that people ask for first.
  *
@@ -109,7 +93,7 @@ export function measuresOf(standing: Standing, context: Context): Measures {
       rearX = Math.max(rearX, from.x);
     }
   const wheels = wheelsUnder(standing.axles);
-  const weight = balance(lumpsOf(standing, context));
+  const weight = balance([...steelLumps(pieces, context.section, context.density), ...burdensOn(standing)]);
   const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
   return {
     wheelbase: minus(rearAxle, frontAxle),

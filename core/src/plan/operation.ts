@@ -1,6 +1,7 @@
 import { angle, type Field, flag, id, length, oneOf, record, text } from '../fields/index.ts';
 import type { Fitting, SplicePlan } from '../splice/index.ts';
 import type { Mounting } from '../mounting/index.ts';
+import { NO_PROPS, type Propping } from '../props/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Operation } from './operations/index.ts';
 
@@ -71,6 +72,8 @@ export interface Plan {
   readonly fittings: readonly Fitting[];
   /** How mounts of bodies are made, as far as that is decided: one for a mount at most. */
   readonly mountings: readonly Mounting[];
+  /** How the frame is held meanwhile. */
+  readonly propping: Propping;
 }
 
 /**
@@ -88,4 +91,5 @@ export const emptyPlan = (name: string): Plan => ({
   splices: [],
   fittings: [],
   mountings: [],
+  propping: NO_PROPS,
 });

@@ -1,6 +1,7 @@
 import { angle, type Field, id, length, list, name, record, text } from '../fields/index.ts';
 import { fittingSchema, splicePlanSchema } from '../splice/index.ts';
 import { mountingSchema } from '../mounting/index.ts';
+import { proppingSchema } from '../props/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Acceptance, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
@@ -18,6 +19,7 @@ export const planSchema = (): Field<Plan> =>
       splices: list(splicePlanSchema(), 400),
       fittings: list(fittingSchema(), 100),
       mountings: list(mountingSchema(), 400),
+      propping: proppingSchema(),
     },
     'plan',
   );

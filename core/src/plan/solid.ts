@@ -10,6 +10,11 @@ export interface Lump {
   readonly at: Vec3;
 }
 
+/** The steel of one straight stretch of a rail: its weight is spread evenly over its run along the frame, mm. */
+export interface RailLump extends Lump {
+  readonly run: number;
+}
+
 /** A level slice of a section: from so far below the top edge to so far, its width there, and the middle of that, mm. */
 interface Layer {
   readonly from: number;
@@ -142,9 +147,11 @@ function stretchesOf(rail: Rail): readonly (Stretch & { readonly section: string
 /** All pieces of one steel keep its whole rails: their stretches are worked out once. */
 const stretchesKnown = new WeakMap<Rail, readonly (Stretch & { readonly section: string })[]>();
 
-/** The steel of one stretch in the rail's own coordinates: volume along the slope, mm³, and where it balances. */
+/** The steel of one stretch in the rail's own coordinates: volume along the slope, mm³, its run, and where it balances. */
 interface LocalLump {
   readonly volume: number;
+  /** How far it reaches along x: between square faces, or as if its ends were. */
+  readonly run: number;
   readonly x: number;
   readonly outward: number;
   readonly z: number;
@@ -159,6 +166,7 @@ function squareLump(stretch: Stretch, from: number, to: number, section: Section
   const x = (from + to) / 2;
   return {
     volume: area * (to - from) * stretched(stretch),
+    run: to - from,
     x,
     outward: stretch.half + stretch.flare * x - centroidY,
     z: stretch.top + stretch.slope * x - (section.depth - centroidZ),
@@ -217,6 +225,7 @@ function leaningLump(stretch: Stretch, edges: readonly [Edge, Edge], section: Se
   }
   return {
     volume: total.volume * stretched(stretch),
+    run: total.volume / sectionProperties(section).area,
     x: total.x / total.volume,
     outward: total.outward / total.volume,
     z: total.z / total.volume,
@@ -232,9 +241,10 @@ function leaningLump(stretch: Stretch, edges: readonly [Edge, Edge], section: Se
  * @param section Looks a section up by its id.
  * @param density kg/mm³.
  */
-export const railLumps = (piece: Piece, side: Side, section: (id: string) => Section, density: number): Lump[] =>
-  localLumps(piece, section)[side].map(({ volume, x, outward, z }) => ({
+export const railLumps = (piece: Piece, side: Side, section: (id: string) => Section, density: number): RailLump[] =>
+  localLumps(piece, section)[side].map(({ volume, run, x, outward, z }) => ({
     mass: volume * density,
+    run,
     at: place(piece, side, x, outward, z),
   }));
 
@@ -245,7 +255,7 @@ export const railLumps = (piece: Piece, side: Side, section: (id: string) => Sec
  * @param section Looks a section up by its id.
  * @param density kg/mm³.
  */
-export const steelLumps = (pieces: readonly Piece[], section: (id: string) => Section, density: number): Lump[] =>
+export const steelLumps = (pieces: readonly Piece[], section: (id: string) => Section, density: number): RailLump[] =>
   pieces.flatMap((piece) => SIDES.flatMap((side) => railLumps(piece, side, section, density)));
 
 /**

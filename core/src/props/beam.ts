@@ -21,7 +21,7 @@ export interface Beam {
 }
 
 /** Something rigid that a beam rests on, or is held down by. */
-export interface Support {
+export interface BeamSupport {
   readonly x: number;
   /** How far it stands above the others, as shims lift it, mm. */
   readonly rise: number;
@@ -53,71 +53,81 @@ export function weightOf(loads: readonly BeamLoad[]): { readonly force: number; 
   return { force, x: force > 0 ? moment / force : 0 };
 }
 
-/** Bending moment at a place of what is ahead of it, N·mm. */
-type MomentAt = (x: number) => number;
+/** Bending between two breaks of a beam: moment, shear and even load where it begins, so that any place follows. */
+interface Bending {
+  readonly moment: number;
+  readonly shear: number;
+  readonly spread: number;
+}
 
 const ahead = (x: number): number => Math.max(0, x);
 
-const ofLoads =
-  (loads: readonly BeamLoad[]): MomentAt =>
-  (x) =>
-    -loads.reduce(
-      (sum, { from, to, force }) =>
-        sum +
-        (to > from
-          ? ((force / (to - from)) * (ahead(x - from) ** 2 - ahead(x - to) ** 2)) / 2
-          : force * ahead(x - from)),
-      0,
-    );
+/** Bending of the loads alone, for each stretch between breaks. */
+function ofLoads(loads: readonly BeamLoad[], breaks: readonly number[]): Bending[] {
+  const points = breaks.map(() => 0);
+  const spreads = breaks.map(() => 0);
+  const put = (list: number[], x: number, by: number) => {
+    const at = breakAt(breaks, x);
+    list[at] = (list[at] as number) + by;
+  };
+  for (const { from, to, force } of loads)
+    if (to > from) {
+      put(spreads, from, force / (to - from));
+      put(spreads, to, -force / (to - from));
+    } else put(points, from, force);
+  let [moment, shear, spread] = [0, 0, 0];
+  return breaks.map((x, at) => {
+    const run = at > 0 ? x - (breaks[at - 1] as number) : 0;
+    moment += shear * run - (spread * run * run) / 2;
+    shear -= spread * run + (points[at] as number);
+    spread += spreads[at] as number;
+    return { moment, shear, spread };
+  });
+}
 
-const ofSupport =
-  (at: number): MomentAt =>
-  (x) =>
-    ahead(x - at);
-
-/** Gauss's three points: exact for the fourth degree, and moment times lever is of the third. */
-const GAUSS = [
-  [-Math.sqrt(0.6), 5 / 18],
-  [0, 8 / 18],
-  [Math.sqrt(0.6), 5 / 18],
-] as const;
+const ofSupport = (support: number, breaks: readonly number[]): Bending[] =>
+  breaks.map((x) => ({ moment: ahead(x - support), shear: x >= support ? 1 : 0, spread: 0 }));
 
 interface Bent {
   readonly height: (x: number) => number;
   readonly slope: (x: number) => number;
 }
 
-/** How a moment bends a beam that is clamped level at its first break: M / EI integrated twice, exactly between breaks. */
-function bent(moment: MomentAt, breaks: readonly number[], stiffness: (x: number) => number): Bent {
-  const step = (from: number, to: number) => {
-    const flex = 1 / stiffness((from + to) / 2);
-    let [turn, rise] = [0, 0];
-    for (const [at, share] of GAUSS) {
-      const s = (from + to) / 2 + (at * (to - from)) / 2;
-      const bend = moment(s) * flex * share * (to - from);
-      turn += bend;
-      rise += bend * (to - s);
-    }
-    return { turn, rise };
+/** What a moment turns and lifts a stretch by, a run behind where it begins: M / EI integrated once and twice. */
+function over({ moment, shear, spread }: Bending, run: number, stiffness: number) {
+  return {
+    turn: (run * (moment + (run * (shear - (run * spread) / 3)) / 2)) / stiffness,
+    rise: (run * run * (moment / 2 + run * (shear / 6 - (run * spread) / 24))) / stiffness,
   };
+}
+
+const breakAt = (breaks: readonly number[], x: number): number => {
+  let [low, high] = [0, breaks.length - 1];
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if ((breaks[middle] as number) <= x) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+};
+
+/** How bending curves a beam that is clamped level at its first break. `stiff` is of each stretch behind a break. */
+function bent(bending: readonly Bending[], breaks: readonly number[], stiff: readonly number[]): Bent {
   const slopes = [0];
   const heights = [0];
   for (let index = 1; index < breaks.length; index += 1) {
-    const [from, to] = [breaks[index - 1] as number, breaks[index] as number];
-    const { turn, rise } = step(from, to);
+    const run = (breaks[index] as number) - (breaks[index - 1] as number);
+    const { turn, rise } = over(bending[index - 1] as Bending, run, stiff[index - 1] as number);
     const slope = slopes[index - 1] as number;
-    heights.push((heights[index - 1] as number) + slope * (to - from) + rise);
+    heights.push((heights[index - 1] as number) + slope * run + rise);
     slopes.push(slope + turn);
   }
   const at = (x: number) => {
-    const index = Math.max(
-      0,
-      breaks.findLastIndex((each) => each <= x),
-    );
-    const from = breaks[index] as number;
-    const { turn, rise } = step(from, x);
+    const index = breakAt(breaks, x);
+    const run = x - (breaks[index] as number);
+    const { turn, rise } = over(bending[index] as Bending, run, stiff[index] as number);
     const slope = slopes[index] as number;
-    return { slope: slope + turn, height: (heights[index] as number) + slope * (x - from) + rise };
+    return { slope: slope + turn, height: (heights[index] as number) + slope * run + rise };
   };
   return { height: (x) => at(x).height, slope: (x) => at(x).slope };
 }
@@ -133,11 +143,9 @@ const TRIED = 12;
  * @param supports What it rests on, in any order.
  * @returns Null where the supports cannot hold it: fewer than two that touch, or it tips over the last.
  */
-export function atRest(beam: Beam, supports: readonly Support[]): AtRest | null {
+export function atRest(beam: Beam, supports: readonly BeamSupport[]): AtRest | null {
   const { force: weight, x: centre } = weightOf(beam.loads);
   if (supports.length < 2 || weight <= 0) return null;
-  const stiffness = (x: number): number =>
-    (beam.stretches.find(({ from, to }) => x >= from && x <= to) ?? nearest(beam.stretches, x)).stiffness;
   const xs = [
     ...beam.stretches.flatMap(({ from, to }) => [from, to]),
     ...beam.loads.flatMap(({ from, to }) => [from, to]),
@@ -147,8 +155,10 @@ export function atRest(beam: Beam, supports: readonly Support[]): AtRest | null 
   const [first, last] = [breaks[0] as number, breaks[breaks.length - 1] as number];
   const long = last - first;
   const soft = long ** 3 / Math.max(...beam.stretches.map((each) => each.stiffness));
-  const loaded = bent(ofLoads(beam.loads), breaks, stiffness);
-  const pushed = supports.map(({ x }) => bent(ofSupport(x), breaks, stiffness));
+  const stiff = breaks.map((x, at) => nearest(beam.stretches, (x + (breaks[at + 1] ?? x)) / 2).stiffness);
+  const weights = ofLoads(beam.loads, breaks);
+  const loaded = bent(weights, breaks, stiff);
+  const pushed = supports.map(({ x }) => bent(ofSupport(x, breaks), breaks, stiff));
   const u = (x: number) => (x - first) / long;
 
   /** Reactions, and height and slope where the beam begins, with just these supports touching. */
@@ -156,15 +166,15 @@ export function atRest(beam: Beam, supports: readonly Support[]): AtRest | null 
     // Forces in parts of the weight, deflections in parts of what it would bend the beam by.
     const scale = soft * weight;
     const rows = touching.map((i) => [
-      ...touching.map((j) => (pushed[j] as Bent).height((supports[i] as Support).x) / soft),
+      ...touching.map((j) => (pushed[j] as Bent).height((supports[i] as BeamSupport).x) / soft),
       1,
-      u((supports[i] as Support).x),
+      u((supports[i] as BeamSupport).x),
     ]);
     const right = touching.map(
-      (i) => ((supports[i] as Support).rise - loaded.height((supports[i] as Support).x)) / scale,
+      (i) => ((supports[i] as BeamSupport).rise - loaded.height((supports[i] as BeamSupport).x)) / scale,
     );
     const found = solve(
-      [...rows, [...touching.map(() => 1), 0, 0], [...touching.map((i) => u((supports[i] as Support).x)), 0, 0]],
+      [...rows, [...touching.map(() => 1), 0, 0], [...touching.map((i) => u((supports[i] as BeamSupport).x)), 0, 0]],
       [...right, 1, u(centre)],
     );
     const reactions = supports.map(() => 0);
@@ -180,7 +190,7 @@ export function atRest(beam: Beam, supports: readonly Support[]): AtRest | null 
   };
   /** How wrong a support is: its force the way it cannot push, in parts of the weight; or the beam inside it, in mm. */
   const wrong = (settled: ReturnType<typeof settle>, i: number, touching: boolean): number => {
-    const { way, rise, x } = supports[i] as Support;
+    const { way, rise, x } = supports[i] as BeamSupport;
     const sign = way === 'push' ? 1 : -1;
     if (touching) return way === 'both' ? 0 : (-sign * (settled.reactions[i] ?? 0)) / weight;
     return way === 'both' ? Infinity : sign * (rise - settled.height(x));
@@ -194,14 +204,21 @@ export function atRest(beam: Beam, supports: readonly Support[]): AtRest | null 
     touches: all.map((i) => touching.includes(i)),
     height,
     slope,
-    moment: (x) =>
-      ofLoads(beam.loads)(x) + all.reduce((sum, i) => sum + (reactions[i] ?? 0) * ahead(x - (supports[i]?.x ?? 0)), 0),
-    shear: (x) =>
-      all.reduce((sum, i) => sum + ((supports[i]?.x ?? 0) < x ? (reactions[i] ?? 0) : 0), 0) -
-      beam.loads.reduce((sum, { from, to, force }) => {
-        if (from === to) return sum + (from < x ? force : 0);
-        return sum + (force * Math.min(Math.max(x - from, 0), to - from)) / (to - from);
-      }, 0),
+    moment: (x) => {
+      const at = breakAt(breaks, x);
+      const { moment, shear, spread } = weights[at] as Bending;
+      const run = x - (breaks[at] as number);
+      const pushes = all.reduce((sum, i) => sum + (reactions[i] ?? 0) * ahead(x - (supports[i]?.x ?? 0)), 0);
+      return x < first ? 0 : moment + run * (shear - (run * spread) / 2) + pushes;
+    },
+    shear: (x) => {
+      const at = breakAt(breaks, x);
+      // What stands right there is not in front of it.
+      const before = breaks[at] === x ? at - 1 : at;
+      const { shear, spread } = weights[before] ?? { shear: 0, spread: 0 };
+      const pushes = all.reduce((sum, i) => sum + ((supports[i]?.x ?? 0) < x ? (reactions[i] ?? 0) : 0), 0);
+      return x < first ? 0 : shear - spread * (x - (breaks[before] ?? x)) + pushes;
+    },
   });
 
   let touching: readonly number[] = all;
@@ -236,7 +253,7 @@ export function atRest(beam: Beam, supports: readonly Support[]): AtRest | null 
 }
 
 /** At how many places some supports are. */
-const distinct = (some: readonly number[], supports: readonly Support[]): number =>
+const distinct = (some: readonly number[], supports: readonly BeamSupport[]): number =>
   new Set(some.map((i) => supports[i]?.x)).size;
 
 const nearest = (stretches: readonly BeamStretch[], x: number): BeamStretch => {

@@ -1,6 +1,19 @@
-export { type AtRest, atRest, type Beam, type BeamLoad, partOf, type Support, weightOf } from './beam.ts';
+export { type AtRest, atRest, type Beam, type BeamLoad, partOf, type BeamSupport, weightOf } from './beam.ts';
 export { type Closes, type CutSide, type Kerf, kerfAt } from './kerf.ts';
 export { type Neutral, neutralAt } from './neutral.ts';
+export {
+  NO_PROPS,
+  type Prop,
+  PROP_FACTS,
+  PROP_KINDS,
+  PROP_SIDES,
+  type PropKind,
+  type PropFacts,
+  type Propping,
+  proppingSchema,
+  type PropSide,
+  tieLength,
+} from './prop.ts';
 export {
   type Footing,
   footingOf,

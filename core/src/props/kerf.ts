@@ -1,4 +1,4 @@
-import { atRest, type AtRest, type Beam, partOf, type Support, weightOf } from './beam.ts';
+import { atRest, type AtRest, type Beam, partOf, type BeamSupport, weightOf } from './beam.ts';
 
 /** What one side of a cut does once it is through, along the frame. */
 export interface CutSide {
@@ -40,7 +40,7 @@ export interface Kerf {
 /** A moment or a shear that is less than this share of weight times length, or of weight, is none. */
 const NONE = 1e-6;
 
-function sideOf(beam: Beam, supports: readonly Support[], cut: number, was: AtRest | null): CutSide {
+function sideOf(beam: Beam, supports: readonly BeamSupport[], cut: number, was: AtRest | null): CutSide {
   const { force: weight, x: centre } = weightOf(beam.loads);
   const xs = supports.filter(({ way }) => way !== 'pull').map(({ x }) => x);
   const [first, last] = [Math.min(...xs), Math.max(...xs)];
@@ -67,7 +67,7 @@ function sideOf(beam: Beam, supports: readonly Support[], cut: number, was: AtRe
  * @param cut Where it is cut, mm.
  * @param depth Of the rail there, mm.
  */
-export function kerfAt(beam: Beam, supports: readonly Support[], cut: number, depth: number): Kerf {
+export function kerfAt(beam: Beam, supports: readonly BeamSupport[], cut: number, depth: number): Kerf {
   const rest = atRest(beam, supports);
   const { force } = weightOf(beam.loads);
   const long = Math.max(...beam.stretches.map(({ to }) => to)) - Math.min(...beam.stretches.map(({ from }) => from));

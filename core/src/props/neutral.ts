@@ -1,4 +1,4 @@
-import { atRest, type Beam, partOf, type Support, weightOf } from './beam.ts';
+import { atRest, type Beam, partOf, type BeamSupport, weightOf } from './beam.ts';
 
 /** Where stands carry each part of a frame by itself, so that nothing is in the steel at the cut. N, mm, N·mm. */
 export interface Neutral {
@@ -45,14 +45,14 @@ export function neutralAt(
       })),
     ],
   };
-  const two = (x: number): Support => ({ x, rise: 0, way: 'both' });
+  const two = (x: number): BeamSupport => ({ x, rise: 0, way: 'both' });
   const shape = atRest(pushed, [two(stands[0]), two(stands[3])]);
   if (!shape) return null;
   const level = atRest(beam, stands.map(two));
   const touchy = stands.map((_, raised) => {
     const up = atRest(
       beam,
-      stands.map((x, index): Support => ({ x, rise: index === raised ? 1 : 0, way: 'both' })),
+      stands.map((x, index): BeamSupport => ({ x, rise: index === raised ? 1 : 0, way: 'both' })),
     );
     return (up?.moment(cut) ?? 0) - (level?.moment(cut) ?? 0);
   });

@@ -1,7 +1,7 @@
 import { polygonHull } from 'd3-polygon';
 import type { Vec3 } from '../frame/index.ts';
 import { solve } from '../solve.ts';
-import { atRest, type BeamLoad, type Support } from './beam.ts';
+import { atRest, type BeamLoad, type BeamSupport } from './beam.ts';
 
 /** Where something stands, and how high the top of that is, mm. */
 export interface StandPoint {
@@ -221,7 +221,7 @@ function byRails(
     };
     const rest = atRest(
       rail,
-      side.map(({ x, rise }): Support => ({ x, rise, way: 'push' })),
+      side.map(({ x, rise }): BeamSupport => ({ x, rise, way: 'push' })),
     );
     if (!rest) return null;
     for (const [at, { index }] of side.entries()) reactions[index] = rest.reactions[at] ?? 0;

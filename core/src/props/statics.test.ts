@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import beams from '../../test/reference/beam_supports.json' with { type: 'json' };
 import reference from '../../test/reference/props.json' with { type: 'json' };
-import { atRest, type Beam, type BeamLoad, footingOf, kerfAt, neutralAt, standLoads, type Support } from './index.ts';
+import { atRest, type Beam, type BeamLoad, footingOf, kerfAt, neutralAt, standLoads, type BeamSupport } from './index.ts';
 
-const push = (xs: readonly number[]): Support[] => xs.map((x) => ({ x, rise: 0, way: 'push' }));
+const push = (xs: readonly number[]): BeamSupport[] => xs.map((x) => ({ x, rise: 0, way: 'push' }));
 const G = 9.80665;
 
 interface Along {
@@ -146,7 +146,7 @@ it('neutral props: loads by levers, shims as the frame bends under them, and how
     expect(found.touchy[index]! / expected.moment_at_cut_for_1_mm_more_under_each_stand_Nmm[index]!).toBeCloseTo(1, 6);
   }
   // Back on those shims nothing is left at the cut.
-  const on = input.stands_x_mm.map((x, index): Support => ({ x, rise: found.shims[index]!, way: 'push' }));
+  const on = input.stands_x_mm.map((x, index): BeamSupport => ({ x, rise: found.shims[index]!, way: 'push' }));
   const kerf = kerfAt(beam, on, input.cut_x_mm, 178);
   expect(Math.abs(kerf.before!.moment)).toBeLessThan(1);
   expect(Math.abs(kerf.before!.shear)).toBeLessThan(0.01);
@@ -203,7 +203,7 @@ it('on any stands, reactions sum to the weight, balance about any place, and nev
           ],
           loads,
         };
-        const supports = stands.map(({ x, rise }): Support => ({ x, rise: rise / 10, way: 'push' }));
+        const supports = stands.map(({ x, rise }): BeamSupport => ({ x, rise: rise / 10, way: 'push' }));
         const weight = loads.reduce((sum, { force }) => sum + force, 0);
         const moment = loads.reduce((sum, { from, to, force }) => sum + (force * (from + to)) / 2, 0);
         const [first, last] = [Math.min(...stands.map(({ x }) => x)), Math.max(...stands.map(({ x }) => x))];

@@ -3,9 +3,9 @@ export interface Rule {
   readonly title: string;
   /**
    * What `value` measures: mm, radians, whether something is allowed (1) or not (0), a share from 0 to 1, MPa, so many
-   * times something, kJ for each mm, or hours.
+   * times something, kJ for each mm, hours, or kg.
    */
-  readonly measures: 'length' | 'angle' | 'allowed' | 'share' | 'stress' | 'times' | 'heat' | 'hours';
+  readonly measures: 'length' | 'angle' | 'allowed' | 'share' | 'stress' | 'times' | 'heat' | 'hours' | 'mass';
   readonly value: number;
   readonly reason: string;
   readonly source: string;

@@ -1,11 +1,12 @@
 import { angleText, finer, type LengthFormat, lengthText, type QuantityKind, quantityText } from '../units/index.ts';
 import { FRAME_RULES } from './frame-rules.ts';
 import { MOUNT_RULES } from './mount-rules.ts';
+import { PROP_RULES } from './prop-rules.ts';
 import { SPLICE_RULES } from './splice-rules.ts';
 import type { Rule } from './rule-type.ts';
 
 /** All rules with the defaults of *weld and reinforce*. */
-export const RULES = { ...FRAME_RULES, ...MOUNT_RULES, ...SPLICE_RULES } as const satisfies Record<string, Rule>;
+export const RULES = { ...FRAME_RULES, ...MOUNT_RULES, ...PROP_RULES, ...SPLICE_RULES } as const satisfies Record<string, Rule>;
 
 export type RuleId = keyof typeof RULES;
 
@@ -63,6 +64,7 @@ export function ruleProblem(id: RuleId, value: number): string | null {
     case 'times':
     case 'heat':
     case 'hours':
+    case 'mass':
       return value >= 0 && value < 10_000 ? null : 'The figure must be 0 or more.';
   }
 }
@@ -87,6 +89,7 @@ export function ruleText(id: RuleId, value: number, format: LengthFormat): strin
     case 'times':
     case 'heat':
     case 'hours':
+    case 'mass':
       return quantityText(RULES[id].measures as QuantityKind, value, format.unit);
   }
 }

@@ -141,6 +141,7 @@ function RuleField({ id, rules, format, disabled, onChange }: RuleFieldProps) {
     case 'times':
     case 'heat':
     case 'hours':
+    case 'mass':
       return (
         <QuantityField
           label={title}

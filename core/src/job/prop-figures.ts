@@ -1,0 +1,97 @@
+import { type HeldPart, loadText, type PropCut } from '../plan/index.ts';
+import { contextOf } from '../plan/index.ts';
+import { quantityText } from '../units/index.ts';
+import { propsOf } from './props-of.ts';
+import { deciding } from './supports.ts';
+import { type FigureTellers, length, type Looked, words } from './told.ts';
+
+const cutsOf = ({ job }: Looked): readonly PropCut[] => propsOf(job).steps.flatMap(({ cuts }) => cuts);
+const looseOf = ({ job }: Looked): readonly HeldPart[] =>
+  propsOf(job).steps.flatMap(({ loose }) => loose.filter(({ removed }) => !removed));
+const NO_CUT = { before: null, after: null, note: 'nothing is cut yet', restsOn: [] };
+
+/** The one with most of something; undefined of none. */
+const most = <T>(list: readonly T[], of: (each: T) => number): T | undefined => list.toSorted((a, b) => of(b) - of(a))[0];
+
+/** The figures of how a frame is held. */
+export const PROP_FIGURES = {
+  'frame-weighs': {
+    name: 'Frame as cut',
+    bench: 'props',
+    tell: ({ job, whole }) => {
+      const [first] = propsOf(job).steps;
+      if (!first) return NO_CUT;
+      return {
+        before: null,
+        after: { kg: first.whole.mass },
+        note: job.plan.propping.off.length > 0 ? `${job.plan.propping.off.length} things are off it` : 'with all on it',
+        restsOn: deciding(whole.plan),
+      };
+    },
+  },
+  'tipping-margin': {
+    name: 'Least margin',
+    bench: 'props',
+    tell: (looked) => {
+      const parts = looseOf(looked);
+      if (parts.length === 0) return NO_CUT;
+      const bad = parts.find(({ footing }) => footing.state !== 'stays');
+      if (bad) return { before: null, after: words('does not stand'), note: bad.name, restsOn: [] };
+      const least = most(parts, ({ footing }) => -(footing.margins?.nearest ?? 0));
+      return {
+        before: null,
+        after: length(least?.footing.margins?.nearest ?? null),
+        note: least ? `${least.name}, to where it goes over` : '',
+        restsOn: [],
+      };
+    },
+  },
+  'heaviest-stand': {
+    name: 'Most on one stand',
+    bench: 'props',
+    tell: (looked) => {
+      const stands = looseOf(looked).flatMap(({ stands: under, shared }) =>
+        under.flatMap(({ load, prop, side }) => (load === null ? [] : [{ load, prop, side, sure: shared?.sure }])),
+      );
+      const found = most(stands, ({ load }) => load);
+      if (!found) return cutsOf(looked).length === 0 ? NO_CUT : { ...NO_CUT, note: 'no part stands yet' };
+      const context = contextOf(looked.job);
+      return {
+        before: null,
+        after: words(loadText(found.load, context)),
+        note: `${found.side}, at ${context.show(found.prop.x)}${found.sure ? '' : '; a shim shifts it'}`,
+        restsOn: [],
+      };
+    },
+  },
+  'kerf-closes': {
+    name: 'Kerf closes',
+    bench: 'props',
+    tell: (looked) => {
+      const worst = most(cutsOf(looked), ({ kerf }) => Math.abs(kerf.opens ?? 0));
+      if (!worst) return NO_CUT;
+      if (worst.kerf.opens === null)
+        return { before: null, after: null, note: 'not until both sides stand', restsOn: [] };
+      return {
+        before: null,
+        after: length(Math.abs(worst.kerf.opens) / 2),
+        note: worst.advice.pinches === 'neither' ? 'it neither closes nor opens' : `${worst.name}, at the ${worst.advice.pinches}`,
+        restsOn: [],
+      };
+    },
+  },
+  'cut-out-weighs': {
+    name: 'Cut out',
+    bench: 'props',
+    tell: (looked) => {
+      const out = propsOf(looked.job).steps.flatMap(({ loose }) => loose.filter(({ removed }) => removed));
+      const heaviest = most(out, ({ mass }) => mass);
+      return {
+        before: null,
+        after: heaviest ? words(quantityText('mass', heaviest.mass, looked.job.display.unit)) : null,
+        note: heaviest ? 'both rails; to be held as it comes free' : 'nothing comes out',
+        restsOn: [],
+      };
+    },
+  },
+} as const satisfies FigureTellers;

@@ -1,0 +1,205 @@
+import { ruleValue } from '../../rules/index.ts';
+import { GRAVITY } from '../../mounting/index.ts';
+import { PROP_FACTS } from '../../props/index.ts';
+import { quantityText } from '../../units/index.ts';
+import type { Context } from '../context.ts';
+import type { HeldPart } from './held.ts';
+import type { PropStep } from './steps.ts';
+
+/** Something that must be known of how a frame is held. `stop`: it must not be cut so; `warn`: look again. */
+export interface PropFinding {
+  readonly code: string;
+  readonly severity: 'stop' | 'warn' | 'note';
+  /** The operation while which it happens, and what it is about. */
+  readonly operation: string;
+  readonly about: string;
+  readonly message: string;
+  readonly remedy: string;
+}
+
+const OVER_WORDS = { front: 'front down', rear: 'rear down', left: 'over to the left', right: 'over to the right' };
+
+/**
+ * The load on a stand as a scale under it would read, in the shop's unit.
+ *
+ * @param newton N.
+ * @param context How lengths are written: it says the unit.
+ */
+export const loadText = (newton: number, { display }: Pick<Context, 'display'>): string =>
+  quantityText('mass', newton / GRAVITY, display.unit);
+
+type Said = Omit<PropFinding, 'operation' | 'about'>;
+
+function ofPart(part: HeldPart, when: string, context: Context): Said[] {
+  const { footing, mass, removed, name, heldDown, stands, shared } = part;
+  const weight = quantityText('mass', mass, context.display.unit);
+  if (removed) {
+    if (footing.state === 'stays' || mass <= ruleValue(context.rules, 'props/by-hand'))
+      return footing.state === 'stays'
+        ? []
+        : [
+            {
+              code: 'props/cut-out',
+              severity: 'note',
+              message: `${name} weighs ${weight} and comes free.`,
+              remedy: 'Somebody holds it while the last of it is cut, or clamps hold it.',
+            },
+          ];
+    return [
+      {
+        code: 'props/cut-out-heavy',
+        severity: 'stop',
+        message: `${name} weighs ${weight}: more than is held by hand, and it comes free.`,
+        remedy: 'Put a stand or a sling under it.',
+      },
+    ];
+  }
+  const up = stands.filter(({ prop }) => PROP_FACTS[prop.kind].does === 'up');
+  if (footing.state === 'falls')
+    return [
+      {
+        code: 'props/nothing-under',
+        severity: 'stop',
+        message: `Nothing is under ${lower(name)} ${when}: ${weight} falls.`,
+        remedy: 'Put two pairs of stands under it.',
+      },
+    ];
+  if (footing.state === 'tips')
+    return [
+      {
+        code: 'props/tips',
+        severity: 'stop',
+        message: `${name} goes ${OVER_WORDS[footing.over ?? 'rear']} ${when}: ${tipWords(part, context)}.`,
+        remedy: 'Move its stands to both sides of where it balances, or tie it across the cut.',
+      },
+    ];
+  if (footing.state === 'balances')
+    return [
+      {
+        code: 'props/balances',
+        severity: 'stop',
+        message: `${name} only balances on its stands ${when}: a touch tips it.`,
+        remedy: 'Put a second pair of stands under it.',
+      },
+    ];
+  const findings: Said[] = [];
+  const margin = footing.margins?.nearest ?? 0;
+  if (heldDown.length > 0)
+    findings.push({
+      code: 'props/strapped',
+      severity: 'warn',
+      message: `${name} stands ${when} only because ${heldDown.join(' and ')} holds it.`,
+      remedy: 'A stand farther out holds it without.',
+    });
+  else if (margin < ruleValue(context.rules, 'props/margin'))
+    findings.push({
+      code: 'props/margin',
+      severity: 'warn',
+      message: `${name} balances only ${context.show(margin)} inside its stands ${when}.`,
+      remedy: `Move a stand: ${context.show(ruleValue(context.rules, 'props/margin'))} is wanted.`,
+    });
+  if (up.length > 0 && up.every(({ prop }) => !PROP_FACTS[prop.kind].trusted))
+    findings.push({
+      code: 'props/jack-alone',
+      severity: 'stop',
+      message: `Only ${[...new Set(up.map(({ prop }) => PROP_FACTS[prop.kind].name.toLowerCase()))].join(' and ')} holds ${lower(name)} ${when}.`,
+      remedy: 'Put stands under it: a jack or a sling is never all that holds it.',
+    });
+  const lifted = shared ? up.filter(({ load }) => load !== null && load <= 1e-6) : [];
+  if (lifted.length > 0)
+    findings.push({
+      code: 'props/lifts',
+      severity: 'note',
+      message: `${lower(name, true)} lifts off ${lifted.length === 1 ? 'a stand' : `${lifted.length} stands`} ${when}.`,
+      remedy: 'It carries nothing there: shim it up until it just takes load, or take it out.',
+    });
+  return findings;
+}
+
+const lower = (name: string, capital = false): string => {
+  const text = `the ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+  return capital ? text.charAt(0).toUpperCase() + text.slice(1) : text;
+};
+
+function tipWords({ footing, stands, centre }: HeldPart, context: Context): string {
+  const xs = stands.filter(({ prop }) => PROP_FACTS[prop.kind].does === 'up').map(({ at }) => at.x);
+  const ys = stands.map(({ at }) => at.y);
+  switch (footing.over) {
+    case 'front':
+      return `it balances ${context.show(Math.min(...xs) - centre.x)} ahead of its first stand`;
+    case 'left':
+    case 'right':
+      return `it balances ${context.show(Math.max(Math.min(...ys) - centre.y, centre.y - Math.max(...ys)))} beside its stands`;
+    default:
+      return `it balances ${context.show(centre.x - Math.max(...xs))} behind its last stand`;
+  }
+}
+
+/**
+ * What must be known of how the frame is held at a step; worst first.
+ *
+ * @param step The step.
+ * @param context Rules and how lengths are written.
+ */
+export function propFindings(step: PropStep, context: Context): PropFinding[] {
+  const found: (Said & { readonly about: string })[] = [];
+  const say = (about: string, said: readonly Said[]) => found.push(...said.map((each) => ({ ...each, about })));
+  say('whole', ofPart(step.whole, 'before the cut', context));
+  for (const cut of step.cuts) {
+    const { kerf, name, advice } = cut;
+    const pinches = Math.abs(kerf.opens ?? 0) / 2;
+    if (advice.pinches !== 'neither' && pinches > ruleValue(context.rules, 'props/pinch'))
+      say(name, [
+        {
+          code: 'props/pinch',
+          severity: 'warn',
+          message: `Cut ${name} closes at the ${advice.pinches} by ${context.show(pinches)} and catches the disc.`,
+          remedy: `Begin at the ${advice.begin}, leave the last at the ${advice.last}, and drive a wedge into the kerf; or set the stands so that nothing is in the steel.`,
+        },
+      ]);
+    const drop = Math.max(kerf.front.end?.drop ?? 0, kerf.rear.end?.drop ?? 0);
+    if (drop > ruleValue(context.rules, 'props/drop'))
+      say(name, [
+        {
+          code: 'props/drop',
+          severity: 'warn',
+          message: `At cut ${name} a freed end springs down by ${context.show(drop)}.`,
+          remedy: 'Put a stand nearer to the cut under that side.',
+        },
+      ]);
+    if (cut.tied.length > 0 && cut.inTies !== null && Math.abs(cut.inTies) > 0)
+      say(name, [
+        {
+          code: 'props/in-ties',
+          severity: 'note',
+          message: `Once cut ${name} is through, ${cut.tied.join(' and ')} holds what the steel held there.`,
+          remedy: 'It lets go when that comes off: set the stands for it first.',
+        },
+      ]);
+  }
+  for (const { unit, name, holds, ahead, behind } of step.spanning)
+    say(unit, [
+      {
+        code: 'props/spans',
+        severity: holds ? 'note' : 'warn',
+        message: `${name} is bolted to both sides of the cut: ${ahead.join(', ')} | ${behind.join(', ')}.`,
+        remedy: holds
+          ? 'It is counted on to hold both sides: brace its openings before a bolt is slackened.'
+          : 'Take its bolts out on one side, take it off, or count on it to hold.',
+      },
+    ]);
+  for (const part of step.loose) say(part.name, ofPart(part, 'once it is cut free', context));
+  for (const prop of step.idle)
+    say(prop.id, [
+      {
+        code: 'props/idle',
+        severity: 'warn',
+        message: `${PROP_FACTS[prop.kind].name} at ${context.show(prop.x)} has no steel over it at this cut.`,
+        remedy: 'Move it, or say for which cut it is there.',
+      },
+    ]);
+  const order = { stop: 0, warn: 1, note: 2 };
+  return found
+    .map((each) => ({ ...each, operation: step.operation.id }))
+    .sort((a, b) => order[a.severity] - order[b.severity]);
+}

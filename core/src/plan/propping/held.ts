@@ -1,0 +1,263 @@
+import { railAt, type Ref, type Side, SIDES, type Vec3 } from '../../frame/index.ts';
+import { GRAVITY } from '../../mounting/index.ts';
+import {
+  type Beam,
+  type Footing,
+  footingOf,
+  type PlacedLoad,
+  type Prop,
+  PROP_FACTS,
+  type StandLoads,
+  standLoads,
+  type BeamSupport,
+} from '../../props/index.ts';
+import { sectionProperties } from '../../sections/index.ts';
+import { balance } from '../axle-loads.ts';
+import type { Context } from '../context.ts';
+import { frontTop, type Piece, place, rearTop, spine, stationsOf } from '../piece.ts';
+import { railLumps } from '../solid.ts';
+
+/** Young's modulus, MPa: of steel, and of what is lighter than half of it, aluminium. It does not change who carries what. */
+const MODULUS = { steel: 210_000, light: 70_000, lighterThan: 4e-6 } as const;
+
+/** Something that weighs on a piece: a mass, and at which stations of the rails it bears. */
+export interface Bearing {
+  readonly ref: Ref | null;
+  readonly name: string;
+  readonly mass: number;
+  readonly at: Vec3;
+  /** How far along the frame it is spread, mm; 0: at one place. */
+  readonly run: number;
+}
+
+/** One support under a piece as it stands: mm, N. */
+export interface StandUnder {
+  readonly prop: Prop;
+  readonly side: Side | 'middle';
+  readonly at: Vec3;
+  /** From the floor to the steel, without its shim: what it is set or cut to; null while the floor is not known. */
+  readonly height: number | null;
+  /** What it carries; null where the piece does not stand, or it is a strap. */
+  readonly load: number | null;
+}
+
+/** A part of the frame that moves as one, on what is under it. kg, mm. */
+export interface HeldPart {
+  readonly name: string;
+  /** Places among the pieces of the step, first and last. */
+  readonly pieces: readonly [number, number];
+  readonly from: number;
+  readonly to: number;
+  readonly mass: number;
+  readonly centre: Vec3;
+  /** The operation takes it out. */
+  readonly removed: boolean;
+  readonly stands: readonly StandUnder[];
+  readonly footing: Footing;
+  /** How stands share the load; null where it does not stand. */
+  readonly shared: StandLoads | null;
+  /** Names of what holds it down where it would tip. */
+  readonly heldDown: readonly string[];
+}
+
+/** A piece of a step with what bears on it. */
+export interface LadenPiece {
+  readonly piece: Piece;
+  readonly removed: boolean;
+  readonly bearings: readonly Bearing[];
+}
+
+/**
+ * The steel of a piece as it bears on it: each straight stretch of each rail.
+ *
+ * @param piece The piece.
+ * @param context Sections and density.
+ */
+export const steelBearings = (piece: Piece, context: Context): Bearing[] =>
+  SIDES.flatMap((side) =>
+    railLumps(piece, side, context.section, context.density).map(({ mass, at, run }) => ({
+      ref: null,
+      name: `${side} rail`,
+      mass,
+      at,
+      run,
+    })),
+  );
+
+const placedLoads = (pieces: readonly LadenPiece[]): PlacedLoad[] =>
+  pieces.flatMap(({ bearings }) =>
+    bearings.map(({ mass, at, run }) => ({
+      from: at.x - run / 2,
+      to: at.x + run / 2,
+      y: at.y,
+      force: mass * GRAVITY,
+    })),
+  );
+
+/** How stiff the rails of a piece are in bending between its stations, each side, N·mm². */
+function stiffnessOf(piece: Piece, context: Context) {
+  const modulus = context.density < MODULUS.lighterThan ? MODULUS.light : MODULUS.steel;
+  const xs = [...new Set(SIDES.flatMap((side) => stationsOf(piece, side).map(({ x }) => x)))].sort((a, b) => a - b);
+  return xs.slice(1).map((to, index) => {
+    const from = xs[index] as number;
+    const middle = (from + to) / 2;
+    const of = (side: Side) =>
+      modulus * sectionProperties(context.section(railAt(piece.rails[side], middle).section)).iy;
+    return { from: spine(piece, from).x, to: spine(piece, to).x, left: of('left'), right: of('right') };
+  });
+}
+
+/**
+ * Some pieces in a row as one beam, both rails together.
+ *
+ * @param pieces Pieces that move as one, front to rear.
+ * @param context Sections and density.
+ */
+export function beamOf(pieces: readonly LadenPiece[], context: Context): Beam {
+  return {
+    stretches: pieces.flatMap(({ piece }) =>
+      stiffnessOf(piece, context).map(({ from, to, left, right }) => ({ from, to, stiffness: left + right })),
+    ),
+    loads: placedLoads(pieces),
+  };
+}
+
+/** Which piece of the donor's steel a station is on; −1 where that steel is not there. */
+export const pieceOver = (pieces: readonly LadenPiece[], x: number): number =>
+  pieces.findIndex(({ piece }) => piece.source === 'donor' && x >= frontTop(piece) && x <= rearTop(piece));
+
+/** Half of a rail's width, as the place under it where a stand pushes, mm. */
+function underRail(piece: Piece, side: Side, x: number, context: Context): { outward: number; top: number } {
+  const here = railAt(piece.rails[side], x);
+  const section = context.section(here.section);
+  const wide =
+    section.kind === 'channel' || section.kind === 'closed-channel'
+      ? section.flange
+      : section.kind === 'tube'
+        ? section.width
+        : section.kind === 'hat'
+          ? section.crown + 2 * section.brim
+          : section.depth;
+  return { outward: here.halfWidth - wide / 2, top: here.top - section.depth };
+}
+
+/**
+ * Where a prop touches the steel of a piece.
+ *
+ * @param prop The prop.
+ * @param piece The piece over it.
+ * @param context Sections.
+ */
+export function touchesAt(
+  prop: Prop,
+  piece: Piece,
+  context: Context,
+): readonly { readonly side: Side | 'middle'; readonly at: Vec3 }[] {
+  if (prop.side === 'middle') {
+    const { top } = underRail(piece, 'left', prop.x, context);
+    return [{ side: 'middle', at: { ...place(piece, 'left', prop.x, 0, top), y: 0 } }];
+  }
+  const sides = prop.side === 'both' ? SIDES : [prop.side];
+  return sides.map((side) => {
+    const { outward, top } = underRail(piece, side, prop.x, context);
+    return { side, at: place(piece, side, prop.x, outward, top) };
+  });
+}
+
+/**
+ * Props as what a beam rests on: those at one station are one.
+ *
+ * @param stands Where they touch, with what each does.
+ */
+export function supportsOf(stands: readonly Pick<StandUnder, 'prop' | 'at'>[]): BeamSupport[] {
+  const supports: BeamSupport[] = [];
+  for (const { prop, at } of stands) {
+    const way = PROP_FACTS[prop.kind].does === 'down' ? 'pull' : 'push';
+    const index = supports.findIndex(({ x }) => Math.abs(x - at.x) < 1);
+    const known = supports[index];
+    if (!known) supports.push({ x: at.x, rise: prop.shim, way });
+    else if (known.way !== way) supports[index] = { ...known, way: 'both' };
+    else supports[index] = { ...known, rise: Math.max(known.rise, prop.shim) };
+  }
+  return supports.sort((a, b) => a.x - b.x);
+}
+
+/**
+ * A part of the frame on what is under it.
+ *
+ * @param name What it is called.
+ * @param range Places of its pieces, first and last.
+ * @param pieces All pieces of the step.
+ * @param props What is there.
+ * @param level Height of the datum plane over the floor, mm; null while not said.
+ * @param context Sections, density and rules.
+ */
+export function heldPart(
+  name: string,
+  range: readonly [number, number],
+  pieces: readonly LadenPiece[],
+  props: readonly Prop[],
+  level: number | null,
+  context: Context,
+): HeldPart {
+  const own = pieces.slice(range[0], range[1] + 1);
+  const { mass, centreOfGravity } = balance(own.flatMap(({ bearings }) => bearings));
+  const centre = centreOfGravity ?? { x: 0, y: 0, z: 0 };
+  const touching = props.flatMap((prop) => {
+    const index = pieceOver(pieces, prop.x);
+    const piece = pieces[index]?.piece;
+    if (!piece || index < range[0] || index > range[1] || PROP_FACTS[prop.kind].does === 'ties') return [];
+    return touchesAt(prop, piece, context).map((touch) => ({ prop, ...touch }));
+  });
+  const does = (what: 'up' | 'down') => touching.filter(({ prop }) => PROP_FACTS[prop.kind].does === what);
+  const [up, down] = [does('up'), does('down')];
+  const points = up.map(({ prop, at }) => ({ x: at.x, y: at.y, top: at.z, rise: prop.shim }));
+  const free = footingOf(centre, points);
+  const stiffness = own.flatMap(({ piece }) => stiffnessOf(piece, context));
+  const shared =
+    free.state === 'stays'
+      ? standLoads(
+          placedLoads(own),
+          points,
+          stiffness.map(({ from, to, left, right }) => ({ from, to, stiffness: (left + right) / 2 })),
+        )
+      : null;
+  // Where it would go over along the frame, straps on the other side may hold it.
+  const strapped = free.state === 'tips' && down.length > 0 && holdsDown(centre, up, down);
+  return {
+    name,
+    pieces: range,
+    from: Math.min(...own.map(({ piece }) => spine(piece, frontTop(piece)).x)),
+    to: Math.max(...own.map(({ piece }) => spine(piece, rearTop(piece)).x)),
+    mass,
+    centre,
+    removed: own.every(({ removed }) => removed),
+    stands: touching.map((touch) => {
+      const { prop, at } = touch;
+      const index = up.indexOf(touch);
+      return {
+        ...touch,
+        height: level === null || PROP_FACTS[prop.kind].does !== 'up' ? null : level + at.z - prop.floor,
+        load: index >= 0 ? (shared?.reactions[index] ?? null) : null,
+      };
+    }),
+    footing: strapped ? { ...free, state: 'stays', over: null } : free,
+    shared,
+    heldDown: strapped ? [...new Set(down.map(({ prop }) => PROP_FACTS[prop.kind].name.toLowerCase()))] : [],
+  };
+}
+
+/** Whether straps ahead of the stands hold a part that would go over behind them, or the other way round. */
+function holdsDown(
+  centre: Vec3,
+  up: readonly Pick<StandUnder, 'at'>[],
+  down: readonly Pick<StandUnder, 'at'>[],
+): boolean {
+  const xs = up.map(({ at }) => at.x);
+  const [first, last] = [Math.min(...xs), Math.max(...xs)];
+  const wide = new Set(up.map(({ at }) => Math.sign(at.y))).size > 1;
+  if (!wide) return false;
+  // It turns about the stand that it goes over; a strap holds it from the other side of that.
+  if (centre.x > last) return down.some(({ at }) => at.x < last - 1);
+  return centre.x < first && down.some(({ at }) => at.x > first + 1);
+}

@@ -1,0 +1,292 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Bare, donor, featureAt, inputOf, plainFrame } from '../../../test/frames.ts';
+import { tour, van } from '../../../test/joints.ts';
+import type { Frame } from '../../frame/index.ts';
+import { GRAVITY } from '../../mounting/index.ts';
+import type { Prop, Propping } from '../../props/index.ts';
+import { evaluatePlan, evaluateProps, neutralOf, type PlanInput, withNeutralStands } from '../index.ts';
+
+/** kg of one rail of the plain frame for each mm: a tube 150 × 60 × 5 of steel. */
+const PER_MM = (150 * 60 - 140 * 50) * 7.85e-6;
+
+const lengthen: Bare = { kind: 'lengthen', at: donor(2000), length: 300 };
+const shorten: Bare = { kind: 'shorten', from: donor(2500), to: donor(2900) };
+const stand = (id: string, x: number, changes: Partial<Prop> = {}): Prop => ({
+  id,
+  kind: 'stand',
+  side: 'both',
+  x,
+  to: x,
+  rise: 0,
+  shim: 0,
+  floor: 0,
+  step: null,
+  note: '',
+  ...changes,
+});
+const on = (input: PlanInput, props: readonly Prop[], changes: Partial<Propping> = {}): PlanInput => ({
+  ...input,
+  plan: { ...input.plan, propping: { ...input.plan.propping, props, ...changes } },
+});
+const only = (input: PlanInput) => evaluateProps(input).steps[0]!;
+const codes = (input: PlanInput) => evaluateProps(input).findings.map(({ code }) => code);
+const plain = inputOf(plainFrame(), lengthen);
+
+describe('a plain frame cut in two', () => {
+  const held = on(plain, [300, 1500, 2400, 5500].map((x, at) => stand(`s${at}`, x)));
+
+  it('weighs what its steel weighs, on each side of the cut and together', () => {
+    const { whole, loose, cuts } = only(held);
+    expect(whole.mass).toBeNear(2 * 6000 * PER_MM, 1e-6);
+    expect(whole.mass).toBeNear(evaluatePlan(held).measures.before.mass, 1e-9);
+    expect(loose.map(({ name }) => name)).toEqual(['Front part', 'Rear part']);
+    expect(loose.map(({ mass }) => mass)).toEqual([
+      expect.closeTo(2 * 2000 * PER_MM, 9),
+      expect.closeTo(2 * 4000 * PER_MM, 9),
+    ]);
+    expect(loose[1]!.centre.x).toBeNear(4000, 1e-6);
+    expect(cuts).toHaveLength(1);
+    expect(cuts[0]!.depth).toBe(150);
+  });
+
+  it('each part on its two pairs, by levers', () => {
+    const { loose } = only(held);
+    // The rear part balances at 4000 between stands at 2400 and 5500; half on each rail.
+    const weight = 2 * 4000 * PER_MM * GRAVITY;
+    const behind = (weight * (4000 - 2400)) / (5500 - 2400);
+    expect(loose[1]!.stands.map(({ load }) => load)).toEqual([
+      expect.closeTo((weight - behind) / 2, 4),
+      expect.closeTo((weight - behind) / 2, 4),
+      expect.closeTo(behind / 2, 4),
+      expect.closeTo(behind / 2, 4),
+    ]);
+    // Under the middle of a rail 60 wide, 430 from the middle of the frame to its outside.
+    expect(loose[1]!.stands[0]!.at).toEqual({ x: 2400, y: -400, z: -150 });
+    expect(loose[1]!.footing.margins).toMatchObject({ front: 1600, rear: 1500, left: 400, nearest: 400 });
+  });
+
+  it('on the loads that leave nothing at the cut, nothing is there', () => {
+    const [cut] = only(held).cuts;
+    const neutral = neutralOf(cut!)!;
+    expect(neutral.loads.reduce((sum, load) => sum + load, 0)).toBeNear(2 * 6000 * PER_MM * GRAVITY, 1e-6);
+    const shims = [stand('s0', 300), stand('s1', 1500), stand('s2', 2400), stand('s3', 5500)];
+    const shimmed = only(on(plain, shims.map((prop, at) => ({ ...prop, shim: neutral.shims[at]! })))).cuts[0]!;
+    expect(Math.abs(shimmed.kerf.before!.moment)).toBeLessThan(1);
+    expect(Math.abs(shimmed.kerf.before!.shear)).toBeLessThan(0.01);
+    expect(shimmed.advice).toMatchObject({ pinches: 'neither', begin: 'either' });
+    // Level, it sags or hogs; then it closes on one side and is begun from the other.
+    const level = cut!.advice;
+    expect(level.pinches).not.toBe('neither');
+    expect(level.begin).toBe(level.pinches === 'top' ? 'bottom' : 'top');
+    expect(level.last).toBe(level.pinches);
+  });
+
+  it('a part that would go over, or has nothing under it, stops the cut with the reason and how far', () => {
+    const tipping = on(plain, [stand('a', 300), stand('b', 1500), stand('c', 2400), stand('d', 3600)]);
+    const [finding] = evaluateProps(tipping).findings;
+    expect(finding).toMatchObject({ code: 'props/tips', severity: 'stop' });
+    // It balances at 4000, 400 behind the last stand: 15 3/4 in.
+    expect(finding!.message).toBe(
+      'Rear part goes rear down once it is cut free: it balances 15 3/4 in behind its last stand.',
+    );
+    expect(codes(on(plain, [stand('a', 300), stand('b', 1500)]))).toContain('props/nothing-under');
+    expect(codes(on(plain, [stand('a', 300), stand('b', 1500), stand('c', 4000)]))).toContain('props/balances');
+  });
+
+  it('a strongback keeps both sides one, and holds what the steel held; clamps are not trusted to', () => {
+    const short = [stand('a', 300), stand('b', 3900)];
+    const tie = (kind: 'strongback' | 'clamp') => stand('t', 1500, { kind, to: 2500 });
+    expect(codes(on(plain, short))).toContain('props/tips');
+    const tied = on(plain, [...short, tie('strongback')]);
+    const { loose, cuts } = only(tied);
+    expect(loose).toHaveLength(1);
+    expect(loose[0]!.mass).toBeNear(2 * 6000 * PER_MM, 1e-6);
+    expect(cuts[0]!.inTies).toBeNear(cuts[0]!.kerf.before!.moment, 1e-9);
+    expect(codes(tied)).toEqual(['props/in-ties']);
+    expect(codes(on(plain, [...short, tie('clamp')]))).toContain('props/tips');
+  });
+
+  it('a strap holds down what would lift, and is said to be all that does', () => {
+    const straps = [stand('a', 300), stand('b', 1500), stand('c', 2600), stand('d', 3800)];
+    expect(codes(on(plain, straps))).toContain('props/tips');
+    const held = on(plain, [...straps, stand('e', 2300, { kind: 'strap' })]);
+    expect(codes(held)).toContain('props/strapped');
+    expect(codes(held)).not.toContain('props/tips');
+  });
+
+  it('a jack is never all that holds a part', () => {
+    const jacks = [stand('a', 300), stand('b', 1500), ...[2600, 5500].map((x) => stand(`j${x}`, x, { kind: 'jack' }))];
+    expect(codes(on(plain, jacks))).toContain('props/jack-alone');
+    expect(codes(on(plain, [...jacks, stand('s', 5000)]))).not.toContain('props/jack-alone');
+  });
+
+  it('a stand is as high as the steel over the floor where it stands', () => {
+    const { loose } = only(on(plain, [stand('a', 300, { floor: -12 }), stand('b', 1500)], { level: 700 }));
+    // The rail is 150 deep below the datum plane, and the floor 12 lower there.
+    expect(loose[0]!.stands[0]!.height).toBeNear(700 - 150 + 12, 1e-9);
+    expect(only(held).loose[0]!.stands[0]!.height).toBeNull();
+  });
+
+  it('a stand off the steel, or for another cut, is not counted', () => {
+    expect(codes(on(plain, [...held.plan.propping.props, stand('off', 9000)]))).toContain('props/idle');
+    const other = held.plan.propping.props.map((prop) => ({ ...prop, step: 'another' }));
+    expect(only(on(plain, other)).whole.footing.state).toBe('falls');
+  });
+});
+
+describe('rail that is cut out', () => {
+  it('is cut where less is in the steel first; what comes out weighs its length, and is held by hand up to a limit', () => {
+    const input = on(inputOf(plainFrame(), shorten), [300, 2000, 3400, 5500].map((x) => stand(`s${x}`, x)));
+    const { cuts, loose } = only(input);
+    expect(cuts.map(({ name }) => name).toSorted()).toEqual(['A, front line', 'A, rear line']);
+    expect(loose.map(({ name, removed }) => [name, removed])).toEqual([
+      ['Front part', false],
+      ['What is cut out', true],
+      ['Rear part', false],
+    ]);
+    expect(loose[1]!.mass).toBeNear(2 * 400 * PER_MM, 1e-6);
+    expect(codes(input)).toContain('props/cut-out');
+    const strict = { ...input, rules: { ...input.rules, changes: { 'props/by-hand': 5 } } };
+    expect(codes(strict)).toContain('props/cut-out-heavy');
+    expect(codes(on(strict, [...input.plan.propping.props, stand('s2600', 2600), stand('s2800', 2800)]))).not.toContain(
+      'props/cut-out-heavy',
+    );
+  });
+
+  it('a pie cut leaves the flange that it folds about: nothing is loose', () => {
+    const pie: Bare = {
+      kind: 'pie-cut',
+      at: donor(5000),
+      pivot: 'top',
+      mode: 'close',
+      turned: 'rear',
+      amount: { by: 'angle', angle: 0.05 },
+      wedge: 'symmetric',
+    };
+    const step = only(on(inputOf(plainFrame(), pie), [stand('a', 500), stand('b', 4500)]));
+    expect(step.pieces.map(({ removed }) => removed)).toEqual([false, true, false]);
+    expect(step.loose).toHaveLength(1);
+    expect(step.cuts[0]!.tied).toEqual(['the flange that it folds about']);
+  });
+});
+
+describe('what is on the frame', () => {
+  const cab = (changes: Partial<Frame> = {}) =>
+    plainFrame({
+      features: [
+        ...plainFrame().features,
+        featureAt('m1', 800, { kind: 'cab-mount' }),
+        featureAt('m2', 2400, { kind: 'cab-mount' }),
+      ],
+      units: [
+        {
+          id: 'cab',
+          name: 'Cab',
+          kind: 'cab',
+          mounts: [
+            { kind: 'feature', id: 'm1' },
+            { kind: 'feature', id: 'm2' },
+          ],
+        },
+      ],
+      points: [
+        {
+          id: 'w',
+          name: 'Cab weight',
+          kind: 'mass',
+          x: 1200,
+          y: 0,
+          z: 600,
+          mass: 400,
+          carrier: { kind: 'unit', id: 'cab' },
+        },
+      ],
+      ...changes,
+    });
+  const stands = [300, 1600, 2600, 5500].map((x) => stand(`s${x}`, x));
+  const input = on(inputOf(cab(), lengthen), stands);
+
+  it('a unit bears at its mounts by levers, on both sides of the cut', () => {
+    const { loose, spanning } = only(input);
+    // 400 kg, 400 behind a mount and 1200 ahead of the other.
+    expect(loose[0]!.mass).toBeNear(2 * 2000 * PER_MM + 300, 1e-6);
+    expect(loose[1]!.mass).toBeNear(2 * 4000 * PER_MM + 100, 1e-6);
+    expect(spanning).toEqual([{ unit: 'cab', name: 'Cab', ahead: ['m1'], behind: ['m2'], holds: false }]);
+    expect(codes(input)).toContain('props/spans');
+  });
+
+  it('taken off it weighs nothing and spans nothing; counted on, it holds both sides', () => {
+    const off = on(input, stands, { off: ['cab'] });
+    expect(only(off).whole.mass).toBeNear(2 * 6000 * PER_MM, 1e-6);
+    expect(only(off).spanning).toEqual([]);
+    const holding = on(input, stands, { holding: ['cab'] });
+    expect(only(holding).loose).toHaveLength(1);
+    expect(codes(holding)).not.toContain('props/tips');
+  });
+});
+
+describe('stands in one press', () => {
+  let count = 0;
+  const neutral = (input: PlanInput, operation: string) =>
+    withNeutralStands(input, operation, () => `new-${(count += 1)}`);
+
+  it.each([
+    ['a plain frame', plain, 'op1'],
+    ['the flagship', van, 'stretch'],
+    ['a frame with legs', tour, tour.plan.operations[0]!.id],
+  ] as const)('%s: every part stands, with what it wants to spare, clear of the cut', (_, input, operation) => {
+    const propping = neutral(input, operation)!;
+    const step = evaluateProps({ ...input, plan: { ...input.plan, propping } }).steps.find(
+      (each) => each.operation.id === operation,
+    )!;
+    for (const part of step.loose.filter(({ removed }) => !removed)) {
+      expect(part.footing.state).toBe('stays');
+      expect(part.footing.margins!.nearest).toBeGreaterThan(100);
+      for (const { at } of part.stands) {
+        expect(Math.min(...step.cuts.map(({ x }) => Math.abs(x - at.x)))).toBeGreaterThanOrEqual(152.4 - 1e-6);
+      }
+    }
+    expect(neutralOf(step.cuts[0]!)).not.toBeNull();
+  });
+
+  it('takes the place of what held that cut up, and leaves the rest', () => {
+    const tie = stand('t', 1800, { kind: 'strongback', to: 2200, step: 'op1' });
+    const first = on(plain, [tie, stand('old', 4000, { step: 'op1' }), stand('all-along', 5900)]);
+    const { props } = neutral(first, 'op1')!;
+    expect(props.map(({ id }) => id).slice(0, 2)).toEqual(['t', 'all-along']);
+    expect(props.some(({ id }) => id === 'old')).toBe(false);
+    expect(neutral(plain, 'nothing')).toBeNull();
+  });
+});
+
+it('whatever the cuts and stands, the parts weigh what the frame weighs, and no figure is lost', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 300, max: 5600 }),
+      fc.integer({ min: 1, max: 900 }),
+      fc.array(fc.integer({ min: -100, max: 6100 }), { maxLength: 6 }),
+      fc.boolean(),
+      (from, long, places, out) => {
+        const operation: Bare = out
+          ? { kind: 'shorten', from: donor(from), to: donor(Math.min(5900, from + long)) }
+          : { kind: 'lengthen', at: donor(from), length: long };
+        const input = on(
+          inputOf(plainFrame(), operation),
+          places.map((x, at) => stand(`s${at}`, x, { shim: at })),
+        );
+        for (const step of evaluateProps(input).steps) {
+          const sum = step.loose.reduce((mass, part) => mass + part.mass, 0);
+          expect(sum).toBeNear(step.whole.mass, 1e-6);
+          for (const part of [step.whole, ...step.loose]) {
+            const loads = part.stands.flatMap(({ load }) => load ?? []);
+            expect(loads.every((load) => Number.isFinite(load) && load >= -1e-6)).toBe(true);
+            if (loads.length > 0)
+              expect(loads.reduce((total, load) => total + load, 0)).toBeNear(part.mass * GRAVITY, 1e-3);
+          }
+        }
+      },
+    ),
+    { numRuns: 150 },
+  );
+});

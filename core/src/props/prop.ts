@@ -1,0 +1,155 @@
+import { type Field, id, length, list, oneOf, orNull, record, text } from '../fields/index.ts';
+
+/** What there is to know of a kind of prop. */
+export interface PropFacts {
+  readonly name: string;
+  /** Holds the frame up; holds it down; or ties one side of a cut to the other. */
+  readonly does: 'up' | 'down' | 'ties';
+  /** Where it may be: under one rail or both, or under the middle of a crossmember. */
+  readonly middle: boolean;
+  /** May be all that holds a piece up. */
+  readonly trusted: boolean;
+  readonly sentence: string;
+}
+
+/** Every kind of prop. To add one, write its row. */
+export const PROP_FACTS = {
+  stand: {
+    name: 'Stand',
+    does: 'up',
+    middle: true,
+    trusted: true,
+    sentence: 'Pushes up under the rail; carries nothing where the rail lifts off it.',
+  },
+  crib: { name: 'Cribbing', does: 'up', middle: true, trusted: true, sentence: 'Blocks under the rail; pushes up.' },
+  wheels: {
+    name: 'Axle on its wheels',
+    does: 'up',
+    middle: false,
+    trusted: true,
+    sentence: 'The axle is left on the floor and holds the frame through its springs: it gives, so trust no figure of it.',
+  },
+  jack: {
+    name: 'Jack',
+    does: 'up',
+    middle: true,
+    trusted: false,
+    sentence: 'To lift by, and to take load off. Never all that holds a piece up.',
+  },
+  sling: {
+    name: 'Sling from above',
+    does: 'up',
+    middle: true,
+    trusted: false,
+    sentence: 'Holds up what would drop; nobody is under it.',
+  },
+  strap: {
+    name: 'Strap down',
+    does: 'down',
+    middle: true,
+    trusted: true,
+    sentence: 'Pulls an end down that would lift. It must be tight.',
+  },
+  strongback: {
+    name: 'Strongback',
+    does: 'ties',
+    middle: false,
+    trusted: true,
+    sentence: 'Angle or channel clamped along the rail over the cut: both sides stay one until it comes off.',
+  },
+  leg: {
+    name: 'Threaded leg',
+    does: 'ties',
+    middle: false,
+    trusted: true,
+    sentence: 'Threaded rod between both sides of the cut: holds them apart, and draws them to length.',
+  },
+  clamp: {
+    name: 'Clamps',
+    does: 'ties',
+    middle: false,
+    trusted: false,
+    sentence: 'Clamps on a plate over the cut: to hold for tacking, not to stand on.',
+  },
+  brace: {
+    name: 'Brace',
+    does: 'ties',
+    middle: false,
+    trusted: true,
+    sentence: 'Between two places, as across a door opening or from rail to rail: cut to length.',
+  },
+} as const satisfies Readonly<Record<string, PropFacts>>;
+
+export type PropKind = keyof typeof PROP_FACTS;
+export const PROP_KINDS = Object.keys(PROP_FACTS) as readonly PropKind[];
+
+export const PROP_SIDES = ['both', 'left', 'right', 'middle'] as const;
+export type PropSide = (typeof PROP_SIDES)[number];
+
+/** Something that holds the frame while it is cut and put together. mm. */
+export interface Prop {
+  readonly id: string;
+  readonly kind: PropKind;
+  readonly side: PropSide;
+  /** Station on the donor; it goes along with the steel there. */
+  readonly x: number;
+  /** The other end of what ties two places: a station on the donor, and how much higher that end is. */
+  readonly to: number;
+  readonly rise: number;
+  /** What lies on its top. */
+  readonly shim: number;
+  /** How much higher the floor is where it stands than where the datum plane is measured from. */
+  readonly floor: number;
+  /** The operation while which it is there; null: it stays all along. */
+  readonly step: string | null;
+  readonly note: string;
+}
+
+/** How a frame is held while a plan is carried out. */
+export interface Propping {
+  readonly props: readonly Prop[];
+  /** Height of the datum plane over the floor, mm; null until it is said. */
+  readonly level: number | null;
+  /** Ids of masses, features, crossmembers and units that are off the frame by then. */
+  readonly off: readonly string[];
+  /** Ids of units that stay bolted over a cut and are counted on to hold both sides. */
+  readonly holding: readonly string[];
+}
+
+export const NO_PROPS: Propping = { props: [], level: null, off: [], holding: [] };
+
+/** The shape of it. */
+export const proppingSchema = (): Field<Propping> =>
+  record<Propping>(
+    {
+      props: list(
+        record<Prop>(
+          {
+            id: id(),
+            kind: oneOf(PROP_KINDS),
+            side: oneOf(PROP_SIDES),
+            x: length(),
+            to: length(),
+            rise: length(),
+            shim: length(),
+            floor: length(),
+            step: orNull(id()),
+            note: text(500),
+          },
+          'prop',
+        ),
+        100,
+      ),
+      level: orNull(length()),
+      off: list(id(), 500),
+      holding: list(id(), 100),
+    },
+    'propping',
+  );
+
+/**
+ * The length that something between two places is cut to, mm.
+ *
+ * @param prop Something that ties.
+ */
+export const tieLength = ({ x, to, rise }: Pick<Prop, 'x' | 'to' | 'rise'>): number => Math.hypot(to - x, rise);

@@ -1,0 +1,48 @@
+import { inches } from '../units/index.ts';
+import { type Rule, SHOP_PRACTICE } from './rule-type.ts';
+
+/** What the props of a frame are judged by. */
+export const PROP_RULES = {
+  'props/margin': {
+    title: 'A loose part balances inside its stands by at least',
+    measures: 'length',
+    value: inches(4),
+    reason: 'What a knock, a pull on a strap or somebody leaning on the end takes up before the part goes over.',
+    source: SHOP_PRACTICE,
+  },
+  'props/off-cut': {
+    title: 'A stand keeps from a cut',
+    measures: 'length',
+    value: inches(6),
+    reason: 'Room for the saw, for clamps and a strongback, and out of the sparks.',
+    source: SHOP_PRACTICE,
+  },
+  'props/clear': {
+    title: 'A stand keeps from what hangs below the rail',
+    measures: 'length',
+    value: inches(1.5),
+    reason: 'The head of a stand is about as wide as a rail, and must sit on bare flange.',
+    source: SHOP_PRACTICE,
+  },
+  'props/drop': {
+    title: 'A freed end springs by',
+    measures: 'length',
+    value: inches(1 / 16),
+    reason: 'More than a fit-up takes: past this the stands are set anew before the cut.',
+    source: SHOP_PRACTICE,
+  },
+  'props/pinch': {
+    title: 'A kerf closes by',
+    measures: 'length',
+    value: inches(1 / 64),
+    reason: 'About what a cutting disc has to spare: past this it is caught.',
+    source: SHOP_PRACTICE,
+  },
+  'props/by-hand': {
+    title: 'What is cut out is held by hand up to',
+    measures: 'mass',
+    value: 25,
+    reason: 'Two people hold it, a rail each, while a third cuts; heavier needs a stand or a sling of its own.',
+    source: SHOP_PRACTICE,
+  },
+} as const satisfies Record<string, Rule>;
