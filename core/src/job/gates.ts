@@ -138,7 +138,11 @@ function propped({ job, plan }: Looked): Found {
   return {
     name: 'Stands for every cut',
     passed: !cuts || (props.length > 0 && open.length === 0),
-    detail: !cuts ? 'nothing is cut' : props.length === 0 ? 'none placed yet' : (open[0]?.message ?? 'placed for every cut'),
+    detail: !cuts
+      ? 'nothing is cut'
+      : props.length === 0
+        ? 'none placed yet'
+        : (open[0]?.message ?? 'placed for every cut'),
     bench: 'props',
   };
 }

@@ -1,5 +1,5 @@
-import { type HeldPart, loadText, type PropCut } from '../plan/index.ts';
-import { contextOf } from '../plan/index.ts';
+import { datumStation } from '../frame/index.ts';
+import { contextOf, type HeldPart, loadText, type PropCut, springText } from '../plan/index.ts';
 import { quantityText } from '../units/index.ts';
 import { propsOf } from './props-of.ts';
 import { deciding } from './supports.ts';
@@ -11,7 +11,8 @@ const looseOf = ({ job }: Looked): readonly HeldPart[] =>
 const NO_CUT = { before: null, after: null, note: 'nothing is cut yet', restsOn: [] };
 
 /** The one with most of something; undefined of none. */
-const most = <T>(list: readonly T[], of: (each: T) => number): T | undefined => list.toSorted((a, b) => of(b) - of(a))[0];
+const most = <T>(list: readonly T[], of: (each: T) => number): T | undefined =>
+  list.toSorted((a, b) => of(b) - of(a))[0];
 
 /** The figures of how a frame is held. */
 export const PROP_FIGURES = {
@@ -41,7 +42,7 @@ export const PROP_FIGURES = {
       return {
         before: null,
         after: length(least?.footing.margins?.nearest ?? null),
-        note: least ? `${least.name}, to where it goes over` : '',
+        note: least?.name ?? '',
         restsOn: [],
       };
     },
@@ -50,8 +51,8 @@ export const PROP_FIGURES = {
     name: 'Most on one stand',
     bench: 'props',
     tell: (looked) => {
-      const stands = looseOf(looked).flatMap(({ stands: under, shared }) =>
-        under.flatMap(({ load, prop, side }) => (load === null ? [] : [{ load, prop, side, sure: shared?.sure }])),
+      const stands = looseOf(looked).flatMap(({ stands: under }) =>
+        under.flatMap(({ load, prop, side }) => (load === null ? [] : [{ load, prop, side }])),
       );
       const found = most(stands, ({ load }) => load);
       if (!found) return cutsOf(looked).length === 0 ? NO_CUT : { ...NO_CUT, note: 'no part stands yet' };
@@ -59,7 +60,7 @@ export const PROP_FIGURES = {
       return {
         before: null,
         after: words(loadText(found.load, context)),
-        note: `${found.side}, at ${context.show(found.prop.x)}${found.sure ? '' : '; a shim shifts it'}`,
+        note: `${found.side}, ${context.show(found.prop.x - datumStation(looked.job.donor))} from datum`,
         restsOn: [],
       };
     },
@@ -74,8 +75,11 @@ export const PROP_FIGURES = {
         return { before: null, after: null, note: 'not until both sides stand', restsOn: [] };
       return {
         before: null,
-        after: length(Math.abs(worst.kerf.opens) / 2),
-        note: worst.advice.pinches === 'neither' ? 'it neither closes nor opens' : `${worst.name}, at the ${worst.advice.pinches}`,
+        after: words(springText(worst.kerf.opens / 2, looked.job)),
+        note:
+          worst.advice.pinches === 'neither'
+            ? 'it neither closes nor opens'
+            : `${worst.name}, at the ${worst.advice.pinches}`,
         restsOn: [],
       };
     },
@@ -89,7 +93,7 @@ export const PROP_FIGURES = {
       return {
         before: null,
         after: heaviest ? words(quantityText('mass', heaviest.mass, looked.job.display.unit)) : null,
-        note: heaviest ? 'both rails; to be held as it comes free' : 'nothing comes out',
+        note: heaviest ? 'both rails, comes free' : 'nothing comes out',
         restsOn: [],
       };
     },

@@ -340,10 +340,24 @@ describe('a job of version 4', () => {
   it('comes up with everything it held and no joint decided', () => {
     const old = JSON.parse(read('core/test/job-files/version-4.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, seats: [], splices: [], fittings: [], mountings: [], propping: NO_PROPS });
+    expect(job.plan).toEqual({
+      ...old.job.plan,
+      seats: [],
+      splices: [],
+      fittings: [],
+      mountings: [],
+      propping: NO_PROPS,
+    });
     expect(job.rack).toEqual([]);
     expect(job.variants).toEqual(
-      old.job.variants.map((plan) => ({ ...plan, seats: [], splices: [], fittings: [], mountings: [], propping: NO_PROPS })),
+      old.job.variants.map((plan) => ({
+        ...plan,
+        seats: [],
+        splices: [],
+        fittings: [],
+        mountings: [],
+        propping: NO_PROPS,
+      })),
     );
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
   });

@@ -21,16 +21,18 @@ export function cutMoment(before: PlanState, after: PlanState, operation: string
   if (before.pieces === after.pieces) return before.pieces;
   const taken = after.removed.filter((piece) => piece.operation === operation);
   const uncut = new Map(before.pieces.map((piece) => [piece.front, piece] as const));
-  return [...after.pieces, ...taken]
-    .flatMap((piece) => {
-      const known = uncut.get(piece.front);
-      const same = known?.rear === piece.rear && known.source === piece.source ? known : undefined;
-      const was = same ?? cutFrom(piece, before);
-      if (!was) return [];
-      const standing = same ?? { ...piece, pose: was.pose, spread: was.spread };
-      return [{ standing, x: frontSpine(standing).x, end: rearSpine(standing).x }];
-    })
-    // A wedge begins at its pivot, where the part behind it begins too.
-    .sort((a, b) => a.x - b.x || a.end - b.end)
-    .map(({ standing }) => standing);
+  return (
+    [...after.pieces, ...taken]
+      .flatMap((piece) => {
+        const known = uncut.get(piece.front);
+        const same = known?.rear === piece.rear && known.source === piece.source ? known : undefined;
+        const was = same ?? cutFrom(piece, before);
+        if (!was) return [];
+        const standing = same ?? { ...piece, pose: was.pose, spread: was.spread };
+        return [{ standing, x: frontSpine(standing).x, end: rearSpine(standing).x }];
+      })
+      // A wedge begins at its pivot, where the part behind it begins too.
+      .sort((a, b) => a.x - b.x || a.end - b.end)
+      .map(({ standing }) => standing)
+  );
 }

@@ -19,11 +19,7 @@ export interface Neutral {
  * @param cut Where it is cut, mm.
  * @returns Null where a part does not balance between its two.
  */
-export function neutralAt(
-  beam: Beam,
-  stands: readonly [number, number, number, number],
-  cut: number,
-): Neutral | null {
+export function neutralAt(beam: Beam, stands: readonly [number, number, number, number], cut: number): Neutral | null {
   const parts = [partOf(beam, -Infinity, cut), partOf(beam, cut, Infinity)] as const;
   const pairs = [stands.slice(0, 2), stands.slice(2)] as readonly (readonly number[])[];
   const loads = parts.flatMap((part, index) => {

@@ -27,7 +27,8 @@ export const PROP_FACTS = {
     does: 'up',
     middle: false,
     trusted: true,
-    sentence: 'The axle is left on the floor and holds the frame through its springs: it gives, so trust no figure of it.',
+    sentence:
+      'The axle is left on the floor and holds the frame through its springs: it gives, so trust no figure of it.',
   },
   jack: {
     name: 'Jack',

@@ -133,9 +133,7 @@ export function footingOf(centre: Vec3, stands: readonly StandPoint[]): Footing 
 function lineMiss(stands: readonly StandPoint[], [x, y]: readonly [number, number]): number {
   const [a, b] = [stands[0] as StandPoint, stands[stands.length - 1] as StandPoint];
   const long = Math.hypot(b.x - a.x, b.y - a.y);
-  return long === 0
-    ? Math.hypot(x - a.x, y - a.y)
-    : ((b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x)) / long;
+  return long === 0 ? Math.hypot(x - a.x, y - a.y) : ((b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x)) / long;
 }
 
 /** The side on which the centre is farthest out. */

@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import beams from '../../test/reference/beam_supports.json' with { type: 'json' };
 import reference from '../../test/reference/props.json' with { type: 'json' };
-import { atRest, type Beam, type BeamLoad, footingOf, kerfAt, neutralAt, standLoads, type BeamSupport } from './index.ts';
+import {
+  atRest,
+  type Beam,
+  type BeamLoad,
+  footingOf,
+  kerfAt,
+  neutralAt,
+  standLoads,
+  type BeamSupport,
+} from './index.ts';
 
 const push = (xs: readonly number[]): BeamSupport[] => xs.map((x) => ({ x, rise: 0, way: 'push' }));
 const G = 9.80665;
@@ -95,8 +104,7 @@ it.each(pieces)('a piece on its stands: $id', ({ input, expected }) => {
   expect(((footing.tilt ?? NaN) * 180) / Math.PI).toBeCloseTo(expected.tilt_until_it_goes_over_deg, 5);
   expect(footing.above).toBeCloseTo(expected.cg_above_stands_mm, 3);
   const shared = standLoads(loads, stands, [{ from: -1e5, to: 1e5, stiffness: 1e12 }]);
-  for (const [index, force] of expected.reactions_N.entries())
-    expect(shared?.reactions[index]).toBeCloseTo(force, 2);
+  for (const [index, force] of expected.reactions_N.entries()) expect(shared?.reactions[index]).toBeCloseTo(force, 2);
   expect(shared?.sure).toBe(stands.length === 3);
 });
 
@@ -163,7 +171,10 @@ it('a straight beam on two stands bends as the book says', () => {
   expect(rest.height(2000)).toBeCloseTo(-(960 * 4000 ** 3) / (48 * 2e12), 9);
   expect(rest.moment(2000)).toBeCloseTo((960 * 4000) / 4, 6);
   // Stiffer in its rear half than ahead: the slope and the height are the same on both sides of the change.
-  const uneven = { ...beam, stretches: [...beam.stretches.map((s) => ({ ...s, to: 2000 })), { from: 2000, to: 4000, stiffness: 9e12 }] };
+  const uneven = {
+    ...beam,
+    stretches: [...beam.stretches.map((s) => ({ ...s, to: 2000 })), { from: 2000, to: 4000, stiffness: 9e12 }],
+  };
   const bent = atRest(uneven, push([0, 4000]))!;
   expect(bent.slope(2000 - 1e-7)).toBeCloseTo(bent.slope(2000 + 1e-7), 9);
   expect(bent.height(1000)).toBeLessThan(bent.height(3000));

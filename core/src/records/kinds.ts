@@ -1,4 +1,4 @@
-import { hash, id, length, list, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
+import { hash, id, length, list, mass, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
 import { type Ref, REF_KINDS } from '../frame/index.ts';
 import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
 import type { RecordDefinition } from './definition.ts';
@@ -111,6 +111,23 @@ const coupon: RecordDefinition<CouponBody> = {
   ],
 };
 
+/** A stand was set under the frame for a cut, and what it then carried. */
+export interface PropSetBody {
+  readonly prop: string;
+  /** What a scale or a jack gauge under it read, both sides of a pair together, kg; null where it was not weighed. */
+  readonly load: number | null;
+}
+
+const propSet: RecordDefinition<PropSetBody> = {
+  name: 'Stand set',
+  version: 1,
+  fields: { prop: id(), load: orNull(mass()) },
+  columns: [
+    { key: 'prop', kind: 'text' },
+    { key: 'load', kind: 'text' },
+  ],
+};
+
 /** Every kind of record. To add one, write its schema and name it here. */
 export const RECORD_DEFINITIONS = {
   reading,
@@ -118,4 +135,5 @@ export const RECORD_DEFINITIONS = {
   'gate-signed': gateSigned,
   photo,
   coupon,
+  'prop-set': propSet,
 } as const;

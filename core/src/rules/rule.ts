@@ -6,7 +6,10 @@ import { SPLICE_RULES } from './splice-rules.ts';
 import type { Rule } from './rule-type.ts';
 
 /** All rules with the defaults of *weld and reinforce*. */
-export const RULES = { ...FRAME_RULES, ...MOUNT_RULES, ...PROP_RULES, ...SPLICE_RULES } as const satisfies Record<string, Rule>;
+export const RULES = { ...FRAME_RULES, ...MOUNT_RULES, ...PROP_RULES, ...SPLICE_RULES } as const satisfies Record<
+  string,
+  Rule
+>;
 
 export type RuleId = keyof typeof RULES;
 

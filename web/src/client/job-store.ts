@@ -19,6 +19,10 @@ import type { SavedJob } from './api.ts';
 
 if (import.meta.env?.DEV) freezeDocuments(true);
 
+/** A cut from the frame that stands to its parts that lie apart. */
+export const CUT_MOMENTS = ['standing', 'half cut', 'through', 'apart'] as const;
+export type CutMoment = (typeof CUT_MOMENTS)[number];
+
 /** How the document on this page stands against the server's. */
 export type SaveState = 'saved' | 'changed' | 'saving' | 'offline' | 'stale' | 'refused' | 'signed-out';
 
@@ -50,6 +54,8 @@ export interface JobState {
   readonly blade: number | null;
   /** The joint that is worked on, and which rail or member of it is looked at; null for the first there is. */
   readonly splice: { readonly joint: string | null; readonly rail: RailId | null };
+  /** The cut whose props are looked at, by its operation; null for the first there is; and at which moment of it. */
+  readonly propping: { readonly step: string | null; readonly moment: CutMoment };
   /** The figure whose thread is pulled. */
   readonly thread: FigureId | null;
   /** The stage of readings that is looked at; null for the one at hand. */
@@ -131,6 +137,7 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         pinned: [],
         blade: null,
         splice: { joint: null, rail: null },
+        propping: { step: null, moment: 'standing' },
         thread: null,
         stage: null,
         measuring: null,

@@ -5,6 +5,7 @@ import { donor } from '../benches/donor/bench.ts';
 import { marks } from '../benches/marks/bench.ts';
 import { match } from '../benches/match/bench.ts';
 import { mounts } from '../benches/mounts/bench.ts';
+import { props } from '../benches/props/bench.ts';
 import { splice } from '../benches/splice/bench.ts';
 import { trueUp } from '../benches/true-up/bench.ts';
 import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } from '../client/bench.ts';
@@ -17,6 +18,7 @@ export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
   cuts,
   splice,
   marks,
+  props,
   'true-up': trueUp,
   mounts,
 } satisfies Readonly<Record<BenchId, BenchDefinition>>;

@@ -1,7 +1,7 @@
 import { ruleValue } from '../../rules/index.ts';
 import { GRAVITY } from '../../mounting/index.ts';
 import { PROP_FACTS } from '../../props/index.ts';
-import { quantityText } from '../../units/index.ts';
+import { lengthText, quantityText } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import type { HeldPart } from './held.ts';
 import type { PropStep } from './steps.ts';
@@ -18,6 +18,20 @@ export interface PropFinding {
 }
 
 const OVER_WORDS = { front: 'front down', rear: 'rear down', left: 'over to the left', right: 'over to the right' };
+
+/**
+ * How far something springs, to a division that can still be seen: “under 1/64 in” below that.
+ *
+ * @param mm The amount, mm; its sign does not count.
+ * @param display How lengths are written.
+ */
+export function springText(mm: number, { display }: Pick<Context, 'display'>): string {
+  const [least, said] = display.unit === 'in' ? [25.4 / 64, 'under 1/64 in'] : [0.5, 'under 1/2 mm'];
+  if (Math.abs(mm) < least) return said;
+  return display.unit === 'in'
+    ? lengthText(Math.abs(mm), { unit: 'in', division: 64 }, true)
+    : lengthText(Math.abs(mm), display, true);
+}
 
 /**
  * The load on a stand as a scale under it would read, in the shop's unit.
@@ -139,9 +153,10 @@ function tipWords({ footing, stands, centre }: HeldPart, context: Context): stri
  * What must be known of how the frame is held at a step; worst first.
  *
  * @param step The step.
+ * @param datum Station that the shop measures from, mm.
  * @param context Rules and how lengths are written.
  */
-export function propFindings(step: PropStep, context: Context): PropFinding[] {
+export function propFindings(step: PropStep, datum: number, context: Context): PropFinding[] {
   const found: (Said & { readonly about: string })[] = [];
   const say = (about: string, said: readonly Said[]) => found.push(...said.map((each) => ({ ...each, about })));
   say('whole', ofPart(step.whole, 'before the cut', context));
@@ -153,7 +168,7 @@ export function propFindings(step: PropStep, context: Context): PropFinding[] {
         {
           code: 'props/pinch',
           severity: 'warn',
-          message: `Cut ${name} closes at the ${advice.pinches} by ${context.show(pinches)} and catches the disc.`,
+          message: `Cut ${name} closes at the ${advice.pinches} by ${springText(pinches, context)} and catches the disc.`,
           remedy: `Begin at the ${advice.begin}, leave the last at the ${advice.last}, and drive a wedge into the kerf; or set the stands so that nothing is in the steel.`,
         },
       ]);
@@ -163,7 +178,7 @@ export function propFindings(step: PropStep, context: Context): PropFinding[] {
         {
           code: 'props/drop',
           severity: 'warn',
-          message: `At cut ${name} a freed end springs down by ${context.show(drop)}.`,
+          message: `At cut ${name} a freed end springs down by ${springText(drop, context)}.`,
           remedy: 'Put a stand nearer to the cut under that side.',
         },
       ]);
@@ -194,7 +209,7 @@ export function propFindings(step: PropStep, context: Context): PropFinding[] {
       {
         code: 'props/idle',
         severity: 'warn',
-        message: `${PROP_FACTS[prop.kind].name} at ${context.show(prop.x)} has no steel over it at this cut.`,
+        message: `${PROP_FACTS[prop.kind].name} at ${context.show(prop.x - datum)} has no steel over it at this cut.`,
         remedy: 'Move it, or say for which cut it is there.',
       },
     ]);

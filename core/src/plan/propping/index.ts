@@ -1,4 +1,4 @@
-import { extentOf, type Frame } from '../../frame/index.ts';
+import { datumStation, extentOf, type Frame } from '../../frame/index.ts';
 import type { Prop, Propping } from '../../props/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { contextOf, type Context } from '../context.ts';
@@ -8,7 +8,7 @@ import type { PlanInput } from '../plan-result.ts';
 import { type PropFinding, propFindings } from './findings.ts';
 import { type PropStep, propSteps, standsUnder } from './steps.ts';
 
-export { loadText, type PropFinding } from './findings.ts';
+export { loadText, type PropFinding, springText } from './findings.ts';
 export { type Bearing, type HeldPart, type LadenPiece, type StandUnder } from './held.ts';
 export { type CutAdvice, neutralOf, type PropCut, type PropStep, type Spanning } from './steps.ts';
 
@@ -28,7 +28,7 @@ export interface PropResult {
 export function evaluateProps(input: PlanInput): PropResult {
   const context = contextOf(input);
   const steps = propSteps(evaluateOutcomes(evaluateGeometry(input)));
-  return { steps, findings: steps.flatMap((step) => propFindings(step, context)) };
+  return { steps, findings: steps.flatMap((step) => propFindings(step, datumStation(input.donor), context)) };
 }
 
 /** Stretches of the donor below which something is in the way of a stand, mm. */

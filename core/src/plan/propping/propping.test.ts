@@ -34,7 +34,10 @@ const codes = (input: PlanInput) => evaluateProps(input).findings.map(({ code })
 const plain = inputOf(plainFrame(), lengthen);
 
 describe('a plain frame cut in two', () => {
-  const held = on(plain, [300, 1500, 2400, 5500].map((x, at) => stand(`s${at}`, x)));
+  const held = on(
+    plain,
+    [300, 1500, 2400, 5500].map((x, at) => stand(`s${at}`, x)),
+  );
 
   it('weighs what its steel weighs, on each side of the cut and together', () => {
     const { whole, loose, cuts } = only(held);
@@ -71,7 +74,12 @@ describe('a plain frame cut in two', () => {
     const neutral = neutralOf(cut!)!;
     expect(neutral.loads.reduce((sum, load) => sum + load, 0)).toBeNear(2 * 6000 * PER_MM * GRAVITY, 1e-6);
     const shims = [stand('s0', 300), stand('s1', 1500), stand('s2', 2400), stand('s3', 5500)];
-    const shimmed = only(on(plain, shims.map((prop, at) => ({ ...prop, shim: neutral.shims[at]! })))).cuts[0]!;
+    const shimmed = only(
+      on(
+        plain,
+        shims.map((prop, at) => ({ ...prop, shim: neutral.shims[at]! })),
+      ),
+    ).cuts[0]!;
     expect(Math.abs(shimmed.kerf.before!.moment)).toBeLessThan(1);
     expect(Math.abs(shimmed.kerf.before!.shear)).toBeLessThan(0.01);
     expect(shimmed.advice).toMatchObject({ pinches: 'neither', begin: 'either' });
@@ -137,7 +145,10 @@ describe('a plain frame cut in two', () => {
 
 describe('rail that is cut out', () => {
   it('is cut where less is in the steel first; what comes out weighs its length, and is held by hand up to a limit', () => {
-    const input = on(inputOf(plainFrame(), shorten), [300, 2000, 3400, 5500].map((x) => stand(`s${x}`, x)));
+    const input = on(
+      inputOf(plainFrame(), shorten),
+      [300, 2000, 3400, 5500].map((x) => stand(`s${x}`, x)),
+    );
     const { cuts, loose } = only(input);
     expect(cuts.map(({ name }) => name).toSorted()).toEqual(['A, front line', 'A, rear line']);
     expect(loose.map(({ name, removed }) => [name, removed])).toEqual([

@@ -51,7 +51,9 @@ export interface PropCut {
   readonly name: string;
   /** Between which pieces of the step it is: behind this one. */
   readonly behind: number;
+  /** Where the frame stands then, and on the donor; null on new rail. */
   readonly x: number;
+  readonly donorX: number | null;
   readonly depth: number;
   readonly kerf: Kerf;
   readonly advice: CutAdvice;
@@ -109,7 +111,11 @@ function standingBefore(outcomes: Outcomes, state: PlanState): Standing {
 }
 
 /** What a unit carries bears at its mounts, shared as by springs that give alike; anything else where it is. */
-function bearingsOf(standing: Standing, off: ReadonlySet<string>, carriers: Outcomes['prepared']['carriers']): Bearing[] {
+function bearingsOf(
+  standing: Standing,
+  off: ReadonlySet<string>,
+  carriers: Outcomes['prepared']['carriers'],
+): Bearing[] {
   return burdensOn(standing).flatMap((burden): Bearing[] => {
     const carrier = burden.ref.kind === 'point' ? (carriers.get(burden.ref.id) ?? null) : null;
     if (off.has(burden.ref.id) || (carrier && off.has(carrier.id))) return [];
@@ -128,7 +134,11 @@ function bearingsOf(standing: Standing, off: ReadonlySet<string>, carriers: Outc
 /** The pieces of a step with what bears on each; what bears beyond the ends bears on the end piece. */
 function ladenPieces(step: PlanStep, bearings: readonly Bearing[], context: Context): LadenPiece[] {
   const begins = step.cut.map((piece) => frontSpine(piece).x);
-  const over = (x: number) => Math.max(0, begins.findLastIndex((begin) => x >= begin));
+  const over = (x: number) =>
+    Math.max(
+      0,
+      begins.findLastIndex((begin) => x >= begin),
+    );
   const taken = step.state.removed.filter(({ operation }) => operation === step.outcome.operation.id);
   return step.cut.map((piece, index) => ({
     piece,
@@ -142,7 +152,9 @@ const opposite = { top: 'bottom', bottom: 'top' } as const;
 function adviceOf(kerf: Kerf): CutAdvice {
   const { closes, front, rear, before } = kerf;
   const standing = front.state === 'stays' && rear.state === 'stays';
-  const falls = (['front', 'rear'] as const).find((side) => kerf[side].state === 'tips' || kerf[side].state === 'falls');
+  const falls = (['front', 'rear'] as const).find(
+    (side) => kerf[side].state === 'tips' || kerf[side].state === 'falls',
+  );
   const lower = kerf.step === null || Math.abs(kerf.step) < 1e-6 ? null : kerf.step < 0 ? 'front' : 'rear';
   // The rail in front hangs on the one behind where what is in front of the cut stands on too little.
   const byShear = !before || Math.abs(before.shear) < 1e-6 ? null : before.shear < 0 ? 'front' : 'rear';
@@ -222,6 +234,7 @@ function cutOf(bodies: Bodies, body: readonly [number, number], behind: number, 
     name: bodies.names.get(behind) ?? '',
     behind,
     x,
+    donorX: piece.source === 'donor' ? frontTop(piece) : null,
     depth,
     kerf,
     advice: adviceOf(kerf),

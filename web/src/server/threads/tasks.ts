@@ -24,6 +24,7 @@ import { line } from '../http/line-field.ts';
 import { jsonOf } from '../http/json-of.ts';
 import { marksPdf } from '../pdf/marks-pdf.ts';
 import { partsPdf } from '../pdf/parts-pdf.ts';
+import { propsPdf } from '../pdf/props-pdf.ts';
 import type { Paper } from '../pdf/sheet.ts';
 import { checkPicture, hashOf } from '../pictures.ts';
 import { jobCard } from '../../shared/job-card.ts';
@@ -137,6 +138,6 @@ async function partsFile(
 /** The frame as planned with its bodies, in space, as binary glTF. */
 const glb = (job: Job): Promise<Uint8Array> => writeGlb(sceneOf(job.donor, planOf(job)), job.name);
 
-export const tasks = { jobCard, readSave, readJobFile, readItem, marksPdf, partsFile, drawing, glb } as const;
+export const tasks = { jobCard, readSave, readJobFile, readItem, marksPdf, propsPdf, partsFile, drawing, glb } as const;
 export type Tasks = typeof tasks;
 export type TaskName = keyof Tasks;

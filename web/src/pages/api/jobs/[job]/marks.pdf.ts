@@ -1,18 +1,6 @@
-import { InputError } from '@splay/core';
-import { endpoint } from '../../../../server/http/endpoint.ts';
-import { download, notAllowed } from '../../../../server/http/problem.ts';
-import { PAPERS, type Paper } from '../../../../server/pdf/sheet.ts';
-import { kept } from '../../../../server/threads/kept.ts';
-import { inThread } from '../../../../server/threads/pool.ts';
-import { readJob } from '../../../../server/services/jobs.ts';
+import { sheetEndpoint } from '../../../../server/http/sheet-endpoint.ts';
+import { notAllowed } from '../../../../server/http/problem.ts';
 
-export const GET = endpoint(async ({ member, job: id, url }) => {
-  const paper = url.searchParams.get('paper') ?? 'a4';
-  if (!(paper in PAPERS))
-    throw new InputError([{ code: 'paper', path: 'paper', message: 'The paper is a4 or letter.' }]);
-  const head = await readJob(member, id);
-  const pdf = await kept(`marks ${id} ${head.revision} ${paper}`, () => inThread('marksPdf', head, paper as Paper));
-  return download(pdf, 'application/pdf', `${head.job.name} marks`, 'pdf');
-});
+export const GET = sheetEndpoint('marksPdf', 'marks');
 
 export const ALL = notAllowed('GET');

@@ -1,0 +1,35 @@
+import { Swatch } from '../../board/swatch.tsx';
+import type { BenchParts } from '../../client/bench.ts';
+import { Balance } from './balance.tsx';
+import { FloorProps } from './floor-props.tsx';
+import { PropsOver } from './props-layer.tsx';
+import { PropsPanel } from './props-panel.tsx';
+import { PropsTable } from './props-table.tsx';
+import { PropsTray } from './props-tray.tsx';
+import { WeightsTable } from './weights-table.tsx';
+
+export const parts: BenchParts = {
+  Panel: PropsPanel,
+  Tray: PropsTray,
+  trayTitle: () => 'The kerf, and what each stand carries',
+  Floor: FloorProps,
+  Over: PropsOver,
+  along: ({ job }) => job.plan.propping.props.toSorted((a, b) => a.x - b.x).map(({ id }) => id),
+  drawers: {
+    props: { name: 'All props', Content: PropsTable },
+    weights: { name: 'What is on the frame', Content: WeightsTable },
+  },
+  legend: [
+    { name: 'stand, with what it carries', draw: <path d="M13 2L20 12H6Z" fill="var(--color-graphite)" /> },
+    {
+      name: 'carries nothing: the rail lifts off',
+      draw: <path d="M13 2L20 12H6Z" fill="url(#hatch-cut)" stroke="var(--color-oxide)" />,
+    },
+    { name: 'where a part balances', draw: <Balance x={13} y={7} r={5} /> },
+    {
+      name: 'the rail as it sags, heights ×50',
+      draw: <path d="M1 5Q13 12 25 5" stroke="var(--color-graphite)" strokeDasharray="4 3" fill="none" />,
+    },
+    { name: 'tie over the cut', draw: <Swatch fill="var(--color-layout-wash)" stroke="var(--color-layout)" /> },
+  ],
+};

@@ -1,0 +1,218 @@
+import { loadText, type Prop, PROP_FACTS } from '@splay/core';
+import type { KeyboardEvent } from 'react';
+import { acrossPx } from '../../board/strips.ts';
+import { toPx } from '../../board/view.ts';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { nudgeStep } from '../../ui/length-field.tsx';
+import { type AtHand, hold, holdPreview, type PropUnder, propsUnder, ties, useAtHand, withProp } from './at-hand.ts';
+import { Balance } from './balance.tsx';
+
+/** How many times larger than it is the sag of the frame is drawn. */
+const TIMES = 50;
+/** Half of a stand's foot, px. */
+const FOOT = 11;
+
+/** Stands along the side view with what each carries, where each part balances, and the cut; above, their pads. */
+export function PropsOver(props: PictureProps) {
+  const { job, view, side, plan } = props;
+  const hand = useAtHand(props);
+  const { step, parts, moment } = hand;
+  const px = (x: number) => toPx(view, x);
+  // Stations are the donor's on this bench; a part whose steel has moved is drawn where it was.
+  const off = step ? donorOffset(hand) : 0;
+  return (
+    <g>
+      <Sag {...props} hand={hand} off={off} />
+      {step?.cuts.map(({ name, donorX }) =>
+        donorX === null ? null : (
+          <g
+            key={name}
+            stroke="var(--color-oxide)"
+            strokeWidth={moment === 'standing' ? 1.4 : 2.6}
+            clipPath="url(#clip-side)"
+          >
+            <path
+              d={`M${px(donorX)} ${side.across.zero - 10}V${side.foot + 6}`}
+              strokeDasharray={moment === 'standing' ? '5 3' : undefined}
+            />
+          </g>
+        ),
+      )}
+      {propsUnder(parts).map((under) => (
+        <StandMark key={under.prop.id} {...props} under={under} />
+      ))}
+      {job.plan.propping.props.filter(ties).map((prop) => (
+        <TieMark key={prop.id} {...props} prop={prop} />
+      ))}
+      {parts
+        .filter(({ removed }) => !removed)
+        .map(({ name, centre }) => (
+          <g key={name}>
+            <title>{`${name} balances here`}</title>
+            <g clipPath="url(#clip-side)">
+              <Balance x={px(centre.x - off)} y={acrossPx(side.across, centre.z)} r={6} />
+            </g>
+            <g clipPath="url(#clip-plan)">
+              <Balance x={px(centre.x - off)} y={acrossPx(plan.across, centre.y)} r={6} />
+            </g>
+          </g>
+        ))}
+    </g>
+  );
+}
+
+/** How far the steel under the cut had moved before it, mm: what takes a place of the step back to the donor. */
+function donorOffset({ step }: AtHand): number {
+  const cut = step?.cuts.find(({ donorX }) => donorX !== null);
+  return cut && cut.donorX !== null ? cut.x - cut.donorX : 0;
+}
+
+/** The frame before the cut as it lies on its stands, its bending drawn larger. */
+function Sag({ view, side, hand, off }: PictureProps & { readonly hand: AtHand; readonly off: number }) {
+  const { step, moment } = hand;
+  const rest = step?.cuts[0]?.kerf.before?.rest;
+  if (!step || !rest || moment === 'through' || moment === 'apart') return null;
+  const { from, to } = step.whole;
+  const points = Array.from({ length: 61 }, (_, at) => from + ((to - from) * at) / 60);
+  return (
+    <path
+      d={points
+        .map((x, at) => {
+          const y = side.foot - rest.height(x) * TIMES * side.across.scale;
+          return `${at ? 'L' : 'M'}${toPx(view, x - off)} ${y.toFixed(1)}`;
+        })
+        .join('')}
+      fill="none"
+      stroke="var(--color-graphite)"
+      strokeDasharray="5 4"
+      clipPath="url(#clip-side)"
+    >
+      <title>The lower edge of the rail as it sags, drawn 50 times as much</title>
+    </path>
+  );
+}
+
+function StandMark(props: PictureProps & { readonly under: PropUnder }) {
+  const { store, job, view, side, plan, selected, onSelect, startDrag, canWrite, under } = props;
+  const { prop, stands, load } = under;
+  const [first] = stands;
+  if (!first) return null;
+  const here = selected === prop.id;
+  const lifts = load !== null && load <= 1e-6;
+  const down = PROP_FACTS[prop.kind].does === 'down';
+  const x = toPx(view, prop.x);
+  const top = acrossPx(side.across, first.at.z);
+  const foot = Math.max(top + 22, side.foot + 24);
+  const ink = lifts || load === null ? 'var(--color-oxide)' : 'var(--color-graphite)';
+  const name = `${PROP_FACTS[prop.kind].name}${load === null ? '' : `, carries ${loadText(load, job)}`}`;
+  const move = (by: number) =>
+    hold(store, `Moved ${PROP_FACTS[prop.kind].name.toLowerCase()}`, withProp(prop.id, { x: prop.x + by }));
+  const onKeyDown = (event: KeyboardEvent) => {
+    const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+    if (way === 0 || !canWrite) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(way * nudgeStep(event, job.display));
+  };
+  return (
+    <g
+      className={`pointer-events-auto ${canWrite ? 'cursor-ew-resize' : 'cursor-pointer'} touch-none`}
+      data-pick={prop.id}
+      data-name={name}
+      onClick={() => onSelect(prop.id)}
+      onKeyDown={onKeyDown}
+      onPointerDown={(event) => {
+        onSelect(prop.id);
+        if (!canWrite) return;
+        const from = prop.x;
+        startDrag(
+          event,
+          (px) => holdPreview(store, withProp(prop.id, { x: from + px / view.scale })),
+          (moved) => {
+            const now = store.getState().preview?.plan.propping.props.find(({ id }) => id === prop.id);
+            if (moved && now) hold(store, 'Moved a stand', withProp(prop.id, { x: now.x }));
+          },
+        );
+      }}
+    >
+      <title>{name}</title>
+      <rect
+        className="touch-target"
+        x={x - 24}
+        y={top - 6}
+        width={48}
+        height={Math.max(48, foot - top + 20)}
+        fill="transparent"
+      />
+      <g clipPath="url(#clip-side)">
+        {down ? (
+          <path d={`M${x} ${top}V${foot}`} stroke="var(--color-layout)" strokeWidth={2.4} strokeDasharray="2 2" />
+        ) : (
+          <path
+            d={`M${x} ${top}L${x + FOOT} ${foot}H${x - FOOT}Z`}
+            fill={lifts ? 'url(#hatch-cut)' : here ? 'var(--color-layout)' : 'var(--color-steel)'}
+            stroke={here ? 'var(--color-layout)' : ink}
+            strokeWidth={here ? 2 : 1.5}
+            strokeLinejoin="round"
+          />
+        )}
+        {!down && (
+          <text
+            x={x}
+            y={foot + 13}
+            textAnchor="middle"
+            fontSize={12}
+            fontWeight={here ? 700 : 500}
+            fill={ink}
+            paintOrder="stroke"
+            stroke="var(--color-paper)"
+            strokeWidth={3}
+          >
+            {load === null ? '?' : lifts ? 'lifts' : loadText(load, job)}
+          </text>
+        )}
+      </g>
+      <g clipPath="url(#clip-plan)">
+        {stands.map(({ side: on, at }) => (
+          <rect
+            key={on}
+            x={x - 5}
+            y={acrossPx(plan.across, at.y) - 5}
+            width={10}
+            height={10}
+            fill={lifts ? 'url(#hatch-cut)' : here ? 'var(--color-layout)' : 'var(--color-graphite)'}
+            stroke="var(--color-paper)"
+          />
+        ))}
+      </g>
+    </g>
+  );
+}
+
+/** What ties two places, drawn over the rail from one to the other. */
+function TieMark({ view, side, selected, onSelect, prop }: PictureProps & { readonly prop: Prop }) {
+  const [a, b] = [toPx(view, prop.x), toPx(view, prop.to)];
+  const here = selected === prop.id;
+  const y = side.across.zero - 16;
+  return (
+    <g
+      className="pointer-events-auto cursor-pointer"
+      data-pick={prop.id}
+      data-name={PROP_FACTS[prop.kind].name}
+      onClick={() => onSelect(prop.id)}
+    >
+      <title>{PROP_FACTS[prop.kind].name}</title>
+      <g clipPath="url(#clip-side)">
+        <rect
+          x={Math.min(a, b)}
+          y={y}
+          width={Math.max(4, Math.abs(b - a))}
+          height={8}
+          fill="var(--color-layout-wash)"
+          stroke="var(--color-layout)"
+          strokeWidth={here ? 2.4 : 1.4}
+        />
+      </g>
+    </g>
+  );
+}

@@ -1,0 +1,230 @@
+import { dotted, type Prop, PROP_FACTS, type PropStep, withNeutralStands } from '@splay/core';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { freshId } from '../../client/fresh-id.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
+import { useJobState } from '../../client/job-store.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { CautionList } from '../../ui/caution-list.tsx';
+import { Length } from '../../ui/length.tsx';
+import { MaybeLength } from '../../ui/maybe-length.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { Quantity } from '../../ui/quantity.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { type AtHand, hold, lookAt, useAtHand } from './at-hand.ts';
+import { PropFields } from './prop-fields.tsx';
+
+/** The cuts of the plan, whether every part stands, and the prop at hand. */
+export function PropsPanel(bench: BenchProps) {
+  const { store, job, canWrite } = bench;
+  const { id, saveState } = useJobState(store, (state) => ({ id: state.id, saveState: state.saveState }));
+  const hand = useAtHand(bench);
+  const cautions = useCautions(bench, 'cutting');
+  const { step, steps } = hand;
+  if (!step)
+    return (
+      <>
+        <p className="text-pencil">
+          Nothing is cut through yet: plan the cuts, and what holds each part is decided here.
+        </p>
+        <button type="button" className="button mt-2" onClick={() => goToBench(store, 'cuts')}>
+          Plan the cuts
+        </button>
+      </>
+    );
+  const { level, off } = job.plan.propping;
+  return (
+    <div className="space-y-3">
+      <ul className="flex flex-wrap gap-1" aria-label="Cuts">
+        {steps.map((each) => (
+          <li key={each.operation.id}>
+            <StepChip step={each} at={each === step} onPick={() => lookAt(store, each.operation.id, hand.moment)} />
+          </li>
+        ))}
+      </ul>
+      <Findings {...bench} hand={hand} step={step} />
+      <section>
+        <PanelHeading aside={<span>once it is cut free</span>}>{step.name}</PanelHeading>
+        <ul>
+          {step.loose.map((part) => (
+            <li key={part.name} className="flex items-baseline justify-between gap-2 border-b border-rule/60 py-1">
+              <span className="min-w-0">{part.name}</span>
+              <span className="text-right whitespace-nowrap">
+                <Quantity of="mass" value={part.mass} unit={job.display.unit} />
+                {part.footing.margins && !part.removed && (
+                  <span className="block text-sm text-pencil">
+                    <Length mm={part.footing.margins.nearest} format={job.display} /> inside its stands
+                  </span>
+                )}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <button
+          type="button"
+          className="mt-1 min-h-8 text-sm text-layout underline underline-offset-2"
+          onClick={() => store.setState({ drawer: 'weights' })}
+        >
+          {off.length === 0
+            ? 'Everything is on the frame: say what is off'
+            : `${off.length === 1 ? '1 thing is' : `${off.length} things are`} off the frame`}
+        </button>
+      </section>
+      {hand.prop ? (
+        <PropFields bench={bench} prop={hand.prop} steps={steps} />
+      ) : (
+        <p className="text-sm text-pencil">Pick a stand on the board to set it, or drag it along the tape.</p>
+      )}
+      <MaybeLength
+        label="Datum plane over the floor"
+        mm={level ?? undefined}
+        format={job.display}
+        disabled={!canWrite}
+        onChange={(mm) => {
+          if (mm !== undefined && mm <= 0) return 'The datum plane is above the floor: type a height above 0.';
+          hold(store, 'Set the height of the datum plane', (old) => ({ ...old, level: mm ?? null }));
+          return '';
+        }}
+      />
+      <div className="grid grid-cols-2 gap-1.5">
+        <a className="button px-1" href={`/api/jobs/${id}/props.pdf?paper=a4`}>
+          Prop sheet A4
+        </a>
+        <a className="button px-1" href={`/api/jobs/${id}/props.pdf?paper=letter`}>
+          Letter
+        </a>
+      </div>
+      {saveState !== 'saved' && (
+        <p role="status" className="border-l-4 border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
+          The last change is not saved yet: the sheet shows the saved plan.
+        </p>
+      )}
+      <CautionList {...cautions} />
+    </div>
+  );
+}
+
+interface ChipProps {
+  readonly step: PropStep;
+  readonly at: boolean;
+  readonly onPick: () => void;
+}
+
+const stands = ({ loose }: PropStep): boolean =>
+  loose.every(({ removed, footing }) => removed || footing.state === 'stays');
+
+function StepChip({ step, at, onPick }: ChipProps) {
+  const good = stands(step);
+  return (
+    <button
+      type="button"
+      aria-pressed={at}
+      aria-label={`Cut ${step.letters.join(' and ')}, ${step.name}: ${good ? 'every part stands' : 'not every part stands'}`}
+      className={`heading min-h-9 min-w-12 px-2 text-lg ${good ? '' : 'text-oxide'} ${at ? 'border-2 border-layout bg-layout-wash' : 'border border-graphite bg-sheet'}`}
+      onClick={onPick}
+    >
+      {step.letters.length > 0 ? dotted(step.letters) : step.name}
+      {!good && <span aria-hidden="true">!</span>}
+    </button>
+  );
+}
+
+function Findings({
+  store,
+  job,
+  canWrite,
+  hand,
+  step,
+}: BenchProps & { readonly hand: AtHand; readonly step: PropStep }) {
+  const { findings } = hand;
+  const placed = job.plan.propping.props.length > 0;
+  const letters = step.letters.length > 0 ? `cut ${dotted(step.letters)}` : step.name.toLowerCase();
+  const proposed = () => withNeutralStands(job, step.operation.id, () => freshId('prop'));
+  const onPlace = () => {
+    const next = proposed();
+    if (next) hold(store, `Placed stands for ${letters}`, () => next);
+  };
+  return (
+    <>
+      {!placed && (
+        <p>
+          No stands yet. Splay puts two pairs under each part, clear of the cut and of what hangs below, and says what
+          each must carry.
+        </p>
+      )}
+      {placed && (
+        <ul className="space-y-1.5" aria-label="What must be known">
+          {findings.map(({ code, about, severity, message, remedy }) => (
+            <li key={`${code}/${about}`}>
+              <Verdict kind={severity}>
+                <b className="font-semibold">{message}</b> {remedy}
+              </Verdict>
+            </li>
+          ))}
+          {findings.length === 0 && (
+            <li>
+              <Verdict kind="good">Every part stands once {letters} is through.</Verdict>
+            </li>
+          )}
+        </ul>
+      )}
+      {canWrite && (
+        <div className="flex flex-wrap gap-1.5">
+          <button type="button" className={`button ${placed ? '' : 'button-dark'}`} onClick={onPlace}>
+            {placed ? `Place stands anew for ${letters}` : `Place stands for ${letters}`}
+          </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() => {
+              const prop = newProp(step, job.plan.propping.props);
+              hold(store, 'Added a stand', (old) => ({ ...old, props: [...old.props, prop] }));
+              store.setState({ selected: prop.id });
+            }}
+          >
+            Add one
+          </button>
+        </div>
+      )}
+      {step.spanning.map(({ unit, name, holds }) => (
+        <label key={unit} className="flex items-start gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="mt-0.5 h-5 w-5 shrink-0 accent-layout"
+            checked={holds}
+            disabled={!canWrite}
+            onChange={(event) =>
+              hold(store, `${event.target.checked ? 'Counted' : 'No longer counted'} on ${name}`, (old) => ({
+                ...old,
+                holding: event.target.checked ? [...old.holding, unit] : old.holding.filter((each) => each !== unit),
+              }))
+            }
+          />
+          {name} stays bolted to both sides, and is counted on to hold them
+        </label>
+      ))}
+    </>
+  );
+}
+
+/** A pair of stands for a cut, where the frame has none near yet. */
+function newProp(step: PropStep, props: readonly Prop[]): Prop {
+  const spots = step.loose.filter(({ removed }) => !removed).map(({ centre }) => centre.x);
+  const bare = spots.toSorted((a, b) => near(b, props) - near(a, props))[0] ?? step.whole.centre.x;
+  const moved = step.cuts.find(({ donorX }) => donorX !== null);
+  const x = Math.round((bare - (moved?.donorX == null ? 0 : moved.x - moved.donorX)) / 25.4) * 25.4;
+  return {
+    id: freshId('prop'),
+    kind: 'stand',
+    side: 'both',
+    x,
+    to: x,
+    rise: 0,
+    shim: 0,
+    floor: 0,
+    step: step.operation.id,
+    note: '',
+  };
+}
+
+const near = (x: number, props: readonly Prop[]): number =>
+  Math.min(Infinity, ...props.filter(({ kind }) => PROP_FACTS[kind].does === 'up').map((prop) => Math.abs(prop.x - x)));

@@ -1,0 +1,23 @@
+import { InputError } from '@splay/core';
+import { PAPERS, type Paper } from '../pdf/sheet.ts';
+import { readJob } from '../services/jobs.ts';
+import { kept } from '../threads/kept.ts';
+import { inThread } from '../threads/pool.ts';
+import { endpoint } from './endpoint.ts';
+import { download } from './problem.ts';
+
+/**
+ * Gives a printed sheet of a job's saved revision, on the paper that is asked for.
+ *
+ * @param task The task that draws it.
+ * @param name What the sheet is called.
+ */
+export const sheetEndpoint = (task: 'marksPdf' | 'propsPdf', name: string) =>
+  endpoint(async ({ member, job: id, url }) => {
+    const paper = url.searchParams.get('paper') ?? 'a4';
+    if (!(paper in PAPERS))
+      throw new InputError([{ code: 'paper', path: 'paper', message: 'The paper is a4 or letter.' }]);
+    const head = await readJob(member, id);
+    const pdf = await kept(`${name} ${id} ${head.revision} ${paper}`, () => inThread(task, head, paper as Paper));
+    return download(pdf, 'application/pdf', `${head.job.name} ${name}`, 'pdf');
+  });

@@ -1,0 +1,150 @@
+import {
+  cautionsOf,
+  datumStation,
+  dotted,
+  loadText,
+  neutralOf,
+  planOf,
+  PROP_FACTS,
+  propsOf,
+  type PropStep,
+  quantityText,
+  springText,
+  tieLength,
+  type Job,
+} from '@splay/core';
+import { SHEET_FOOT } from '../../shared/sheet-words.ts';
+import type { JobHead } from '../services/jobs.ts';
+import { type Cell, type Paper, Sheet } from './sheet.ts';
+
+/** How the frame of a job's saved revision is held at every cut, as a PDF to lay beside the frame. */
+export async function propsPdf(head: JobHead, paper: Paper): Promise<Uint8Array<ArrayBuffer>> {
+  const { job } = head;
+  const { steps, findings } = propsOf(job);
+  const stop = findings.find(({ severity }) => severity === 'stop');
+  const { level, off } = job.plan.propping;
+  const sheet = await Sheet.make(paper, job.display, {
+    title: 'Props for cutting',
+    warning: stop ? `NOT RELEASED: ${stop.message}` : null,
+    facts: [
+      job.name,
+      `Plan “${job.plan.name}”, revision ${head.revision}`,
+      `Donor: ${job.donor.name}`,
+      `Saved ${head.savedAt.slice(0, 16).replace('T', ' ')} UTC`,
+      `Stations from: ${(job.donor.features.find(({ id }) => id === job.donor.datum)?.name ?? 'the datum').toLowerCase()}`,
+      job.display.unit === 'in' ? 'Inches and pounds' : 'Millimetres and kilograms',
+    ],
+  });
+  sheet.note(
+    level === null
+      ? 'Heights of stands are not given: nobody has said yet how high the datum plane is over the floor.'
+      : 'Heights are from the floor where the stand is to the steel, plumb both ways, without the shim that lies on the stand.',
+  );
+  if (off.length > 0)
+    sheet.note(`${off.length === 1 ? '1 thing is' : `${off.length} things are`} taken to be off the frame.`);
+  if (steps.length === 0) sheet.note('The plan cuts through nothing yet.');
+  for (const step of steps) stepOn(sheet, step, job);
+  for (const { message, remedy, severity } of findings) if (severity !== 'note') sheet.tickOff(`${message} ${remedy}`);
+  sheet.note(
+    'Loads are of rigid stands that only push. Where four or more share a part they are a guide: weigh with a scale or a jack gauge, and let a slack feeler in the kerf decide.',
+  );
+  sheet.heading('Before the saw');
+  for (const { title, here } of cautionsOf(job, planOf(job), 'cutting')) sheet.tickOff(`${title}. ${here}`.trim());
+  return sheet.bytes(SHEET_FOOT);
+}
+
+function stepOn(sheet: Sheet, step: PropStep, job: Job): void {
+  const datum = datumStation(job.donor);
+  const { unit } = job.display;
+  sheet.heading(step.letters.length > 0 ? `Cut ${dotted(step.letters)}: ${step.name.toLowerCase()}` : step.name);
+  for (const cut of step.cuts) {
+    const { advice, kerf, name } = cut;
+    const closes =
+      advice.pinches === 'neither'
+        ? kerf.before
+          ? 'neither closes nor opens'
+          : 'is not reckoned: nothing holds the frame'
+        : `closes at the ${advice.pinches}${kerf.opens === null ? '' : ` (${springText(kerf.opens / 2, job)})`}: begin at the ${advice.begin}, leave the last at the ${advice.last}`;
+    const drops = advice.drops?.by
+      ? `; the ${advice.drops.side} end comes out ${springText(advice.drops.by, job)} lower`
+      : '';
+    const tied = cut.tied.length > 0 ? `; held across by ${cut.tied.join(' and ')}` : '';
+    sheet.note(`Cut ${name} ${closes}${drops}${tied}.`);
+  }
+  const [first] = step.cuts;
+  const neutral = first ? neutralOf(first) : null;
+  const lowest = neutral ? Math.min(...neutral.shims) : 0;
+  const rows = step.whole.stands.map(({ prop, side, height, at, load }): Cell[] => {
+    const index = first?.stands.findIndex((x) => Math.abs(x - at.x) < 1.5) ?? -1;
+    const wanted = neutral?.loads[index];
+    const shim = neutral?.shims[index];
+    const share = prop.side === 'both' ? 0.5 : 1;
+    return [
+      PROP_FACTS[prop.kind].name,
+      side,
+      { mm: prop.x - datum },
+      height === null ? '' : { mm: height - prop.shim },
+      load === null ? '' : loadText(load, job),
+      wanted === undefined ? '' : loadText(wanted * share, job),
+      prop.shim > 0 ? { mm: prop.shim } : shim === undefined || shim - lowest < 0.2 ? '' : { mm: shim - lowest },
+      '',
+    ];
+  });
+  if (rows.length > 0)
+    sheet.table(
+      [
+        { title: 'what', share: 2.2 },
+        { title: 'side', share: 1 },
+        { title: 'from datum', share: 1.5, right: true },
+        { title: 'floor to steel', share: 1.6, right: true },
+        { title: 'before the cut', share: 1.6, right: true },
+        { title: 'must carry', share: 1.5, right: true },
+        { title: 'shim', share: 1.1, right: true },
+        { title: 'weighed', share: 1.5, right: true },
+      ],
+      rows,
+      [3],
+    );
+  else sheet.note('No stands are placed for this cut.');
+  const ties = job.plan.propping.props.filter(
+    ({ kind, step: at }) => PROP_FACTS[kind].does === 'ties' && (at === null || at === step.operation.id),
+  );
+  if (ties.length > 0)
+    sheet.table(
+      [
+        { title: 'tie', share: 2.2 },
+        { title: 'side', share: 1 },
+        { title: 'from', share: 1.5, right: true },
+        { title: 'to', share: 1.5, right: true },
+        { title: 'cut to', share: 1.5, right: true },
+        { title: 'note', share: 3 },
+      ],
+      ties.map((prop) => [
+        PROP_FACTS[prop.kind].name,
+        prop.side,
+        { mm: prop.x - datum },
+        { mm: prop.to - datum },
+        { mm: tieLength(prop) },
+        prop.note,
+      ]),
+      [4],
+    );
+  sheet.table(
+    [
+      { title: 'once it is cut free', share: 3 },
+      { title: 'weighs', share: 1.5, right: true },
+      { title: 'balances, from datum', share: 2, right: true },
+      { title: 'inside its stands', share: 2, right: true },
+    ],
+    step.loose.map(({ name, mass, centre, footing, removed }) => [
+      name,
+      quantityText('mass', mass, unit),
+      { mm: centre.x - datum },
+      removed
+        ? 'comes free'
+        : footing.margins && footing.state === 'stays'
+          ? { mm: footing.margins.nearest }
+          : 'does not stand',
+    ]),
+  );
+}
