@@ -171,7 +171,7 @@ const MIDDLE = 0.25;
  *
  * @param loads Weights of the piece.
  * @param stands What it stands on, with how far each is shimmed up.
- * @param stiffness Of one rail in bending at a station, by stretches, N·mm².
+ * @param stretches How stiff one rail is in bending, by stretches, N·mm².
  * @returns Null where they cannot hold it.
  */
 export function standLoads(

@@ -122,7 +122,12 @@ export function beamOf(pieces: readonly LadenPiece[], context: Context): Beam {
   };
 }
 
-/** Which piece of the donor's steel a station is on; −1 where that steel is not there. */
+/**
+ * Which piece of the donor's steel a station is on; −1 where that steel is not there.
+ *
+ * @param pieces Pieces of the step.
+ * @param x Station on the donor, mm.
+ */
 export const pieceOver = (pieces: readonly LadenPiece[], x: number): number =>
   pieces.findIndex(({ piece }) => piece.source === 'donor' && x >= frontTop(piece) && x <= rearTop(piece));
 
