@@ -3,6 +3,7 @@ export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
 export { type Figure, type FigureId, figureOf, nextGate } from './figures.ts';
+export { moveText, MOVE_DIVISION, surveyAndMoves, type TrueUp } from './true-up.ts';
 export { propsOf } from './props-of.ts';
 export type { FigureValue } from './told.ts';
 export type { Support } from './supports.ts';

@@ -6,7 +6,16 @@ export {
   type AttachmentType,
 } from './attachment.ts';
 export { type RecordColumn, type RecordDefinition } from './definition.ts';
-export { CAUTION_STEPS, type CautionStep, type GateSignedBody, type PhotoBody } from './kinds.ts';
+export {
+  CAUTION_STEPS,
+  type CautionStep,
+  CORRECTION_WAYS,
+  type CorrectionBody,
+  type CorrectionWay,
+  type FitUpBody,
+  type GateSignedBody,
+  type PhotoBody,
+} from './kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';
 export {
   checkRecord,

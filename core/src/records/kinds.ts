@@ -1,5 +1,5 @@
 import { hash, id, length, list, mass, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
-import { type Ref, REF_KINDS } from '../frame/index.ts';
+import { type Ref, REF_KINDS, type Side, SIDES } from '../frame/index.ts';
 import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
 import type { RecordDefinition } from './definition.ts';
 
@@ -128,6 +128,73 @@ const propSet: RecordDefinition<PropSetBody> = {
   ],
 };
 
+/** How steel was moved that no stand or strap moves any more. */
+export const CORRECTION_WAYS = ['heat', 'press', 'jack', 'cut and re-weld'] as const;
+export type CorrectionWay = (typeof CORRECTION_WAYS)[number];
+
+/** A frame was corrected by heat or force, and what a measurement read before and after. */
+export interface CorrectionBody {
+  readonly how: CorrectionWay;
+  /** Id of the control measurement that tells of it. */
+  readonly measurement: string;
+  /** mm. */
+  readonly before: number;
+  readonly after: number;
+  readonly note: string;
+}
+
+const correction: RecordDefinition<CorrectionBody> = {
+  name: 'Correction',
+  version: 1,
+  fields: { how: oneOf(CORRECTION_WAYS), measurement: id(), before: length(), after: length(), note: text(500) },
+  columns: [
+    { key: 'how', kind: 'text' },
+    { key: 'measurement', kind: 'text' },
+    { key: 'before', kind: 'length' },
+    { key: 'after', kind: 'length' },
+    { key: 'note', kind: 'text' },
+  ],
+};
+
+/** How the two ends of one rail stand to each other at a joint, as read with a gauge before tacking. mm. */
+export interface FitUpBody {
+  /** Id of the joint. */
+  readonly joint: string;
+  readonly side: Side;
+  /** Gap at the top, at the middle of the web, and at the bottom. */
+  readonly top: number;
+  readonly web: number;
+  readonly bottom: number;
+  /** How far the rear end stands outward of the front one at the web, and above it at the top: high-low. */
+  readonly out: number;
+  readonly up: number;
+}
+
+const fitUp: RecordDefinition<FitUpBody> = {
+  name: 'Fit-up of a joint',
+  version: 1,
+  fields: {
+    joint: name(200),
+    side: oneOf(SIDES),
+    top: length(),
+    web: length(),
+    bottom: length(),
+    out: length(),
+    up: length(),
+  },
+  columns: [
+    { key: 'joint', kind: 'text' },
+    { key: 'side', kind: 'text' },
+    { key: 'top', kind: 'length' },
+    { key: 'web', kind: 'length' },
+    { key: 'bottom', kind: 'length' },
+    { key: 'out', kind: 'length' },
+    { key: 'up', kind: 'length' },
+  ],
+  problem: ({ top, web, bottom }) =>
+    Math.min(top, web, bottom) < 0 ? 'A gap is 0 or more: where the ends touch it is 0.' : null,
+};
+
 /** Every kind of record. To add one, write its schema and name it here. */
 export const RECORD_DEFINITIONS = {
   reading,
@@ -136,4 +203,6 @@ export const RECORD_DEFINITIONS = {
   photo,
   coupon,
   'prop-set': propSet,
+  correction,
+  'fit-up': fitUp,
 } as const;

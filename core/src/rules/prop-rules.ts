@@ -45,4 +45,18 @@ export const PROP_RULES = {
     reason: 'Two people hold it, a rail each, while a third cuts; heavier needs a stand or a sling of its own.',
     source: SHOP_PRACTICE,
   },
+  'fit-up/even': {
+    title: 'A gap is even within',
+    measures: 'length',
+    value: inches(1 / 32),
+    reason: 'Where a root is tighter than its neighbours the weld does not go through; where it is wider it burns away.',
+    source: SHOP_PRACTICE,
+  },
+  'fit-up/high-low': {
+    title: 'Ends stand off each other by at most',
+    measures: 'length',
+    value: inches(1 / 32),
+    reason: 'High-low: the wall of one end beside that of the other leaves a notch at the root.',
+    source: 'AWS D1.1, 5.21.3 allows a tenth of the thickness, at most 1/8 in; taken smaller for thin rail',
+  },
 } as const satisfies Record<string, Rule>;

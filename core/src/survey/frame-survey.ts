@@ -45,6 +45,11 @@ export type FrameSurvey =
       readonly misreads: readonly MisreadControl[];
       /** How many readings there are more than are needed. */
       readonly checks: number;
+      /** Where each point should be, and where it is, mm. */
+      readonly nominal: Points;
+      readonly points: Points;
+      /** Readings that the others hardly check: an error in one of them would not show. */
+      readonly weak: readonly ControlPrediction[];
     };
 
 const SIGMAS = { tape: 'survey/tape', height: 'survey/height' } as const satisfies Record<string, RuleId>;
@@ -56,6 +61,8 @@ const TOLERANCES: Readonly<Record<ShapePart, RuleId>> = {
   sag: 'shape/sag',
   twist: 'shape/twist',
 };
+/** A reading that the others check by less than this share: an error in it would hardly show. */
+const WEAK = 0.15;
 /** Two standard deviations: what the readings can tell. */
 const TELLS = 2;
 
@@ -63,8 +70,14 @@ const idOf = ({ point, side }: ControlEnd): string => `${point}/${side}`;
 const endsOf = ({ measurement }: ControlPrediction): readonly string[] =>
   measurement.kind === 'height' ? [idOf(measurement.at)] : [idOf(measurement.from), idOf(measurement.to)];
 
-/** A measurement as the network reads it. */
-function observationOf(control: ControlPrediction, value: number, rules: Rulebook): Observation {
+/**
+ * A measurement as the network reads it.
+ *
+ * @param control The measurement.
+ * @param value What was read, mm.
+ * @param rules The shop's rules: how well a tape and a level read.
+ */
+export function observationOf(control: ControlPrediction, value: number, rules: Rulebook): Observation {
   const { measurement } = control;
   const [from = '', to = ''] = endsOf(control);
   const { id } = measurement;
@@ -127,6 +140,11 @@ export function frameSurvey(
       orElse: orElse.map(controlOf),
     })),
     checks: found.network.freedom,
+    nominal,
+    points: found.network.points,
+    weak: found.network.adjusted
+      .filter(({ redundancy }) => redundancy < WEAK)
+      .map(({ observation }) => controlOf(observation)),
   };
 }
 

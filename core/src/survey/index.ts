@@ -1,11 +1,26 @@
-export { type FrameSurvey, frameSurvey, type JudgedPart, type MisreadControl } from './frame-survey.ts';
+export { type FrameSurvey, frameSurvey, observationOf, type JudgedPart, type MisreadControl } from './frame-survey.ts';
 export type { Cause } from './misreads.ts';
+export { type DressOff, type EndsRead, type FitUp, fitUpOf, GAP_PLACES, type GapPlace } from './fit-up.ts';
+export { type Halves, halvesOf, withRearMoved } from './halves.ts';
+export {
+  type Holds,
+  linesOfMove,
+  type Move,
+  type MoveLine,
+  type MoveList,
+  movesFor,
+  slidBy,
+  type Target,
+} from './moves.ts';
+export { type Observation, type Points, readOf } from './observation.ts';
+export { type RigidMove } from './rigid-move.ts';
 export type { ShapePart } from './shape.ts';
 export {
   type JudgedReading,
   judgedReadings,
   judgeReading,
   readingProblem,
+  toleranceOf,
   strayReadings,
   latestReadings,
   type Reading,

@@ -1,4 +1,4 @@
-import type { Side, Vec3 } from '../frame/index.ts';
+import type { Side } from '../frame/index.ts';
 import { solve } from '../solve.ts';
 import { type Halves, withRearMoved } from './halves.ts';
 import { type Observation, type Points, readOf } from './observation.ts';
@@ -255,10 +255,3 @@ export const slidBy = (
   holds: Holds,
 ): RigidMove =>
   rigidOf({ ...NOTHING, 'front-right': slide.front, 'rear-right': slide.rear, back: slide.back }, holds);
-
-/** Where the stand of a line pushes, mm. */
-export const placeOfStand = (at: 'front' | 'rear', side: Side, { front, rear, out, z }: Holds): Vec3 => ({
-  x: at === 'front' ? front : rear,
-  y: side === 'left' ? -out : out,
-  z,
-});

@@ -60,6 +60,15 @@ export const targetOf = (control: ControlPrediction, stage: Stage): number | nul
   stage === 'before-cut' ? control.before : control.predicted;
 
 /**
+ * How far a reading of a kind may be off, mm.
+ *
+ * @param kind What is measured.
+ * @param rules The shop’s rules.
+ */
+export const toleranceOf = (kind: ControlPrediction['kind'], rules: Rulebook): number =>
+  ruleValue(rules, TOLERANCES[kind]);
+
+/**
  * Judges a reading by the rulebook. Lengths and widths share a tolerance; diagonals and heights have their own.
  *
  * @param control The measurement and what it should read, mm.
@@ -73,7 +82,7 @@ export function judgeReading(
   rules: Rulebook,
   format: LengthFormat,
 ): ReadingVerdict {
-  const tolerance = ruleValue(rules, TOLERANCES[control.kind]);
+  const tolerance = toleranceOf(control.kind, rules);
   const target = targetOf(control, reading.stage);
   if (target === null) return { verdict: 'no-target', off: 0, tolerance, message: control.reason };
   const off = reading.value - target;

@@ -58,6 +58,8 @@ export interface JobState {
   readonly propping: { readonly step: string | null; readonly moment: CutMoment };
   /** The figure whose thread is pulled. */
   readonly thread: FigureId | null;
+  /** How far the loose half is pushed by hand on the picture: its ends to the right, all of it to the rear, mm; null: not. */
+  readonly pushed: { readonly front: number; readonly rear: number; readonly back: number } | null;
   /** The stage of readings that is looked at; null for the one at hand. */
   readonly stage: Stage | null;
   /** The first of the two things that are measured between; empty while none is picked; null when not measuring. */
@@ -138,6 +140,7 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         blade: null,
         splice: { joint: null, rail: null },
         propping: { step: null, moment: 'standing' },
+        pushed: null,
         thread: null,
         stage: null,
         measuring: null,

@@ -1,6 +1,9 @@
 import type { BenchParts } from '../../client/bench.ts';
 import { FloorReadings } from './floor-readings.tsx';
 import { INKS } from './lines.ts';
+import { FitUpTable } from './fit-up-table.tsx';
+import { HistoryTable } from './history.tsx';
+import { MovesTable } from './moves.tsx';
 import { ReadingsTable } from './readings-table.tsx';
 import { ShapeTable } from './shape.tsx';
 import { TrueUpOver } from './true-up-layer.tsx';
@@ -20,7 +23,10 @@ export const parts: BenchParts = {
   along: ({ result }) => result.controls.map(({ measurement }) => measurement.id),
   drawers: {
     readings: { name: 'All readings', Content: ReadingsTable },
+    moves: { name: 'Moves', Content: MovesTable },
     shape: { name: 'Shape', Content: ShapeTable },
+    ends: { name: 'Ends', Content: FitUpTable },
+    history: { name: 'History', Content: HistoryTable },
   },
   legend: [
     { name: 'right', draw: line(INKS.right) },

@@ -1,26 +1,15 @@
 import {
   type FrameSurvey,
-  frameSurvey,
   type JudgedPart,
   lengthText,
   finer,
   type ShapePart,
-  type Stage,
 } from '@splay/core';
-import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict, type VerdictKind } from '../../ui/verdict.tsx';
 import { StageChoice, useStage } from './stage-choice.tsx';
-
-/** What all readings of a stage together say of the frame. */
-function useSurvey(
-  { result, readings, job }: Pick<BenchProps, 'result' | 'readings' | 'job'>,
-  stage: Stage,
-): FrameSurvey {
-  const { controls } = result;
-  return useMemo(() => frameSurvey(controls, readings, stage, job.rules), [controls, readings, stage, job.rules]);
-}
+import { useTrueUp } from './use-true-up.ts';
 
 /** What a frame out of shape does, for an amount above 0 and below it. */
 const PARTS: Readonly<Record<ShapePart, { readonly name: string; readonly over: string; readonly under: string }>> = {
@@ -31,6 +20,9 @@ const PARTS: Readonly<Record<ShapePart, { readonly name: string; readonly over: 
   sag: { name: 'Sag', over: 'the middle hangs', under: 'the middle stands high' },
   twist: { name: 'Twist', over: 'right side higher at the rear', under: 'left side higher at the rear' },
 };
+export const PART_NAMES = Object.fromEntries(
+  Object.entries(PARTS).map(([part, { name }]) => [part, name]),
+) as Readonly<Record<ShapePart, string>>;
 const VERDICTS: Readonly<Record<JudgedPart['verdict'], { readonly kind: VerdictKind; readonly words: string }>> = {
   right: { kind: 'good', words: 'right' },
   doubtful: { kind: 'warn', words: 'the readings cannot tell: more of them, or better ones' },
@@ -46,7 +38,7 @@ const way = ({ part, amount }: JudgedPart): string => (amount < 0 ? PARTS[part].
 /** In the panel: what is out of shape, which readings do not go with the others, or what to take next. */
 export function ShapeNotice(props: BenchProps) {
   const { job, onSelect } = props;
-  const survey = useSurvey(props, useStage(props));
+  const { survey } = useTrueUp(props, useStage(props));
   const format = finer(job.display);
   if (survey.state === 'nothing-read') return null;
   const parts = survey.state === 'held' ? (survey.parts ?? []) : [];
@@ -132,7 +124,7 @@ function Misreads({
 /** The whole shape with what the readings can tell of it. */
 export function ShapeTable(props: BenchProps) {
   const { job, onSelect } = props;
-  const survey = useSurvey(props, useStage(props));
+  const { survey } = useTrueUp(props, useStage(props));
   const format = finer(job.display);
   return (
     <>

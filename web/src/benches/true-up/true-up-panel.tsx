@@ -7,6 +7,7 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { lineAtHand, readLines } from './lines.ts';
+import { NextMove } from './moves.tsx';
 import { ReadingCell } from './reading-cell.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
 import { ShapeNotice } from './shape.tsx';
@@ -101,6 +102,7 @@ export function TrueUpPanel(props: BenchProps) {
           </p>
         )}
       </section>
+      <NextMove {...props} />
       {wrong.length > 0 && (
         <section className="mt-3">
           <h3 className="label">Not right</h3>

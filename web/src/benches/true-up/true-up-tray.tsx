@@ -1,9 +1,22 @@
-import { finer, formatLength, type Side, SIDES, sideSign, type Vec3 } from '@splay/core';
+import {
+  finer,
+  formatLength,
+  judgeReading,
+  observationOf,
+  readOf,
+  type Side,
+  SIDES,
+  sideSign,
+  type Stage,
+  type Vec3,
+} from '@splay/core';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { INKS, lineAtHand, lookOf, type ReadLine, readLines } from './lines.ts';
+import { HalfLadders, NextArrow } from './half-ladders.tsx';
 import { useStage } from './stage-choice.tsx';
+import { usePushed, useTrueUp } from './use-true-up.ts';
 
 /** Room for heights over the left rail and under the right one, px. */
 const HEIGHTS = 58;
@@ -18,17 +31,31 @@ const TIMES = 20;
 export function TrueUpTray(props: PictureProps) {
   const { job, result, donor, view, tray, selected, onSelect, showBefore } = props;
   const stage = useStage(props);
-  const lines = readLines(props, stage);
+  const found = usePushed(props, stage);
+  const lines = pushedLines(readLines(props, stage), found, stage, job);
   const hand = lineAtHand(lines, selected);
   const { width, height } = tray;
   const rails: Readonly<Record<Side, number>> = { left: HEIGHTS, right: height - HEIGHTS };
+  const { survey } = useTrueUp(props, stage);
+  const nominal = survey.state === 'held' ? survey.nominal : null;
   const frame = stage === 'before-cut' || showBefore ? donor : result;
   const px = (x: number) => toPx(view, x);
-  const py = ({ y }: Vec3) => rails[y < 0 ? 'left' : 'right'];
+  const shownHalves = found && !showBefore ? found : null;
+  const large = TIMES * view.scale;
+  /** Where a point is drawn: its place on the frame, and off that as far as the readings say, drawn large. */
+  const drawn = (id: string): Drawn | null => {
+    const target = shownHalves && nominal?.[id];
+    const is = shownHalves?.points[id];
+    if (!target || !is) return null;
+    return [px(target.x) + (is.x - target.x) * large, rails[target.y < 0 ? 'left' : 'right'] + (is.y - target.y) * large];
+  };
+  const ids = new Map(Object.entries(nominal ?? {}).map(([id, at]) => [keyOf(at), id]));
+  const xy = (end: Vec3): Drawn =>
+    drawn(ids.get(keyOf(end)) ?? '') ?? [px(end.x), rails[end.y < 0 ? 'left' : 'right']];
   const tapes = lines.filter(({ control }) => control.kind !== 'height');
   const heights = lines.filter(({ control }) => control.kind === 'height');
   const points = new Map(
-    lines.flatMap(({ ends }) => ends ?? []).map((end) => [`${end.x.toFixed(1)}/${Math.sign(end.y)}`, end]),
+    lines.flatMap(({ ends }) => ends ?? []).map((end) => [keyOf(end), end]),
   );
   return (
     <svg width={width} height={height} role="img" aria-label="Readings of the frame, seen from above">
@@ -41,32 +68,33 @@ export function TrueUpTray(props: PictureProps) {
               y={rails[side] - 6}
               width={Math.max(0, px(span.builtTo) - px(span.builtFrom))}
               height={12}
-              fill={span.kind === 'new' ? 'url(#hatch-new)' : 'var(--color-steel)'}
-              stroke={span.kind === 'new' ? 'var(--color-layout)' : 'var(--color-graphite)'}
-              strokeWidth={1.2}
+              fill={span.kind === 'new' ? 'url(#hatch-new)' : shownHalves ? 'none' : 'var(--color-steel)'}
+              stroke={span.kind === 'new' ? 'var(--color-layout)' : shownHalves ? 'var(--color-pencil)' : 'var(--color-graphite)'}
+              strokeWidth={shownHalves ? 1 : 1.2}
+              strokeDasharray={shownHalves ? '5 4' : undefined}
             />
           ))}
           <text x={10} y={side === 'left' ? 16 : height - 8} className="label" fontSize={12} fill="var(--color-pencil)">
             {side} rail
-            {side === 'left' && ` · heights with their error ×${TIMES}`}
+            {side === 'left' && ` · errors ×${TIMES}`}
           </text>
         </g>
       ))}
+      {shownHalves && <HalfLadders found={shownHalves} {...{ drawn, rails, large }} picture={props} />}
       {tapes.map((line) => (
         <TapeLine
           key={line.control.measurement.id}
           line={line}
           at={line === hand}
-          px={px}
-          py={py}
+          xy={xy}
           onSelect={onSelect}
         />
       ))}
       {[...points].map(([key, end]) => (
         <circle
           key={key}
-          cx={px(end.x)}
-          cy={py(end)}
+          cx={xy(end)[0]}
+          cy={xy(end)[1]}
           r={3.4}
           fill="var(--color-paper)"
           stroke="var(--color-graphite)"
@@ -90,12 +118,12 @@ export function TrueUpTray(props: PictureProps) {
           <Amount
             key={line.control.measurement.id}
             line={line}
-            px={px}
-            py={py}
+            xy={xy}
             format={job.display}
             at={line === hand}
           />
         ))}
+      {shownHalves && <NextArrow found={shownHalves} {...{ drawn, rails, px }} picture={props} />}
       {lines.length === 0 && (
         <text x={width / 2} y={height / 2} textAnchor="middle" fontSize={15} fill="var(--color-pencil)">
           No control measurements yet.
@@ -105,20 +133,40 @@ export function TrueUpTray(props: PictureProps) {
   );
 }
 
+/** Where something is drawn, px. */
+type Drawn = readonly [x: number, y: number];
+
+const keyOf = ({ x, y }: Vec3): string => `${x.toFixed(1)}/${Math.sign(y)}`;
+
+/** The lines as they would read with the loose half pushed as far as it is. */
+const pushedLines = (
+  lines: readonly ReadLine[],
+  found: ReturnType<typeof usePushed>,
+  stage: Stage,
+  { rules, display }: PictureProps['job'],
+): readonly ReadLine[] =>
+  found?.pushed
+    ? lines.map((line) => {
+        if (line.control.ends.built === null) return line;
+        const value = readOf(found.points, observationOf(line.control, 0, rules));
+        return { ...line, judged: judgeReading(line.control, { stage, value }, rules, display) };
+      })
+    : lines;
+
 interface LineProps {
   readonly line: ReadLine;
   readonly at: boolean;
-  readonly px: (x: number) => number;
   readonly onSelect: (id: string) => void;
 }
 
 /** A tape between two points; lengths are drawn beside their rail, so that the rail stays seen. */
-function TapeLine({ line, at, px, py, onSelect }: LineProps & { readonly py: (end: Vec3) => number }) {
+function TapeLine({ line, at, xy, onSelect }: LineProps & { readonly xy: (end: Vec3) => Drawn }) {
   const { control, ends } = line;
   if (!ends || ends.length < 2) return null;
   const [a, b] = ends as [Vec3, Vec3];
   const beside = control.kind === 'length' ? -sideSign(a.y < 0 ? 'left' : 'right') * 13 : 0;
-  const d = `M${px(a.x)} ${py(a) + beside}L${px(b.x)} ${py(b) + beside}`;
+  const [[x1, y1], [x2, y2]] = [xy(a), xy(b)];
+  const d = `M${x1} ${y1 + beside}L${x2} ${y2 + beside}`;
   const look = lookOf(line);
   const ink = INKS[look];
   return (
@@ -139,8 +187,8 @@ function TapeLine({ line, at, px, py, onSelect }: LineProps & { readonly py: (en
         />
       )}
       {at &&
-        [a, b].map((end, index) => (
-          <circle key={index} cx={px(end.x)} cy={py(end) + beside} r={8} fill="none" stroke={ink} strokeWidth={2.2} />
+        [xy(a), xy(b)].map(([x, y], index) => (
+          <circle key={index} cx={x} cy={y + beside} r={8} fill="none" stroke={ink} strokeWidth={2.2} />
         ))}
     </g>
   );
@@ -149,12 +197,11 @@ function TapeLine({ line, at, px, py, onSelect }: LineProps & { readonly py: (en
 /** By how much a tape is off, on its line; of the one at hand what it should read. */
 function Amount({
   line,
-  px,
-  py,
+  xy,
   format,
   at,
 }: Omit<LineProps, 'onSelect'> & {
-  readonly py: (end: Vec3) => number;
+  readonly xy: (end: Vec3) => Drawn;
   readonly format: PictureProps['job']['display'];
 }) {
   const { control, ends, judged, target } = line;
@@ -163,7 +210,8 @@ function Amount({
   // A third along: where diagonals cross nothing can be read.
   const share = control.kind === 'diagonal' ? 0.36 : 0.5;
   const beside = control.kind === 'length' ? -sideSign(a.y < 0 ? 'left' : 'right') * 13 : 0;
-  const [x, y] = [px(a.x + share * (b.x - a.x)), py(a) + share * (py(b) - py(a)) + beside];
+  const [[x1, y1], [x2, y2]] = [xy(a), xy(b)];
+  const [x, y] = [x1 + share * (x2 - x1), y1 + share * (y2 - y1) + beside];
   const off = judged && judged.verdict !== 'no-target' ? judged.off : null;
   const mm = off ?? target;
   if (mm === null) return null;
@@ -206,7 +254,11 @@ function HeightGauge({
   rails,
   scale,
   onSelect,
-}: LineProps & { readonly scale: number; readonly rails: Readonly<Record<Side, number>> }) {
+}: LineProps & {
+  readonly px: (x: number) => number;
+  readonly scale: number;
+  readonly rails: Readonly<Record<Side, number>>;
+}) {
   const { control, ends, judged } = line;
   const end = ends?.[0];
   if (!end) return null;
