@@ -1,6 +1,8 @@
+import { SIDES } from '../frame/index.ts';
 import { acceptedText, dotted, MOUNT_CODES, type PlanResult } from '../plan/index.ts';
 import { type GateSignedBody, type ShopRecord, standing } from '../records/index.ts';
-import type { Reading } from '../survey/index.ts';
+import { fitUpOf, type Reading } from '../survey/index.ts';
+import { finer, lengthText } from '../units/index.ts';
 import { couponsOf, isHeld } from './coupons.ts';
 import { propsOf } from './props-of.ts';
 import type { Job } from './job.ts';
@@ -163,6 +165,31 @@ function coupons({ plan, records }: Looked): Found {
   };
 }
 
+/** Ends that do not fit are dressed before they are tacked: what is read with the gauge says so. */
+function ends({ job, plan, records }: Looked): Found {
+  const read = standing(records, 'fit-up');
+  const open = plan.joints.flatMap(({ id, letter }) => {
+    const own = SIDES.flatMap((side) => read.findLast(({ body }) => body.joint === id && body.side === side) ?? []);
+    if (own.length < SIDES.length) return [`${letter}: not read on both rails`];
+    const { dress, steps, fits } = fitUpOf(
+      own.map(({ body }) => body),
+      job.rules,
+    );
+    if (fits) return [];
+    const [tight] = dress;
+    const show = (mm: number) => lengthText(Math.abs(mm), finer(job.display), true);
+    if (tight) return [`${letter}: ${show(tight.off)} off the ${tight.side} ${tight.place}`];
+    return [steps[0] ? `${letter}: the ${steps[0].side} ends stand off each other` : `${letter}: not at the root gap`];
+  });
+  return {
+    name: 'Ends fit',
+    passed: plan.joints.length > 0 && open.length === 0,
+    detail:
+      plan.joints.length === 0 ? 'no joint yet' : (open[0] ?? `all ${plan.joints.length} joints even and in line`),
+    bench: 'true-up',
+  };
+}
+
 /** The hold points, in order. To add one, name it here. */
 const GATES = {
   'before-cutting': {
@@ -186,6 +213,7 @@ const GATES = {
     name: 'Before welding out',
     checks: [
       { id: 'coupons', signable: true, look: coupons },
+      { id: 'ends', signable: true, look: ends },
       {
         id: 'readings-tacked',
         signable: true,

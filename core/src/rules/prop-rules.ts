@@ -49,7 +49,8 @@ export const PROP_RULES = {
     title: 'A gap is even within',
     measures: 'length',
     value: inches(1 / 32),
-    reason: 'Where a root is tighter than its neighbours the weld does not go through; where it is wider it burns away.',
+    reason:
+      'Where a root is tighter than its neighbours the weld does not go through; where it is wider it burns away.',
     source: SHOP_PRACTICE,
   },
   'fit-up/high-low': {

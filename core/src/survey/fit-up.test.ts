@@ -22,7 +22,11 @@ describe('the fit of two ends', () => {
   });
   it('even at the root gap it fits; a step out or up is named with its way', () => {
     const even = [1 / 8, 1 / 8, 1 / 8];
-    expect(fitUpOf([read('left', even), read('right', even)], rules)).toMatchObject({ dress: [], steps: [], fits: true });
+    expect(fitUpOf([read('left', even), read('right', even)], rules)).toMatchObject({
+      dress: [],
+      steps: [],
+      fits: true,
+    });
     const { steps, fits } = fitUpOf([read('left', even, [1 / 16, 0]), read('right', even, [0, -1 / 16])], rules);
     expect(steps.map(({ side, way }) => `${side} ${way}`)).toEqual(['left out', 'right up']);
     expect(fits).toBe(false);

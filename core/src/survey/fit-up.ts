@@ -50,10 +50,12 @@ export function fitUpOf(ends: readonly EndsRead[], rules: Rulebook): FitUp {
   // What stays tighter within what is even meets first.
   const tightest = Math.min(...gaps.map(({ gap }) => (widest - gap > even + 1e-9 ? widest : gap)));
   const steps = ends.flatMap(({ side, out, up }) =>
-    ([
-      ['out', out],
-      ['up', up],
-    ] as const).flatMap(([way, by]) => (Math.abs(by) > allowed + 1e-9 ? [{ side, way, by }] : [])),
+    (
+      [
+        ['out', out],
+        ['up', up],
+      ] as const
+    ).flatMap(([way, by]) => (Math.abs(by) > allowed + 1e-9 ? [{ side, way, by }] : [])),
   );
   const draw = tightest - ruleValue(rules, 'weld/gap');
   return { dress, draw, steps, fits: dress.length === 0 && steps.length === 0 && Math.abs(draw) <= even + 1e-9 };

@@ -172,3 +172,19 @@ describe('what all readings say of the frame', () => {
     );
   }, 60_000);
 });
+
+describe('what to take next', () => {
+  it('of what is still to be taken, the one that the others foretell least; none when all is taken', () => {
+    const all = exact();
+    expect(held(survey(all)).next).toBeNull();
+    // A width that its diagonals give as well tells less than one at the tail, which fewer hold.
+    const few = all.filter(({ measurement }) => !['p3-width', 'p5-width'].includes(measurement));
+    expect(held(survey(few)).next!.measurement.id).toBe('p5-width');
+  });
+  it('readings that the others hardly check are named: an error in them would not show', () => {
+    const weak = held(survey(exact())).weak.map(({ measurement }) => measurement.id);
+    // Tapes along a level frame say nothing of heights; diagonals check each other.
+    expect(weak).toContain('p3-height-left');
+    expect(weak).not.toContain('p2-left-p5-right');
+  });
+});

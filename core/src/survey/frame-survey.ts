@@ -4,6 +4,7 @@ import type { ControlEnd, Vec3 } from '../frame/index.ts';
 import type { Observation, Points } from './observation.ts';
 import { type Misread, withoutMisreads } from './misreads.ts';
 import { latestReadings, type Reading, type Stage } from './reading.ts';
+import { type Network, predicted } from './network.ts';
 import { type OutOfShape, shapeOf, type ShapePart } from './shape.ts';
 
 /** One way in which a frame may be out of shape, in mm, judged. */
@@ -48,6 +49,8 @@ export type FrameSurvey =
       /** Where each point should be, and where it is, mm. */
       readonly nominal: Points;
       readonly points: Points;
+      /** The measurement still to be taken that would tell most: the others know least what it reads. Null with all taken. */
+      readonly next: ControlPrediction | null;
       /** Readings that the others hardly check: an error in one of them would not show. */
       readonly weak: readonly ControlPrediction[];
     };
@@ -142,10 +145,26 @@ export function frameSurvey(
     checks: found.network.freedom,
     nominal,
     points: found.network.points,
+    next: tellsMost(unread, found.network, rules),
     weak: found.network.adjusted
       .filter(({ redundancy }) => redundancy < WEAK)
       .map(({ observation }) => controlOf(observation)),
   };
+}
+
+/** The measurement whose reading the others can foretell least, in its own standard deviations. */
+function tellsMost(unread: readonly ControlPrediction[], network: Network, rules: Rulebook): ControlPrediction | null {
+  const doubt = (control: ControlPrediction) => {
+    const observation = observationOf(control, 0, rules);
+    return predicted(network, observation).sigma / observation.sigma;
+  };
+  return unread.reduce<{ readonly control: ControlPrediction | null; readonly doubt: number }>(
+    (most, control) => {
+      const found = doubt(control);
+      return found > most.doubt ? { control, doubt: found } : most;
+    },
+    { control: null, doubt: 0 },
+  ).control;
 }
 
 /** A part against its tolerance; twist as the rise of one rail over the other, mm. */

@@ -37,9 +37,7 @@ export function halvesOf(nominal: Points, points: Points, looseFrom: number, lev
   const laid = Object.fromEntries(ids.map((id) => [id, beforeMove(points[id] as Vec3, stands.move)]));
   const frontLeft = fittedMove(at(laid, front), at(nominal, front))?.left ?? stands.left;
   const needs = fittedMove(at(laid, rear), at(nominal, rear));
-  return (
-    needs && { front, rear, points: laid, move: needs.move, left: { front: frontLeft, rear: needs.left } }
-  );
+  return needs && { front, rear, points: laid, move: needs.move, left: { front: frontLeft, rear: needs.left } };
 }
 
 /**

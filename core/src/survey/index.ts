@@ -9,6 +9,7 @@ export {
   type MoveLine,
   type MoveList,
   movesFor,
+  rigidOfLine,
   slidBy,
   type Target,
 } from './moves.ts';
@@ -30,4 +31,14 @@ export {
   STAGES,
   targetOf,
 } from './reading.ts';
+export {
+  movePractice,
+  PRACTICE_LEVELS,
+  practiceFrame,
+  type PracticeFrame,
+  type PracticeLevel,
+  type PracticeScore,
+  readPractice,
+  scorePractice,
+} from './practice.ts';
 export { usualMeasurements } from './usual-measurements.ts';

@@ -3,7 +3,7 @@ import type { Vec3 } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import { adjustNetwork } from './network.ts';
 import { halvesOf, withRearMoved } from './halves.ts';
-import { type Holds, linesOfMove, movesFor, slidBy, type Target } from './moves.ts';
+import { type Holds, linesOfMove, movesFor, rigidOfLine, slidBy, type Target } from './moves.ts';
 import { type Observation, type Points, readOf } from './observation.ts';
 import { beforeMove, fittedMove, movedBy, type RigidMove } from './rigid-move.ts';
 
@@ -52,7 +52,11 @@ const broken = (move: RigidMove): Points =>
   Object.fromEntries(ids.map((id) => [id, rear.includes(id) ? movedBy(nominal[id]!, move) : nominal[id]!]));
 
 describe('a rigid move', () => {
-  const move: RigidMove = { about: { x: 10, y: -20, z: 5 }, shift: { x: 3, y: 4, z: -2 }, turn: { x: 0.3, y: -0.2, z: 0.5 } };
+  const move: RigidMove = {
+    about: { x: 10, y: -20, z: 5 },
+    shift: { x: 3, y: 4, z: -2 },
+    turn: { x: 0.3, y: -0.2, z: 0.5 },
+  };
   const points: Vec3[] = [
     { x: 0, y: 0, z: 0 },
     { x: 1000, y: 0, z: 0 },
@@ -89,7 +93,11 @@ describe('a rigid move', () => {
 describe('the halves', () => {
   it('wherever the frame stands, the loose half is seen from the front one', () => {
     const move = crooked(random(7));
-    const whole: RigidMove = { about: { x: 0, y: 0, z: 0 }, shift: { x: 500, y: -90, z: 12 }, turn: { x: 0.01, y: 0.02, z: 0.4 } };
+    const whole: RigidMove = {
+      about: { x: 0, y: 0, z: 0 },
+      shift: { x: 500, y: -90, z: 12 },
+      turn: { x: 0.01, y: 0.02, z: 0.4 },
+    };
     const standing = Object.fromEntries(Object.entries(broken(move)).map(([id, at]) => [id, movedBy(at, whole)]));
     const halves = halvesOf(nominal, standing, LOOSE, false)!;
     expect(halves.rear).toEqual(rear);
@@ -110,7 +118,11 @@ describe('the halves', () => {
 describe('the move list', () => {
   const halves = (points: Points) => halvesOf(nominal, points, LOOSE, true)!;
   const list = (move: RigidMove) => movesFor(halves(broken(move)), holds, targets, DIVISION);
-  const still = { about: { x: holds.front, y: 0, z: holds.z }, turn: { x: 0, y: 0, z: 0 }, shift: { x: 0, y: 0, z: 0 } };
+  const still = {
+    about: { x: holds.front, y: 0, z: holds.z },
+    turn: { x: 0, y: 0, z: 0 },
+    shift: { x: 0, y: 0, z: 0 },
+  };
 
   it('one thing wrong asks for one thing: the rear is slid back where it was', () => {
     const { moves, reaches } = list(slidBy({ front: 0, rear: inches(1 / 4), back: 0 }, holds));
@@ -159,10 +171,12 @@ describe('the move list', () => {
         // Done by hand: each line as said, give or take a twentieth of it and half a millimetre.
         for (const line of moves.flatMap(({ lines }) => lines)) {
           const by = line.by * (1 + 0.05 * (2 * next() - 1)) + (next() - 0.5);
-          truth = withRearMoved({ points: truth, rear }, byHand(line, by));
+          truth = withRearMoved({ points: truth, rear }, rigidOfLine({ ...line, by }, holds));
         }
         const off = Math.max(
-          ...targets.map(({ observation, target, tolerance }) => Math.abs(readOf(truth, observation) - target) / tolerance),
+          ...targets.map(
+            ({ observation, target, tolerance }) => Math.abs(readOf(truth, observation) - target) / tolerance,
+          ),
         );
         if (off <= 1) done = round;
       }
@@ -172,21 +186,3 @@ describe('the move list', () => {
     expect(rounds[1]! + rounds[2]!).toBeGreaterThan(900);
   }, 120_000);
 });
-
-/** One line as the rigid move that a pair of hands makes of it: the other supports stay where they are. */
-function byHand(line: ReturnType<typeof linesOfMove>[number], by: number): RigidMove {
-  const none = { x: 0, y: 0, z: 0 };
-  const about = { x: holds.front, y: 0, z: holds.z };
-  const long = holds.rear - holds.front;
-  if (line.do === 'pull') return { about, turn: none, shift: { x: by, y: 0, z: 0 } };
-  if (line.do === 'slide')
-    return slidBy({ front: line.at === 'rear' ? 0 : by, rear: line.at === 'front' ? 0 : by, back: 0 }, holds);
-  const share = line.side === 'both' ? 1 : 0.5;
-  const roll = line.side === 'both' ? 0 : ((line.side === 'right' ? 1 : -1) * by) / holds.out / 4;
-  const up = by * share;
-  return {
-    about,
-    shift: { x: 0, y: 0, z: line.at === 'front' ? up : 0 },
-    turn: { x: roll, y: line.at === 'front' ? up / long : -up / long, z: 0 },
-  };
-}

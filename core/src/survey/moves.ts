@@ -96,16 +96,17 @@ const rounded = (amounts: Amounts, division: number): Amounts =>
   ) as unknown as Amounts;
 
 /** The lines of some amounts, by what is done together. */
-function linesOf(amounts: Amounts, division: number): Readonly<Record<'stands' | 'front' | 'rear' | 'pull', MoveLine[]>> {
+function linesOf(
+  amounts: Amounts,
+  division: number,
+): Readonly<Record<'stands' | 'front' | 'rear' | 'pull', MoveLine[]>> {
   const up = (at: 'front' | 'rear', side: Side) =>
     amounts[`${at}-up`] + (side === 'right' ? 1 : -1) * (amounts['right-up'] / 2);
   const stands = (['front', 'rear'] as const).flatMap((at): MoveLine[] => {
-    const [left, right] = (['left', 'right'] as const).map((side) => Math.round(up(at, side) / division) * division) as [
-      number,
-      number,
-    ];
-    if (Math.abs(left - right) < 1e-9)
-      return left === 0 ? [] : [{ do: 'stand', at, side: 'both', by: left }];
+    const [left, right] = (['left', 'right'] as const).map(
+      (side) => Math.round(up(at, side) / division) * division,
+    ) as [number, number];
+    if (Math.abs(left - right) < 1e-9) return left === 0 ? [] : [{ do: 'stand', at, side: 'both', by: left }];
     return [
       ...(left === 0 ? [] : [{ do: 'stand', at, side: 'left', by: left } as const]),
       ...(right === 0 ? [] : [{ do: 'stand', at, side: 'right', by: right } as const]),
@@ -230,6 +231,26 @@ export function linesOfMove(move: RigidMove, holds: Holds, division: number): re
   return Object.values(linesOf(rounded(amounts, division), division)).flat();
 }
 
+/**
+ * One thing done to the loose half as the rigid move that a pair of hands makes of it: the other stands stay as they are.
+ *
+ * @param line What is done.
+ * @param holds Where the half is held.
+ */
+export function rigidOfLine(line: MoveLine, holds: Holds): RigidMove {
+  const { by } = line;
+  if (line.do === 'pull') return rigidOf({ ...NOTHING, back: by }, holds);
+  if (line.do === 'slide')
+    return rigidOf(
+      { ...NOTHING, 'front-right': line.at === 'rear' ? 0 : by, 'rear-right': line.at === 'front' ? 0 : by },
+      holds,
+    );
+  const up = line.at === 'front' ? 'front-up' : 'rear-up';
+  if (line.side === 'both') return rigidOf({ ...NOTHING, [up]: by }, holds);
+  // A stand on one side lifts the half's middle by half of it, and leans it.
+  return rigidOf({ ...NOTHING, [up]: by / 2, 'right-up': ((line.side === 'right' ? 1 : -1) * by) / 2 }, holds);
+}
+
 /** A rigid move as moves by hand at where the half is held, mm. */
 function amountsOf({ shift, turn, about }: RigidMove, { front, rear, out }: Holds): Amounts {
   const up = (x: number) => shift.z - turn.y * (x - about.x);
@@ -253,5 +274,4 @@ function amountsOf({ shift, turn, about }: RigidMove, { front, rear, out }: Hold
 export const slidBy = (
   slide: { readonly front: number; readonly rear: number; readonly back: number },
   holds: Holds,
-): RigidMove =>
-  rigidOf({ ...NOTHING, 'front-right': slide.front, 'rear-right': slide.rear, back: slide.back }, holds);
+): RigidMove => rigidOf({ ...NOTHING, 'front-right': slide.front, 'rear-right': slide.rear, back: slide.back }, holds);

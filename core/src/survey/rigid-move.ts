@@ -70,7 +70,7 @@ export function fittedMove(
   const about = middleOf(from);
   const far = from.map((point) => plus(point, about, -1));
   const longest = far.reduce((most, way) => (dot(way, way) > dot(most, most) ? way : most));
-  const off = Math.max(...far.map((way) => Math.hypot(...Object.values(cross(way, longest)))) , 0);
+  const off = Math.max(...far.map((way) => Math.hypot(...Object.values(cross(way, longest)))), 0);
   if (off < IN_LINE * Math.hypot(longest.x, longest.y, longest.z)) return null;
   let move: RigidMove = { shift: { x: 0, y: 0, z: 0 }, turn: { x: 0, y: 0, z: 0 }, about };
   for (let round = 0; round < 8; round += 1) {

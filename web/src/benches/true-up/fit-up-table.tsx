@@ -31,8 +31,8 @@ export function FitUpTable(bench: BenchProps) {
   return (
     <div className="space-y-5">
       <p className="max-w-3xl text-sm text-pencil">
-        Before a joint is tacked: the gap at three places of each rail, and how far the rear end stands off the front one.
-        First the halves are true by the readings; what is uneven then is dressed.
+        Before a joint is tacked: the gap at three places of each rail, and how far the rear end stands off the front
+        one. First the halves are true by the readings; what is uneven then is dressed.
       </p>
       {result.joints.map((joint) => (
         <OneJoint key={joint.id} bench={bench} joint={joint} />
@@ -47,7 +47,13 @@ function OneJoint({ bench, joint }: { readonly bench: BenchProps; readonly joint
     const found = standing(records, 'fit-up').findLast(({ body }) => body.joint === joint.id && body.side === side);
     return found ? [found] : [];
   });
-  const found = read.length > 0 ? fitUpOf(read.map(({ body }) => body), job.rules) : null;
+  const found =
+    read.length > 0
+      ? fitUpOf(
+          read.map(({ body }) => body),
+          job.rules,
+        )
+      : null;
   const show = (mm: number) => lengthText(Math.abs(mm), finer(job.display), true);
   return (
     <section aria-label={`Joint ${joint.letter}`}>
@@ -95,8 +101,8 @@ function OneJoint({ bench, joint }: { readonly bench: BenchProps; readonly joint
             <li key={side + way}>
               <Verdict kind="warn">
                 The {side} rear end stands <b className="font-semibold">{show(by)}</b>{' '}
-                {way === 'out' ? (by > 0 ? 'outward' : 'inward') : by > 0 ? 'high' : 'low'}: draw it in with clamps before
-                it is tacked.
+                {way === 'out' ? (by > 0 ? 'outward' : 'inward') : by > 0 ? 'high' : 'low'}: draw it in with clamps
+                before it is tacked.
               </Verdict>
             </li>
           ))}

@@ -1,6 +1,7 @@
 import {
   type ControlPrediction,
   finer,
+  frameSurvey,
   judgeReading,
   latestReadings,
   type LengthFormat,
@@ -20,19 +21,34 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { recordNow } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
+import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { ThumbLayout } from '../../ui/thumb-layout.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
+import { FitUpTable } from './fit-up-table.tsx';
+import { HistoryTable } from './history.tsx';
+import { InstrumentBar } from './instrument-bar.tsx';
+import { MovesTable, NextMove } from './moves.tsx';
+import { PracticeDrawer } from './practice.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
+import { ShapeTable } from './shape.tsx';
 import { cautionStepOf, LOOKS, readingProblemOf } from './taking.ts';
 
 /**
- * Index of the measurement to take next, from `from` on and going round: one without a reading, else one whose reading
- * is not right, else the next.
+ * Index of the measurement to take next: of those without a reading the one that tells most, else one whose reading is not
+ * right, from `from` on and going round, else the next.
  */
-function nextToTake({ job, result }: BenchProps, latest: ReadonlyMap<string, Reading>, from: number): number {
+function nextToTake(
+  { job, result }: BenchProps,
+  latest: ReadonlyMap<string, Reading>,
+  stage: Stage,
+  from: number,
+): number {
   const { controls } = result;
+  const survey = frameSurvey(controls, [...latest.values()], stage, job.rules);
+  const asked = survey.state === 'nothing-read' ? null : survey.next;
+  if (asked) return controls.indexOf(asked);
   const order = controls.map((_, step) => (from + step) % controls.length);
   const state = (index: number): 'missing' | 'right' | 'wrong' => {
     const control = controls[index];
@@ -44,13 +60,21 @@ function nextToTake({ job, result }: BenchProps, latest: ReadonlyMap<string, Rea
   return first('missing') ?? first('wrong') ?? from % Math.max(1, controls.length);
 }
 
+const SLIDES = [
+  ['moves', { name: 'Moves', Content: MovesTable }],
+  ['shape', { name: 'Shape', Content: ShapeTable }],
+  ['ends', { name: 'Ends', Content: FitUpTable }],
+  ['history', { name: 'History', Content: HistoryTable }],
+  ['practice', { name: 'Practice', Content: PracticeDrawer }],
+] as const;
+
 /** Readings at the frame: one measurement at a time, what it should be, a keypad, and at once whether it is right. */
 export function FloorReadings(props: BenchProps) {
   const { store, job, result, readings, canRecord, onRecord, onShowMeasurement } = props;
   const [stage, setStage] = useState<Stage>(() => props.whole.stage);
   const cautions = useCautions(props, cautionStepOf(stage));
   const latest = latestReadings(readings, stage);
-  const [index, setIndex] = useState(() => nextToTake(props, latest, 0));
+  const [index, setIndex] = useState(() => nextToTake(props, latest, stage, 0));
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
   // What was taken just now: its verdict stands where the keypad was, until one goes on.
@@ -79,7 +103,7 @@ export function FloorReadings(props: BenchProps) {
     setTaken({
       control,
       value: read.value,
-      next: nextToTake(props, new Map(latest).set(record.body.measurement, readingOf(record)), index + 1),
+      next: nextToTake(props, new Map(latest).set(record.body.measurement, readingOf(record)), stage, index + 1),
     });
     setText('');
   };
@@ -180,7 +204,15 @@ export function FloorReadings(props: BenchProps) {
         )}
       </section>
 
+      <InstrumentBar
+        format={job.display}
+        control={control}
+        apart={control.kind === 'height' ? null : target}
+        onTake={(mm) => setText(lengthText(mm, finer(job.display)))}
+      />
+      <NextMove {...props} />
       <CautionList {...cautions} />
+      <FoldOuts bench={props} slides={SLIDES} />
     </ThumbLayout>
   );
 }

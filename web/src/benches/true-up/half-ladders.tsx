@@ -15,9 +15,7 @@ interface LaddersProps {
 
 /** Ids of a half along one rail, front to rear. */
 const along = (ids: readonly string[], side: 'left' | 'right', nominal: Points) =>
-  ids
-    .filter((id) => id.endsWith(side))
-    .toSorted((a, b) => (nominal[a] as Vec3).x - (nominal[b] as Vec3).x);
+  ids.filter((id) => id.endsWith(side)).toSorted((a, b) => (nominal[a] as Vec3).x - (nominal[b] as Vec3).x);
 
 /**
  * Both halves as rigid ladders where the readings say that they are, the error drawn large; the loose one can be pushed: by
@@ -104,7 +102,7 @@ export function HalfLadders({ found, drawn, rails, picture, large }: Omit<Ladder
 }
 
 /** The next thing to do to the loose half: one arrow where it is done, with its amount. */
-export function NextArrow({ found, drawn, rails, px, picture: { job } }: Omit<LaddersProps, 'large'>) {
+export function NextArrow({ found, drawn, rails, px, picture: { job, tray } }: Omit<LaddersProps, 'large'>) {
   const { halves, holds, list } = found.trueUp;
   const [next] = found.pushed || list.before.wrong === 0 ? [] : (list.moves[0]?.lines ?? []);
   if (!next) return null;
@@ -112,19 +110,14 @@ export function NextArrow({ found, drawn, rails, px, picture: { job } }: Omit<La
   const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
   const across = (rails.left + rails.right) / 2;
   const text = moveText(next, job.display);
-  const wide = text.length * 6.4 + 20;
+  const wide = text.length * 5.4 + 20;
+  const at = Math.max(wide / 2 + 4, Math.min(tray.width - wide / 2 - 4, middle));
   return (
     <g pointerEvents="none">
       <Arrow line={next} x={px(placeOf(next, holds))} y={across + 6} rails={rails} />
-      <rect
-        x={middle - wide / 2}
-        y={across - 30}
-        width={wide}
-        height={24}
-        fill="var(--color-layout)"
-      />
+      <rect x={at - wide / 2} y={across - 30} width={wide} height={24} fill="var(--color-layout)" />
       <text
-        x={middle}
+        x={at}
         y={across - 13}
         textAnchor="middle"
         fontSize={15}
@@ -156,11 +149,21 @@ function Arrow({
   const ink = { stroke: 'var(--color-layout)', strokeWidth: 4, fill: 'none' } as const;
   if (line.do === 'pull') {
     const way = line.by > 0 ? 1 : -1;
-    return <path d={`M${x - way * 34} ${y + 10}H${x + way * 34}M${x + way * 24} ${y + 2}L${x + way * 34} ${y + 10}L${x + way * 24} ${y + 18}`} {...ink} />;
+    return (
+      <path
+        d={`M${x - way * 34} ${y + 10}H${x + way * 34}M${x + way * 24} ${y + 2}L${x + way * 34} ${y + 10}L${x + way * 24} ${y + 18}`}
+        {...ink}
+      />
+    );
   }
   if (line.do === 'slide') {
     const way = line.by > 0 ? 1 : -1;
-    return <path d={`M${x} ${y + 8 - way * 20}V${y + 8 + way * 20}M${x - 8} ${y + 8 + way * 10}L${x} ${y + 8 + way * 20}L${x + 8} ${y + 8 + way * 10}`} {...ink} />;
+    return (
+      <path
+        d={`M${x} ${y + 8 - way * 20}V${y + 8 + way * 20}M${x - 8} ${y + 8 + way * 10}L${x} ${y + 8 + way * 20}L${x + 8} ${y + 8 + way * 10}`}
+        {...ink}
+      />
+    );
   }
   const sides = line.side === 'both' ? (['left', 'right'] as const) : [line.side];
   return (

@@ -48,8 +48,8 @@ export function HistoryTable(props: BenchProps) {
       {kinds.length > 0 ? (
         <table className="w-full max-w-4xl border-collapse text-[0.92rem]">
           <caption className="pb-1 text-left text-sm text-pencil">
-            The shape of the frame as the readings of each stage say. What welding pulled is the last column less the one
-            before it: keep it in mind for the next job, and lay the halves so much the other way.
+            The shape of the frame as the readings of each stage say. What welding pulled is the last column less the
+            one before it: keep it in mind for the next job, and lay the halves so much the other way.
           </caption>
           <thead>
             <tr className="border-b border-graphite text-sm text-pencil">
@@ -145,8 +145,8 @@ function Corrections(props: BenchProps) {
     <section className="mt-5 max-w-4xl" aria-label="Corrections">
       <PanelHeading>Corrected by heat or force</PanelHeading>
       <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-1.5 text-sm">
-        Never heat a heat-treated or high-strength rail: it loses what makes it strong, and nothing shows. A press lets go
-        suddenly: nobody stands in line with it. When in doubt, cut the joint and set it anew.
+        Never heat a heat-treated or high-strength rail: it loses what makes it strong, and nothing shows. A press lets
+        go suddenly: nobody stands in line with it. When in doubt, cut the joint and set it anew.
       </p>
       {done.length > 0 && (
         <ul className="mt-2">

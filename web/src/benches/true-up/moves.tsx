@@ -5,7 +5,8 @@ import { Verdict } from '../../ui/verdict.tsx';
 import { StageChoice, useStage } from './stage-choice.tsx';
 import { usePushed, useTrueUp } from './use-true-up.ts';
 
-const counted = (wrong: number): string => (wrong === 0 ? 'all readings right' : wrong === 1 ? '1 reading not right' : `${wrong} readings not right`);
+const counted = (wrong: number): string =>
+  wrong === 0 ? 'all readings right' : wrong === 1 ? '1 reading not right' : `${wrong} readings not right`;
 
 /** In the panel: the next thing to do to the loose half; or what the half pushed by hand makes of the readings. */
 export function NextMove(props: BenchProps) {
@@ -128,8 +129,8 @@ export function MovesTable(props: BenchProps) {
       {moved.length > 0 && (
         <table className="w-full max-w-4xl border-collapse text-[0.92rem]">
           <caption className="pb-1 text-left text-sm text-pencil">
-            Off by how much, as all readings of {STAGE_NAMES[stage as Stage].toLowerCase()} together say, and after each move. Those that are right
-            throughout are left out.
+            Off by how much, as all readings of {STAGE_NAMES[stage as Stage].toLowerCase()} together say, and after each
+            move. Those that are right throughout are left out.
           </caption>
           <thead>
             <tr className="border-b border-graphite text-sm text-pencil">

@@ -4,6 +4,7 @@ import { INKS } from './lines.ts';
 import { FitUpTable } from './fit-up-table.tsx';
 import { HistoryTable } from './history.tsx';
 import { MovesTable } from './moves.tsx';
+import { PracticeDrawer } from './practice.tsx';
 import { ReadingsTable } from './readings-table.tsx';
 import { ShapeTable } from './shape.tsx';
 import { TrueUpOver } from './true-up-layer.tsx';
@@ -27,6 +28,7 @@ export const parts: BenchParts = {
     shape: { name: 'Shape', Content: ShapeTable },
     ends: { name: 'Ends', Content: FitUpTable },
     history: { name: 'History', Content: HistoryTable },
+    practice: { name: 'Practice', Content: PracticeDrawer },
   },
   legend: [
     { name: 'right', draw: line(INKS.right) },

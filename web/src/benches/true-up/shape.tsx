@@ -1,10 +1,4 @@
-import {
-  type FrameSurvey,
-  type JudgedPart,
-  lengthText,
-  finer,
-  type ShapePart,
-} from '@splay/core';
+import { type FrameSurvey, type JudgedPart, lengthText, finer, type ShapePart } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { Verdict, type VerdictKind } from '../../ui/verdict.tsx';
@@ -20,9 +14,9 @@ const PARTS: Readonly<Record<ShapePart, { readonly name: string; readonly over: 
   sag: { name: 'Sag', over: 'the middle hangs', under: 'the middle stands high' },
   twist: { name: 'Twist', over: 'right side higher at the rear', under: 'left side higher at the rear' },
 };
-export const PART_NAMES = Object.fromEntries(
-  Object.entries(PARTS).map(([part, { name }]) => [part, name]),
-) as Readonly<Record<ShapePart, string>>;
+export const PART_NAMES = Object.fromEntries(Object.entries(PARTS).map(([part, { name }]) => [part, name])) as Readonly<
+  Record<ShapePart, string>
+>;
 const VERDICTS: Readonly<Record<JudgedPart['verdict'], { readonly kind: VerdictKind; readonly words: string }>> = {
   right: { kind: 'good', words: 'right' },
   doubtful: { kind: 'warn', words: 'the readings cannot tell: more of them, or better ones' },
@@ -190,6 +184,16 @@ export function ShapeTable(props: BenchProps) {
             twenty times, if tapes and levels read as well as the rulebook says. What fits none of these stays at{' '}
             {lengthText(survey.rest, format, true)}.
           </p>
+          {survey.weak.length > 0 && (
+            <p className="mt-2 max-w-3xl text-sm text-pencil">
+              Hardly checked by the others, so that an error in one would not show:{' '}
+              {survey.weak
+                .slice(0, 6)
+                .map(({ name }) => name)
+                .join('; ')}
+              {survey.weak.length > 6 && ` and ${survey.weak.length - 6} more`}. Read these twice.
+            </p>
+          )}
           <ul className="mt-3 max-w-3xl space-y-1">
             <Misreads survey={survey} format={format} onSelect={onSelect} />
           </ul>

@@ -7,6 +7,7 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { lineAtHand, readLines } from './lines.ts';
+import { InstrumentBar } from './instrument-bar.tsx';
 import { NextMove } from './moves.tsx';
 import { ReadingCell } from './reading-cell.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
@@ -91,6 +92,15 @@ export function TrueUpPanel(props: BenchProps) {
             </>
           )}
         </dl>
+        <InstrumentBar
+          key={`${control.measurement.id}/${stage}`}
+          format={job.display}
+          control={control}
+          apart={control.kind === 'height' ? null : target}
+          onTake={(value) =>
+            onRecord(recordNow(store, 'reading', { measurement: control.measurement.id, stage, value }))
+          }
+        />
         {judged && (
           <div className="mt-2 border-t border-rule pt-2" role="status">
             <Verdict kind={LOOKS[judged.verdict]}>{judged.message}</Verdict>

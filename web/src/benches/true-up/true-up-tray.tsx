@@ -47,16 +47,16 @@ export function TrueUpTray(props: PictureProps) {
     const target = shownHalves && nominal?.[id];
     const is = shownHalves?.points[id];
     if (!target || !is) return null;
-    return [px(target.x) + (is.x - target.x) * large, rails[target.y < 0 ? 'left' : 'right'] + (is.y - target.y) * large];
+    return [
+      px(target.x) + (is.x - target.x) * large,
+      rails[target.y < 0 ? 'left' : 'right'] + (is.y - target.y) * large,
+    ];
   };
   const ids = new Map(Object.entries(nominal ?? {}).map(([id, at]) => [keyOf(at), id]));
-  const xy = (end: Vec3): Drawn =>
-    drawn(ids.get(keyOf(end)) ?? '') ?? [px(end.x), rails[end.y < 0 ? 'left' : 'right']];
+  const xy = (end: Vec3): Drawn => drawn(ids.get(keyOf(end)) ?? '') ?? [px(end.x), rails[end.y < 0 ? 'left' : 'right']];
   const tapes = lines.filter(({ control }) => control.kind !== 'height');
   const heights = lines.filter(({ control }) => control.kind === 'height');
-  const points = new Map(
-    lines.flatMap(({ ends }) => ends ?? []).map((end) => [keyOf(end), end]),
-  );
+  const points = new Map(lines.flatMap(({ ends }) => ends ?? []).map((end) => [keyOf(end), end]));
   return (
     <svg width={width} height={height} role="img" aria-label="Readings of the frame, seen from above">
       {SIDES.map((side) => (
@@ -69,7 +69,13 @@ export function TrueUpTray(props: PictureProps) {
               width={Math.max(0, px(span.builtTo) - px(span.builtFrom))}
               height={12}
               fill={span.kind === 'new' ? 'url(#hatch-new)' : shownHalves ? 'none' : 'var(--color-steel)'}
-              stroke={span.kind === 'new' ? 'var(--color-layout)' : shownHalves ? 'var(--color-pencil)' : 'var(--color-graphite)'}
+              stroke={
+                span.kind === 'new'
+                  ? 'var(--color-layout)'
+                  : shownHalves
+                    ? 'var(--color-pencil)'
+                    : 'var(--color-graphite)'
+              }
               strokeWidth={shownHalves ? 1 : 1.2}
               strokeDasharray={shownHalves ? '5 4' : undefined}
             />
@@ -82,13 +88,7 @@ export function TrueUpTray(props: PictureProps) {
       ))}
       {shownHalves && <HalfLadders found={shownHalves} {...{ drawn, rails, large }} picture={props} />}
       {tapes.map((line) => (
-        <TapeLine
-          key={line.control.measurement.id}
-          line={line}
-          at={line === hand}
-          xy={xy}
-          onSelect={onSelect}
-        />
+        <TapeLine key={line.control.measurement.id} line={line} at={line === hand} xy={xy} onSelect={onSelect} />
       ))}
       {[...points].map(([key, end]) => (
         <circle
@@ -115,13 +115,7 @@ export function TrueUpTray(props: PictureProps) {
       {tapes
         .filter((line) => line === hand || lookOf(line) === 'wrong' || lookOf(line) === 'misread')
         .map((line) => (
-          <Amount
-            key={line.control.measurement.id}
-            line={line}
-            xy={xy}
-            format={job.display}
-            at={line === hand}
-          />
+          <Amount key={line.control.measurement.id} line={line} xy={xy} format={job.display} at={line === hand} />
         ))}
       {shownHalves && <NextArrow found={shownHalves} {...{ drawn, rails, px }} picture={props} />}
       {lines.length === 0 && (

@@ -1,4 +1,12 @@
-import { linesOfMove, MOVE_DIVISION, type Points, slidBy, type Stage, surveyAndMoves, withRearMoved } from '@splay/core';
+import {
+  linesOfMove,
+  MOVE_DIVISION,
+  type Points,
+  slidBy,
+  type Stage,
+  surveyAndMoves,
+  withRearMoved,
+} from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useJobState } from '../../client/job-store.ts';
