@@ -15,7 +15,7 @@ afterEach(() => {
 
 /** A cable in the browser that sends when it is told to. */
 function cable() {
-  let send = (_: string) => {};
+  let send: (text: string) => void = () => undefined;
   const readable = new ReadableStream<Uint8Array>({
     start: (controller) => {
       send = (text) => controller.enqueue(new TextEncoder().encode(text));
@@ -56,9 +56,9 @@ it('a distance is taken by a press, never by itself; an angle is said as the ris
   fireEvent.click(screen.getByRole('button', { name: `Take it for ${control.name}` }));
   expect(onTake).toHaveBeenCalledExactlyOnceWith(expect.closeTo(33.5 * 25.4, 6));
   await send('-0.5 deg\n');
-  // tan 0.5° over 33 in: 0.288 in, 9/32 full.
+  // tan 0.5° over 29 3/4 in: 0.2596 in, a full quarter.
   expect(screen.getByRole('region', { name: 'Instrument' }).textContent).toMatch(
-    /−0\.50°|-0\.50°.*its far end is 9\/32.*full.*lower over 33/,
+    /−0\.50°: its far end is 1\/4 in full lower over 29 3\/4 in/,
   );
   fireEvent.click(screen.getByRole('button', { name: 'Disconnect' }));
   expect(screen.getByRole('button', { name: 'on a cable' })).toBeTruthy();

@@ -1,4 +1,4 @@
-import { type ControlPrediction, finer, lengthText } from '@splay/core';
+import { angleText, type ControlPrediction, finer, lengthText } from '@splay/core';
 import { useEffect, useRef, useState } from 'react';
 import { bluetoothInstrument } from '../../client/instruments/bluetooth.ts';
 import type { Instrument, InstrumentReading } from '../../client/instruments/instrument.ts';
@@ -86,7 +86,7 @@ export function InstrumentBar({ format, control, apart, onTake }: InstrumentBarP
           )}
           {said?.kind === 'angle' && (
             <p>
-              <b className="heading text-xl">{((said.radians * 180) / Math.PI).toFixed(2)}°</b>
+              <b className="heading text-xl">{angleText(said.radians, 2)}</b>
               {apart !== null && control.kind !== 'height' && (
                 <>
                   : its far end is {shown(Math.abs(Math.tan(said.radians) * apart))}{' '}
