@@ -184,21 +184,28 @@ export interface ControlEnd {
   readonly side: Side;
 }
 
+/** What is measured between two control points. */
+export const BETWEEN_KINDS = ['tape', 'plumb', 'rise'] as const;
+type MeasuredBetween<K> = K extends unknown
+  ? { readonly id: string; readonly kind: K; readonly from: ControlEnd; readonly to: ControlEnd }
+  : never;
+
 /**
- * What is measured before, during and after the work: the tape pulled straight between two control points, or the
+ * What is measured before, during and after the work: the tape pulled straight between two control points; held level, with
+ * its ends plumbed down to them; how much the second stands higher than the first, as a level laid over both tells; or the
  * height of one over the datum plane, read with a level or a laser.
  */
 export type ControlMeasurement =
-  | { readonly id: string; readonly kind: 'tape'; readonly from: ControlEnd; readonly to: ControlEnd }
+  | MeasuredBetween<(typeof BETWEEN_KINDS)[number]>
   | { readonly id: string; readonly kind: 'height'; readonly at: ControlEnd };
 
 /**
- * The control points that a measurement needs: two for a tape, one for a height.
+ * The control points that a measurement needs: two for what is measured between them, one for a height.
  *
  * @param measurement The measurement.
  */
 export const endsOf = (measurement: ControlMeasurement): readonly ControlEnd[] =>
-  measurement.kind === 'tape' ? [measurement.from, measurement.to] : [measurement.at];
+  measurement.kind === 'height' ? [measurement.at] : [measurement.from, measurement.to];
 
 /** A donor frame as measured. */
 export interface Frame {

@@ -231,6 +231,8 @@ export const frameSchema = () =>
     controlMeasurements: list(
       variant<ControlMeasurement, 'kind'>('kind', {
         tape: { id: id(), from: controlEnd(), to: controlEnd() },
+        plumb: { id: id(), from: controlEnd(), to: controlEnd() },
+        rise: { id: id(), from: controlEnd(), to: controlEnd() },
         height: { id: id(), at: controlEnd() },
       }),
     ),

@@ -130,8 +130,8 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     for (const { point } of endsOf(measurement))
       if (!pointIds.has(point))
         add('unknown-point', `controlMeasurements[${index}]`, `There is no control point “${point}”.`);
-    if (measurement.kind === 'tape' && sameEnd(measurement.from, measurement.to))
-      add('same-point', `controlMeasurements[${index}].to`, 'A tape needs two different ends.');
+    if (measurement.kind !== 'height' && sameEnd(measurement.from, measurement.to))
+      add('same-point', `controlMeasurements[${index}].to`, 'What is measured between two points needs two different ends.');
   });
   return problems;
 }

@@ -14,7 +14,7 @@ import type { PlanState } from './state.ts';
 /** A control measurement with what the donor gives and what the plan will give, mm. */
 export interface ControlPrediction {
   readonly measurement: ControlMeasurement;
-  readonly kind: 'length' | 'width' | 'diagonal' | 'height';
+  readonly kind: 'length' | 'width' | 'diagonal' | 'height' | 'rise';
   /** `Frame hole left to rear hole right`, in the names of the points. */
   readonly name: string;
   readonly before: number;
@@ -26,12 +26,12 @@ export interface ControlPrediction {
 }
 
 /**
- * Lengths run along one rail, widths straight across, and every other tape is a diagonal.
+ * Lengths run along one rail, widths straight across, and every other tape is a diagonal, pulled straight or held level.
  *
  * @param measurement The measurement.
  */
 export function controlKind(measurement: ControlMeasurement): ControlPrediction['kind'] {
-  if (measurement.kind === 'height') return 'height';
+  if (measurement.kind === 'height' || measurement.kind === 'rise') return measurement.kind;
   const { from, to } = measurement;
   if (from.side === to.side) return 'length';
   return from.point === to.point ? 'width' : 'diagonal';
@@ -60,7 +60,11 @@ export function pointFinder(state: PlanState): FindPoint {
 }
 
 /** What is read off the tape or the level at these ends, mm. */
-const reading = ([a, b]: readonly Vec3[]): number => (a && b ? distance(a, b) : (a?.z ?? 0));
+function reading({ kind }: ControlMeasurement, [a, b]: readonly Vec3[]): number {
+  if (!a || !b) return a?.z ?? 0;
+  if (kind === 'rise') return b.z - a.z;
+  return kind === 'plumb' ? Math.hypot(b.x - a.x, b.y - a.y) : distance(a, b);
+}
 
 /**
  * Every control measurement of the frame, before and after.
@@ -89,8 +93,8 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
         measurement,
         kind: controlKind(measurement),
         name: measurementName(measurement, (id) => points.get(id)?.name ?? id),
-        before: reading(ends),
-        predicted: lost ? null : reading(builtEnds),
+        before: reading(measurement, ends),
+        predicted: lost ? null : reading(measurement, builtEnds),
         reason: lost ? `${lost.name} is on steel that is taken out` : '',
         ends: { donor: ends, built: lost ? null : builtEnds },
       },
@@ -100,8 +104,9 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
 
 function measurementName(measurement: ControlMeasurement, nameOf: (point: string) => string): string {
   if (measurement.kind === 'height') return `${nameOf(measurement.at.point)}, height ${measurement.at.side}`;
-  const { from, to } = measurement;
-  if (from.point === to.point) return `${nameOf(from.point)}, across`;
-  if (from.side === to.side) return `${nameOf(from.point)} to ${nameOf(to.point)}, ${from.side}`;
-  return `${nameOf(from.point)} ${from.side} to ${nameOf(to.point)} ${to.side}`;
+  const { from, to, kind } = measurement;
+  const how = { tape: '', plumb: ', plumbed', rise: ', rise' }[kind];
+  if (from.point === to.point) return `${nameOf(from.point)}, across${how}`;
+  if (from.side === to.side) return `${nameOf(from.point)} to ${nameOf(to.point)}, ${from.side}${how}`;
+  return `${nameOf(from.point)} ${from.side} to ${nameOf(to.point)} ${to.side}${how}`;
 }

@@ -86,7 +86,16 @@ export function observationOf(control: ControlPrediction, value: number, rules: 
   const { id } = measurement;
   return measurement.kind === 'height'
     ? { id, kind: 'height', at: from, value, sigma: ruleValue(rules, SIGMAS.height) }
-    : { id, kind: 'tape', from, to, value, sigma: ruleValue(rules, SIGMAS.tape) };
+    : measurement.kind === 'rise'
+      ? { id, kind: 'rise', from, to, value, sigma: ruleValue(rules, SIGMAS.height) }
+      : {
+          id,
+          kind: measurement.kind === 'plumb' ? 'level-tape' : 'tape',
+          from,
+          to,
+          value,
+          sigma: ruleValue(rules, SIGMAS.tape),
+        };
 }
 
 /**

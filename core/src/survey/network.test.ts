@@ -201,3 +201,49 @@ describe('a network of readings', () => {
     expect(() => adjustNetwork(square, [tape('a', 'nowhere', 1)])).toThrow(RangeError);
   });
 });
+
+describe('rises and plumbed tapes', () => {
+  const at: Points = {
+    a: { x: 0, y: -400, z: 10 },
+    b: { x: 0, y: 400, z: 0 },
+    c: { x: 2000, y: -400, z: 60 },
+    d: { x: 2000, y: 400, z: 55 },
+  };
+  const level = (p: Vec3, q: Vec3) => Math.hypot(q.x - p.x, q.y - p.y);
+  const pairs = [
+    ['a', 'b'],
+    ['c', 'd'],
+    ['a', 'c'],
+    ['b', 'd'],
+    ['a', 'd'],
+    ['b', 'c'],
+  ] as const;
+  const plumbed = pairs.map(([from, to]): Observation => ({
+    id: `${from}${to}`,
+    kind: 'level-tape',
+    from,
+    to,
+    value: level(at[from]!, at[to]!),
+    sigma: 1,
+  }));
+  const rises = pairs.map(([from, to]): Observation => ({
+    id: `${from}${to} rise`,
+    kind: 'rise',
+    from,
+    to,
+    value: at[to]!.z - at[from]!.z,
+    sigma: 0.5,
+  }));
+  const flat: Points = Object.fromEntries(Object.entries(at).map(([id, { x, y }]) => [id, { x, y, z: 0 }]));
+
+  it('hold a frame without a single height: its form, with what stands higher than what', () => {
+    const found = held(adjustNetwork(flat, [...plumbed, ...rises]));
+    for (const [from, to] of pairs) {
+      expect(found.points[to]!.z - found.points[from]!.z).toBeCloseTo(at[to]!.z - at[from]!.z, 6);
+      expect(level(found.points[from]!, found.points[to]!)).toBeCloseTo(level(at[from]!, at[to]!), 6);
+    }
+  });
+  it('plumbed tapes say nothing of heights: alone they leave the frame floating', () => {
+    expect('ways' in adjustNetwork(flat, [...plumbed, rises[0]!])).toBe(true);
+  });
+});

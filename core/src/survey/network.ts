@@ -57,7 +57,7 @@ export const UNCHECKED = 1e-3;
 const ITERATIONS = 20;
 
 /** Rigid motions that no reading sees, as orthonormal columns. */
-function freeMotions(where: readonly Vec3[], levelled: boolean): Matrix {
+function freeMotions(where: readonly Vec3[], levelled: 'by-heights' | 'by-rises' | 'not'): Matrix {
   const middle = scaled(
     where.reduce((sum, { x, y, z }) => ({ x: sum.x + x, y: sum.y + y, z: sum.z + z }), { x: 0, y: 0, z: 0 }),
     1 / where.length,
@@ -67,10 +67,10 @@ function freeMotions(where: readonly Vec3[], levelled: boolean): Matrix {
     () => ({ x: 1, y: 0, z: 0 }),
     () => ({ x: 0, y: 1, z: 0 }),
     ({ x, y }) => ({ x: -y, y: x, z: 0 }),
-    ...(levelled
+    ...(levelled === 'by-heights' ? [] : [() => ({ x: 0, y: 0, z: 1 })]),
+    ...(levelled !== 'not'
       ? []
       : [
-          () => ({ x: 0, y: 0, z: 1 }),
           ({ y, z }: Vec3) => ({ x: 0, y: -z, z: y }),
           ({ x, z }: Vec3) => ({ x: z, y: 0, z: -x }),
         ]),
@@ -116,7 +116,9 @@ export function adjustNetwork(
   const start = ids.map((id) => nominal[id] as Vec3);
   const unknowns = 3 * ids.length;
   // Where heights are read at all, the level is theirs; where none can be, only the form of the frame counts.
-  const levelled = [...observations, ...more].some(({ kind }) => kind === 'height');
+  const has = (...kinds: readonly Observation['kind'][]) =>
+    [...observations, ...more].some(({ kind }) => kinds.includes(kind));
+  const levelled = has('height') ? 'by-heights' : has('rise', 'slope') ? 'by-rises' : 'not';
   const free = freeMotions(start, levelled);
   const datum = free.mmul(free.transpose());
   const floats = (normal: Matrix) =>

@@ -20,7 +20,16 @@ export type Observation =
     }
   | {
       readonly id: string;
-      /** The rise from one point to another against the level; above 0 where the second is higher. */
+      /** How much the second point stands higher than the first. */
+      readonly kind: 'rise';
+      readonly from: string;
+      readonly to: string;
+      readonly value: number;
+      readonly sigma: number;
+    }
+  | {
+      readonly id: string;
+      /** The rise from one point to another against the level as an angle; above 0 where the second is higher. */
       readonly kind: 'slope';
       readonly from: string;
       readonly to: string;
@@ -73,6 +82,7 @@ export function rowOf(observation: Observation, where: readonly Vec3[], indexOf:
   ];
   // Points over each other have no direction between them: such a reading says nothing of the network.
   const none = { at: pair({ x: 0, y: 0, z: 0 }), computed: observation.value };
+  if (observation.kind === 'rise') return { at: pair({ x: 0, y: 0, z: 1 }), computed: z };
   if (observation.kind === 'slope') {
     if (level === 0) return none;
     const square = level * level + z * z;

@@ -119,7 +119,7 @@ export function readPractice(
   const stream = streamOf(frame.seed);
   const { noise, misreads } = PRACTICE_LEVELS[frame.level];
   const true_ = readOf(frame.truth, observationOf(control, 0, rules));
-  const lies = control.kind !== 'height' && stream.next() < misreads;
+  const lies = control.kind !== 'height' && control.kind !== 'rise' && stream.next() < misreads;
   const value = true_ + noise * stream.normal() + (lies ? inches(1) : 0);
   const step = inches(1 / 64);
   return {

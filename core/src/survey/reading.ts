@@ -1,3 +1,4 @@
+import type { ControlMeasurement } from '../frame/index.ts';
 import type { ControlPrediction } from '../plan/index.ts';
 import { type Rulebook, type RuleId, ruleValue } from '../rules/index.ts';
 import { finer, inches, lengthText, type LengthFormat } from '../units/index.ts';
@@ -40,6 +41,7 @@ const TOLERANCES = {
   width: 'reading/length',
   diagonal: 'reading/diagonal',
   height: 'reading/height',
+  rise: 'reading/height',
 } as const satisfies Record<ControlPrediction['kind'], RuleId>;
 
 /** How a reading that is off is off, in shop words: above its target, and below. */
@@ -48,6 +50,7 @@ const WAYS: Readonly<Record<ControlPrediction['kind'], readonly [over: string, u
   width: ['wide', 'narrow'],
   diagonal: ['long', 'short'],
   height: ['high', 'low'],
+  rise: ['high at its far end', 'low at its far end'],
 };
 
 /**
@@ -96,13 +99,13 @@ export function judgeReading(
 }
 
 /**
- * What is wrong with a reading before it is judged, or null: a tape reads above 0, a height may be at 0 or below.
+ * What is wrong with a reading before it is judged, or null: a tape reads above 0, a height or a rise may be at 0 or below.
  *
- * @param kind A tape or a height; undefined where it is not known.
+ * @param kind What is measured; undefined where it is not known.
  * @param value mm.
  */
-export const readingProblem = (kind: 'tape' | 'height' | undefined, value: number): string | null =>
-  kind === 'tape' && value <= 0 ? 'A tape reads more than 0.' : null;
+export const readingProblem = (kind: ControlMeasurement['kind'] | undefined, value: number): string | null =>
+  (kind === 'tape' || kind === 'plumb') && value <= 0 ? 'A tape reads more than 0.' : null;
 
 /**
  * Readings of measurements that are not on the list any more, newest first: kept, and shown as such.

@@ -11,6 +11,7 @@ import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
+import { AddMeasurement } from './add-measurement.tsx';
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from '../../ui/table-file.tsx';
@@ -86,6 +87,16 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
       >
         Add the usual ones: widths, lengths, both diagonals, heights
       </button>
+      <AddMeasurement
+        points={controlPoints}
+        disabled={disabled}
+        onAdd={(measurement) =>
+          set('Added a measurement', (frame) => ({
+            ...frame,
+            controlMeasurements: [...frame.controlMeasurements, measurement],
+          }))
+        }
+      />
     </>
   );
 }

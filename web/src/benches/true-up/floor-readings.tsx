@@ -33,7 +33,7 @@ import { MovesTable, NextMove } from './moves.tsx';
 import { PracticeDrawer } from './practice.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
 import { ShapeTable } from './shape.tsx';
-import { cautionStepOf, LOOKS, readingProblemOf } from './taking.ts';
+import { cautionStepOf, levelApart, LOOKS, readingProblemOf } from './taking.ts';
 
 /**
  * Index of the measurement to take next: of those without a reading the one that tells most, else one whose reading is not
@@ -144,7 +144,7 @@ export function FloorReadings(props: BenchProps) {
             before="0"
             problem={problem}
             unit={job.display.unit}
-            minus={control.kind === 'height'}
+            minus={control.kind === 'height' || control.kind === 'rise'}
             disabled={!canRecord}
             onText={setText}
             onTake={take}
@@ -207,7 +207,7 @@ export function FloorReadings(props: BenchProps) {
       <InstrumentBar
         format={job.display}
         control={control}
-        apart={control.kind === 'height' ? null : target}
+        apart={levelApart(control, stage)}
         onTake={(mm) => setText(lengthText(mm, finer(job.display)))}
       />
       <NextMove {...props} />

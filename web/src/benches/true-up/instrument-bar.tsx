@@ -69,7 +69,7 @@ export function InstrumentBar({ format, control, apart, onTake }: InstrumentBarP
               Disconnect
             </button>
           </p>
-          {said?.kind === 'distance' && (
+          {said?.kind === 'distance' && control.kind !== 'rise' && (
             <p className="flex items-center justify-between gap-2">
               <b className="heading text-xl">{shown(said.mm)}</b>
               <button
@@ -92,6 +92,18 @@ export function InstrumentBar({ format, control, apart, onTake }: InstrumentBarP
                   : its far end is {shown(Math.abs(Math.tan(said.radians) * apart))}{' '}
                   {said.radians < 0 ? 'lower' : 'higher'} over {shown(apart)}
                 </>
+              )}
+              {apart !== null && control.kind === 'rise' && (
+                <button
+                  type="button"
+                  className="button ml-2"
+                  onClick={() => {
+                    onTake(Math.tan(said.radians) * apart);
+                    setSaid(null);
+                  }}
+                >
+                  Take it for {control.name}
+                </button>
               )}
             </p>
           )}

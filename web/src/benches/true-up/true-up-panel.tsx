@@ -13,7 +13,7 @@ import { ReadingCell } from './reading-cell.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
 import { ShapeNotice } from './shape.tsx';
 import { StageChoice, useStage } from './stage-choice.tsx';
-import { cautionStepOf, LOOKS } from './taking.ts';
+import { cautionStepOf, levelApart, LOOKS } from './taking.ts';
 
 /** One measurement: what it should read, what it does, and whether that is right. */
 export function TrueUpPanel(props: BenchProps) {
@@ -96,7 +96,7 @@ export function TrueUpPanel(props: BenchProps) {
           key={`${control.measurement.id}/${stage}`}
           format={job.display}
           control={control}
-          apart={control.kind === 'height' ? null : target}
+          apart={levelApart(control, stage)}
           onTake={(value) =>
             onRecord(recordNow(store, 'reading', { measurement: control.measurement.id, stage, value }))
           }
