@@ -38,6 +38,14 @@ export const PROP_RULES = {
     reason: 'About what a cutting disc has to spare: past this it is caught.',
     source: SHOP_PRACTICE,
   },
+  'props/one-cut': {
+    title: 'Several cuts may be open at once',
+    measures: 'allowed',
+    value: 0,
+    reason:
+      'One at a time: while the rest of the frame is whole it is the reference for the joint at hand. Both at once saves setting up the stands twice, and then only the readings tell where the parts belong.',
+    source: 'two schools; this one is the safer where the frame itself is the reference',
+  },
   'props/by-hand': {
     title: 'What is cut out is held by hand up to',
     measures: 'mass',

@@ -3,6 +3,7 @@ import { GRAVITY } from '../../mounting/index.ts';
 import { PROP_FACTS } from '../../props/index.ts';
 import { lengthText, quantityText } from '../../units/index.ts';
 import type { Context } from '../context.ts';
+import { dotted } from '../operations/index.ts';
 import type { HeldPart } from './held.ts';
 import type { PropStep } from './steps.ts';
 
@@ -130,6 +131,9 @@ function ofPart(part: HeldPart, when: string, context: Context): Said[] {
   return findings;
 }
 
+const stepName = ({ letters, name }: PropStep): string =>
+  letters.length > 0 ? `cut ${dotted(letters)}` : name.toLowerCase();
+
 const lower = (name: string, capital = false): string => {
   const text = `the ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
   return capital ? text.charAt(0).toUpperCase() + text.slice(1) : text;
@@ -153,10 +157,16 @@ function tipWords({ footing, stands, centre }: HeldPart, context: Context): stri
  * What must be known of how the frame is held at a step; worst first.
  *
  * @param step The step.
+ * @param next The step after it, if one.
  * @param datum Station that the shop measures from, mm.
  * @param context Rules and how lengths are written.
  */
-export function propFindings(step: PropStep, datum: number, context: Context): PropFinding[] {
+export function propFindings(
+  step: PropStep,
+  next: PropStep | undefined,
+  datum: number,
+  context: Context,
+): PropFinding[] {
   const found: (Said & { readonly about: string })[] = [];
   const say = (about: string, said: readonly Said[]) => found.push(...said.map((each) => ({ ...each, about })));
   say('whole', ofPart(step.whole, 'before the cut', context));
@@ -204,6 +214,15 @@ export function propFindings(step: PropStep, datum: number, context: Context): P
       },
     ]);
   for (const part of step.loose) say(part.name, ofPart(part, 'once it is cut free', context));
+  if (next && ruleValue(context.rules, 'props/one-cut') === 0)
+    say('next', [
+      {
+        code: 'props/one-cut',
+        severity: 'note',
+        message: `One cut at a time: fit up and tack ${stepName(step)} before ${stepName(next)}.`,
+        remedy: 'While the rest is whole, it is the reference for the joint at hand.',
+      },
+    ]);
   for (const prop of step.idle)
     say(prop.id, [
       {

@@ -28,7 +28,11 @@ export interface PropResult {
 export function evaluateProps(input: PlanInput): PropResult {
   const context = contextOf(input);
   const steps = propSteps(evaluateOutcomes(evaluateGeometry(input)));
-  return { steps, findings: steps.flatMap((step) => propFindings(step, datumStation(input.donor), context)) };
+  const datum = datumStation(input.donor);
+  return {
+    steps,
+    findings: steps.flatMap((step, at) => propFindings(step, steps[at + 1], datum, context)),
+  };
 }
 
 /** Stretches of the donor below which something is in the way of a stand, mm. */

@@ -271,6 +271,17 @@ describe('stands in one press', () => {
   });
 });
 
+it('one cut at a time, unless the shop opens several at once', () => {
+  const two = on(inputOf(plainFrame(), lengthen, { kind: 'lengthen', at: donor(4000), length: 200 }), [
+    stand('a', 300),
+    stand('b', 5500),
+  ]);
+  const found = evaluateProps(two).findings.filter(({ code }) => code === 'props/one-cut');
+  expect(found.map(({ message }) => message)).toEqual(['One cut at a time: fit up and tack cut A·B before cut C·D.']);
+  const both = { ...two, rules: { ...two.rules, changes: { 'props/one-cut': 1 } } };
+  expect(evaluateProps(both).findings.map(({ code }) => code)).not.toContain('props/one-cut');
+});
+
 it('whatever the cuts and stands, the parts weigh what the frame weighs, and no figure is lost', () => {
   fc.assert(
     fc.property(

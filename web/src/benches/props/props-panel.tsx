@@ -153,6 +153,11 @@ function Findings({
       )}
       {placed && (
         <ul className="space-y-1.5" aria-label="What must be known">
+          {findings.every(({ severity }) => severity === 'note') && (
+            <li>
+              <Verdict kind="good">Every part stands once {letters} is through.</Verdict>
+            </li>
+          )}
           {findings.map(({ code, about, severity, message, remedy }) => (
             <li key={`${code}/${about}`}>
               <Verdict kind={severity}>
@@ -160,11 +165,6 @@ function Findings({
               </Verdict>
             </li>
           ))}
-          {findings.length === 0 && (
-            <li>
-              <Verdict kind="good">Every part stands once {letters} is through.</Verdict>
-            </li>
-          )}
         </ul>
       )}
       {canWrite && (

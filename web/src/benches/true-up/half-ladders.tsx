@@ -13,6 +13,37 @@ interface LaddersProps {
   readonly large: number;
 }
 
+/** A frame without a loose half as one ladder, where the readings say that its points are. */
+export const WholeLadder = ({ points, drawn }: { readonly points: Points } & Pick<LaddersProps, 'drawn'>) => (
+  <g fill="none" strokeLinejoin="round">
+    {(['left', 'right'] as const).map((side) => (
+      <RailLine key={side} d={railPath(Object.keys(points), side, points, drawn)} ink="var(--color-steel)" />
+    ))}
+  </g>
+);
+
+/** One rail of a ladder. */
+const RailLine = ({ d, ink }: { readonly d: string; readonly ink: string }) => (
+  <>
+    <path d={d} stroke="var(--color-graphite)" strokeWidth={11} />
+    <path d={d} stroke={ink} strokeWidth={8} />
+  </>
+);
+
+const railPath = (
+  ids: readonly string[],
+  side: 'left' | 'right',
+  points: Points,
+  drawn: LaddersProps['drawn'],
+): string =>
+  along(ids, side, points)
+    .flatMap((id) => {
+      const at = drawn(id);
+      return at ? [at] : [];
+    })
+    .map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`)
+    .join('');
+
 /** Ids of a half along one rail, front to rear. */
 const along = (ids: readonly string[], side: 'left' | 'right', nominal: Points) =>
   ids.filter((id) => id.endsWith(side)).toSorted((a, b) => (nominal[a] as Vec3).x - (nominal[b] as Vec3).x);
@@ -24,14 +55,6 @@ const along = (ids: readonly string[], side: 'left' | 'right', nominal: Points) 
 export function HalfLadders({ found, drawn, rails, picture, large }: Omit<LaddersProps, 'px'>) {
   const { halves } = found.trueUp;
   const { store, job, startDrag } = picture;
-  const path = (ids: readonly string[], side: 'left' | 'right') =>
-    along(ids, side, halves.points)
-      .flatMap((id) => {
-        const at = drawn(id);
-        return at ? [at] : [];
-      })
-      .map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`)
-      .join('');
   const xs = halves.rear.flatMap((id) => drawn(id)?.[0] ?? []);
   const [from, to] = [Math.min(...xs), Math.max(...xs)];
   const onPush = (event: PointerEvent<SVGRectElement>) => {
@@ -56,14 +79,11 @@ export function HalfLadders({ found, drawn, rails, picture, large }: Omit<Ladder
       {(['front', 'rear'] as const).map((half) => (
         <g key={half} fill="none" strokeLinejoin="round">
           {(['left', 'right'] as const).map((side) => (
-            <g key={side}>
-              <path d={path(halves[half], side)} stroke="var(--color-graphite)" strokeWidth={11} />
-              <path
-                d={path(halves[half], side)}
-                stroke={half === 'rear' ? 'var(--color-layout-wash)' : 'var(--color-steel)'}
-                strokeWidth={8}
-              />
-            </g>
+            <RailLine
+              key={side}
+              d={railPath(halves[half], side, halves.points, drawn)}
+              ink={half === 'rear' ? 'var(--color-layout-wash)' : 'var(--color-steel)'}
+            />
           ))}
         </g>
       ))}

@@ -14,7 +14,7 @@ import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { INKS, lineAtHand, lookOf, type ReadLine, readLines } from './lines.ts';
-import { HalfLadders, NextArrow } from './half-ladders.tsx';
+import { HalfLadders, NextArrow, WholeLadder } from './half-ladders.tsx';
 import { useStage } from './stage-choice.tsx';
 import { usePushed, useTrueUp } from './use-true-up.ts';
 
@@ -41,11 +41,13 @@ export function TrueUpTray(props: PictureProps) {
   const frame = stage === 'before-cut' || showBefore ? donor : result;
   const px = (x: number) => toPx(view, x);
   const shownHalves = found && !showBefore ? found : null;
+  // Without a loose half the whole frame is one ladder, where the readings say that it lies.
+  const shownPoints = shownHalves?.points ?? (survey.state === 'held' && !showBefore ? survey.points : null);
   const large = TIMES * view.scale;
   /** Where a point is drawn: its place on the frame, and off that as far as the readings say, drawn large. */
   const drawn = (id: string): Drawn | null => {
-    const target = shownHalves && nominal?.[id];
-    const is = shownHalves?.points[id];
+    const target = shownPoints && nominal?.[id];
+    const is = shownPoints?.[id];
     if (!target || !is) return null;
     return [
       px(target.x) + (is.x - target.x) * large,
@@ -58,7 +60,7 @@ export function TrueUpTray(props: PictureProps) {
   const heights = lines.filter(({ control }) => control.kind === 'height');
   const points = new Map(lines.flatMap(({ ends }) => ends ?? []).map((end) => [keyOf(end), end]));
   return (
-    <svg width={width} height={height} role="img" aria-label="Readings of the frame, seen from above">
+    <svg width={width} height={height} role="group" aria-label="Readings of the frame, seen from above">
       {SIDES.map((side) => (
         <g key={side}>
           {frame.tape.spans.map((span) => (
@@ -68,7 +70,7 @@ export function TrueUpTray(props: PictureProps) {
               y={rails[side] - 6}
               width={Math.max(0, px(span.builtTo) - px(span.builtFrom))}
               height={12}
-              fill={span.kind === 'new' ? 'url(#hatch-new)' : shownHalves ? 'none' : 'var(--color-steel)'}
+              fill={span.kind === 'new' ? 'url(#hatch-new)' : shownPoints ? 'none' : 'var(--color-steel)'}
               stroke={
                 span.kind === 'new'
                   ? 'var(--color-layout)'
@@ -76,8 +78,8 @@ export function TrueUpTray(props: PictureProps) {
                     ? 'var(--color-pencil)'
                     : 'var(--color-graphite)'
               }
-              strokeWidth={shownHalves ? 1 : 1.2}
-              strokeDasharray={shownHalves ? '5 4' : undefined}
+              strokeWidth={shownPoints ? 1 : 1.2}
+              strokeDasharray={shownPoints ? '5 4' : undefined}
             />
           ))}
           <text x={10} y={side === 'left' ? 16 : height - 8} className="label" fontSize={12} fill="var(--color-pencil)">
@@ -86,6 +88,7 @@ export function TrueUpTray(props: PictureProps) {
           </text>
         </g>
       ))}
+      {!shownHalves && shownPoints && <WholeLadder points={shownPoints} drawn={drawn} />}
       {shownHalves && <HalfLadders found={shownHalves} {...{ drawn, rails, large }} picture={props} />}
       {tapes.map((line) => (
         <TapeLine key={line.control.measurement.id} line={line} at={line === hand} xy={xy} onSelect={onSelect} />
