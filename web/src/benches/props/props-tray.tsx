@@ -37,7 +37,12 @@ export function PropsTray(props: PictureProps) {
           <KerfPicture cut={step.cuts[0]} second={step.cuts[1]} moment={moment} size={picture} job={job} />
         )}
         {wide && (
-          <div className="min-w-0 flex-1 overflow-auto border-l border-rule px-3 py-2">
+          <div
+            className="min-w-0 flex-1 overflow-auto border-l border-rule px-3 py-2"
+            role="region"
+            aria-label="What the stands carry"
+            tabIndex={0}
+          >
             <StandLoads {...props} cut={step.cuts[0]} under={propsUnder(parts)} />
           </div>
         )}

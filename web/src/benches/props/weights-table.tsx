@@ -49,10 +49,7 @@ export function WeightsTable({ store, job, donor, canWrite }: BenchProps) {
       <thead className="sticky top-0 bg-sheet">
         <tr className="border-b border-graphite text-sm text-pencil">
           <th scope="col" className="py-1 text-left font-normal">
-            On it
-          </th>
-          <th scope="col" className="text-left font-normal">
-            What
+            On the frame when it is cut
           </th>
           <th scope="col" className="figures font-normal">
             weighs
@@ -62,20 +59,20 @@ export function WeightsTable({ store, job, donor, canWrite }: BenchProps) {
       <tbody>
         {rows.map((row) => (
           <tr key={row.id} className="border-b border-rule/60">
-            <td className="py-1">
-              <label className="flex min-h-8 w-fit items-center gap-2">
+            <th scope="row" className="text-left font-normal">
+              <label className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-12 pointer-coarse:min-w-12">
                 <input
                   type="checkbox"
-                  className="h-5 w-5 accent-layout"
+                  className="h-5 w-5 shrink-0 accent-layout"
                   checked={!off.has(row.id)}
                   disabled={!canWrite}
                   aria-label={`${row.name} is on the frame`}
                   onChange={(event) => put(row, event.target.checked)}
                 />
+                <span className={off.has(row.id) ? 'text-pencil line-through' : ''}>
+                  {row.name} <span className="text-sm text-pencil">{row.what}</span>
+                </span>
               </label>
-            </td>
-            <th scope="row" className={`text-left font-normal ${off.has(row.id) ? 'text-pencil line-through' : ''}`}>
-              {row.name} <span className="text-sm text-pencil">{row.what}</span>
             </th>
             <td className="figures">
               <Quantity of="mass" value={row.mass} unit={job.display.unit} />
