@@ -46,6 +46,11 @@ try {
     await page.screenshot({ path: join(out, `${name}.png`) });
     say(name);
   };
+  const still = async () => {
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(300);
+    return page.screenshot();
+  };
   rmSync(out, { recursive: true, force: true });
   mkdirSync(out, { recursive: true });
   await page.goto(`${base}/sign-in`);
@@ -86,9 +91,7 @@ try {
 
   // Measure.
   await open(van, 'donor');
-  await page.waitForLoadState('networkidle');
-  await page.waitForTimeout(300);
-  const donor = await page.screenshot();
+  const donor = await still();
   await open(tour, 'donor');
   const top = (heading) =>
     page.getByRole('heading', { name: heading }).evaluate((element) => element.scrollIntoView({ block: 'start' }));
@@ -113,8 +116,7 @@ try {
   await side('donor', [donor, await page.screenshot()], 2560);
 
   await open(van, 'body');
-  await page.waitForLoadState('networkidle');
-  const body = await page.screenshot();
+  const body = await still();
 
   // Plan.
   await open(van, 'match');
@@ -145,11 +147,18 @@ try {
 
   // Mark and join.
   await open(tour, 'marks');
-  await shot('marks');
+  const marked = await still();
   await page.goto(`${base}/print/${van.split('/').pop()}/marks`);
-  await shot('marks-on-paper');
+  await side('marks', [marked, await still()], 2560);
+  await open(van, 'props');
+  const standing = await still();
+  await page.getByRole('button', { name: 'through', exact: true }).click();
+  await side('props', [standing, await still()], 2560);
   await open(van, 'true-up');
-  await shot('true-up');
+  await page.getByRole('group', { name: 'Stage of the job' }).getByRole('button', { name: 'Fit-up' }).click();
+  const crooked = await still();
+  await drawer('Moves');
+  await side('true-up', [crooked, await still()], 2560);
 
   // Seat.
   await open(van, 'mounts');
@@ -214,6 +223,8 @@ try {
     await held();
   }
   await open(van, 'marks');
+  await held();
+  await open(van, 'props');
   await held();
   await open(van, 'true-up');
   await held();
