@@ -131,7 +131,11 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
       if (!pointIds.has(point))
         add('unknown-point', `controlMeasurements[${index}]`, `There is no control point “${point}”.`);
     if (measurement.kind !== 'height' && sameEnd(measurement.from, measurement.to))
-      add('same-point', `controlMeasurements[${index}].to`, 'What is measured between two points needs two different ends.');
+      add(
+        'same-point',
+        `controlMeasurements[${index}].to`,
+        'What is measured between two points needs two different ends.',
+      );
   });
   return problems;
 }

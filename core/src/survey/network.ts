@@ -1,5 +1,6 @@
-import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import type { Vec3 } from '../frame/index.ts';
+import { factorOf, inverseOf, solved, type Square, zeros } from './normal-equations.ts';
 import { minus, type Observation, type Points, type Row, rowOf, scaled } from './observation.ts';
 
 /**
@@ -34,7 +35,7 @@ export interface Network {
   /** Sum of the squared residuals in standard deviations: about `freedom` where readings are as good as they were said to be. */
   readonly misfit: number;
   /** Covariance of all coordinates, in the order of `ids`, mm². */
-  readonly covariance: Matrix;
+  readonly covariance: Square;
   readonly ids: readonly string[];
 }
 
@@ -57,7 +58,10 @@ export const UNCHECKED = 1e-3;
 const ITERATIONS = 20;
 
 /** Rigid motions that no reading sees, as orthonormal columns. */
-function freeMotions(where: readonly Vec3[], levelled: 'by-heights' | 'by-rises' | 'not'): Matrix {
+function freeMotions(
+  where: readonly Vec3[],
+  levelled: 'by-heights' | 'by-rises' | 'not',
+): readonly (readonly number[])[] {
   const middle = scaled(
     where.reduce((sum, { x, y, z }) => ({ x: sum.x + x, y: sum.y + y, z: sum.z + z }), { x: 0, y: 0, z: 0 }),
     1 / where.length,
@@ -70,10 +74,7 @@ function freeMotions(where: readonly Vec3[], levelled: 'by-heights' | 'by-rises'
     ...(levelled === 'by-heights' ? [] : [() => ({ x: 0, y: 0, z: 1 })]),
     ...(levelled !== 'not'
       ? []
-      : [
-          ({ y, z }: Vec3) => ({ x: 0, y: -z, z: y }),
-          ({ x, z }: Vec3) => ({ x: z, y: 0, z: -x }),
-        ]),
+      : [({ y, z }: Vec3) => ({ x: 0, y: -z, z: y }), ({ x, z }: Vec3) => ({ x: z, y: 0, z: -x })]),
   ];
   const columns: number[][] = [];
   for (const motion of motions) {
@@ -89,7 +90,21 @@ function freeMotions(where: readonly Vec3[], levelled: 'by-heights' | 'by-rises'
     const length = Math.hypot(...column);
     if (length > 1e-9) columns.push(column.map((value) => value / length));
   }
-  return new Matrix(columns).transpose();
+  return columns;
+}
+
+/** The projection onto some orthonormal columns. */
+function projectionOn(columns: readonly (readonly number[])[], size: number): Square {
+  const projection = zeros(size);
+  const { values } = projection;
+  for (const column of columns)
+    for (let i = 0; i < size; i += 1) {
+      const by = column[i] as number;
+      if (by !== 0)
+        for (let j = 0; j < size; j += 1)
+          values[i * size + j] = (values[i * size + j] as number) + by * (column[j] as number);
+    }
+  return projection;
 }
 
 /**
@@ -120,36 +135,46 @@ export function adjustNetwork(
     [...observations, ...more].some(({ kind }) => kinds.includes(kind));
   const levelled = has('height') ? 'by-heights' : has('rise', 'slope') ? 'by-rises' : 'not';
   const free = freeMotions(start, levelled);
-  const datum = free.mmul(free.transpose());
-  const floats = (normal: Matrix) =>
+  const datum = projectionOn(free, unknowns);
+  const rowsAt = (where: readonly Vec3[]) => observations.map((observation) => rowOf(observation, where, indexOf));
+  const floats = (normal: Square) =>
     floating(
-      Matrix.add(normal, datum),
+      matrixOf(normal),
       ids,
       more.map((one) => ({ id: one.id, at: rowOf(one, start, indexOf).at })),
     );
   let where = start;
   for (let turn = 0; turn < ITERATIONS; turn += 1) {
-    const rows = observations.map((observation) => rowOf(observation, where, indexOf));
-    const { normal, right } = normalEquations(rows, observations, unknowns);
-    const held = new CholeskyDecomposition(Matrix.add(normal, datum));
-    if (!held.isPositiveDefinite()) return floats(normal);
+    const { normal, right } = normalEquations(rowsAt(where), observations, datum);
+    const held = factorOf(normal);
+    if (!held) return floats(normal);
     // What the frame has moved as a whole since the nominal is taken back each time.
-    const moved = Matrix.columnVector(where.flatMap((point, at) => Object.values(minus(point, start[at] as Vec3))));
-    const step = held.solve(Matrix.sub(right, datum.mmul(moved)));
+    for (const column of free) {
+      let moved = 0;
+      where.forEach((point, at) => {
+        const { x, y, z } = minus(point, start[at] as Vec3);
+        moved += x * (column[3 * at] ?? 0) + y * (column[3 * at + 1] ?? 0) + z * (column[3 * at + 2] ?? 0);
+      });
+      column.forEach((value, at) => (right[at] = (right[at] as number) - moved * value));
+    }
+    const step = solved(held, right);
     where = where.map(({ x, y, z }, at) => ({
-      x: x + step.get(3 * at, 0),
-      y: y + step.get(3 * at + 1, 0),
-      z: z + step.get(3 * at + 2, 0),
+      x: x + (step[3 * at] as number),
+      y: y + (step[3 * at + 1] as number),
+      z: z + (step[3 * at + 2] as number),
     }));
-    if (Math.max(...step.to1DArray().map(Math.abs)) < 1e-7) break;
+    if (step.every((value) => Math.abs(value) < 1e-7)) break;
   }
-  const rows = observations.map((observation) => rowOf(observation, where, indexOf));
-  const { normal } = normalEquations(rows, observations, unknowns);
-  const held = new CholeskyDecomposition(Matrix.add(normal, datum));
-  if (!held.isPositiveDefinite()) return floats(normal);
-  const covariance = Matrix.sub(held.solve(Matrix.eye(unknowns)), datum);
-  const sigma = (at: number) => Math.sqrt(Math.max(0, covariance.get(at, at)));
-  if (covariance.diagonal().some((variance) => variance > LOOSE * LOOSE)) return floats(normal);
+  const rows = rowsAt(where);
+  const { normal } = normalEquations(rows, observations, datum);
+  const held = factorOf(normal);
+  if (!held) return floats(normal);
+  const covariance = inverseOf(held);
+  covariance.values.forEach((value, at) => (covariance.values[at] = value - (datum.values[at] as number)));
+  const variance = (at: number) => covariance.values[at * unknowns + at] as number;
+  const sigma = (at: number) => Math.sqrt(Math.max(0, variance(at)));
+  if (Array.from({ length: unknowns }, (_, at) => variance(at)).some((value) => value > LOOSE * LOOSE))
+    return floats(normal);
   const adjusted = observations.map((observation, at) => adjustedOf(observation, rows[at] as Row, covariance));
   return {
     points: Object.fromEntries(ids.map((id, at) => [id, where[at] as Vec3])),
@@ -157,38 +182,54 @@ export function adjustNetwork(
       ids.map((id, at) => [id, { x: sigma(3 * at), y: sigma(3 * at + 1), z: sigma(3 * at + 2) }]),
     ),
     adjusted,
-    freedom: observations.length - unknowns + free.columns,
+    freedom: observations.length - unknowns + free.length,
     misfit: adjusted.reduce((sum, { residual, observation }) => sum + (residual / observation.sigma) ** 2, 0),
     covariance,
     ids,
   };
 }
 
-function normalEquations(rows: readonly Row[], observations: readonly Observation[], unknowns: number) {
-  const normal = Matrix.zeros(unknowns, unknowns);
-  const right = Matrix.zeros(unknowns, 1);
+const matrixOf = ({ size, values }: Square): Matrix => Matrix.from1DArray(size, size, values);
+
+/** The normal equations of some readings, with the free motions held by the datum. */
+function normalEquations(rows: readonly Row[], observations: readonly Observation[], datum: Square) {
+  const { size } = datum;
+  const values = Float64Array.from(datum.values);
+  const right = new Float64Array(size);
   rows.forEach(({ at, computed }, row) => {
     const { value, sigma } = observations[row] as Observation;
     const weight = 1 / (sigma * sigma);
-    const parts = at.flatMap(([point, { x, y, z }]) =>
-      [x, y, z].map((gradient, axis) => [3 * point + axis, gradient] as const),
-    );
-    for (const [i, a] of parts) {
-      right.set(i, 0, right.get(i, 0) + weight * a * (value - computed));
-      for (const [j, b] of parts) if (j >= i) normal.set(i, j, normal.get(i, j) + weight * a * b);
+    for (const [p, a] of at) {
+      const of = [a.x, a.y, a.z];
+      for (let m = 0; m < 3; m += 1) {
+        const i = 3 * p + m;
+        const by = weight * (of[m] as number);
+        right[i] = (right[i] as number) + by * (value - computed);
+        for (const [q, b] of at) {
+          const k = i * size + 3 * q;
+          values[k] = (values[k] as number) + by * b.x;
+          values[k + 1] = (values[k + 1] as number) + by * b.y;
+          values[k + 2] = (values[k + 2] as number) + by * b.z;
+        }
+      }
     }
   });
-  for (let i = 0; i < unknowns; i += 1) for (let j = 0; j < i; j += 1) normal.set(i, j, normal.get(j, i));
-  return { normal, right };
+  return { normal: { size, values }, right };
 }
 
 /** The variance of what a reading would be, from that of the points, mm² or rad². */
-function varianceOf({ at }: Row, covariance: Matrix): number {
-  const parts = at.flatMap(([point, { x, y, z }]) =>
-    [x, y, z].map((gradient, axis) => [3 * point + axis, gradient] as const),
-  );
+function varianceOf({ at }: Row, { size, values }: Square): number {
   let variance = 0;
-  for (const [i, a] of parts) for (const [j, b] of parts) variance += a * b * covariance.get(i, j);
+  for (const [p, a] of at) {
+    const of = [a.x, a.y, a.z];
+    for (let m = 0; m < 3; m += 1)
+      for (const [q, b] of at) {
+        const k = (3 * p + m) * size + 3 * q;
+        variance +=
+          (of[m] as number) *
+          (b.x * (values[k] as number) + b.y * (values[k + 1] as number) + b.z * (values[k + 2] as number));
+      }
+  }
   return Math.max(0, variance);
 }
 
@@ -207,7 +248,7 @@ export function predicted(
   return { value: row.computed, sigma: Math.hypot(observation.sigma, Math.sqrt(varianceOf(row, network.covariance))) };
 }
 
-function adjustedOf(observation: Observation, row: Row, covariance: Matrix): Adjusted {
+function adjustedOf(observation: Observation, row: Row, covariance: Square): Adjusted {
   const { sigma } = observation;
   const redundancy = Math.min(1, Math.max(0, 1 - varianceOf(row, covariance) / (sigma * sigma)));
   const residual = row.computed - observation.value;

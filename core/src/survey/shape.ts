@@ -72,7 +72,9 @@ export function shapeOf(
   // (AᵀA)⁻¹Aᵀ takes shifts of the points to amounts, and their covariance to that of the amounts.
   const amounts = solve(normal, transposed);
   const found = amounts.mmul(moved);
-  const covariance = amounts.mmul(network.covariance).mmul(amounts.transpose());
+  const covariance = amounts
+    .mmul(Matrix.from1DArray(network.covariance.size, network.covariance.size, network.covariance.values))
+    .mmul(amounts.transpose());
   const left = Matrix.sub(moved, design.mmul(found)).to1DArray();
   return {
     parts: SHAPE_PARTS.map((part, index) => ({
