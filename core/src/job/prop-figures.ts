@@ -25,7 +25,10 @@ export const PROP_FIGURES = {
       return {
         before: null,
         after: { kg: first.whole.mass },
-        note: job.plan.propping.off.length > 0 ? `${job.plan.propping.off.length} things are off it` : 'with all on it',
+        note:
+          job.plan.propping.off.length > 0
+            ? `${job.plan.propping.off.length === 1 ? '1 thing is' : `${job.plan.propping.off.length} things are`} off it`
+            : 'with all on it',
         restsOn: deciding(whole.plan),
       };
     },

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { beach, sprayer, van } from '../../test/joints.ts';
+import { evaluateProps } from '../plan/index.ts';
+import { NO_PROPS, type Propping } from '../props/index.ts';
+import { newRecord } from '../records/index.ts';
+import { quantityText } from '../units/index.ts';
+import { evaluateJob, figureOf, type FigureId, type Job } from './index.ts';
+
+const figure = (id: FigureId, job: Job) => figureOf(id, job, evaluateJob(job, []));
+const held = (changes: Partial<Propping>): Job => ({
+  ...van,
+  plan: { ...van.plan, propping: { ...van.plan.propping, ...changes } },
+});
+const IDS = ['frame-weighs', 'tipping-margin', 'heaviest-stand', 'kerf-closes', 'cut-out-weighs'] as const;
+
+describe('the figures of the props', () => {
+  const { steps } = evaluateProps(van);
+
+  it('the frame as it is cut, without what is off it', () => {
+    expect(figure('frame-weighs', van)).toMatchObject({ after: { kg: steps[0]!.whole.mass }, note: 'with all on it' });
+    const cab = van.donor.points.find(({ name }) => name === 'Cab')!;
+    const off = figure('frame-weighs', held({ off: [cab.id] }));
+    expect((off.after as { kg: number }).kg).toBeNear(steps[0]!.whole.mass - cab.mass, 1e-6);
+    expect(off.note).toBe('1 thing is off it');
+  });
+
+  it('the least margin is of the part that is nearest to going over; what does not stand is said', () => {
+    const margins = steps.flatMap(({ loose }) =>
+      loose.flatMap(({ removed, footing }) => (removed ? [] : [footing.margins!.nearest])),
+    );
+    expect(figure('tipping-margin', van).after).toEqual({ mm: Math.min(...margins) });
+    expect(figure('tipping-margin', held({ props: [] }))).toMatchObject({
+      after: { words: 'does not stand' },
+      note: 'Front part',
+    });
+  });
+
+  it('most on one stand, how far the kerf closes, and what is cut out', () => {
+    const most = Math.max(
+      ...steps.flatMap(({ loose }) => loose.flatMap(({ stands }) => stands.map(({ load }) => load ?? 0))),
+    );
+    expect(figure('heaviest-stand', van).after).toEqual({ words: quantityText('mass', most / 9.80665, 'in') });
+    expect(figure('kerf-closes', van)).toMatchObject({ after: { words: 'under 1/64 in' }, note: 'A·B, at the bottom' });
+    expect(figure('kerf-closes', held({ props: [] }))).toMatchObject({ after: null });
+    const out = evaluateProps(sprayer).steps[0]!.loose.find(({ removed }) => removed)!;
+    expect(figure('cut-out-weighs', sprayer).after).toEqual({ words: quantityText('mass', out.mass, 'in') });
+  });
+
+  it('without a cut there is none of them', () => {
+    for (const id of IDS) expect(figure(id, beach).after).toBeNull();
+  });
+});
+
+describe('the hold points', () => {
+  const check = (job: Job, id: string, records: Parameters<typeof evaluateJob>[1] = []) =>
+    evaluateJob(job, records)
+      .gates.flatMap(({ checks }) => checks)
+      .find((each) => each.id === id)!;
+
+  it('nothing is cut that would tip, and no signature changes that', () => {
+    const [first] = van.plan.propping.props;
+    const tipping = check(held({ props: [first!] }), 'stands');
+    expect(tipping).toMatchObject({ passed: false, signable: false, bench: 'props' });
+    expect(tipping.detail).toMatch(/goes front down|goes rear down|only balances/);
+    expect(check(van, 'stands')).toMatchObject({ passed: true });
+  });
+
+  it('without stands the shop may go on with a reason; where nothing is cut none are asked for', () => {
+    const bare = held(NO_PROPS);
+    expect(check(bare, 'stands').passed).toBe(true);
+    expect(check(bare, 'propped')).toMatchObject({ passed: false, signable: true, detail: 'none placed yet' });
+    const signed = newRecord(
+      'gate-signed',
+      { gate: 'before-cutting', checks: ['propped'], reason: 'on the frame bench, clamped down all along' },
+      { id: 'signed', taken: '2026-04-01T10:00:00Z', by: 'owner' },
+    );
+    expect(check(bare, 'propped', [signed]).signed).toMatchObject({ by: 'owner' });
+    expect(check(beach, 'propped').passed).toBe(true);
+  });
+
+  it('ends are read on both rails and fit before they are welded', () => {
+    const [joint] = evaluateJob(van, []).plan.joints;
+    const even = { joint: joint!.id, top: 2.38125, web: 2.38125, bottom: 2.38125, out: 0, up: 0 };
+    const read = (side: 'left' | 'right', changes: Partial<typeof even> = {}) =>
+      newRecord(
+        'fit-up',
+        { ...even, ...changes, side },
+        { id: `${side}-${changes.top ?? ''}`, taken: '2026-04-01T10:00:00Z', by: 'owner' },
+      );
+    expect(check(van, 'ends').detail).toBe(`${joint!.letter}: not read on both rails`);
+    expect(check(van, 'ends', [read('left')]).detail).toBe(`${joint!.letter}: not read on both rails`);
+    expect(check(van, 'ends', [read('left'), read('right', { top: 0.79375 })]).detail).toBe(
+      `${joint!.letter}: 1/16 in off the right top`,
+    );
+    expect(check(van, 'ends', [read('left', { out: 3 }), read('right')]).detail).toBe(
+      `${joint!.letter}: the left ends stand off each other`,
+    );
+  });
+});
