@@ -76,17 +76,21 @@ function stepOn(sheet: Sheet, step: PropStep, job: Job): void {
   const lowest = neutral ? Math.min(...neutral.shims) : 0;
   const rows = step.whole.stands.map(({ prop, side, height, at, load }): Cell[] => {
     const index = first?.stands.findIndex((x) => Math.abs(x - at.x) < 1.5) ?? -1;
-    const wanted = neutral?.loads[index];
+    // Each part alone on its own stands: then nothing is in the steel between them.
+    const alone = step.loose.flatMap(({ stands }) => stands).find((each) => each.prop === prop && each.side === side);
     const shim = neutral?.shims[index];
-    const share = prop.side === 'both' ? 0.5 : 1;
     return [
       PROP_FACTS[prop.kind].name,
       side,
       { mm: prop.x - datum },
       height === null ? '' : { mm: height - prop.shim },
       load === null ? '' : loadText(load, job),
-      wanted === undefined ? '' : loadText(wanted * share, job),
-      prop.shim > 0 ? { mm: prop.shim } : shim === undefined || shim - lowest < 0.2 ? '' : { mm: shim - lowest },
+      neutral === null || index < 0 || alone?.load == null ? '' : loadText(alone.load, job),
+      prop.shim > 0
+        ? { mm: prop.shim }
+        : shim === undefined || shim - lowest < 0.2
+          ? ''
+          : springText(shim - lowest, job),
       '',
     ];
   });
