@@ -60,6 +60,8 @@ export interface JobState {
   readonly thread: FigureId | null;
   /** How far the loose half is pushed by hand on the picture: its ends to the right, all of it to the rear, mm; null: not. */
   readonly pushed: { readonly front: number; readonly rear: number; readonly back: number } | null;
+  /** The operation up to which the frame is done and held against its readings; null: all of them. */
+  readonly asFar: string | null;
   /** The stage of readings that is looked at; null for the one at hand. */
   readonly stage: Stage | null;
   /** The first of the two things that are measured between; empty while none is picked; null when not measuring. */
@@ -141,6 +143,7 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         splice: { joint: null, rail: null },
         propping: { step: null, moment: 'standing' },
         pushed: null,
+        asFar: null,
         thread: null,
         stage: null,
         measuring: null,

@@ -43,7 +43,7 @@ export function PropsPanel(bench: BenchProps) {
       </ul>
       <Findings {...bench} hand={hand} step={step} />
       <section>
-        <PanelHeading aside={<span>once it is cut free</span>}>{step.name}</PanelHeading>
+        <PanelHeading aside={<span>weight, and inside its stands</span>}>{step.name}</PanelHeading>
         <ul>
           {step.loose.map((part) => (
             <li key={part.name} className="flex items-baseline justify-between gap-2 border-b border-rule/60 py-1">
@@ -52,7 +52,10 @@ export function PropsPanel(bench: BenchProps) {
                 <Quantity of="mass" value={part.mass} unit={job.display.unit} />
                 {part.footing.margins && !part.removed && (
                   <span className="block text-sm text-pencil">
-                    <Length mm={part.footing.margins.nearest} format={job.display} /> inside its stands
+                    <Length mm={Math.min(part.footing.margins.front, part.footing.margins.rear)} format={job.display} />{' '}
+                    along,{' '}
+                    <Length mm={Math.min(part.footing.margins.left, part.footing.margins.right)} format={job.display} />{' '}
+                    across
                   </span>
                 )}
               </span>

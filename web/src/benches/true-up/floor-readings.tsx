@@ -26,6 +26,7 @@ import { Length } from '../../ui/length.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { ThumbLayout } from '../../ui/thumb-layout.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
+import { AsFarChoice } from './as-far.tsx';
 import { FitUpTable } from './fit-up-table.tsx';
 import { HistoryTable } from './history.tsx';
 import { InstrumentBar } from './instrument-bar.tsx';
@@ -173,6 +174,7 @@ export function FloorReadings(props: BenchProps) {
         </p>
       </div>
 
+      <AsFarChoice {...props} />
       <section aria-label={control.name} className="border-2 border-graphite bg-sheet p-3">
         <div className="flex items-start gap-2">
           <div className="min-w-0 flex-1">

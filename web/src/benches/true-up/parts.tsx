@@ -1,6 +1,7 @@
 import type { BenchParts } from '../../client/bench.ts';
 import { FloorReadings } from './floor-readings.tsx';
 import { INKS } from './lines.ts';
+import { asFar } from './as-far.tsx';
 import { FitUpTable } from './fit-up-table.tsx';
 import { HistoryTable } from './history.tsx';
 import { MovesTable } from './moves.tsx';
@@ -16,18 +17,18 @@ const line = (ink: string, dash?: string, width = 1.4) => (
 );
 
 export const parts: BenchParts = {
-  Panel: TrueUpPanel,
-  Tray: TrueUpTray,
+  Panel: asFar(TrueUpPanel),
+  Tray: asFar(TrueUpTray),
   trayTitle: () => 'Readings, from above',
-  Floor: FloorReadings,
-  Over: TrueUpOver,
+  Floor: asFar(FloorReadings),
+  Over: asFar(TrueUpOver),
   along: ({ result }) => result.controls.map(({ measurement }) => measurement.id),
   drawers: {
-    readings: { name: 'All readings', Content: ReadingsTable },
-    moves: { name: 'Moves', Content: MovesTable },
-    shape: { name: 'Shape', Content: ShapeTable },
-    ends: { name: 'Ends', Content: FitUpTable },
-    history: { name: 'History', Content: HistoryTable },
+    readings: { name: 'All readings', Content: asFar(ReadingsTable) },
+    moves: { name: 'Moves', Content: asFar(MovesTable) },
+    shape: { name: 'Shape', Content: asFar(ShapeTable) },
+    ends: { name: 'Ends', Content: asFar(FitUpTable) },
+    history: { name: 'History', Content: asFar(HistoryTable) },
     practice: { name: 'Practice', Content: PracticeDrawer },
   },
   legend: [

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
 import { fireEvent, screen, within } from '../../../test/page.ts';
@@ -15,6 +15,10 @@ const begin = (level: '1' | '2' | '3' = '1') => {
   return opened;
 };
 const score = () => within(screen.getByRole('region', { name: 'Score' }));
+
+// The frame is drawn from the time: the same one each run.
+beforeEach(() => vi.spyOn(Date, 'now').mockReturnValue(1_795_000_000_000));
+afterEach(() => vi.restoreAllMocks());
 
 describe('the practice frame', () => {
   it.each(['1', '2', '3'] as const)(

@@ -8,6 +8,7 @@ import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { lineAtHand, readLines } from './lines.ts';
 import { InstrumentBar } from './instrument-bar.tsx';
+import { AsFarChoice } from './as-far.tsx';
 import { NextMove } from './moves.tsx';
 import { ReadingCell } from './reading-cell.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
@@ -40,6 +41,7 @@ export function TrueUpPanel(props: BenchProps) {
     <>
       <RefusedRecords {...props} />
       <StageChoice {...props} />
+      <AsFarChoice {...props} />
       <section aria-label={control.name} className="border border-graphite bg-paper p-3">
         <div className="flex items-start gap-1">
           <div className="min-w-0 flex-1">
