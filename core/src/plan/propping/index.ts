@@ -90,4 +90,5 @@ export function withNeutralStands(input: PlanInput, operation: string, newId: ()
   return { ...propping, props: [...others, ...made] };
 }
 
+/** What stands in one press take the place of; axles on their wheels and slings stay. */
 const HOLDS_UP: readonly string[] = ['stand', 'crib', 'jack'];

@@ -24,7 +24,7 @@ interface PropFieldsProps {
   readonly steps: readonly PropStep[];
 }
 
-export const STEP_NAMES = (steps: readonly PropStep[]): readonly (readonly [value: string, name: string])[] => [
+export const stepChoices = (steps: readonly PropStep[]): readonly (readonly [value: string, name: string])[] => [
   ['', 'all along'],
   ...steps.map(
     ({ operation, letters, name }) =>
@@ -160,7 +160,7 @@ export function PropFields({ bench, prop, steps }: PropFieldsProps) {
           list
           label="It is there"
           value={prop.step ?? ''}
-          choices={STEP_NAMES(steps)}
+          choices={stepChoices(steps)}
           disabled={!canWrite}
           onChange={(step) => put('Changed when it is there', { step: step === '' ? null : step })}
         />

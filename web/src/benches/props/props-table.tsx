@@ -4,7 +4,7 @@ import { freshId } from '../../client/fresh-id.ts';
 import { type CellProblem, EditTable } from '../../ui/edit-table.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import { hold, ties, useAtHand } from './at-hand.ts';
-import { STEP_NAMES } from './prop-fields.tsx';
+import { stepChoices } from './prop-fields.tsx';
 
 /** What is wrong with rows of props, by their cells. */
 const problemsOf = (rows: readonly Prop[]): CellProblem[] =>
@@ -64,7 +64,7 @@ export function PropsTable(bench: BenchProps) {
       kind: 'choice',
       get: ({ step: at }) => at ?? '',
       set: (row, at) => ({ ...row, step: at === '' ? null : at }),
-      choices: STEP_NAMES(steps),
+      choices: stepChoices(steps),
     },
     textColumn('note', 'Note', '13%'),
   ];
