@@ -49,9 +49,11 @@ export function ReadingCell({ control, reading, waiting, format, disabled, first
     if (event.key !== 'Enter' && event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
     event.preventDefault();
     if (!commit()) return;
-    const row = event.currentTarget.closest('tr');
-    const next = event.key === 'ArrowUp' ? row?.previousElementSibling : row?.nextElementSibling;
-    next?.querySelector('input')?.focus();
+    const way = event.key === 'ArrowUp' ? 'previousElementSibling' : 'nextElementSibling';
+    let row = event.currentTarget.closest('tr')?.[way];
+    // What heads a group has nothing to type in.
+    while (row && !row.querySelector('input')) row = row[way];
+    row?.querySelector('input')?.focus();
   };
   return (
     <>

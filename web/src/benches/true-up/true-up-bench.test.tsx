@@ -18,7 +18,13 @@ import { parts } from './parts.tsx';
 
 const { job, records } = demoJob('parcel-van');
 const { plan: result } = evaluateJob(job, records);
-const open = (own: readonly ShopRecord[] = records) => openBench(parts, job, { records: own, drawer: 'readings' });
+const open = (own: readonly ShopRecord[] = records) => {
+  const opened = openBench(parts, job, { records: own, drawer: 'readings' });
+  // What is right is folded away.
+  const folded = screen.queryByRole('button', { name: /^Show the \d+ that (was|were) right$/ });
+  if (folded) fireEvent.click(folded);
+  return opened;
+};
 let made = 0;
 const newReading = ({ measurement }: ControlPrediction, stage: Stage, value: number) =>
   newRecord(
@@ -152,6 +158,29 @@ it('shows readings that the server refused, with the reason, until they are drop
   expect(screen.getByRole('alert').textContent).toMatch(/1 record was not stored.*A tape reads more than 0/);
   fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
   expect(asked.onDropRecord).toHaveBeenCalledExactlyOnceWith(records[0]!.id);
+});
+
+it('what is not right stands on top, what is right is folded away, and nothing jumps while one types', () => {
+  openBench(parts, job, { records, drawer: 'readings' });
+  const names = () =>
+    table()
+      .getAllByRole('row')
+      .map((line) => line.textContent)
+      .filter((text) => /Cab back left to Kick-up right|Datum right to Tail left|that were right|not right/.test(text));
+  expect(names().map((text) => text.slice(0, 12))).toEqual([
+    'not right, 2',
+    'Cab back lef',
+    'Datum right ',
+    'Show the 33 ',
+  ]);
+  expect(screen.queryByRole('row', { name: /^Horn, across/ })).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: /^Show the 33/ }));
+  expect(screen.getByRole('row', { name: /^Horn, across/ })).toBeTruthy();
+  // Down from the last of a group goes to the first of the next.
+  const box = within(row(/Datum right to Tail left/)).getByRole('textbox');
+  box.focus();
+  fireEvent.keyDown(box, { key: 'ArrowDown' });
+  expect(document.activeElement!.getAttribute('aria-label')).toBe('Measured: Horn, across');
 });
 
 describe('the shape of the frame', () => {
