@@ -75,7 +75,7 @@ describe('a bench that was added', () => {
   it('stands in its phase, with its panel, its drawer, its legend and its figures', async () => {
     await open();
     fireEvent.click(screen.getByRole('link', { name: 'Paint' }));
-    const panel = await screen.findByRole('complementary', { name: 'Paint' });
+    const panel = await screen.findByRole('complementary', { name: 'Paint' }, { timeout: 30_000 });
     expect(within(panel).getByText('Red oxide first.')).toBeTruthy();
     expect(within(panel).getByText('What colour it gets.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Coats' }));

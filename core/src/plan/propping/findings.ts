@@ -214,6 +214,15 @@ export function propFindings(
       },
     ]);
   for (const part of step.loose) say(part.name, ofPart(part, 'once it is cut free', context));
+  if (step.weightless.length > 0)
+    say('weights', [
+      {
+        code: 'props/no-weight',
+        severity: 'note',
+        message: `No weight is given for ${step.weightless.map((name) => name.toLowerCase()).join(', ')}: nothing of it is in these figures.`,
+        remedy: 'Say what it weighs on the Donor bench, with the unit as what carries it; or that it is off the frame.',
+      },
+    ]);
   if (next && ruleValue(context.rules, 'props/one-cut') === 0)
     say('next', [
       {

@@ -227,6 +227,15 @@ describe('what is on the frame', () => {
     expect(codes(input)).toContain('props/spans');
   });
 
+  it('a unit that nobody weighed is said, until it is weighed or off', () => {
+    const unweighed = on({ ...input, donor: cab({ points: [] }) }, stands);
+    expect(evaluateProps(unweighed).findings.find(({ code }) => code === 'props/no-weight')?.message).toMatch(
+      /^No weight is given for cab:/,
+    );
+    expect(codes(on(unweighed, stands, { off: ['cab'] }))).not.toContain('props/no-weight');
+    expect(codes(input)).not.toContain('props/no-weight');
+  });
+
   it('taken off it weighs nothing and spans nothing; counted on, it holds both sides', () => {
     const off = on(input, stands, { off: ['cab'] });
     expect(only(off).whole.mass).toBeNear(2 * 6000 * PER_MM, 1e-6);

@@ -89,6 +89,8 @@ export interface PropStep {
   /** What is loose when all its cuts are through, front to rear; what is tied together is one. */
   readonly loose: readonly HeldPart[];
   readonly spanning: readonly Spanning[];
+  /** Names of units on the frame that nobody has given a weight: nothing of them is in the figures. */
+  readonly weightless: readonly string[];
   /** Props with nothing over them at this step. */
   readonly idle: readonly Prop[];
 }
@@ -130,6 +132,17 @@ function bearingsOf(
     });
   });
 }
+
+/** Units that are on the frame and carry no weight that is known. */
+const weightlessOn = (
+  { units, points }: Standing,
+  off: ReadonlySet<string>,
+  carriers: Outcomes['prepared']['carriers'],
+): string[] =>
+  units.flatMap(({ unit }) => {
+    const weighs = points.some(({ item }) => item.mass > 0 && carriers.get(item.id)?.id === unit.id);
+    return weighs || off.has(unit.id) ? [] : [unit.name];
+  });
 
 /** The pieces of a step with what bears on each; what bears beyond the ends bears on the end piece. */
 function ladenPieces(step: PlanStep, bearings: readonly Bearing[], context: Context): LadenPiece[] {
@@ -364,6 +377,7 @@ export function propSteps(outcomes: Outcomes): PropStep[] {
         cuts,
         loose: begins.map((first, index) => part(first, (begins[index + 1] ?? last + 1) - 1)),
         spanning,
+        weightless: weightlessOn(standing, off, prepared.carriers),
         idle: props.filter(({ x }) => pieceOver(pieces, x) < 0),
       },
     ];

@@ -18,6 +18,8 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
 import { hold, holdsUp, propsUnder, ties, useAtHand, withoutProp, withProp } from './at-hand.ts';
 
+const HALF_YARD = 457.2;
+
 interface PropFieldsProps {
   readonly bench: BenchProps;
   readonly prop: Prop;
@@ -35,7 +37,8 @@ export const stepChoices = (steps: readonly PropStep[]): readonly (readonly [val
 /** One prop: what it is, where it is, how high; and what it was set to at the frame. */
 export function PropFields({ bench, prop, steps }: PropFieldsProps) {
   const { store, job, canWrite, onSelect, records } = bench;
-  const { parts } = useAtHand(bench);
+  const { parts, step } = useAtHand(bench);
+  const over = step?.cuts.find(({ donorX }) => donorX !== null)?.donorX ?? prop.x;
   const facts = PROP_FACTS[prop.kind];
   const datum = datumStation(job.donor);
   const put = (label: string, changes: Partial<Prop>) => hold(store, label, withProp(prop.id, changes));
@@ -101,7 +104,10 @@ export function PropFields({ bench, prop, steps }: PropFieldsProps) {
             put(`Made it ${PROP_FACTS[kind].name.toLowerCase()}`, {
               kind,
               ...(prop.side === 'middle' && !PROP_FACTS[kind].middle ? { side: 'both' as const } : {}),
-              ...(PROP_FACTS[kind].does === 'ties' && prop.to === prop.x ? { to: prop.x + 914.4 } : {}),
+              // A tie begins over the cut at hand, half a yard on each side of it.
+              ...(PROP_FACTS[kind].does === 'ties' && prop.to === prop.x
+                ? { x: over - HALF_YARD, to: over + HALF_YARD }
+                : {}),
             })
           }
         />

@@ -12,7 +12,12 @@ interface Weighing {
 /** Everything that weighs on the frame besides its rails, and whether it is still on it when the saw starts. */
 export function WeightsTable({ store, job, donor, canWrite }: BenchProps) {
   const off = new Set(job.plan.propping.off);
+  const carried = new Set(donor.points.flatMap(({ item, carrier }) => (item.mass > 0 && carrier ? [carrier.id] : [])));
   const rows: Weighing[] = [
+    // A unit without a weight can be said to be off; one with a weight is its weight.
+    ...donor.units.flatMap(({ unit }) =>
+      carried.has(unit.id) ? [] : [{ id: unit.id, name: unit.name, what: 'no weight given', mass: 0 }],
+    ),
     ...donor.points.flatMap(({ item }) =>
       item.mass > 0 ? [{ id: item.id, name: item.name, what: 'weight', mass: item.mass }] : [],
     ),
@@ -75,7 +80,7 @@ export function WeightsTable({ store, job, donor, canWrite }: BenchProps) {
               </label>
             </th>
             <td className="figures">
-              <Quantity of="mass" value={row.mass} unit={job.display.unit} />
+              {row.mass > 0 ? <Quantity of="mass" value={row.mass} unit={job.display.unit} /> : '?'}
             </td>
           </tr>
         ))}
