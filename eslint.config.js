@@ -19,6 +19,7 @@ const CORE_ORDER = [
   'body',
   'props',
   'plan',
+  'finder',
   'markout',
   'survey',
   'records',

@@ -94,3 +94,23 @@ describe('splay', () => {
     expect(run('help').stdout).toContain('exit codes');
   });
 });
+
+describe('splay find', () => {
+  const beach = path('beach-rescue');
+  it('gives places for one cut, the best first, what each costs, and that it is no approval', () => {
+    const { code, output } = commands(['find', beach], { lengthen: '6' }, read);
+    expect(code).toBe(0);
+    expect(output).toMatch(/let in 6 in at one place/);
+    expect(output).toMatch(/^1\. /m);
+    expect(output).toMatch(/of \d+ places are refused: /);
+    expect(output).toContain('not an approval');
+  }, 60_000);
+  it.each([
+    [{}, /--lengthen LENGTH or --shorten LENGTH/],
+    [{ lengthen: '6', shorten: '6' }, /--lengthen LENGTH or --shorten LENGTH/],
+    [{ shorten: 'a bit' }, /--shorten: /],
+    [{ shorten: '-3' }, /above 0/],
+  ])('%o is not a call', (options, message) => {
+    expect(() => commands(['find', beach], options, read)).toThrow(message);
+  });
+});

@@ -13,6 +13,8 @@ try {
       table: { type: 'string' },
       unit: { type: 'string' },
       plan: { type: 'string' },
+      lengthen: { type: 'string' },
+      shorten: { type: 'string' },
       out: { type: 'string' },
       help: { type: 'boolean' },
     },

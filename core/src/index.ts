@@ -1,6 +1,7 @@
 export * from './body/index.ts';
 export * from './exchange/index.ts';
 export { schemaProblems } from './fields/index.ts';
+export * from './finder/index.ts';
 export * from './frame/index.ts';
 export { freezeDocuments, guarded } from './frozen.ts';
 export { InputError, type InputProblem, type Outcome, unwrap } from './input-error.ts';

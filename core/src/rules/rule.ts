@@ -1,4 +1,5 @@
 import { angleText, finer, type LengthFormat, lengthText, type QuantityKind, quantityText } from '../units/index.ts';
+import { FINDER_RULES } from './finder-rules.ts';
 import { FRAME_RULES } from './frame-rules.ts';
 import { MOUNT_RULES } from './mount-rules.ts';
 import { PROP_RULES } from './prop-rules.ts';
@@ -6,10 +7,13 @@ import { SPLICE_RULES } from './splice-rules.ts';
 import type { Rule } from './rule-type.ts';
 
 /** All rules with the defaults of *weld and reinforce*. */
-export const RULES = { ...FRAME_RULES, ...MOUNT_RULES, ...PROP_RULES, ...SPLICE_RULES } as const satisfies Record<
-  string,
-  Rule
->;
+export const RULES = {
+  ...FINDER_RULES,
+  ...FRAME_RULES,
+  ...MOUNT_RULES,
+  ...PROP_RULES,
+  ...SPLICE_RULES,
+} as const satisfies Record<string, Rule>;
 
 export type RuleId = keyof typeof RULES;
 
