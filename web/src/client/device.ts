@@ -27,6 +27,8 @@ export interface Draft {
 /** A job as it was on this page last, to go on with where there is no connection. */
 export interface KeptJob extends OpenedJob {
   readonly bench: string;
+  /** The version of the job format that it was kept in. */
+  readonly version: number;
   /** When it was so, as an ISO time. */
   readonly keptAt: string;
 }

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { JOB_VERSION } from '@splay/core';
 import { demoJob } from '../../test/demo.ts';
 import { atRest, fakeBrowser, fakeServer, pass } from '../../test/fake-browser.ts';
 import { forgetConnection, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
@@ -34,8 +35,29 @@ it('a job opens as the server has it', async () => {
 
 it('without a connection it opens as this device kept it, at the bench where it was left, and says of when', async () => {
   fakeServer(() => 'no connection');
-  await keepJob({ ...opened(3), bench: 'true-up', keptAt: KEPT_AT });
+  await keepJob({ ...opened(3), bench: 'true-up', version: JOB_VERSION, keptAt: KEPT_AT });
   expect(await openJob('job')).toMatchObject({ saved: { revision: 3 }, bench: 'true-up', asOf: KEPT_AT });
+});
+
+it('what an earlier version of the program kept is brought up; what cannot be is not opened, and not lost', async () => {
+  fakeServer(() => 'no connection');
+  const before = opened(3);
+  const { propping: _, ...plan } = before.saved.job.plan;
+  const old = { ...before.saved.job, plan };
+  // Kept before versions were kept with jobs.
+  await keepJob({ ...before, saved: { ...before.saved, job: old }, bench: 'cuts', keptAt: KEPT_AT } as never);
+  const found = await openJob('job');
+  expect(found).toMatchObject({ asOf: KEPT_AT });
+  expect((found as JobStart).saved.job.plan.propping.props).toEqual([]);
+  await keepJob({
+    ...before,
+    saved: { ...before.saved, job: {} },
+    bench: 'cuts',
+    version: 7,
+    keptAt: KEPT_AT,
+  } as never);
+  expect(await openJob('job')).toMatchObject({ title: 'This job is here in an older form' });
+  expect(await keptJob('job')).not.toBeNull();
 });
 
 it('one that is not here says so, and that it is about the connection', async () => {
@@ -48,14 +70,20 @@ it.each([
   [404, 'This job does not open'],
 ])('an answer of %s is not a lost connection: what was kept of it is forgotten', async (status, title) => {
   fakeServer(() => ({ status, body: { detail: 'There is nothing here.' } }));
-  await keepJob({ ...opened(), bench: 'cuts', keptAt: KEPT_AT });
+  await keepJob({ ...opened(), bench: 'cuts', version: JOB_VERSION, keptAt: KEPT_AT });
   expect(await openJob('job')).toMatchObject({ title });
   expect(await keptJob('job')).toBeNull();
 });
 
 it('what is kept is the person’s who is signed in: another one finds none of it', async () => {
   fakeServer(() => ({ status: 200, body: opened(1, 'Theirs', 'another') }));
-  await keepJob({ ...opened(), saved: { ...opened().saved, id: 'mine' }, bench: 'cuts', keptAt: KEPT_AT });
+  await keepJob({
+    ...opened(),
+    saved: { ...opened().saved, id: 'mine' },
+    bench: 'cuts',
+    version: JOB_VERSION,
+    keptAt: KEPT_AT,
+  });
   await openJob('job');
   expect(await keptJob('mine')).toBeNull();
 });
@@ -86,6 +114,7 @@ it('a device keeps the jobs that were open last, and forgets all of them when so
       ...opened(),
       saved: { ...opened().saved, id: `job-${at}` },
       bench: 'cuts',
+      version: JOB_VERSION,
       keptAt: `2026-05-${at}T00:00:00.000Z`,
     });
   const ids = (await keptJobs()).map(({ saved }) => saved.id);

@@ -1,5 +1,6 @@
+import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
-import { forgetJob, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
+import { type KeptJob, forgetJob, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
 import { type JobStart, type JobStore, takeTheirs } from './job-store.ts';
 import { withRecords } from './record-queue.ts';
 
@@ -29,7 +30,7 @@ export async function openJob(id: string, asked?: string): Promise<JobStart | No
     if ((await keptJobs()).some(({ me }) => me !== answer.value.me)) await forgetJobs();
     return { ...answer.value, bench, asOf: null };
   }
-  if (answer.reason === 'offline' && kept) return { ...kept, bench, asOf: kept.keptAt };
+  if (answer.reason === 'offline' && kept) return fromDevice(kept, bench);
   if (answer.reason === 'offline')
     return {
       title: 'This job is not on this device',
@@ -40,6 +41,23 @@ export async function openJob(id: string, asked?: string): Promise<JobStart | No
   return answer.reason === 'signed-out'
     ? { title: 'You are signed out', detail: 'Sign in to go on with this job.' }
     : { title: 'This job does not open', detail: answer.detail };
+}
+
+/** A job as this device kept it; what an earlier version of the program kept is brought up, which needs no server. */
+async function fromDevice(kept: KeptJob, bench: string): Promise<JobStart | NotOpened> {
+  const asOf = kept.keptAt;
+  if (kept.version === JOB_VERSION) return { ...kept, bench, asOf };
+  try {
+    const { checkJob } = await import('./brought-up.ts');
+    // Before versions were kept with them, jobs here were of version 7.
+    const job = checkJob(kept.saved.job, kept.version ?? 7);
+    return { ...kept, saved: { ...kept.saved, job }, bench, asOf };
+  } catch {
+    return {
+      title: 'This job is here in an older form',
+      detail: 'This version of Splay cannot read what an earlier one kept of it. It opens when the server is back.',
+    };
+  }
 }
 
 /** Keeps the open job on this device as it changes on the server, for as long as the page is open. */
@@ -58,6 +76,7 @@ export function keepOpenJob(store: JobStore): () => void {
       memberName: state.memberName,
       me: state.me,
       bench,
+      version: JOB_VERSION,
       keptAt: asOf ?? new Date().toISOString(),
     });
   };
