@@ -17,11 +17,15 @@ describe('the figures of the props', () => {
   const { steps } = evaluateProps(van);
 
   it('the frame as it is cut, without what is off it', () => {
-    expect(figure('frame-weighs', van)).toMatchObject({ after: { kg: steps[0]!.whole.mass }, note: 'with all on it' });
+    expect(figure('frame-weighs', van)).toMatchObject({
+      after: { kg: steps[0]!.whole.mass },
+      note: '1 thing is off it',
+    });
+    expect(figure('frame-weighs', held({ off: [] })).note).toBe('with all on it');
     const cab = van.donor.points.find(({ name }) => name === 'Cab')!;
     const off = figure('frame-weighs', held({ off: [cab.id] }));
     expect((off.after as { kg: number }).kg).toBeNear(steps[0]!.whole.mass - cab.mass, 1e-6);
-    expect(off.note).toBe('1 thing is off it');
+    expect(figure('frame-weighs', held({ off: [cab.id, 'fuel-tank'] })).note).toBe('2 things are off it');
   });
 
   it('the least margin is of the part that is nearest to going over; what does not stand is said', () => {
