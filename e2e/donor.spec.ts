@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { newFlagship, openBench, openDemoShop, openDrawer, saved, unfoldRight } from './steps.ts';
 
 test('the guide says what to measure next, where, and for which answer', async ({ page }) => {
   await openDemoShop(page);
@@ -115,6 +115,7 @@ test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
   await load.setInputFiles(file(good));
   await expect(page.getByText('1 readings were added.')).toBeVisible();
   await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
+  await unfoldRight(page);
   await expect(page.locator('[data-measurement="p1-width"] input')).toHaveValue('29 3/4');
   await load.setInputFiles(file(good));
   await expect(page.getByText('All of them are here already.')).toBeVisible();

@@ -37,6 +37,10 @@ export async function openDrawer(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
 }
 
+/** Unfolds the readings that are right. */
+export const unfoldRight = (page: Page) =>
+  page.getByRole('button', { name: /^Show the \d+ that (was|were) right$/ }).click();
+
 /** A figure of the ledger at the bottom, by its name, as text such as `155 3/4`. */
 export const ledger = (page: Page, name: string) => page.locator(`[data-figure="${name}"]`);
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { flagshipText, ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { flagshipText, ledger, newFlagship, openBench, openDemoShop, openDrawer, saved, unfoldRight } from './steps.ts';
 
 test('from tape to marks: the whole story on the flagship', async ({ page }) => {
   await openDemoShop(page);
@@ -52,6 +52,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await openDrawer(page, 'All readings');
   await expect(diagonal.nth(0)).toHaveText('56 7⁄8 full');
   await expect(diagonal.nth(1)).toHaveText('69 3⁄8');
+  await unfoldRight(page);
   await expect(page.locator('[data-measurement="p3-p4-left"] td').nth(1)).toHaveText('60 3⁄4');
 
   // The marks for both rails, and the new rail with its kerf.
@@ -106,6 +107,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await expect(height).toContainText('right');
   await page.reload();
   await drawer.getByRole('button', { name: 'Welded out' }).click();
+  await unfoldRight(page);
   await expect(page.locator('[data-measurement="p3-p4-left"] input')).toHaveValue('61');
   await expect(height.locator('input')).toHaveValue('−1/32');
 });
