@@ -52,10 +52,10 @@ export function AsFarChoice({ store, job, whole }: Pick<BenchProps, 'store' | 'j
   const upTo = useAsFar({ store, job, result: whole.plan });
   if (steps.length === 0) return null;
   return (
-    <label className="mb-2 flex items-center gap-2 text-sm text-pencil">
+    <label className="mb-2 block text-sm text-pencil">
       Held against the frame
       <select
-        className="field min-h-8 flex-1 text-graphite"
+        className="field mt-1 min-h-8 text-graphite"
         value={upTo ?? ''}
         onChange={(event) => store.setState({ asFar: event.target.value === '' ? null : event.target.value })}
       >
