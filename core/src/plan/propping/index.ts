@@ -6,11 +6,13 @@ import { evaluateGeometry } from '../geometry.ts';
 import { evaluateOutcomes } from '../outcomes.ts';
 import type { PlanInput } from '../plan-result.ts';
 import { type PropFinding, propFindings } from './findings.ts';
-import { type PropStep, propSteps, standsUnder } from './steps.ts';
+import { standsUnder } from './stand-places.ts';
+import { type PropStep, propSteps } from './steps.ts';
 
 export { loadText, type PropFinding, springText } from './findings.ts';
 export { type Bearing, type HeldPart, type LadenPiece, type StandUnder } from './held.ts';
-export { type CutAdvice, neutralOf, type PropCut, type PropStep, type Spanning } from './steps.ts';
+export { type CutAdvice, neutralOf, type PropCut } from './cuts.ts';
+export { type PropStep, type Spanning } from './steps.ts';
 
 /** How the frame of a plan is held at each operation that cuts through its rails. */
 export interface PropResult {
