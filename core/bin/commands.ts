@@ -1,23 +1,21 @@
+import { type AskedOf } from '../src/index.ts';
+import { find } from './find.ts';
+import { type Result, UsageError } from './result.ts';
 import {
-  datumStation,
   drawParts,
   drawingOf,
   evaluatePlan,
-  type FinderAsk,
   frameProfile,
   InputError,
   jobFileJsonSchema,
+  lengthText,
   JOB_TABLES,
   type JobFile,
   type JobTable,
-  lengthText,
   markSheet,
   parseJobFile,
-  parseLength,
-  placesAlong,
   plansOf,
   readingsIn,
-  runsOf,
   sectionLookup,
   spliceParts,
   takeUp,
@@ -27,17 +25,7 @@ import {
   writeSvg,
 } from '../src/index.ts';
 
-export class UsageError extends Error {}
-
-export interface Result {
-  readonly code: 0 | 1 | 2;
-  readonly output: string;
-  readonly problems?: string;
-}
-
-export type Options = Readonly<
-  Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out' | 'lengthen' | 'shorten', string>>
-> & {
+export type Options = Readonly<Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out' | AskedOf, string>>> & {
   readonly help?: boolean;
 };
 
@@ -51,8 +39,10 @@ export const HELP = `splay: a job file without the web
                                               (plates and sleeves laid flat)
   splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
   splay export job.json --as marks            the marks sheet as JSON
-  splay find job.json --shorten "23 5/8"      where one cut is best, with what each place costs;
-                                              --lengthen for rail let in
+  splay find job.json --wheelbase "133 7/8"   where to cut: ranked ways with their reasons; also
+                                              --cab-to-axle, --rear-overhang, --width, --height;
+                                              what the bodies or the plan ask for without any;
+                                              --as json for everything as data
 
   --plan NAME  evaluate a variant as if it were the current plan
   --out FILE   write there and not to the screen
@@ -129,42 +119,6 @@ function exported(file: JobFile, options: Options): Result {
   }
 }
 
-/** Places for one cut, the best first, each with what it costs, and why the rest is refused. */
-function found({ job }: JobFile, options: Options): Result {
-  const given = [
-    ['lengthen', options.lengthen],
-    ['shorten', options.shorten],
-  ] as const;
-  const asked = given.filter(([, text]) => text !== undefined);
-  const [kind, text = ''] = asked[0] ?? ['lengthen'];
-  if (asked.length !== 1) throw new UsageError('Say what is to be done: --lengthen LENGTH or --shorten LENGTH.');
-  const read = parseLength(text, job.display.unit);
-  if (!read.ok) throw new UsageError(`--${kind}: ${read.problem.message}`);
-  if (read.value <= 0) throw new UsageError(`--${kind} takes a length above 0.`);
-  const ask: FinderAsk = { do: kind, amount: read.value };
-  const places = placesAlong(job, ask);
-  const runs = runsOf(job, ask, places);
-  const datum = datumStation(job.donor);
-  const show = (x: number) => lengthText(x - datum, job.display);
-  const lines = [
-    `${job.name}: ${kind === 'lengthen' ? 'let in' : 'take out'} ${lengthText(ask.amount, job.display, true)} at one place. Stations from the datum hole.`,
-    ...runs
-      .slice(0, 8)
-      .flatMap(({ from, to, best }, at) => [
-        `${at + 1}. ${show(best.x)}: ${best.hours === 0 ? 'nothing in the way' : `${best.hours} h`}, the same from ${show(from)} to ${show(to)}`,
-        ...best.costs.map(({ hours, says }) => `   ${hours} h  ${says}`),
-      ]),
-    ...(runs.length === 0 ? ['There is no such place.'] : []),
-    `${places.filter(({ refused }) => refused !== null).length} of ${places.length} places are refused: ${[
-      ...new Set(places.flatMap(({ refused }) => (refused === null ? [] : [refused.split(':')[0]]))),
-    ]
-      .slice(0, 6)
-      .join('; ')}`,
-    'A planning aid, not an approval.',
-  ];
-  return { code: runs.length > 0 ? 0 : 1, output: `${lines.join('\n')}\n` };
-}
-
 /** Carries out one call of the command line. @throws UsageError for a call that is not right. */
 export function commands(words: readonly string[], options: Options, read: (path: string) => string): Result {
   const [command, path, ...rest] = words;
@@ -174,7 +128,7 @@ export function commands(words: readonly string[], options: Options, read: (path
     check,
     evaluate: evaluated,
     export: (file: JobFile) => exported(file, options),
-    find: (file: JobFile) => found(file, options),
+    find: (file: JobFile) => find(file, options),
   };
   if (!(command in actions)) throw new UsageError(`There is no command “${command}”. Try: splay help`);
   if (path === undefined || rest.length > 0) throw new UsageError(`Name one job file: splay ${command} job.json`);

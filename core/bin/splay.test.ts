@@ -2,7 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
-import { commands, UsageError } from './commands.ts';
+import { commands } from './commands.ts';
+import { UsageError } from './result.ts';
 
 const path = (name: string) => fileURLToPath(new URL(`../../demo/${name}.json`, import.meta.url));
 const read = (file: string) => readFileSync(file, 'utf8');
@@ -96,21 +97,27 @@ describe('splay', () => {
 });
 
 describe('splay find', () => {
-  const beach = path('beach-rescue');
-  it('gives places for one cut, the best first, what each costs, and that it is no approval', () => {
-    const { code, output } = commands(['find', beach], { lengthen: '6' }, read);
+  const sprayer = path('orchard-sprayer');
+  it('gives ranked ways with their reasons, the obvious places that lost, and that it is no approval', () => {
+    const { code, output } = commands(['find', sprayer], { wheelbase: '133 7/8' }, read);
     expect(code).toBe(0);
-    expect(output).toMatch(/let in 6 in at one place/);
-    expect(output).toMatch(/^1\. /m);
-    expect(output).toMatch(/of \d+ places are refused: /);
+    expect(output).toContain('wheelbase 157 1/2 in → 133 7/8 in');
+    expect(output).toMatch(/^1\. at /m);
+    expect(output).toMatch(/^Behind the cab, .*apart sideways/m);
     expect(output).toContain('not an approval');
-  }, 60_000);
+  });
+  it('asks what the plan does where nothing is said, and gives everything as data', () => {
+    const { output } = commands(['find', sprayer], { as: 'json' }, read);
+    const found = JSON.parse(output) as { ask: { of: string; by: number }; answers: unknown[] };
+    expect(found.ask.of).toBe('wheelbase');
+    expect(found.ask.by / 25.4).toBeCloseTo(-23.625, 6);
+    expect(found.answers.length).toBeGreaterThan(3);
+  });
   it.each([
-    [{}, /--lengthen LENGTH or --shorten LENGTH/],
-    [{ lengthen: '6', shorten: '6' }, /--lengthen LENGTH or --shorten LENGTH/],
-    [{ shorten: 'a bit' }, /--shorten: /],
-    [{ shorten: '-3' }, /above 0/],
+    [{ wheelbase: '140', width: '30' }, /one thing at a time/],
+    [{ wheelbase: 'a bit' }, /--wheelbase: /],
+    [{ wheelbase: '157 1/2' }, /it is that already/],
   ])('%o is not a call', (options, message) => {
-    expect(() => commands(['find', beach], options, read)).toThrow(message);
+    expect(() => commands(['find', sprayer], options, read)).toThrow(message);
   });
 });

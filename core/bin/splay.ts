@@ -1,7 +1,8 @@
 #!/usr/bin/env -S npx tsx
 import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { commands, UsageError } from './commands.ts';
+import { commands } from './commands.ts';
+import { UsageError } from './result.ts';
 
 /** Exit codes: 0 good, 1 the job has something that must stop, 2 the file is not right, 64 the call is not right. */
 try {
@@ -13,8 +14,11 @@ try {
       table: { type: 'string' },
       unit: { type: 'string' },
       plan: { type: 'string' },
-      lengthen: { type: 'string' },
-      shorten: { type: 'string' },
+      wheelbase: { type: 'string' },
+      'cab-to-axle': { type: 'string' },
+      'rear-overhang': { type: 'string' },
+      width: { type: 'string' },
+      height: { type: 'string' },
       out: { type: 'string' },
       help: { type: 'boolean' },
     },

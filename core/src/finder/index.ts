@@ -1,10 +1,21 @@
+export { type Answer, type FinderResult, type Obvious, whereToCut } from './answer.ts';
 export {
-  type Cost,
+  ASKED,
+  ASKED_OF,
+  type AskedOf,
+  baseOf,
+  type Base,
   type FinderAsk,
-  type FoundRun,
-  GRID,
-  type CutPlace,
-  placeAt,
-  placesAlong,
-  runsOf,
-} from './places.ts';
+  gridOf,
+  inputWith,
+  operationAt,
+} from './ask.ts';
+export { type SuggestedAsk, suggestedAsks } from './asks.ts';
+export { type Progress } from './along.ts';
+export { groundOf } from './ground.ts';
+export { type EndsApart } from './ends.ts';
+export { type Judged, judgeWay, judgingOf, type Judging } from './judge.ts';
+export { type Lanes, type LaneStretch } from './lanes.ts';
+export { type Cost, LANES, LANE_IDS, type Lane, type Reason } from './reason.ts';
+export { type Found, findWays, type Way, type WayCut } from './ways.ts';
+export { hoursText, placeText } from './words.ts';

@@ -23,13 +23,42 @@ import { builtOf, type Tape } from './tape.ts';
 export const evaluatePlan = (input: PlanInput): PlanResult => judge(evaluateOutcomes(evaluateGeometry(input)));
 
 /**
+ * Everything that a builder must know of a plan, worst first: the part of the judgement that a search over many plans
+ * asks for.
+ *
+ * @param outcomes The second stage of the evaluation.
+ * @param laden With the bodies on; null without any.
+ * @param driveLine The drive line before and after.
+ */
+export function conflictsOf(
+  outcomes: Outcomes,
+  laden: PlanResult['laden']['after'],
+  driveLine: PlanResult['driveLine'],
+): readonly Conflict[] {
+  const { donor: frame, plan } = outcomes.input;
+  return [...refusals(outcomes), ...findConflicts({ ...outcomes, frame, plan, driveLine, laden }, outcomes.context)]
+    .map((finding): Conflict => conflictOf(finding, plan.accepted))
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+}
+
+/**
+ * The drive line on the donor and as built.
+ *
+ * @param points Where its points are.
+ */
+export const driveLinesOf = (points: Outcomes['points']): PlanResult['driveLine'] => ({
+  before: driveLineOf(points, 'donor'),
+  after: driveLineOf(points, 'built'),
+});
+
+/**
  * The third stage of an evaluation: the figures that people ask for, and everything they must know.
  *
  * @param outcomes The second stage of the evaluation.
  */
 export function judge(outcomes: Outcomes): PlanResult {
   const { input, context, prepared, steps, state, tape, joints, cutEnds, axles, points, seats } = outcomes;
-  const { donor: frame, plan, rules } = input;
+  const { donor: frame, rules } = input;
   const measures = { before: donorMeasures(prepared, rules, context), after: measuresOf(outcomes, context) };
   const laden = {
     before: ladenOf(
@@ -40,11 +69,8 @@ export function judge(outcomes: Outcomes): PlanResult {
     ),
     after: ladenOf(measures.after, seats, axles, 'built'),
   };
-  const driveLine = { before: driveLineOf(points, 'donor'), after: driveLineOf(points, 'built') };
-  const found = findConflicts({ ...outcomes, frame, plan, driveLine, laden: laden.after }, context);
-  const conflicts = [...refusals(outcomes), ...found]
-    .map((finding): Conflict => conflictOf(finding, plan.accepted))
-    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  const driveLine = driveLinesOf(points);
+  const conflicts = conflictsOf(outcomes, laden.after, driveLine);
   const lettersOf = (operation: string) =>
     [...joints, ...cutEnds]
       .filter((mark) => mark.operation === operation)
@@ -70,7 +96,7 @@ export function judge(outcomes: Outcomes): PlanResult {
     donorState: prepared.state,
     datum: outcomes.datum,
     seats,
-    obstacles: outcomes.obstacles,
+    obstacles: outcomes.obstacles(),
     mountings: outcomes.mountings,
     measures,
     ramps: rampsWith(seats, measures.after),

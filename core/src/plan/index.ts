@@ -1,4 +1,5 @@
 export { type AxleLoad, type Laden } from './axle-loads.ts';
+export { type Bending, bendingOf } from './bending.ts';
 export { acceptedText, type Conflict, type WayOut } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
@@ -43,15 +44,24 @@ export {
 } from './operations/index.ts';
 export { type CutEnd } from './cut-ends.ts';
 export { contextOf } from './context.ts';
-export { evaluatePlan, judge } from './evaluate-plan.ts';
+export { conflictsOf, driveLinesOf, evaluatePlan, judge } from './evaluate-plan.ts';
 export { evaluateGeometry, type Geometry } from './geometry.ts';
 export * from './members/index.ts';
 export { evaluateOutcomes, type Outcomes } from './outcomes.ts';
 export { type MountOutcome, type UnitOutcome } from './unit-outcome.ts';
 export { type OperationOutcome, type PlanInput, type PlanResult, type PlanStep } from './plan-result.ts';
 export { type DriveLine, type Shaft, type ShaftJoint } from './drive-line.ts';
-export { type Joint, type JointSide, type JointVerdict, letterOf, railsOf, worseSide } from './joint.ts';
-export { type Measures } from './measures.ts';
+export {
+  type Joint,
+  type JointSide,
+  type JointVerdict,
+  jointsOf,
+  letterOf,
+  railsOf,
+  worseSide,
+  worstVerdict,
+} from './joint.ts';
+export { axleLengthsOf, type Measures } from './measures.ts';
 export * from './operation.ts';
 export { bottomLength, endAngle, type RailEndAngle, topLength } from './new-rail.ts';
 export { type OfSides } from './figures/figures.ts';

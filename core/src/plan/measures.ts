@@ -66,6 +66,19 @@ const localWidths = perCut((piece): { readonly least: number; readonly most: num
 });
 
 /**
+ * Where a frame's axles stand, and its cab: the lengths that a search over many plans asks for first. mm.
+ *
+ * @param standing Everything on the frame, where it is.
+ */
+export function axleLengthsOf({ axles, points }: Pick<Standing, 'axles' | 'points'>) {
+  const { front, rear } = axleXs(axles, 'built');
+  const cabBack = points.find((point) => point.item.kind === 'cab-back')?.built?.x ?? null;
+  return { front, rear, cabBack, wheelbase: minus(rear, front), cabToAxle: minus(rear, cabBack) };
+}
+
+const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
+
+/**
  * The figures of a frame that people ask for first.
  *
  * @param standing Everything on the frame, where it is.
@@ -73,9 +86,7 @@ const localWidths = perCut((piece): { readonly least: number; readonly most: num
  */
 export function measuresOf(standing: Standing, context: Context): Measures {
   const { pieces } = standing.state;
-  const axles = axleXs(standing.axles, 'built');
-  const { front: frontAxle, rear: rearAxle } = axles;
-  const cabBack = standing.points.find((point) => point.item.kind === 'cab-back')?.built?.x ?? null;
+  const { front: frontAxle, rear: rearAxle, cabBack, wheelbase, cabToAxle } = axleLengthsOf(standing);
   const behindCab = standing.points.flatMap(({ item, built }) =>
     item.kind === 'behind-cab' && built ? [built.x] : [],
   );
@@ -94,10 +105,9 @@ export function measuresOf(standing: Standing, context: Context): Measures {
     }
   const wheels = wheelsUnder(standing.axles);
   const weight = balance([...steelLumps(pieces, context.section, context.density), ...burdensOn(standing)]);
-  const minus = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a - b);
   return {
-    wheelbase: minus(rearAxle, frontAxle),
-    cabToAxle: minus(rearAxle, cabBack),
+    wheelbase,
+    cabToAxle,
     usableCabToAxle: minus(rearAxle, bodyFrom),
     axleToEnd: minus(rearX, rearAxle),
     frontOverhang: minus(frontAxle, frontX),
@@ -107,6 +117,6 @@ export function measuresOf(standing: Standing, context: Context): Measures {
     lowest: lowestOf(low, wheels),
     ...rampsOf(low, wheels),
     ...weight,
-    axleLoads: axleLoadsOf(weight, axles),
+    axleLoads: axleLoadsOf(weight, { front: frontAxle, rear: rearAxle }),
   };
 }

@@ -16,8 +16,8 @@ export interface Outcomes extends Geometry, Standing {
   readonly before: StateBefore;
   readonly joints: readonly Joint[];
   readonly cutEnds: readonly CutEnd[];
-  /** What bodies must clear besides rails and crossmembers. */
-  readonly obstacles: Obstacles;
+  /** What bodies must clear besides rails and crossmembers: worked out when it is first asked for. */
+  readonly obstacles: () => Obstacles;
   /** Where each body sits, and what follows. */
   readonly seats: readonly SeatOutcome[];
   /** How each mount of a body is made. */
@@ -47,13 +47,17 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
   );
-  const obstacles = obstaclesOn(standing, frame.rooms, context);
-  const seats = seatOutcomes(
-    input.bodies.map((body) => changedBody(body).body),
-    plan.seats,
-    { ...standing, ...obstacles, pieces: state.pieces },
-    context,
-  );
+  let known: Obstacles | undefined;
+  const obstacles = (): Obstacles => (known ??= obstaclesOn(standing, frame.rooms, context));
+  const seats =
+    input.bodies.length === 0
+      ? []
+      : seatOutcomes(
+          input.bodies.map((body) => changedBody(body).body),
+          plan.seats,
+          { ...standing, ...obstacles(), pieces: state.pieces },
+          context,
+        );
   const mountings = mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context);
   const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
   return { ...geometry, ...standing, before, joints, cutEnds, obstacles, seats, mountings, splices };

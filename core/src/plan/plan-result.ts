@@ -87,6 +87,6 @@ export interface PlanResult {
 export interface PlanStep {
   readonly state: PlanState;
   /** The pieces at that moment, front to rear, where they stood; with those that are then taken out, without new rail. */
-  readonly cut: readonly Piece[];
+  readonly cut: () => readonly Piece[];
   readonly outcome: Omit<OperationOutcome, 'letters'>;
 }

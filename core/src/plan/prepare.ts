@@ -190,14 +190,19 @@ export function carryOutAll(
     }
     const state = steps[index - 1]?.state ?? before.state;
     if (operation.off) {
-      steps.push({ state, cut: state.pieces, outcome: { operation, status: 'off', refusal: null } });
+      steps.push({ state, cut: () => state.pieces, outcome: { operation, status: 'off', refusal: null } });
       continue;
     }
     const applied = applyOperation(state, operation, context);
     const outcome = applied.done
       ? ({ operation, status: 'done', refusal: null } as const)
       : ({ operation, status: 'refused', refusal: applied.refusal } as const);
-    steps.push({ state: applied.state, cut: cutMoment(state, applied.state, operation.id), outcome });
+    let cut: readonly Piece[] | undefined;
+    steps.push({
+      state: applied.state,
+      cut: () => (cut ??= cutMoment(state, applied.state, operation.id)),
+      outcome,
+    });
   }
   before.trail = { rules, display, steps };
   return steps;

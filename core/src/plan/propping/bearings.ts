@@ -82,14 +82,14 @@ export const weightlessOn = (
  * @param context Sections and density.
  */
 export function ladenPieces(step: PlanStep, bearings: readonly Bearing[], context: Context): LadenPiece[] {
-  const begins = step.cut.map((piece) => frontSpine(piece).x);
+  const begins = step.cut().map((piece) => frontSpine(piece).x);
   const over = (x: number) =>
     Math.max(
       0,
       begins.findLastIndex((begin) => x >= begin),
     );
   const taken = step.state.removed.filter(({ operation }) => operation === step.outcome.operation.id);
-  return step.cut.map((piece, index) => ({
+  return step.cut().map((piece, index) => ({
     piece,
     removed: taken.some(({ front, rear }) => front === piece.front && rear === piece.rear),
     bearings: [...steelBearings(piece, context), ...bearings.filter(({ at }) => over(at.x) === index)],

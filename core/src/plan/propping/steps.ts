@@ -38,11 +38,13 @@ export interface PropStep {
 }
 
 /** Where the steel is parted by an operation: behind which pieces. */
-const partings = ({ cut }: PlanStep, operation: string): number[] =>
-  cut.slice(1).flatMap((piece, index) => {
+function partings(step: PlanStep, operation: string): number[] {
+  const cut = step.cut();
+  return cut.slice(1).flatMap((piece, index) => {
     const before = cut[index];
     return before?.rear.operation === operation || piece.front.operation === operation ? [index] : [];
   });
+}
 
 /** Names of the partings of a step: its letters, and which line where one joint has two. */
 function namesOf(step: PlanStep, letters: readonly string[], behinds: readonly number[]): ReadonlyMap<number, string> {

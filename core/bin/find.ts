@@ -1,0 +1,73 @@
+import {
+  ASKED,
+  ASKED_OF,
+  type Answer,
+  type AskedOf,
+  baseOf,
+  datumStation,
+  evaluatePlan,
+  type FinderAsk,
+  hoursText,
+  type JobFile,
+  lengthText,
+  parseLength,
+  suggestedAsks,
+  whereToCut,
+} from '../src/index.ts';
+import { type Result, UsageError } from './result.ts';
+
+type Options = Readonly<Partial<Record<AskedOf | 'as', string>>>;
+
+/** What is asked for: as the call says, else as the bodies or the plan do. */
+function askOf({ job }: JobFile, options: Options): FinderAsk {
+  const given = ASKED_OF.filter((of) => options[of] !== undefined);
+  if (given.length > 1)
+    throw new UsageError(`Ask for one thing at a time: ${given.map((of) => `--${of}`).join(' or ')}.`);
+  const [of] = given;
+  if (of === undefined) {
+    const [first] = suggestedAsks(job, evaluatePlan(job));
+    if (first) return first.ask;
+    throw new UsageError(`Say what is asked for: ${ASKED_OF.map((each) => `--${each} LENGTH`).join(', ')}.`);
+  }
+  const read = parseLength(options[of] ?? '', job.display.unit);
+  if (!read.ok) throw new UsageError(`--${of}: ${read.problem.message}`);
+  const { now } = baseOf(job, of);
+  if (now === null) throw new UsageError(`--${of}: this frame lacks what that is measured between.`);
+  if (Math.abs(read.value - now) < 0.5) throw new UsageError(`--${of}: it is that already.`);
+  return { of, by: read.value - now };
+}
+
+/** Where to cut: ranked ways with what each costs, and the obvious places that lost. */
+export function find(file: JobFile, options: Options): Result {
+  const { job } = file;
+  const ask = askOf(file, options);
+  const found = whereToCut(job, ask);
+  const code = found.answers.length > 0 ? 0 : 1;
+  if (options.as === 'json') return { code, output: `${JSON.stringify(found, null, 2)}\n` };
+  const datum = datumStation(job.donor);
+  const at = (x: number) => lengthText(x - datum, job.display);
+  const length = (mm: number) => lengthText(mm, job.display, true);
+  const places = ({ cuts }: Answer) =>
+    cuts.map(({ x, from, to }) => `${at(x)} (the same from ${at(from)} to ${at(to)})`).join(' and ') || 'the end';
+  const now = found.now ?? 0;
+  const lines = [
+    `${job.name}: ${ASKED[ask.of].toLowerCase()} ${length(now)} → ${length(now + ask.by)}. Stations from the datum hole.`,
+    ...found.answers
+      .slice(0, 8)
+      .flatMap((answer, index) => [
+        `${index + 1}. at ${places(answer)}: ${hoursText(answer.judged.hours)} of work, ${answer.judged.score.toFixed(1)} with what is weighed`,
+        `   ${answer.says}`,
+        ...answer.judged.costs
+          .filter(({ hours }) => hours >= 0.05)
+          .map(
+            ({ hours, counts, says }) =>
+              `   ${hours.toFixed(2).padStart(6)} h ${counts === 'work' ? ' ' : '~'} ${says}`,
+          ),
+      ]),
+    ...(found.answers.length === 0 ? ['There is no such place.'] : []),
+    ...found.obvious.map(({ name, x, rank, says }) => `${name}, ${at(x)}${rank ? ` (way ${rank})` : ''}: ${says}`),
+    `${found.counted.places} places and ${found.counted.pairs} pairs of places were looked at. ~ is weighed as hours, not work.`,
+    'A planning aid, not an approval.',
+  ];
+  return { code, output: `${lines.join('\n')}\n` };
+}

@@ -1,0 +1,170 @@
+import { extentOf, factsOf, type Frame, railAt, railOf } from '../frame/index.ts';
+import type { Operation, PlanInput } from '../plan/index.ts';
+import { ruleValue } from '../rules/index.ts';
+import { inches, lengthText } from '../units/index.ts';
+import type { Along, Progress } from './along.ts';
+import { type FinderAsk, gridOf, operationAt, reachOfCut } from './ask.ts';
+import { type Judged, judgeWay, type Judging } from './judge.ts';
+import { type Lanes, lanesOf } from './lanes.ts';
+import { findWays, leastAt, type Way } from './ways.ts';
+import { commonTo, lostText, placeText, wayText } from './words.ts';
+
+/** A way with the words for it. */
+export interface Answer extends Way {
+  readonly says: string;
+  /** A short name, for a plan that is made of it. */
+  readonly name: string;
+}
+
+/** A place that seems obvious, and what became of it. */
+export interface Obvious {
+  readonly id: string;
+  readonly name: string;
+  /** Donor station, mm. */
+  readonly x: number;
+  readonly judged: Judged;
+  /** Rank of the way that it is, from 1; null where it lost. */
+  readonly rank: number | null;
+  /** Why it lost; what it costs, where it did not. */
+  readonly says: string;
+}
+
+/** Everything that a search tells, as plain data. */
+export interface FinderResult {
+  readonly ask: FinderAsk;
+  /** The figure without what the plan does for it already, and as the plan in hand makes it, mm. */
+  readonly now: number | null;
+  readonly planned: number | null;
+  /** Operations of the plan in hand that a way takes the place of. */
+  readonly replaced: readonly Operation[];
+  readonly answers: readonly Answer[];
+  readonly obvious: readonly Obvious[];
+  readonly lanes: Lanes;
+  readonly counted: { readonly places: number; readonly pairs: number };
+  /** Ends of the rails, donor stations, mm. */
+  readonly ends: readonly [from: number, to: number];
+}
+
+/** Somewhere that anybody would look at first: the front line of the cut, and how far about it a builder looks, mm. */
+interface ObviousPlace extends Pick<Obvious, 'id' | 'name' | 'x'> {
+  readonly look: readonly [from: number, to: number];
+}
+
+/** How far a builder looks about a place that seems obvious, mm. */
+const ABOUT = inches(8);
+const [BEHIND, ROUND, AHEAD] = [
+  [0, ABOUT],
+  [-ABOUT / 2, ABOUT / 2],
+  [-ABOUT, 0],
+] as const;
+
+/** The places that anybody would look at first. */
+function obviousPlaces({ ask, base }: Judging): ObviousPlace[] {
+  const { donor, rules, display } = base.input;
+  const removed = reachOfCut(ask, ask.by, display);
+  const clear = ruleValue(rules, 'joint/hole-distance');
+  const [front, rear] = (['front', 'rear'] as const).map((role) => donor.axles.find((axle) => axle.role === role)?.x);
+  const cab = donor.points.find(({ kind }) => kind === 'cab-back')?.x;
+  if (rear === undefined || front === undefined) return [];
+  const suspension = donor.features
+    .filter(({ kind, x }) => factsOf(kind).suspension && x > (front + rear) / 2)
+    .map((feature) => extentOf(feature).from);
+  const rises = kickUpOf(donor, cab ?? front, rear);
+  return [
+    ...(cab === undefined ? [] : [{ id: 'behind-the-cab', name: 'Behind the cab', x: cab + clear, look: BEHIND }]),
+    { id: 'middle', name: 'Middle of the wheelbase', x: (front + rear - removed) / 2, look: ROUND },
+    ...(suspension.length > 0
+      ? [
+          {
+            id: 'ahead-of-suspension',
+            name: 'Just ahead of the suspension',
+            x: Math.min(...suspension) - clear - removed,
+            look: AHEAD,
+          },
+        ]
+      : []),
+    ...(rises === null ? [] : [{ id: 'kick-up', name: 'At the kick-up', x: rises, look: BEHIND }]),
+    ...(ask.of === 'rear-overhang' ? [{ id: 'overhang', name: 'Behind the axle', x: rear + clear, look: BEHIND }] : []),
+  ];
+}
+
+/** Where the rail begins to rise ahead of the rear axle, mm; null where it does not. */
+function kickUpOf({ rails }: Frame, from: number, to: number): number | null {
+  const rail = railOf(rails, 'left');
+  const found = rail.find(({ x }) => x > from && x < to && Math.abs(railAt(rail, x, 'rear').topSlope) > 0.05);
+  return found ? found.x : null;
+}
+
+/** The best place that can be between two stations, as an index; the one in the middle where none can. */
+function bestNear(along: Along, [from, to]: readonly [number, number], step: number): number {
+  const { xs, refused } = along;
+  const indexOf = (x: number) => Math.min(xs.length - 1, Math.max(0, Math.round((x - (xs[0] ?? 0)) / step)));
+  let [best, score] = [indexOf((from + to) / 2), Infinity];
+  for (let at = indexOf(from); at <= indexOf(to); at += 1) {
+    const here = refused[at] ? Infinity : leastAt(along, at);
+    if (here < score - 1e-6) [best, score] = [at, here];
+  }
+  return best;
+}
+
+/**
+ * Where to cut, as a person who knows the frame would answer: ranked ways with their reasons, the obvious places that
+ * lost and why, and what forbids and costs along the frame. Plain data.
+ *
+ * @param job Donor, bodies, plan and rules; validated.
+ * @param ask What is asked for; a change that is not 0.
+ * @param onProgress Told how far it has come.
+ */
+export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress = () => undefined): FinderResult {
+  const { base, ways, counted, judging, single } = findWays(job, ask, onProgress);
+  const { donor, display } = base.input;
+  const show = (mm: number) => lengthText(mm, display, true);
+  const common = commonTo(ways);
+  const [best] = ways;
+  const obvious = obviousPlaces(judging).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
+    const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
+    const x = single.xs[at] as number;
+    const judged = judgeWay([operationAt(ask, ask.by, x, base.input)], judging);
+    const rank = ways.findIndex(
+      ({ cuts }) => cuts.length === 1 && cuts.every(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6),
+    );
+    return {
+      id,
+      name,
+      x,
+      judged,
+      rank: rank < 0 ? null : rank + 1,
+      says: rank === 0 ? 'It is the best of all.' : lostText(judged, best?.judged),
+    };
+  });
+  const cab = obvious.find(
+    ({ id, judged, rank }) => id === 'behind-the-cab' && judged.refusals.length === 0 && rank !== 1,
+  );
+  const beside = cab ? { name: cab.name.charAt(0).toLowerCase() + cab.name.slice(1), hours: cab.judged.hours } : null;
+  const answers = ways.map((way): Answer => ({
+    ...way,
+    says: wayText(way, donor, show, common, beside),
+    name: nameOf(way, donor, show),
+  }));
+  return {
+    ask,
+    now: base.now,
+    planned: base.planned,
+    replaced: base.replaced,
+    answers,
+    obvious,
+    lanes: lanesOf(single, judging),
+    counted,
+    ends: judging.ground.ends,
+  };
+}
+
+/** A short name of a way: what it is just behind. */
+function nameOf({ cuts }: Way, frame: Frame, show: (mm: number) => string): string {
+  if (cuts.length === 0) return 'At the very end';
+  const places = cuts.map(({ x }) => placeText(frame, x, show).split(', ')[0] ?? '');
+  return places
+    .map((place) => place.charAt(0).toUpperCase() + place.slice(1))
+    .join(' + ')
+    .slice(0, 110);
+}

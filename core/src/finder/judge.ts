@@ -1,0 +1,296 @@
+import {
+  type Conflict,
+  conflictsOf,
+  driveLinesOf,
+  evaluateGeometry,
+  evaluateOutcomes,
+  type Joint,
+  jointsOf,
+  judge,
+  type Operation,
+  type Outcomes,
+  type PlanInput,
+  worstVerdict,
+} from '../plan/index.ts';
+import { ruleValue } from '../rules/index.ts';
+import { SIDES } from '../frame/index.ts';
+import { lengthText } from '../units/index.ts';
+import { ASKED, type Base, figureOf, type FinderAsk, inputWith } from './ask.ts';
+import { type Gap, type Ground, type Part, partsAt } from './ground.ts';
+import { apart, type EndsApart, endsParts } from './ends.ts';
+import { type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
+
+/** A way of doing it, judged. */
+export interface Judged {
+  /** Why it cannot be done so; none where it can. */
+  readonly refusals: readonly Reason[];
+  readonly costs: readonly Cost[];
+  readonly ends: readonly EndsApart[];
+  /** Hours of work. */
+  readonly hours: number;
+  /** Those and what is weighed as hours: what ways are ranked by. */
+  readonly score: number;
+}
+
+/** What ways of doing something are judged with. */
+export interface Judging {
+  readonly ask: FinderAsk;
+  readonly base: Base;
+  readonly ground: Ground;
+  readonly known: Known;
+  /** Keys of what the plan has against it without any of the ways: not theirs. */
+  readonly own: ReadonlySet<string>;
+}
+
+/**
+ * What ways of doing something are judged with.
+ *
+ * @param ask What is asked for.
+ * @param base The plan that every way is put into.
+ * @param ground The frame.
+ */
+export function judgingOf(ask: FinderAsk, base: Base, ground: Ground): Judging {
+  const { conflicts } = judge(evaluateOutcomes(evaluateGeometry(base.input)));
+  return { ask, base, ground, known: knownOf(base.input.donor), own: new Set(conflicts.map(({ key }) => key)) };
+}
+
+/** Joints that the way itself makes. */
+const made = (joints: readonly Joint[], operations: readonly Operation[]) =>
+  joints.filter((joint) => operations.some(({ id }) => id === joint.operation));
+
+/**
+ * Where a way's cuts leave the donor: for each, what stays ahead and what stays behind.
+ *
+ * @param operations The way's operations.
+ */
+export const gapsOf = (operations: readonly Operation[]): Gap[] =>
+  operations.flatMap((operation): Gap[] => {
+    switch (operation.kind) {
+      case 'lengthen':
+        return [{ ahead: operation.at.x, behind: operation.at.x }];
+      case 'shorten':
+        return [{ ahead: operation.from.x, behind: operation.to.x }];
+      case 'step':
+        return [operation.from, operation.to].map(({ x }) => ({ ahead: x, behind: x }));
+      case 'widen':
+        return operation.from
+          ? [operation.from.x - operation.transition, operation.from.x].map((x) => ({ ahead: x, behind: x }))
+          : [];
+      default:
+        return [];
+    }
+  });
+
+/** What is only cut off, and nothing welded. */
+const trims = (operations: readonly Operation[]): number => operations.filter(({ kind }) => kind === 'trim').length;
+
+/** How many joints a way welds on each rail, before any is known. */
+const jointsOfWay = (operations: readonly Operation[]): number =>
+  operations.reduce((count, { kind }) => {
+    if (kind === 'trim') return count;
+    return count + (kind === 'shorten' || kind === 'extend' ? 1 : 2);
+  }, 0);
+
+/**
+ * The same thing said of several cuts of a way is one cost.
+ *
+ * @param costs What its cuts cost.
+ */
+export function onceEach<T extends { readonly code: string; readonly about: string | null }>(costs: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return costs.filter(({ code, about }) => {
+    if (about === null) return true;
+    const key = `${code}/${about}`;
+    return seen.has(key) ? false : Boolean(seen.add(key));
+  });
+}
+
+/** Room that a joint needs on the frame for its plates, mm each way. */
+function roomFor({ input }: Ground): number {
+  const deepest = Math.max(...input.donor.sections.map(({ section }) => section.depth));
+  return ruleValue(input.rules, 'splice/reach') * deepest;
+}
+
+/** A place that no cut can be at, whatever the plan says of it. */
+function outOfPlace(operations: readonly Operation[], ground: Ground, show: (mm: number) => string): Reason[] {
+  const gaps = gapsOf(operations);
+  const room = roomFor(ground);
+  const tight = gaps.find(({ ahead, behind }) => ahead - ground.ends[0] < room || ground.ends[1] - behind < room);
+  const [first, second] = gaps;
+  const between = ruleValue(ground.input.rules, 'finder/between');
+  const split = operations.length > 1 && first && second && operations.every(({ kind }) => kind !== 'trim');
+  return [
+    ...(tight
+      ? [
+          {
+            code: 'no-room',
+            lane: 'bend' as const,
+            about: null,
+            says: `No room for the plates: they want ${show(room)} of rail each way.`,
+          },
+        ]
+      : []),
+    ...(split && second.ahead - first.behind < between
+      ? [
+          {
+            code: 'too-near',
+            lane: 'bend' as const,
+            about: null,
+            says: `The two cuts want ${show(between)} between them.`,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** What a plan says against a way, from its judgement: what stops it, and what costs something, rails' ends left out. */
+export interface Probe {
+  readonly refusals: readonly Reason[];
+  readonly costs: readonly Cost[];
+  /** The same for two places where the same is said, whatever the figures. */
+  readonly kind: string;
+}
+
+/**
+ * What the evaluation of a plan with a way in it says against the way.
+ *
+ * @param outcomes The plan, evaluated as far as its outcomes.
+ * @param judging What ways are judged with.
+ */
+export function probeOf(outcomes: Outcomes, { ask, base, known, own }: Judging): Probe {
+  const elsewhere = missesMeasure(outcomes, ask, base);
+  if (elsewhere) return { refusals: [elsewhere], costs: [], kind: 'elsewhere' };
+  const conflicts = conflictsOf(outcomes, null, driveLinesOf(outcomes.points)).filter(({ key }) => !own.has(key));
+  const { rules } = base.input;
+  const told = ruleValue(rules, 'finder/split-suspension') === 1;
+  const stops = ({ severity, code }: Conflict) => severity === 'stop' && !(told && code === 'unit-split');
+  const refusals = conflicts.filter(stops).map((conflict) => reasonOf(conflict, known));
+  const costs = conflicts.flatMap((conflict): Cost[] => {
+    const rule = stops(conflict) ? null : ruleOf(conflict, known);
+    return rule ? [{ ...reasonOf(conflict, known), rule, counts: 'work', hours: ruleValue(rules, rule) }] : [];
+  });
+  const key = ({ code, about }: Reason) => `${code}/${about ?? ''}`;
+  return {
+    refusals,
+    costs,
+    kind: `${refusals.map(key).sort().join('|')}#${costs.map(key).sort().join('|')}`,
+  };
+}
+
+const reasonOf = (conflict: Conflict, known: Known): Reason => ({
+  code: conflict.code,
+  lane: laneOf(conflict, known),
+  about: conflict.about,
+  says: conflict.message,
+});
+
+/** Says where a cut does not change what is asked for, or not by as much. */
+function missesMeasure(outcomes: Outcomes, { of, by }: FinderAsk, { now }: Base): Reason | null {
+  const after = now === null ? null : figureOf(outcomes, of);
+  if (now === null) return null;
+  // Where the rail slopes the axles come apart by a little less than is let in.
+  if (after !== null && Math.abs(after - now - by) < Math.abs(by) / 2) return null;
+  return {
+    code: 'elsewhere',
+    lane: 'bend',
+    about: null,
+    says: `A cut here does not change ${ASKED[of].toLowerCase()}.`,
+  };
+}
+
+/**
+ * A way of doing it, judged by everything that a plan with it says, and by the ground it is on.
+ *
+ * @param operations The way's operations.
+ * @param judging What ways are judged with.
+ */
+export function judgeWay(operations: readonly Operation[], judging: Judging): Judged {
+  const { base, ground } = judging;
+  const { rules, display } = base.input;
+  const show = (mm: number) => lengthText(mm, display, true);
+  const outcomes = evaluateOutcomes(evaluateGeometry(inputWith(base, operations)));
+  const joints = made(outcomes.joints, operations);
+  const probe = probeOf(outcomes, judging);
+  const parts = onceEach([...endsParts(joints, rules), ...gapsOf(operations).flatMap((gap) => partsAt(ground, gap))]);
+  const count = jointsOfWay(operations);
+  const costs: Cost[] = [
+    ...(count > 0 ? [jointsCost(count, rules)] : []),
+    ...(trims(operations) > 0 ? [trimCost(rules)] : []),
+    ...onceEach(probe.costs),
+    ...parts.map(({ say, ...rest }): Cost => ({ ...rest, says: say(show) })),
+  ].sort((a, b) => b.hours - a.hours);
+  const hours = sumOf(costs.filter(({ counts }) => counts === 'work'));
+  return {
+    refusals: [...outOfPlace(operations, ground, show), ...probe.refusals],
+    costs,
+    ends: joints.map((joint) => ({
+      letter: joint.letter,
+      left: apart(joint, 'left'),
+      right: apart(joint, 'right'),
+      verdict: worstVerdict(SIDES.map((side) => joint.sides[side].verdict)),
+    })),
+    hours,
+    score: hours + sumOf(costs.filter(({ counts }) => counts === 'weighed')),
+  };
+}
+
+/**
+ * Hours of some costs together.
+ *
+ * @param costs The costs.
+ */
+export const sumOf = (costs: readonly { readonly hours: number }[]): number =>
+  costs.reduce((sum, { hours }) => sum + hours, 0);
+
+const jointsCost = (count: number, rules: PlanInput['rules']): Cost => ({
+  code: 'joints',
+  lane: 'strip',
+  about: null,
+  rule: 'finder/joint',
+  counts: 'work',
+  hours: count * ruleValue(rules, 'finder/joint'),
+  says: count === 1 ? 'one joint on each rail' : `${count} joints on each rail`,
+});
+
+const trimCost = (rules: PlanInput['rules']): Cost => ({
+  code: 'trim',
+  lane: 'strip',
+  about: null,
+  rule: 'finder/trim',
+  counts: 'work',
+  hours: ruleValue(rules, 'finder/trim'),
+  says: 'the end cut off',
+});
+
+/** What a single cut at a place says of itself without the judgement of its plan: enough to be asked of every place. */
+export interface Quick {
+  readonly parts: readonly Part[];
+  /** Why it cannot be: its ends cannot meet, or it has no room. */
+  readonly refusals: readonly Omit<Reason, 'says'>[];
+  readonly joints: number;
+}
+
+/**
+ * The part of a judgement that changes from place to place, from where the steel goes alone.
+ *
+ * @param operations The way's operations.
+ * @param judging What ways are judged with.
+ */
+export function quickOf(operations: readonly Operation[], { base, ground }: Judging): Quick {
+  const { rules } = base.input;
+  const { state, context, steps } = evaluateGeometry(inputWith(base, operations));
+  const byId = new Map(steps.map(({ outcome: { operation } }) => [operation.id, operation]));
+  const joints = jointsOf(state, (id) => byId.get(id), [], context).filter(({ operation }) =>
+    operations.some(({ id }) => id === operation),
+  );
+  const parts = onceEach([...endsParts(joints, rules), ...gapsOf(operations).flatMap((gap) => partsAt(ground, gap))]);
+  const cannot = joints.some((joint) => SIDES.some((side) => joint.sides[side].verdict === 'cannot'));
+  return {
+    parts,
+    refusals: [
+      ...outOfPlace(operations, ground, () => ''),
+      ...(cannot ? [{ code: 'ends-cannot', lane: 'taper' as const, about: null }] : []),
+    ],
+    joints: jointsOfWay(operations),
+  };
+}

@@ -1,0 +1,148 @@
+import type { Frame } from '../frame/index.ts';
+import { inches } from '../units/index.ts';
+import type { Along } from './along.ts';
+import type { Judging } from './judge.ts';
+import { LANE_IDS, type Lane } from './reason.ts';
+
+/** A stretch of a lane that forbids a cut or makes it dear; what is between is clear. Donor stations, mm. */
+export interface LaneStretch {
+  readonly lane: Lane;
+  readonly from: number;
+  readonly to: number;
+  readonly state: 'forbids' | 'costs';
+  /** What it is about: names of things, or of how the rail runs. Figures change along it, and are asked for at a place. */
+  readonly about: readonly string[];
+}
+
+/** What the lanes show of a frame. */
+export interface Lanes {
+  readonly stretches: readonly LaneStretch[];
+  /** Where a cut does what is asked for at all, donor stations, mm: outside of these nothing is told. */
+  readonly serves: readonly { readonly from: number; readonly to: number }[];
+  /** How hard the rail is bent, as a share of the hardest place, along the frame. */
+  readonly load: readonly { readonly x: number; readonly share: number }[];
+}
+
+/** As fine as a lane is drawn, mm. */
+const FINE = inches(1 / 4);
+/** What weighs less than this is left out of the lanes, hours. */
+const LEAST = 0.2;
+
+interface Here {
+  readonly state: LaneStretch['state'];
+  readonly about: readonly string[];
+}
+
+const sameAs = (a: Here, b: Here): boolean => a.state === b.state && a.about.join('|') === b.about.join('|');
+
+/** How a reason is called that is about the rail itself, by its code. */
+const CALLED: Readonly<Record<string, string>> = {
+  crooked: 'near a bend',
+  tapered: 'on a taper or slope',
+  apart: 'ends apart',
+  torch: 'in the way of the torch',
+  'no-room': 'no room for plates',
+  close: 'something right beside it',
+  'ends-cannot': 'ends cannot meet',
+  'joint-cannot': 'ends cannot meet',
+  'ends-ease-with-a-pie-cut': 'ends at a kink',
+  'ends-needs-a-transition-piece': 'ends do not meet',
+  'ends-dress': 'ends to dress',
+  'ends-wedge': 'a wedge',
+  'no-crossmember': 'a part without crossmember',
+  'ahead-of-hanger': 'ahead of the rearmost hanger',
+  'not-weldable': 'must not be welded',
+};
+
+/** Names of everything on a frame, by id. */
+export const namesOf = ({ features, crossmembers, units, lines, members, braces, axles, points }: Frame) =>
+  new Map(
+    [...features, ...crossmembers, ...units, ...lines, ...members, ...braces, ...axles, ...points].map(
+      ({ id, name }) => [id, name] as const,
+    ),
+  );
+
+/**
+ * What speaks against a cut along the frame, lane by lane.
+ *
+ * @param along Every place for one cut.
+ * @param judging What ways are judged with.
+ */
+export function lanesOf(along: Along, judging: Judging): Lanes {
+  const names = namesOf(judging.base.input.donor);
+  const { xs, stretches } = along;
+  const step = xs.length > 1 ? (xs[1] as number) - (xs[0] as number) : FINE;
+  const skip = Math.max(1, Math.round(FINE / step));
+  const found: LaneStretch[] = [];
+  const open = new Map<Lane, { here: Here; from: number; to: number }>();
+  const close = (lane: Lane) => {
+    const one = open.get(lane);
+    if (one) found.push({ lane, from: one.from, to: one.to, ...one.here });
+    open.delete(lane);
+  };
+  for (const { first, last, probe } of stretches) {
+    const elsewhere = probe.kind === 'elsewhere';
+    for (let at = first; at <= last; at += skip) {
+      const from = xs[at] as number;
+      const to = xs[Math.min(at + skip, last + 1, xs.length - 1)] as number;
+      const here = elsewhere ? new Map<Lane, Here>() : lanesAt(along, at, names);
+      for (const lane of LANE_IDS) {
+        const now = here.get(lane);
+        const one = open.get(lane);
+        if (one && now && sameAs(one.here, now)) one.to = to;
+        else {
+          close(lane);
+          if (now) open.set(lane, { here: now, from, to });
+        }
+      }
+    }
+  }
+  for (const lane of LANE_IDS) close(lane);
+  const { bending, hardest, ends } = judging.ground;
+  const SAMPLES = 160;
+  return {
+    stretches: found,
+    serves: servesOf(along),
+    load:
+      bending && hardest > 0
+        ? Array.from({ length: SAMPLES + 1 }, (_, at) => {
+            const x = ends[0] + ((ends[1] - ends[0]) * at) / SAMPLES;
+            return { x, share: bending(x).stress / hardest };
+          })
+        : [],
+  };
+}
+
+function servesOf({ stretches, xs }: Along): Lanes['serves'] {
+  const serves: { from: number; to: number }[] = [];
+  for (const { first, last, probe } of stretches) {
+    if (probe.kind === 'elsewhere') continue;
+    const [from, to] = [xs[first] as number, xs[Math.min(last + 1, xs.length - 1)] as number];
+    const before = serves.at(-1);
+    if (before && Math.abs(before.to - from) < 1e-6) before.to = to;
+    else serves.push({ from, to });
+  }
+  return serves;
+}
+
+/** What each lane says of one place. */
+function lanesAt(along: Along, at: number, names: ReadonlyMap<string, string>): Map<Lane, Here> {
+  const here = new Map<Lane, Here>();
+  const add = (
+    lane: Lane,
+    state: Here['state'],
+    { code, about }: { readonly code: string; readonly about: string | null },
+  ) => {
+    const called = (about === null ? undefined : names.get(about)) ?? CALLED[code] ?? code.replaceAll('-', ' ');
+    const known = here.get(lane);
+    if (known?.state === 'forbids' && state === 'costs') return;
+    const before = known?.state === state ? known.about : [];
+    here.set(lane, { state, about: before.includes(called) ? before : [...before, called] });
+  };
+  const { probe } = along.stretches[along.stretchAt[at] as number] as Along['stretches'][number];
+  const quick = along.quick(at);
+  for (const reason of [...probe.refusals, ...quick.refusals]) add(reason.lane, 'forbids', reason);
+  for (const cost of probe.costs) if (cost.hours > 0) add(cost.lane, 'costs', cost);
+  for (const part of quick.parts) if (part.lane !== 'load' && part.hours >= LEAST) add(part.lane, 'costs', part);
+  return here;
+}
