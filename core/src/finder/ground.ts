@@ -1,10 +1,9 @@
-import { extentOf, factsOf, type Frame, railAt, railOf, type Station, SIDES } from '../frame/index.ts';
+import { railAt, railOf, type Station, SIDES } from '../frame/index.ts';
 import {
   type Bending,
   bendingOf,
   evaluateGeometry,
   evaluateOutcomes,
-  type Outcomes,
   type PlanInput,
   shopSplice,
 } from '../plan/index.ts';

@@ -1,4 +1,5 @@
 import { frontSpine, frontTop, type Piece, rearSpine, rearTop } from './piece.ts';
+import type { PlanStep } from './plan-result.ts';
 import type { PlanState } from './state.ts';
 
 /** The steel of `before` that a piece of after an operation was part of. */
@@ -9,15 +10,22 @@ function cutFrom(piece: Piece, before: PlanState): Piece | undefined {
   );
 }
 
+const known = new WeakMap<PlanStep, readonly Piece[]>();
+
 /**
  * The pieces of a frame that an operation has cut and not yet moved, front to rear: those that stay and those that it
- * takes out, where they stood before it; new rail is not there yet.
+ * takes out, where they stood before it; new rail is not there yet. Remembered for the step.
  *
- * @param before The frame before it.
- * @param after The frame after it.
- * @param operation Id of the operation.
+ * @param step The operation, with the frame before and after it.
  */
-export function cutMoment(before: PlanState, after: PlanState, operation: string): readonly Piece[] {
+export function cutOf(step: PlanStep): readonly Piece[] {
+  const cut = known.get(step) ?? cutMoment(step);
+  known.set(step, cut);
+  return cut;
+}
+
+function cutMoment({ before, state: after, outcome }: PlanStep): readonly Piece[] {
+  const operation = outcome.operation.id;
   if (before.pieces === after.pieces) return before.pieces;
   const taken = after.removed.filter((piece) => piece.operation === operation);
   const uncut = new Map(before.pieces.map((piece) => [piece.front, piece] as const));

@@ -83,10 +83,9 @@ export interface PlanResult {
   readonly conflicts: readonly Conflict[];
 }
 
-/** The frame after one operation of a plan, and at the moment when it was cut and nothing had moved yet. */
+/** The frame before and after one operation of a plan; `cutOf` gives it at the moment when it was cut. */
 export interface PlanStep {
   readonly state: PlanState;
-  /** The pieces at that moment, front to rear, where they stood; with those that are then taken out, without new rail. */
-  readonly cut: () => readonly Piece[];
+  readonly before: PlanState;
   readonly outcome: Omit<OperationOutcome, 'letters'>;
 }

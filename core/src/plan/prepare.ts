@@ -2,7 +2,6 @@ import { type Crossmember, type Frame, type Ref, refKey } from '../frame/index.t
 import type { Rulebook } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import type { Context } from './context.ts';
-import { cutMoment } from './cut-moment.ts';
 import { type FindPoint, pointFinder } from './control.ts';
 import { crossmemberOutcome } from './crossmember-outcome.ts';
 import type { StateBefore } from './fate.ts';
@@ -190,19 +189,14 @@ export function carryOutAll(
     }
     const state = steps[index - 1]?.state ?? before.state;
     if (operation.off) {
-      steps.push({ state, cut: () => state.pieces, outcome: { operation, status: 'off', refusal: null } });
+      steps.push({ state, before: state, outcome: { operation, status: 'off', refusal: null } });
       continue;
     }
     const applied = applyOperation(state, operation, context);
     const outcome = applied.done
       ? ({ operation, status: 'done', refusal: null } as const)
       : ({ operation, status: 'refused', refusal: applied.refusal } as const);
-    let cut: readonly Piece[] | undefined;
-    steps.push({
-      state: applied.state,
-      cut: () => (cut ??= cutMoment(state, applied.state, operation.id)),
-      outcome,
-    });
+    steps.push({ state: applied.state, before: state, outcome });
   }
   before.trail = { rules, display, steps };
   return steps;

@@ -1,3 +1,4 @@
+import { cutOf } from './cut-moment.ts';
 import { describe, expect, it } from 'vitest';
 import { type Bare, donor, inputOf, plainFrame } from '../../test/frames.ts';
 import { operationsFor, planned, ZOO } from '../../test/zoo.ts';
@@ -30,7 +31,7 @@ describe('the stages of an evaluation', () => {
 
 describe('the moment when a frame is cut and nothing has moved', () => {
   const stands = ({ steps }: ReturnType<typeof evaluatePlan>, index: number) =>
-    steps[index]!.cut().map((piece) => [frontSpine(piece).x, rearSpine(piece).x].map((x) => Number(x.toFixed(6))));
+    cutOf(steps[index]!).map((piece) => [frontSpine(piece).x, rearSpine(piece).x].map((x) => Number(x.toFixed(6))));
 
   it('has what comes out still in its place', () => {
     const result = evaluatePlan(inputOf(plainFrame(), cut));
@@ -57,7 +58,7 @@ describe('the moment when a frame is cut and nothing has moved', () => {
       ...off,
       plan: { ...off.plan, operations: off.plan.operations.map((operation) => ({ ...operation, off: true })) },
     });
-    expect(steps[0]!.cut()).toBe(donorState.pieces);
+    expect(cutOf(steps[0]!)).toBe(donorState.pieces);
   });
 
   it.each(ZOO.map((animal) => [animal.name, animal] as const))('loses no steel and moves none: %s', (_, animal) => {
@@ -65,12 +66,12 @@ describe('the moment when a frame is cut and nothing has moved', () => {
       const { steps, donorState } = evaluatePlan(planned(animal, operation));
       const [step] = steps;
       if (step!.outcome.status !== 'done') continue;
-      for (const piece of step!.cut()) {
+      for (const piece of cutOf(step!)) {
         expect(piece.source).toBe('donor');
         expect(piece.pose).toEqual(donorState.pieces[0]!.pose);
         expect(piece.spread).toBe(0);
       }
-      const reach = step!.cut().reduce((sum, piece) => sum + rearSpine(piece).x - frontSpine(piece).x, 0);
+      const reach = cutOf(step!).reduce((sum, piece) => sum + rearSpine(piece).x - frontSpine(piece).x, 0);
       const whole = rearSpine(donorState.pieces[0]!).x - frontSpine(donorState.pieces[0]!).x;
       // Pieces lie against each other; a wedge, whose faces lean, shares its top edge with nobody.
       expect(reach).toBeNear(whole, whole * 0.05);

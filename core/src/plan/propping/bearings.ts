@@ -1,3 +1,4 @@
+import { cutOf } from '../cut-moment.ts';
 import { burdensOn } from '../burdens.ts';
 import type { Context } from '../context.ts';
 import { featureOutcomes } from '../feature-outcome.ts';
@@ -82,14 +83,14 @@ export const weightlessOn = (
  * @param context Sections and density.
  */
 export function ladenPieces(step: PlanStep, bearings: readonly Bearing[], context: Context): LadenPiece[] {
-  const begins = step.cut().map((piece) => frontSpine(piece).x);
+  const begins = cutOf(step).map((piece) => frontSpine(piece).x);
   const over = (x: number) =>
     Math.max(
       0,
       begins.findLastIndex((begin) => x >= begin),
     );
   const taken = step.state.removed.filter(({ operation }) => operation === step.outcome.operation.id);
-  return step.cut().map((piece, index) => ({
+  return cutOf(step).map((piece, index) => ({
     piece,
     removed: taken.some(({ front, rear }) => front === piece.front && rear === piece.rear),
     bearings: [...steelBearings(piece, context), ...bearings.filter(({ at }) => over(at.x) === index)],

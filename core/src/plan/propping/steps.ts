@@ -1,3 +1,4 @@
+import { cutOf } from '../cut-moment.ts';
 import type { Prop } from '../../props/index.ts';
 import type { Standing } from '../measures.ts';
 import { dotted, type Operation, operationName } from '../operations/index.ts';
@@ -39,7 +40,7 @@ export interface PropStep {
 
 /** Where the steel is parted by an operation: behind which pieces. */
 function partings(step: PlanStep, operation: string): number[] {
-  const cut = step.cut();
+  const cut = cutOf(step);
   return cut.slice(1).flatMap((piece, index) => {
     const before = cut[index];
     return before?.rear.operation === operation || piece.front.operation === operation ? [index] : [];
