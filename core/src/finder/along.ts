@@ -2,7 +2,7 @@ import { datumStation, extentOf } from '../frame/index.ts';
 import { evaluateGeometry, evaluateOutcomes } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
-import { gridOf, inputWith, operationAt, reachOfCut } from './ask.ts';
+import { type FinderAsk, gridOf, inputWith, operationAt, reachOfCut } from './ask.ts';
 import type { Part } from './ground.ts';
 import { type Judging, type Probe, probeOf, quickOf, sumOf } from './judge.ts';
 
@@ -53,14 +53,15 @@ function edges({ base, ground }: Judging, removed: number): number[] {
  * Every place along the frame for one cut of a way. Where the steel goes is worked out for each place of the grid; what
  * the plan's judgement says, once for each stretch between places where it changes, which are found by halving.
  *
- * @param by How much is done here, mm.
+ * @param ask What is asked of this one cut.
  * @param judging What ways are judged with.
  * @param onProgress Told how far it has come.
  * @param like Places for another amount of new rail: what is said of them changes at the same places, or between.
  */
-export function placesAlong(by: number, judging: Judging, onProgress: Progress = () => undefined, like?: Along): Along {
-  const { ask, base, ground } = judging;
+export function placesAlong(ask: FinderAsk, judging: Judging, onProgress: Progress = () => undefined, like?: Along): Along {
+  const { base, ground } = judging;
   const { input } = base;
+  const { by } = ask;
   const step = gridOf(input.display);
   const removed = reachOfCut(ask, by, input.display);
   const datum = datumStation(input.donor);

@@ -59,7 +59,7 @@ const [BEHIND, ROUND, AHEAD] = [
 ] as const;
 
 /** The places that anybody would look at first. */
-function obviousPlaces({ ask, base }: Judging): ObviousPlace[] {
+function obviousPlaces(ask: FinderAsk, { base }: Judging): ObviousPlace[] {
   const { donor, rules, display } = base.input;
   const removed = reachOfCut(ask, ask.by, display);
   const clear = ruleValue(rules, 'joint/hole-distance');
@@ -121,7 +121,7 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
   const show = (mm: number) => lengthText(mm, display, true);
   const common = commonTo(ways);
   const [best] = ways;
-  const obvious = obviousPlaces(judging).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
+  const obvious = obviousPlaces(ask, judging).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
     const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
     const x = single.xs[at] as number;
     const judged = judgeWay([operationAt(ask, ask.by, x, base.input)], judging);

@@ -5,7 +5,7 @@ import {
   evaluateGeometry,
   evaluateOutcomes,
   type PlanInput,
-  shopSplice,
+  shopSplices,
 } from '../plan/index.ts';
 import { type RuleId, ruleValue } from '../rules/index.ts';
 import type { Base } from './ask.ts';
@@ -87,7 +87,7 @@ export function groundOf(job: PlanInput, base: Base): Ground {
       if (!ratios.has(id)) {
         const section = outcomes.context.section(id);
         const { material } = donor;
-        const made = shopSplice({
+        const [made] = shopSplices({
           steel: { section, material },
           material,
           rules: input.rules,

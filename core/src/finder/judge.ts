@@ -16,7 +16,7 @@ import { ruleValue } from '../rules/index.ts';
 import { SIDES } from '../frame/index.ts';
 import { lengthText } from '../units/index.ts';
 import { ASKED, type Base, figureOf, type FinderAsk, inputWith } from './ask.ts';
-import { type Gap, type Ground, type Part, partsAt } from './ground.ts';
+import { type Gap, type Ground, groundOf, type Part, partsAt } from './ground.ts';
 import { apart, type EndsApart, endsParts } from './ends.ts';
 import { type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
 
@@ -34,7 +34,8 @@ export interface Judged {
 
 /** What ways of doing something are judged with. */
 export interface Judging {
-  readonly ask: FinderAsk;
+  /** Null where a plan is only weighed, whatever it is for. */
+  readonly ask: FinderAsk | null;
   readonly base: Base;
   readonly ground: Ground;
   readonly known: Known;
@@ -49,7 +50,7 @@ export interface Judging {
  * @param base The plan that every way is put into.
  * @param ground The frame.
  */
-export function judgingOf(ask: FinderAsk, base: Base, ground: Ground): Judging {
+export function judgingOf(ask: FinderAsk | null, base: Base, ground: Ground): Judging {
   const { conflicts } = judge(evaluateOutcomes(evaluateGeometry(base.input)));
   return { ask, base, ground, known: knownOf(base.input.donor), own: new Set(conflicts.map(({ key }) => key)) };
 }
@@ -85,10 +86,18 @@ export const gapsOf = (operations: readonly Operation[]): Gap[] =>
 const trims = (operations: readonly Operation[]): number => operations.filter(({ kind }) => kind === 'trim').length;
 
 /** How many joints a way welds on each rail, before any is known. */
+const JOINTS: Readonly<Partial<Record<Operation['kind'], number>>> = {
+  lengthen: 2,
+  shorten: 1,
+  extend: 1,
+  widen: 2,
+  step: 2,
+};
+
 const jointsOfWay = (operations: readonly Operation[]): number =>
-  operations.reduce((count, { kind }) => {
-    if (kind === 'trim') return count;
-    return count + (kind === 'shorten' || kind === 'extend' ? 1 : 2);
+  operations.reduce((count, operation) => {
+    const bridged = operation.kind === 'shorten' && operation.transition > 0 ? 1 : 0;
+    return count + (JOINTS[operation.kind] ?? 0) + bridged;
   }, 0);
 
 /**
@@ -158,7 +167,7 @@ export interface Probe {
  * @param judging What ways are judged with.
  */
 export function probeOf(outcomes: Outcomes, { ask, base, known, own }: Judging): Probe {
-  const elsewhere = missesMeasure(outcomes, ask, base);
+  const elsewhere = ask ? missesMeasure(outcomes, ask, base) : null;
   if (elsewhere) return { refusals: [elsewhere], costs: [], kind: 'elsewhere' };
   const conflicts = conflictsOf(outcomes, null, driveLinesOf(outcomes.points)).filter(({ key }) => !own.has(key));
   const { rules } = base.input;
@@ -261,6 +270,18 @@ const trimCost = (rules: PlanInput['rules']): Cost => ({
   hours: ruleValue(rules, 'finder/trim'),
   says: 'the end cut off',
 });
+
+/**
+ * What a plan as it stands costs in work, and what is weighed against it: all its operations as one way.
+ *
+ * @param job Donor, bodies, plan and rules; validated.
+ */
+export function weighPlan(job: PlanInput): Judged {
+  const bare: PlanInput = { ...job, bodies: [], plan: { ...job.plan, operations: [] } };
+  const base: Base = { input: bare, replaced: [], at: 0, now: null, planned: null };
+  const operations = job.plan.operations.filter(({ off }) => !off);
+  return judgeWay(operations, judgingOf(null, base, groundOf(job, base)));
+}
 
 /** What a single cut at a place says of itself without the judgement of its plan: enough to be asked of every place. */
 export interface Quick {

@@ -166,8 +166,8 @@ function stretchAbout(along: Along, at: number): Pick<WayCut, 'from' | 'to'> {
   return { from: along.xs[first] as number, to: along.xs[last] as number };
 }
 
-function wayOf({ cuts }: Candidate, judging: Judging): Way {
-  const { ask, base, ground } = judging;
+function wayOf({ cuts }: Candidate, ask: FinderAsk, judging: Judging): Way {
+  const { base, ground } = judging;
   const operations = cuts.map(({ along, at }, index) =>
     operationAt(ask, along.by, along.xs[at] as number, base.input, index + 1),
   );
@@ -192,14 +192,14 @@ const alike = (a: Way, b: Way, distinct: number): boolean =>
  * The best ways among some, each judged in full: from the one that could score least on, until no other can be better
  * than those that are found.
  */
-function best(candidates: readonly Candidate[], judging: Judging, onProgress: Progress): Way[] {
+function best(candidates: readonly Candidate[], ask: FinderAsk, judging: Judging, onProgress: Progress): Way[] {
   const distinct = ruleValue(judging.base.input.rules, 'finder/distinct');
   const order = candidates.toSorted((a, b) => a.score - b.score).slice(0, MOST_JUDGED);
   let judged: Way[] = [];
   for (const [at, candidate] of order.entries()) {
     const enough = judged[MOST_WAYS - 1];
     if (enough && enough.judged.score <= candidate.score) break;
-    const way = wayOf(candidate, judging);
+    const way = wayOf(candidate, ask, judging);
     if (way.judged.refusals.length > 0) continue;
     judged = distinctOf([...judged, way], distinct);
     if (at % 8 === 0) onProgress(at / order.length);
@@ -243,7 +243,7 @@ export function findWays(job: PlanInput, ask: FinderAsk, onProgress: Progress = 
     (ask.of === 'wheelbase' || ask.of === 'cab-to-axle' || ask.of === 'rear-overhang') &&
     Math.abs(ask.by) >= ruleValue(rules, 'finder/split-from') - 1e-6;
   const share = splits ? 0.3 : 0.8;
-  const single = placesAlong(ask.by, judging, (done) => onProgress(share * done));
+  const single = placesAlong(ask, judging, (done) => onProgress(share * done));
   const singles = runsOf(single).map((run): Candidate => {
     const at = bestOf(run);
     return { score: leastAt(single, at) + jointsHours(single, rules), cuts: [{ along: single, at }] };
@@ -251,19 +251,20 @@ export function findWays(job: PlanInput, ask: FinderAsk, onProgress: Progress = 
   let [pairs, looked]: [Candidate[], number] = [[], 0];
   if (splits) {
     const [first, second] = halvesOf(ask.by, display);
-    const halfAsk = { ...judging, ask: { ...ask, by: first } };
-    const ahead = placesAlong(first, halfAsk, (done) => onProgress(0.3 + 0.3 * done), single);
+    const half = (by: number) => ({ ...ask, by });
+    const judged = (by: number) => ({ ...judging, ask: half(by) });
+    const ahead = placesAlong(half(first), judged(first), (done) => onProgress(0.3 + 0.3 * done), single);
     const behind =
       first === second
         ? ahead
-        : placesAlong(second, { ...judging, ask: { ...ask, by: second } }, (done) => onProgress(0.6 + 0.2 * done));
+        : placesAlong(half(second), judged(second), (done) => onProgress(0.6 + 0.2 * done));
     const found = pairsOf(ahead, behind, judging);
     const joints = jointsHours(ahead, rules) + jointsHours(behind, rules);
     pairs = found.candidates.map(({ score, cuts }) => ({ score: score + joints, cuts }));
     looked = found.looked;
   }
-  const ways = best([...singles, ...pairs], judging, (done) => onProgress(0.8 + 0.2 * done));
-  const end = ask.of === 'rear-overhang' ? [endWay(judging)] : [];
+  const ways = best([...singles, ...pairs], ask, judging, (done) => onProgress(0.8 + 0.2 * done));
+  const end = ask.of === 'rear-overhang' ? [endWay(ask, judging)] : [];
   onProgress(1);
   return {
     ask,
@@ -276,7 +277,7 @@ export function findWays(job: PlanInput, ask: FinderAsk, onProgress: Progress = 
 }
 
 /** A rear overhang made at the very end. */
-function endWay(judging: Judging): Way {
-  const operations = [operationAtEnd(judging.ask.by, judging.base.input)];
+function endWay({ by }: FinderAsk, judging: Judging): Way {
+  const operations = [operationAtEnd(by, judging.base.input)];
   return { id: 'end', method: 'at-the-end', cuts: [], operations, judged: judgeWay(operations, judging) };
 }

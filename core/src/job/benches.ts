@@ -1,3 +1,14 @@
 /** The steps of the work that checks and figures speak of, in order. A job may call others done. */
-export const BENCH_IDS = ['donor', 'body', 'match', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts'] as const;
+export const BENCH_IDS = [
+  'donor',
+  'body',
+  'match',
+  'where',
+  'cuts',
+  'splice',
+  'marks',
+  'props',
+  'true-up',
+  'mounts',
+] as const;
 export type BenchId = (typeof BENCH_IDS)[number];

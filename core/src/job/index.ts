@@ -2,6 +2,7 @@ export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './jo
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
+export { withWayAsPlan, withWayAsVariant } from './take-way.ts';
 export { type Figure, type FigureId, figureOf, nextGate } from './figures.ts';
 export { moveText, MOVE_DIVISION, surveyAndMoves, type TrueUp } from './true-up.ts';
 export { propsOf } from './props-of.ts';

@@ -53,6 +53,7 @@ export function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]):
       plan.seats.length > 0 &&
       plan.seats.every(({ mounts }) => mounts.length > 0) &&
       !plan.conflicts.some(({ code, severity }) => severity !== 'note' && BODY_CODES.has(code)),
+    where: plan.joints.length > 0,
     cuts: planned,
     splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
     marks: cutting !== undefined && isPassed(cutting),

@@ -1,5 +1,5 @@
 export { compareForms, type ComparedForm, type Comparing } from './compare.ts';
-export { shopSplice } from './shop-splice.ts';
+export { shopSplices } from './shop-splice.ts';
 export { type FatigueDetail } from './fatigue.ts';
 export { freshPlateId, type Improving } from './changes.ts';
 export { asStrongAsAsked, type Improvement, improvements } from './improve.ts';

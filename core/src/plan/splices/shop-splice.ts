@@ -12,23 +12,27 @@ function allowed(splice: RailSplice, { rules, aheadOfHanger }: Comparing): boole
 }
 
 /**
- * How the shop makes a joint that nobody has thought about yet: of the forms that its rulebook allows there, the one with
- * the least work that is as strong as the rail; where none is, the strongest.
+ * How the shop makes a joint that nobody has thought about yet, the first choice first: of the forms that its rulebook
+ * allows there, those as strong as the rail, the least work first; then the others, the strongest first. A tube goes into
+ * closed rails only: in an open one it stands loose.
  *
  * @param comparing Rail, rules, and where the joint is.
  */
-export function shopSplice(comparing: Comparing): ComparedForm | null {
-  const { material, rules } = comparing;
+export function shopSplices(comparing: Comparing): readonly ComparedForm[] {
+  const { material, rules, steel } = comparing;
   const heatless = material.heatTreated || !material.weldable;
+  const open = steel.section.kind === 'channel';
   const forms = compareForms(heatless ? PLAIN_BOLTED : PLAIN_BUTT, comparing).filter(
     ({ id, ratio, splice }) =>
-      id !== 'now' && ratio !== null && (heatless ? splice.form.form === 'bolted' : allowed(splice, comparing)),
+      id !== 'now' &&
+      ratio !== null &&
+      !(open && splice.sleeve) &&
+      (heatless ? splice.form.form === 'bolted' : allowed(splice, comparing)),
   );
   const enough = ruleValue(rules, 'splice/ratio');
-  const strong = forms.filter(({ ratio }) => (ratio ?? 0) >= enough - 1e-9);
-  const [best] =
-    strong.length > 0
-      ? strong.toSorted((a, b) => a.hours - b.hours)
-      : forms.toSorted((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0));
-  return best ?? null;
+  const strong = ({ ratio }: ComparedForm) => (ratio ?? 0) >= enough - 1e-9;
+  return [
+    ...forms.filter(strong).toSorted((a, b) => a.hours - b.hours),
+    ...forms.filter((form) => !strong(form)).toSorted((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0)),
+  ];
 }
