@@ -2,11 +2,32 @@ import { type Base, baseOf, type FinderAsk, inputWith, type Way } from '../finde
 import { contextOf, evaluatePlan, lastHanger, type Plan, shopSplices, withSplice } from '../plan/index.ts';
 import { withoutDeadAcceptances } from './ids.ts';
 import type { Job } from './job.ts';
+import type { RailSplice } from '../splice/index.ts';
+import { inches } from '../units/index.ts';
 import { isPlanName, MOST_VARIANTS } from './variants.ts';
 
 /** A way of the finder, and what a plan that is made of it is called. */
 interface Named extends Pick<Way, 'operations'> {
   readonly name: string;
+}
+
+/** How far plates and sleeves may reach from a joint, mm. */
+interface Room {
+  readonly ahead: number;
+  readonly behind: number;
+}
+
+/** Plates of two joints keep this far from the middle between them, mm. */
+const BETWEEN = inches(1 / 4);
+
+/** A joint whose plates and sleeve end before those of the next joint begin. */
+function within(splice: RailSplice, { ahead, behind }: Room): RailSplice {
+  const short = <T extends Room>(part: T): T => ({
+    ...part,
+    ahead: Math.min(part.ahead, ahead),
+    behind: Math.min(part.behind, behind),
+  });
+  return { ...splice, plates: splice.plates.map(short), sleeve: splice.sleeve && short(splice.sleeve) };
 }
 
 /**
@@ -30,12 +51,17 @@ function planWithWay(job: Job, base: Base, way: Named, newId: () => string): Pla
       context,
       aheadOfHanger: joint.builtX < last,
     });
-    return [{ id: joint.id, forms }];
+    return [{ id: joint.id, x: joint.builtX, forms }];
   });
+  const room = (id: string, x: number): Room => {
+    const others = joints.filter((joint) => joint.id !== id).map((joint) => joint.x - x);
+    const half = (distances: readonly number[]) => Math.min(Infinity, ...distances) / 2 - BETWEEN;
+    return { ahead: half(others.filter((d) => d < 0).map((d) => -d)), behind: half(others.filter((d) => d > 0)) };
+  };
   const made = (choice: number): Plan =>
-    joints.reduce((all, { id, forms }) => {
+    joints.reduce((all, { id, x, forms }) => {
       const form = forms[Math.min(choice, forms.length - 1)];
-      return form ? withSplice(all, { joint: id, rails: form.splice, others: [] }) : all;
+      return form ? withSplice(all, { joint: id, rails: within(form.splice, room(id, x)), others: [] }) : all;
     }, plan);
   const stops = (each: Plan): number =>
     evaluatePlan({ ...job, plan: each }).conflicts.filter(({ severity }) => severity === 'stop').length;
