@@ -58,7 +58,12 @@ function edges({ base, ground }: Judging, removed: number): number[] {
  * @param onProgress Told how far it has come.
  * @param like Places for another amount of new rail: what is said of them changes at the same places, or between.
  */
-export function placesAlong(ask: FinderAsk, judging: Judging, onProgress: Progress = () => undefined, like?: Along): Along {
+export function placesAlong(
+  ask: FinderAsk,
+  judging: Judging,
+  onProgress: Progress = () => undefined,
+  like?: Along,
+): Along {
   const { base, ground } = judging;
   const { input } = base;
   const { by } = ask;

@@ -14,7 +14,7 @@ export { type SuggestedAsk, suggestedAsks } from './asks.ts';
 export { type Progress } from './along.ts';
 export { groundOf } from './ground.ts';
 export { type EndsApart } from './ends.ts';
-export { type Judged, judgeWay, judgingOf, type Judging, weighPlan } from './judge.ts';
+export { gapsOf, type Judged, judgeWay, judgingOf, type Judging, weighPlan } from './judge.ts';
 export { type Lanes, type LaneStretch } from './lanes.ts';
 export { type Cost, LANES, LANE_IDS, type Lane, type Reason } from './reason.ts';
 export { type Found, findWays, type Way, type WayCut } from './ways.ts';

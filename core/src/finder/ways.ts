@@ -255,9 +255,7 @@ export function findWays(job: PlanInput, ask: FinderAsk, onProgress: Progress = 
     const judged = (by: number) => ({ ...judging, ask: half(by) });
     const ahead = placesAlong(half(first), judged(first), (done) => onProgress(0.3 + 0.3 * done), single);
     const behind =
-      first === second
-        ? ahead
-        : placesAlong(half(second), judged(second), (done) => onProgress(0.6 + 0.2 * done));
+      first === second ? ahead : placesAlong(half(second), judged(second), (done) => onProgress(0.6 + 0.2 * done));
     const found = pairsOf(ahead, behind, judging);
     const joints = jointsHours(ahead, rules) + jointsHours(behind, rules);
     pairs = found.candidates.map(({ score, cuts }) => ({ score: score + joints, cuts }));

@@ -8,6 +8,7 @@ import { mounts } from '../benches/mounts/bench.ts';
 import { props } from '../benches/props/bench.ts';
 import { splice } from '../benches/splice/bench.ts';
 import { trueUp } from '../benches/true-up/bench.ts';
+import { where } from '../benches/where/bench.ts';
 import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } from '../client/bench.ts';
 
 /** Every bench, in the order of work. To add one, write its folder and name it here. */
@@ -15,6 +16,7 @@ export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
   donor,
   body,
   match,
+  where,
   cuts,
   splice,
   marks,

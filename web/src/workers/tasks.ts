@@ -1,4 +1,15 @@
-import { evaluatePlan, type Job, parseJobFile, type Plan, type PlanSummary, summaryOf } from '@splay/core';
+import {
+  evaluatePlan,
+  type FinderAsk,
+  type FinderResult,
+  type Job,
+  parseJobFile,
+  type Plan,
+  type PlanInput,
+  type PlanSummary,
+  summaryOf,
+  whereToCut,
+} from '@splay/core';
 
 /** How far a task has come: from 0 to 1. */
 export type Progress = (share: number) => void;
@@ -14,6 +25,9 @@ export const TASKS = {
       onProgress(index / plans.length);
       return summaryOf(evaluatePlan({ ...job, plan }));
     }),
+
+  /** Where to cut. */
+  whereToCut: (job: PlanInput, ask: FinderAsk, onProgress: Progress): FinderResult => whereToCut(job, ask, onProgress),
 } as const;
 
 export type Tasks = typeof TASKS;

@@ -17,7 +17,7 @@ import { Dialog } from '../../ui/dialog.tsx';
 import { AnotherWay } from './another-way.tsx';
 import { type Candidate, comparisonLines } from './comparison-lines.tsx';
 import { PlanName } from './plan-name.tsx';
-import { PlanStrip } from './plan-strip.tsx';
+import { PlanStrip } from '../../board/plan-strip.tsx';
 
 interface ComparePlansProps {
   readonly store: JobStore;

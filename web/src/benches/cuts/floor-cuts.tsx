@@ -3,7 +3,7 @@ import { reachOfAll } from '../../board/view.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { CutsBench } from './cuts-bench.tsx';
 import { atHand } from './cuts-tray.tsx';
-import { PlanStrip } from './plan-strip.tsx';
+import { PlanStrip } from '../../board/plan-strip.tsx';
 import { Sketch } from './sketches/sketch.tsx';
 
 /** The plan at the frame: what goes, the frame as built, and its operations. */

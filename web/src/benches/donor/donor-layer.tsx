@@ -1,8 +1,9 @@
 import { railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
+import { Blade } from '../../board/blade.tsx';
 import { acrossPx } from '../../board/strips.ts';
-import { reachOf, toPx } from '../../board/view.ts';
-import { change, preview, useJobState } from '../../client/job-store.ts';
+import { toPx } from '../../board/view.ts';
+import { change, preview } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { editProblems } from '../../ui/check-edit.ts';
@@ -16,12 +17,6 @@ function stationsOf({ job }: PictureProps): readonly PickedStation[] {
   return sides.flatMap((side) =>
     railOf(rails, side === 'right' ? 'right' : 'left').map((station, index) => ({ side, index, station })),
   );
-}
-
-/** Where the blade stands on the donor, mm: where it was put, else half-way along the frame. */
-export function useBlade({ store, donor }: Pick<PictureProps, 'store' | 'donor'>): number {
-  const [front, rear] = reachOf(donor);
-  return useJobState(store, (state) => state.blade) ?? (front + rear) / 2;
 }
 
 /** Stations hang from the tape, to be dragged where they are; the blade stands where the tray looks. */
@@ -45,7 +40,7 @@ export function DonorOver(props: PictureProps) {
       {stationsOf(props).map((picked) => (
         <StationHandles key={stationId(picked.side, picked.index)} {...props} picked={picked} />
       ))}
-      <Blade {...props} top={side.top + 24} bottom={plan.top + plan.height - 4} at={tape.top} />
+      <Blade {...props} label="Blade: where the section is shown" top={side.top + 24} bottom={plan.top + plan.height - 4} at={tape.top} />
     </>
   );
 }
@@ -156,42 +151,6 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
           strokeWidth={1.3}
         />
       </g>
-    </g>
-  );
-}
-
-/** The blade: where the tray shows the section. Dragged along, or nudged. */
-function Blade(props: PictureProps & { readonly top: number; readonly bottom: number; readonly at: number }) {
-  const { store, job, view, startDrag, top, bottom, at } = props;
-  const blade = useBlade(props);
-  const x = toPx(view, blade);
-  const put = (at: number) => store.setState({ blade: at });
-  return (
-    <g
-      className="pointer-events-auto cursor-ew-resize touch-none text-ochre"
-      data-handle="blade"
-      role="slider"
-      tabIndex={0}
-      aria-label="Blade: where the section is shown"
-      aria-valuenow={Math.round(blade)}
-      onPointerDown={(event) => {
-        startDrag(
-          event,
-          (px) => put(blade + px / view.scale),
-          () => undefined,
-        );
-      }}
-      onKeyDown={(event) => {
-        const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-        if (way === 0) return;
-        event.preventDefault();
-        put(blade + way * nudgeStep(event, job.display));
-      }}
-    >
-      <path d={`M${x} ${top}V${bottom}`} stroke="transparent" strokeWidth={14} />
-      <path d={`M${x} ${top}V${bottom}`} stroke="currentColor" strokeWidth={1.6} strokeDasharray="10 3 2 3" />
-      <rect className="touch-target" x={x - 24} y={at + 22} width={48} height={40} fill="transparent" />
-      <path className="focus-ring" d={`M${x - 7} ${at + 57}h14v8h-14Z`} fill="currentColor" />
     </g>
   );
 }

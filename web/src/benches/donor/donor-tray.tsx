@@ -20,7 +20,7 @@ import { SolidPart } from '../../board/solid-part.tsx';
 import { SvgLength } from '../../board/svg-length.tsx';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
-import { useBlade } from './donor-layer.tsx';
+import { useBlade } from '../../board/blade.tsx';
 
 /** What hangs within this of the blade is listed beside the section, mm. */
 const NEAR = 305;

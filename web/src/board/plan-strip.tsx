@@ -1,8 +1,8 @@
 import { type Piece, type PlanResult, type Section, sideOutline } from '@splay/core';
-import { pathOf } from '../../board/steel.tsx';
-import { acrossPx } from '../../board/strips.ts';
-import { type Reach, toPx } from '../../board/view.ts';
-import type { Across } from '../../client/picture-props.ts';
+import { pathOf } from './steel.tsx';
+import { acrossPx } from './strips.ts';
+import { type Reach, toPx } from './view.ts';
+import type { Across } from '../client/picture-props.ts';
 
 interface PlanStripProps {
   readonly result: PlanResult;

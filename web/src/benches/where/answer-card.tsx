@@ -1,0 +1,121 @@
+import {
+  type Answer,
+  baseOf,
+  datumStation,
+  evaluatePlan,
+  type FinderResult,
+  hoursText,
+  inputWith,
+  MOST_VARIANTS,
+  sectionLookup,
+  withWayAsPlan,
+  withWayAsVariant,
+} from '@splay/core';
+import { useMemo } from 'react';
+import { PlanStrip } from '../../board/plan-strip.tsx';
+import { reachOfAll } from '../../board/view.ts';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { freshId } from '../../client/fresh-id.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
+import { change } from '../../client/job-store.ts';
+import { Length } from '../../ui/length.tsx';
+
+interface AnswerCardProps {
+  readonly bench: BenchProps;
+  readonly found: FinderResult;
+  readonly answer: Answer;
+  readonly rank: number;
+  readonly open: boolean;
+  readonly onOpen: () => void;
+  readonly width?: number;
+}
+
+/** One way: its rank, its hours, the frame drawn small, what speaks for it and against; opened, what to do with it. */
+export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 250 }: AnswerCardProps) {
+  const { store, job, donor, canWrite } = bench;
+  const { judged, cuts, says } = answer;
+  const datum = datumStation(job.donor);
+  const result = useMemo(
+    () => evaluatePlan(inputWith(baseOf(job, found.ask.of), answer.operations)),
+    [job, found, answer],
+  );
+  const full = job.variants.length >= MOST_VARIANTS;
+  const newId = () => freshId('cut');
+  return (
+    <article className={`border bg-sheet ${open ? 'border-2 border-layout' : 'border-graphite'}`}>
+      <button
+        type="button"
+        aria-expanded={open}
+        className="flex w-full items-baseline gap-2 px-2.5 py-1.5 text-left"
+        onClick={onOpen}
+      >
+        <b className="heading text-2xl leading-none text-layout">{rank}</b>
+        <span className="min-w-0 flex-1">
+          {cuts.length === 0
+            ? 'the end'
+            : cuts.map(({ x }, index) => (
+                <span key={x}>
+                  {index > 0 && ' and '}
+                  <Length mm={x - datum} format={job.display} className="font-semibold" />
+                </span>
+              ))}
+        </span>
+        <b className="heading text-xl leading-none whitespace-nowrap">{hoursText(judged.hours)}</b>
+      </button>
+      <div className="px-2.5 pb-2">
+        <PlanStrip
+          result={result}
+          section={sectionLookup(job.donor)}
+          reach={reachOfAll([donor, result])}
+          width={width}
+        />
+        <p className="mt-1 text-[0.94rem]">{says}</p>
+        {open && (
+          <>
+            <button
+              type="button"
+              className="min-h-8 text-sm text-layout underline underline-offset-2"
+              onClick={() => store.setState({ drawer: 'costs' })}
+            >
+              What it costs, part by part
+            </button>
+            {canWrite && (
+              <div className="mt-1 flex flex-wrap gap-1.5">
+                <button
+                  type="button"
+                  className="button button-dark"
+                  disabled={full && found.replaced.length > 0}
+                  onClick={() => {
+                    change(store, `Cut ${answer.name.toLowerCase()}`, (old) =>
+                      withWayAsPlan(old, found.ask, answer, newId),
+                    );
+                    goToBench(store, 'cuts');
+                  }}
+                >
+                  Make it the plan
+                </button>
+                <button
+                  type="button"
+                  className="button"
+                  disabled={full}
+                  onClick={() =>
+                    change(store, `Kept “${answer.name}” beside the plan`, (old) =>
+                      withWayAsVariant(old, found.ask, answer, newId),
+                    )
+                  }
+                >
+                  Keep beside it
+                </button>
+              </div>
+            )}
+            {full && (
+              <p className="mt-1 text-sm text-pencil">
+                {MOST_VARIANTS} plans are kept already: drop one under Compare first.
+              </p>
+            )}
+          </>
+        )}
+      </div>
+    </article>
+  );
+}

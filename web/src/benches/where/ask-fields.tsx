@@ -1,0 +1,141 @@
+import {
+  ASKED,
+  ASKED_OF,
+  type AskedOf,
+  baseOf,
+  type FinderAsk,
+  inches,
+  type Job,
+  type PlanResult,
+  suggestedAsks,
+} from '@splay/core';
+import { useMemo, useState } from 'react';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { type Finding, isStale, look, stopLooking } from '../../client/finding.ts';
+import { Length } from '../../ui/length.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
+
+/** What can be asked of this frame, with its figure now. */
+const offers = (job: Job) =>
+  ASKED_OF.flatMap((of): { of: AskedOf; now: number }[] => {
+    const { now } = baseOf(job, of);
+    return now === null ? [] : [{ of, now }];
+  });
+
+/** Changes smaller than this are none, mm. */
+const SMALL = 0.5;
+
+/** What a search begins with: what was asked last, else what the bodies or the plan ask for. */
+export function firstAsk(job: Job, result: PlanResult, { found }: Finding): FinderAsk | null {
+  return found?.ask ?? suggestedAsks(job, result)[0]?.ask ?? null;
+}
+
+/** What must change and to what, who asks for it, and the key that looks for the places. */
+export function AskFields({ bench, finding }: { readonly bench: BenchProps; readonly finding: Finding }) {
+  const { store, job, result } = bench;
+  const { display } = job;
+  const suggested = useMemo(() => suggestedAsks(job, result), [job, result]);
+  const can = useMemo(() => offers(job), [job]);
+  const first = finding.found?.ask ?? suggested[0]?.ask;
+  const [draft, setDraft] = useState<{ readonly of: AskedOf; readonly to: number } | null>(null);
+  const of = draft?.of ?? first?.of ?? can[0]?.of ?? 'wheelbase';
+  const now = can.find((each) => each.of === of)?.now ?? null;
+  const to = draft?.of === of ? draft.to : now === null ? 0 : now + (first?.of === of ? first.by : inches(6));
+  if (now === null)
+    return (
+      <p className="text-pencil">
+        Nothing can be asked yet: the donor needs both axles, and the back of the cab for cab to axle.
+      </p>
+    );
+  const ask: FinderAsk = { of, by: to - now };
+  const asked = Math.abs(ask.by) > SMALL;
+  const stale = isStale(finding, job);
+  const shown =
+    finding.found !== null && finding.found.ask.of === of && Math.abs(finding.found.ask.by - ask.by) < SMALL;
+  return (
+    <section aria-label="What must change" className="space-y-2">
+      <label className="block text-sm text-pencil">
+        What must change
+        <select
+          className="field mt-1"
+          value={of}
+          onChange={({ target }) => {
+            const next = can.find((each) => each.of === target.value);
+            if (!next) return;
+            const other = suggested.find((each) => each.ask.of === next.of);
+            setDraft({ of: next.of, to: next.now + (other?.ask.by ?? inches(6)) });
+          }}
+        >
+          {can.map((each) => (
+            <option key={each.of} value={each.of}>
+              {ASKED[each.of]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="flex items-end gap-3">
+        <p className="shrink-0 text-sm text-pencil">
+          now
+          <b className="block pb-1.5 text-lg font-semibold text-graphite">
+            <Length mm={now} format={display} />
+          </b>
+        </p>
+        <div className="min-w-0 flex-1">
+          <LengthField label="wanted" mm={to} format={display} strong onChange={(mm) => setDraft({ of, to: mm })} />
+        </div>
+      </div>
+      {suggested.length > 0 && (
+        <ul className="space-y-1 text-sm">
+          {suggested.map(({ ask: other, wanted, body }) => (
+            <li key={`${other.of}${body}`}>
+              <button
+                type="button"
+                className="min-h-8 text-left text-layout underline underline-offset-2"
+                onClick={() => {
+                  setDraft({ of: other.of, to: wanted });
+                  look(store, job, other);
+                }}
+              >
+                {body === null ? 'The plan in hand makes' : `${body} asks for`}{' '}
+                {ASKED[other.of].charAt(0).toLowerCase() + ASKED[other.of].slice(1)}{' '}
+                <Length mm={wanted} format={display} />
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {finding.state === 'searching' ? (
+        <div className="flex items-center gap-2">
+          <progress
+            className="h-3 min-w-0 flex-1 accent-layout"
+            value={finding.share}
+            aria-label="Looking for places"
+          />
+          <button type="button" className="button" onClick={stopLooking}>
+            Stop
+          </button>
+        </div>
+      ) : (
+        <button
+          type="button"
+          className={`button w-full ${asked && (!shown || stale) ? 'button-dark' : ''}`}
+          disabled={!asked}
+          onClick={() => look(store, job, ask)}
+        >
+          {shown && !stale ? 'Look again' : 'Look for the best places'}
+        </button>
+      )}
+      {!asked && <p className="text-sm text-pencil">It is that already: type what it should become.</p>}
+      {finding.state === 'failed' && (
+        <p role="alert" className="border-l-4 border-oxide bg-oxide-wash px-3 py-1.5">
+          The search broke off. {finding.problem} Look again, or reload the page.
+        </p>
+      )}
+      {stale && finding.state !== 'searching' && (
+        <p role="status" className="border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">
+          Frame, plan or rulebook have changed since these places were looked for: look again.
+        </p>
+      )}
+    </section>
+  );
+}

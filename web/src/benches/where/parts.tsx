@@ -1,0 +1,31 @@
+import { Swatch } from '../../board/swatch.tsx';
+import type { BenchParts } from '../../client/bench.ts';
+import { CostsDrawer } from './costs-drawer.tsx';
+import { FloorWhere } from './floor-where.tsx';
+import { LanesTray } from './lanes-tray.tsx';
+import { WaysDrawer } from './ways-drawer.tsx';
+import { WhereOver } from './where-layer.tsx';
+import { WherePanel } from './where-panel.tsx';
+
+export const parts: BenchParts = {
+  Panel: WherePanel,
+  Tray: LanesTray,
+  trayTitle: () => 'What forbids a cut, and what it costs, along the donor',
+  Floor: FloorWhere,
+  Over: WhereOver,
+  along: () => [],
+  drawers: {
+    ways: { name: 'All ways', Content: WaysDrawer },
+    costs: { name: 'What it costs', Content: CostsDrawer },
+  },
+  legend: [
+    { name: 'forbids', draw: <Swatch fill="var(--color-oxide)" stroke="var(--color-oxide)" /> },
+    { name: 'costs', draw: <Swatch fill="url(#hatch-cost)" stroke="var(--color-ochre)" /> },
+    { name: 'clear', draw: <Swatch stroke="var(--color-rule)" /> },
+    {
+      name: 'how hard the rail is bent',
+      draw: <path d="M1 12Q13 -4 25 12" stroke="var(--color-graphite)" strokeWidth={1.6} fill="none" />,
+    },
+    { name: 'a way, with its rank', draw: <Swatch fill="var(--color-layout)" stroke="var(--color-layout)" /> },
+  ],
+};

@@ -1,0 +1,127 @@
+import {
+  type Answer,
+  baseOf,
+  type FinderAsk,
+  type FinderResult,
+  groundOf,
+  type Job,
+  type Judged,
+  judgeWay,
+  judgingOf,
+  type Judging,
+  operationAt,
+} from '@splay/core';
+import { createStore, useStore } from 'zustand';
+import { inWorker, type Running, WorkerStopped } from '../workers/in-worker.ts';
+import type { JobStore } from './job-store.ts';
+
+/** The search of a page: what was asked, how far it has come, and what came of it. */
+export interface Finding {
+  readonly state: 'idle' | 'searching' | 'done' | 'failed';
+  readonly share: number;
+  readonly found: FinderResult | null;
+  /** What was searched: found places are of no use for another frame. */
+  readonly of: Searched | null;
+  readonly problem: string;
+  /** Id of the way that is looked at; null for the best. */
+  readonly picked: string | null;
+}
+
+type Searched = ReturnType<typeof searchedOf>;
+
+const NOTHING: Finding = { state: 'idle', share: 0, found: null, of: null, problem: '', picked: null };
+
+/** A search belongs to an open job, and outlasts a look at another bench. */
+const searches = new WeakMap<JobStore, ReturnType<typeof newSearch>>();
+const newSearch = () => createStore<Finding>()(() => NOTHING);
+
+function searchOf(store: JobStore) {
+  const known = searches.get(store) ?? newSearch();
+  searches.set(store, known);
+  return known;
+}
+
+export const useFinding = (store: JobStore): Finding => useStore(searchOf(store));
+
+/** What a search rests on: a plan that only took up one of its ways is the same to it. */
+function searchedOf(job: Job, ask: FinderAsk) {
+  const { input } = baseOf(job, ask.of);
+  return { donor: job.donor, rules: job.rules, bodies: job.bodies, plan: JSON.stringify(input.plan.operations) };
+}
+
+/** Whether what was found is of another frame, plan or rulebook than the job now has. */
+export function isStale({ found, of }: Finding, job: Job): boolean {
+  if (!found || !of) return false;
+  const now = searchedOf(job, found.ask);
+  return of.donor !== now.donor || of.rules !== now.rules || of.bodies !== now.bodies || of.plan !== now.plan;
+}
+
+let running: Running<FinderResult> | null = null;
+
+/**
+ * Looks for places in a worker. A search that is under way is ended.
+ *
+ * @param store The open job.
+ * @param job The job as it is now.
+ * @param ask What is asked for.
+ */
+export function look(store: JobStore, job: Job, ask: FinderAsk): void {
+  running?.cancel();
+  const search = searchOf(store);
+  const { donor, bodies, plan, rules, display } = job;
+  const of = searchedOf(job, ask);
+  search.setState({ state: 'searching', share: 0, problem: '' });
+  let task: Running<FinderResult>;
+  try {
+    task = inWorker('whereToCut', [{ donor, bodies, plan, rules, display }, ask], {
+      onProgress: (share) => {
+        if (running === task) search.setState({ share });
+      },
+    });
+  } catch {
+    search.setState({ state: 'failed', problem: 'This browser has no workers, and nothing can be searched in it.' });
+    return;
+  }
+  running = task;
+  task.done.then(
+    (found) => {
+      if (running === task) search.setState({ state: 'done', share: 1, found, of, picked: null });
+    },
+    (reason: unknown) => {
+      if (running !== task) return;
+      const cancelled = reason instanceof WorkerStopped && reason.code === 'worker/cancelled';
+      const message = reason instanceof Error ? reason.message : String(reason);
+      search.setState({
+        state: cancelled ? (search.getState().found ? 'done' : 'idle') : 'failed',
+        problem: cancelled ? '' : message,
+      });
+    },
+  );
+}
+
+/** Ends the search that is under way: what was found before stays. */
+export const stopLooking = (): void => running?.cancel();
+
+/** Looks at a way. */
+export const pick = (store: JobStore, way: string): void => searchOf(store).setState({ picked: way });
+
+/** The way that is looked at: the one that was picked, else the best. */
+export const pickedOf = ({ found, picked }: Finding): Answer | undefined =>
+  found?.answers.find(({ id }) => id === picked) ?? found?.answers[0];
+
+let judging: { readonly job: Job; readonly ask: FinderAsk; readonly with: Judging } | null = null;
+
+/**
+ * A single place for what was asked, judged by the evaluation of its plan: what the blade says.
+ *
+ * @param job The job as it is now.
+ * @param ask What was asked for.
+ * @param x Donor station, mm.
+ */
+export function judgeAt(job: Job, ask: FinderAsk, x: number): Judged {
+  if (judging?.job !== job || judging.ask !== ask) {
+    const base = baseOf(job, ask.of);
+    judging = { job, ask, with: judgingOf(ask, base, groundOf(job, base)) };
+  }
+  return judgeWay([operationAt(ask, ask.by, x, judging.with.base.input)], judging.with);
+}
