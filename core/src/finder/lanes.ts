@@ -12,6 +12,8 @@ export interface LaneStretch {
   readonly state: 'forbids' | 'costs';
   /** What it is about: names of things, or of how the rail runs. Figures change along it, and are asked for at a place. */
   readonly about: readonly string[];
+  /** The most that it costs along it, hours; 0 where it forbids. */
+  readonly hours: number;
 }
 
 /** What the lanes show of a frame. */
@@ -28,10 +30,7 @@ const FINE = inches(1 / 4);
 /** What weighs less than this is left out of the lanes, hours. */
 const LEAST = 0.2;
 
-interface Here {
-  readonly state: LaneStretch['state'];
-  readonly about: readonly string[];
-}
+type Here = Pick<LaneStretch, 'state' | 'about' | 'hours'>;
 
 const sameAs = (a: Here, b: Here): boolean => a.state === b.state && a.about.join('|') === b.about.join('|');
 
@@ -70,6 +69,7 @@ export const namesOf = ({ features, crossmembers, units, lines, members, braces,
  */
 export function lanesOf(along: Along, judging: Judging): Lanes {
   const names = namesOf(judging.base.input.donor);
+  const everywhere = costsEverywhere(along);
   const { xs, stretches } = along;
   const step = xs.length > 1 ? (xs[1] as number) - (xs[0] as number) : FINE;
   const skip = Math.max(1, Math.round(FINE / step));
@@ -85,12 +85,14 @@ export function lanesOf(along: Along, judging: Judging): Lanes {
     for (let at = first; at <= last; at += skip) {
       const from = xs[at] as number;
       const to = xs[Math.min(at + skip, last + 1, xs.length - 1)] as number;
-      const here = elsewhere ? new Map<Lane, Here>() : lanesAt(along, at, names);
+      const here = elsewhere ? new Map<Lane, Here>() : lanesAt(along, at, names, everywhere);
       for (const lane of LANE_IDS) {
         const now = here.get(lane);
         const one = open.get(lane);
-        if (one && now && sameAs(one.here, now)) one.to = to;
-        else {
+        if (one && now && sameAs(one.here, now)) {
+          one.to = to;
+          one.here = { ...one.here, hours: Math.max(one.here.hours, now.hours) };
+        } else {
           close(lane);
           if (now) open.set(lane, { here: now, from, to });
         }
@@ -125,24 +127,53 @@ function servesOf({ stretches, xs }: Along): Lanes['serves'] {
   return serves;
 }
 
+const keyOf = ({ code, about }: { readonly code: string; readonly about: string | null }) => `${code}/${about ?? ''}`;
+
+/** A share of the places that serve above which a cost tells no place from another. */
+const EVERYWHERE = 0.98;
+
+/** What a cut costs wherever it is: the lanes would be full of it, and it tells nothing. */
+function costsEverywhere({ stretches }: Along): ReadonlySet<string> {
+  const lengths = new Map<string, number>();
+  let all = 0;
+  for (const { first, last, probe } of stretches) {
+    if (probe.kind === 'elsewhere') continue;
+    all += last - first + 1;
+    for (const cost of probe.costs) lengths.set(keyOf(cost), (lengths.get(keyOf(cost)) ?? 0) + last - first + 1);
+  }
+  return new Set([...lengths].flatMap(([key, length]) => (length >= EVERYWHERE * all ? [key] : [])));
+}
+
 /** What each lane says of one place. */
-function lanesAt(along: Along, at: number, names: ReadonlyMap<string, string>): Map<Lane, Here> {
+function lanesAt(
+  along: Along,
+  at: number,
+  names: ReadonlyMap<string, string>,
+  everywhere: ReadonlySet<string>,
+): Map<Lane, Here> {
   const here = new Map<Lane, Here>();
   const add = (
     lane: Lane,
     state: Here['state'],
     { code, about }: { readonly code: string; readonly about: string | null },
+    hours: number,
   ) => {
     const called = (about === null ? undefined : names.get(about)) ?? CALLED[code] ?? code.replaceAll('-', ' ');
     const known = here.get(lane);
     if (known?.state === 'forbids' && state === 'costs') return;
     const before = known?.state === state ? known.about : [];
-    here.set(lane, { state, about: before.includes(called) ? before : [...before, called] });
+    here.set(lane, {
+      state,
+      about: before.includes(called) ? before : [...before, called],
+      hours: (known?.state === state ? known.hours : 0) + hours,
+    });
   };
   const { probe } = along.stretches[along.stretchAt[at] as number] as Along['stretches'][number];
   const quick = along.quick(at);
-  for (const reason of [...probe.refusals, ...quick.refusals]) add(reason.lane, 'forbids', reason);
-  for (const cost of probe.costs) if (cost.hours > 0) add(cost.lane, 'costs', cost);
-  for (const part of quick.parts) if (part.lane !== 'load' && part.hours >= LEAST) add(part.lane, 'costs', part);
+  for (const reason of [...probe.refusals, ...quick.refusals]) add(reason.lane, 'forbids', reason, 0);
+  for (const cost of probe.costs)
+    if (cost.hours > 0 && !everywhere.has(keyOf(cost))) add(cost.lane, 'costs', cost, cost.hours);
+  for (const part of quick.parts)
+    if (part.lane !== 'load' && part.hours >= LEAST) add(part.lane, 'costs', part, part.hours);
   return here;
 }

@@ -85,7 +85,10 @@ export function look(store: JobStore, job: Job, ask: FinderAsk): void {
   running = task;
   task.done.then(
     (found) => {
-      if (running === task) search.setState({ state: 'done', share: 1, found, of, picked: null });
+      if (running !== task) return;
+      search.setState({ state: 'done', share: 1, found, of, picked: null });
+      const [cut] = found.answers[0]?.cuts ?? [];
+      if (cut) store.setState({ blade: cut.x });
     },
     (reason: unknown) => {
       if (running !== task) return;

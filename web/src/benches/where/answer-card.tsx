@@ -13,12 +13,16 @@ import {
 } from '@splay/core';
 import { useMemo } from 'react';
 import { PlanStrip } from '../../board/plan-strip.tsx';
-import { reachOfAll } from '../../board/view.ts';
+import { type Reach, reachOfAll } from '../../board/view.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { change } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
+
+/** Room beside the frame for the letters of cuts at its ends, mm. */
+const BESIDE = 130;
+const wider = ([from, to]: Reach): Reach => [from - BESIDE, to + BESIDE];
 
 interface AnswerCardProps {
   readonly bench: BenchProps;
@@ -66,19 +70,11 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
         <PlanStrip
           result={result}
           section={sectionLookup(job.donor)}
-          reach={reachOfAll([donor, result])}
+          reach={wider(reachOfAll([donor, result]))}
           width={width}
         />
-        <p className="mt-1 text-[0.94rem]">{says}</p>
         {open && (
           <>
-            <button
-              type="button"
-              className="min-h-8 text-sm text-layout underline underline-offset-2"
-              onClick={() => store.setState({ drawer: 'costs' })}
-            >
-              What it costs, part by part
-            </button>
             {canWrite && (
               <div className="mt-1 flex flex-wrap gap-1.5">
                 <button
@@ -114,6 +110,16 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
               </p>
             )}
           </>
+        )}
+        <p className="mt-1.5 text-[0.94rem]">{says}</p>
+        {open && (
+          <button
+            type="button"
+            className="min-h-8 text-sm text-layout underline underline-offset-2"
+            onClick={() => store.setState({ drawer: 'costs' })}
+          >
+            What it costs, part by part
+          </button>
         )}
       </div>
     </article>

@@ -49,6 +49,9 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
     );
   const ask: FinderAsk = { of, by: to - now };
   const asked = Math.abs(ask.by) > SMALL;
+  // What the plan makes is only offered where no body asks for anything.
+  const bodies = suggested.filter(({ body }) => body !== null);
+  const offered = bodies.length > 0 ? bodies : suggested;
   const stale = isStale(finding, job);
   const shown =
     finding.found !== null && finding.found.ask.of === of && Math.abs(finding.found.ask.by - ask.by) < SMALL;
@@ -84,9 +87,9 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
           <LengthField label="wanted" mm={to} format={display} strong onChange={(mm) => setDraft({ of, to: mm })} />
         </div>
       </div>
-      {suggested.length > 0 && (
-        <ul className="space-y-1 text-sm">
-          {suggested.map(({ ask: other, wanted, body }) => (
+      {offered.length > 0 && (
+        <ul className="text-sm">
+          {offered.map(({ ask: other, wanted, body }) => (
             <li key={`${other.of}${body}`}>
               <button
                 type="button"

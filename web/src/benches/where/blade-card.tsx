@@ -14,7 +14,7 @@ interface BladeCardProps {
 }
 
 /** Width of the card, px. */
-const CARD = 268;
+const CARD = 236;
 
 /** What the blade says of the place it stands at: the evaluation of a plan with just that cut. */
 export function BladeCard({ left, width, ...at }: BladeCardProps) {
@@ -24,17 +24,23 @@ export function BladeCard({ left, width, ...at }: BladeCardProps) {
       className="pointer-events-none absolute top-9 border border-graphite bg-paper px-2.5 py-1.5 text-[0.92rem] shadow"
       style={{ left: Math.max(4, beside), width: CARD }}
     >
-      <PlaceSays {...at} />
+      <PlaceSays {...at} most={1} />
     </div>
   );
 }
 
+interface SaysProps extends Pick<BladeCardProps, 'job' | 'ask' | 'x'> {
+  /** So many reasons are said. */
+  readonly most: number;
+}
+
 /** Station, how far the ends lie apart, and the reasons, the gravest first. */
-export function PlaceSays({ job, ask, x }: Pick<BladeCardProps, 'job' | 'ask' | 'x'>) {
+export function PlaceSays({ job, ask, x, most }: SaysProps) {
   const judged = useMemo(() => judgeAt(job, ask, x), [job, ask, x]);
   const { show } = useMemo(() => contextOf(job), [job]);
   const { refusals, ends, costs, hours } = judged;
   const refused = refusals.length > 0;
+  const worst = ends.toSorted((a, b) => Math.max(b.left, b.right) - Math.max(a.left, a.right))[0];
   const reasons = refused ? refusals : costs.filter(({ code, hours: each }) => code !== 'joints' && each >= 0.2);
   return (
     <>
@@ -45,20 +51,20 @@ export function PlaceSays({ job, ask, x }: Pick<BladeCardProps, 'job' | 'ask' | 
         <b className={refused ? 'text-oxide' : ''}>{refused ? 'not here' : hoursText(hours)}</b>
       </p>
       <p className="text-sm text-pencil">{placeText(job.donor, x, show)}</p>
-      {ends.slice(0, 2).map(({ letter, left, right }) => (
-        <p key={letter} className="text-sm">
-          Ends at {letter}: <Length mm={left} format={job.display} /> apart left,{' '}
-          <Length mm={right} format={job.display} /> right
+      {worst && (
+        <p className="text-sm">
+          ends apart: left <Length mm={worst.left} format={job.display} />, right{' '}
+          <Length mm={worst.right} format={job.display} />
         </p>
-      ))}
+      )}
       <ul className="mt-1 space-y-0.5 text-sm">
-        {reasons.slice(0, 3).map(({ code, about, says }) => (
+        {reasons.slice(0, most).map(({ code, about, says }) => (
           <li key={`${code}${about}${says}`}>
             <Verdict kind={refused ? 'stop' : 'note'}>{says.charAt(0).toUpperCase() + says.slice(1)}</Verdict>
           </li>
         ))}
       </ul>
-      {reasons.length > 3 && <p className="text-sm text-pencil">and {reasons.length - 3} more</p>}
+      {reasons.length > most && <p className="text-sm text-pencil">and {reasons.length - most} more</p>}
     </>
   );
 }

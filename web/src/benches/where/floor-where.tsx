@@ -2,12 +2,14 @@ import { type Lane, LANES, LANE_IDS, type FinderResult, nudgeOf } from '@splay/c
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { PointerEvent } from 'react';
 import { useBlade } from '../../board/blade.tsx';
+import { layLabels } from '../../board/lanes.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useFinding } from '../../client/finding.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { THUMB_KEY } from '../../ui/step-card.tsx';
 import { PlaceSays } from './blade-card.tsx';
 import { onBladeGrid } from './blade-grid.ts';
+import { shareOf } from './lane-share.ts';
 import { CostsDrawer } from './costs-drawer.tsx';
 import { WaysDrawer } from './ways-drawer.tsx';
 import { WherePanel } from './where-panel.tsx';
@@ -31,7 +33,7 @@ export function FloorWhere(bench: BenchProps) {
 }
 
 /** Size of the picture, and room for the names over the columns and for the blade's ranks beside them, px. */
-const [WIDE, TALL, OVER, SIDE] = [362, 430, 74, 34];
+const [WIDE, TALL, OVER, SIDE] = [362, 470, 108, 34];
 
 function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly found: FinderResult }) {
   const { store, job } = bench;
@@ -44,6 +46,15 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
   const y = (x: number) => OVER + (Math.min(rear, Math.max(front, x)) - front) * scale;
   const wide = (WIDE - SIDE - 4) / LANE_IDS.length;
   const left = (lane: Lane) => SIDE + LANE_IDS.indexOf(lane) * wide;
+  const ranks = found.answers
+    .slice(0, 5)
+    .flatMap(({ id, cuts }, index) => cuts.map(({ x }) => ({ id: `${id}/${x}`, x, rank: index + 1 })))
+    .toSorted((a, b) => a.x - b.x);
+  const tags = layLabels(
+    ranks.map(({ x }) => ({ middle: y(x), width: 12 })),
+    1,
+    Infinity,
+  );
   const put = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const x = front + ((event.clientY - box.top) * (TALL / box.height) - OVER) / scale;
@@ -76,12 +87,12 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
           </pattern>
         </defs>
         <rect x={SIDE} y={OVER} width={WIDE - SIDE - 4} height={TALL - OVER - 8} fill="var(--color-sheet)" />
-        {stretches.map(({ lane, from: a, to: b, state }) => (
+        {stretches.map(({ lane, from: a, to: b, state, hours }) => (
           <rect
             key={`${lane}${a}`}
             x={left(lane) + 3}
             y={y(a)}
-            width={wide - 6}
+            width={(wide - 6) * (state === 'forbids' ? 1 : shareOf(hours))}
             height={Math.max(1, y(b) - y(a))}
             fill={state === 'forbids' ? 'var(--color-oxide)' : 'url(#hatch-cost-upright)'}
           />
@@ -109,20 +120,23 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
             </text>
           </g>
         ))}
-        {found.answers
-          .slice(0, 5)
-          .toReversed()
-          .flatMap((answer, index, all) =>
-            answer.cuts.map(({ x }) => (
-              <g key={`${answer.id}${x}`}>
-                <path d={`M4 ${y(x) - 9}h18l7 9l-7 9h-18Z`} fill="var(--color-layout)" />
-                <text x={13} y={y(x) + 5} fontSize={13} fontWeight={700} textAnchor="middle" fill="var(--color-paper)">
-                  {all.length - index}
-                </text>
-              </g>
-            )),
-          )}
-        <path d={`M0 ${y(blade)}H${WIDE}`} stroke="var(--color-ochre)" strokeWidth={2.4} strokeDasharray="10 3 2 3" />
+        {ranks.map(({ id, rank }, index) => {
+          const at = tags[index]?.x ?? 0;
+          return (
+            <g key={id}>
+              <path d={`M4 ${at - 9}h18l7 9l-7 9h-18Z`} fill="var(--color-layout)" />
+              <text x={13} y={at + 5} fontSize={13} fontWeight={700} textAnchor="middle" fill="var(--color-paper)">
+                {rank}
+              </text>
+            </g>
+          );
+        })}
+        <path
+          d={`M${SIDE} ${y(blade)}H${WIDE}`}
+          stroke="var(--color-ochre)"
+          strokeWidth={2.4}
+          strokeDasharray="10 3 2 3"
+        />
       </svg>
       <div className="flex border-t border-graphite">
         <button type="button" className={THUMB_KEY} aria-label="Blade forward" onClick={() => nudge(-1)}>
@@ -133,7 +147,7 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
         </button>
       </div>
       <div className="border-t border-graphite px-3 py-2">
-        <PlaceSays job={job} ask={found.ask} x={blade} />
+        <PlaceSays job={job} ask={found.ask} x={blade} most={3} />
       </div>
     </section>
   );

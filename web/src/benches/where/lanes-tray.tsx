@@ -1,12 +1,13 @@
-import { type FinderResult, type Lane, LANES, LANE_IDS, type LaneStretch } from '@splay/core';
+import { type FinderResult, hoursText, type Lane, LANES, LANE_IDS, type LaneStretch } from '@splay/core';
 import type { PointerEvent } from 'react';
 import { useBlade } from '../../board/blade.tsx';
+import { layLabels } from '../../board/lanes.ts';
 import { toMm, toPx } from '../../board/view.ts';
-import type { View } from '../../client/picture-props.ts';
-import type { PictureProps } from '../../client/picture-props.ts';
+import type { PictureProps, View } from '../../client/picture-props.ts';
 import { type Finding, pick, pickedOf, useFinding } from '../../client/finding.ts';
 import { BladeCard } from './blade-card.tsx';
 import { onBladeGrid } from './blade-grid.ts';
+import { shareOf } from './lane-share.ts';
 
 /** Height of the row of ways over the lanes, px. */
 const WAYS = 30;
@@ -53,7 +54,12 @@ export function LanesTray(props: PictureProps) {
         </defs>
         <Lanes found={found} view={view} height={tray.height} width={tray.width} />
         <Ways finding={finding} props={props} />
-        <path d={`M${x} 0V${tray.height}`} stroke="var(--color-ochre)" strokeWidth={1.8} strokeDasharray="10 3 2 3" />
+        <path
+          d={`M${x} ${WAYS}V${tray.height}`}
+          stroke="var(--color-ochre)"
+          strokeWidth={1.8}
+          strokeDasharray="10 3 2 3"
+        />
       </svg>
       <BladeCard {...props} ask={found.ask} x={blade} left={x} width={tray.width} />
     </div>
@@ -125,7 +131,7 @@ function Lanes({ found, view, width, height }: LanesProps) {
 }
 
 function StretchOf({
-  stretch: { from, to, state, about },
+  stretch: { from, to, state, about, hours },
   view,
   top,
   tall,
@@ -137,17 +143,18 @@ function StretchOf({
 }) {
   const [left, right] = [toPx(view, from), toPx(view, to)];
   const forbids = state === 'forbids';
+  const high = (tall - 6) * (forbids ? 1 : shareOf(hours));
   return (
     <rect
       x={left}
-      y={top + 3}
+      y={top + tall - 3 - high}
       width={Math.max(1, right - left)}
-      height={tall - 6}
+      height={high}
       fill={forbids ? 'var(--color-oxide)' : 'url(#hatch-cost)'}
       stroke={forbids ? 'var(--color-oxide)' : 'var(--color-ochre)'}
       strokeWidth={0.6}
     >
-      <title>{`${forbids ? 'Forbids' : 'Costs'}: ${about.join(', ')}`}</title>
+      <title>{`${forbids ? 'Forbids' : `Costs up to ${hoursText(hours)}`}: ${about.join(', ')}`}</title>
     </rect>
   );
 }
@@ -159,10 +166,17 @@ function Ways({ finding, props }: { readonly finding: Finding; readonly props: P
   const shown = (finding.found?.answers ?? [])
     .slice(0, 5)
     .flatMap((answer, rank) => answer.cuts.map((cut) => ({ answer, cut, rank: rank + 1 })));
+  const inOrder = shown.toSorted((a, b) => a.cut.x - b.cut.x);
+  const tags = layLabels(
+    inOrder.map(({ cut }) => ({ middle: toPx(view, cut.x), width: 14 })),
+    1,
+    Infinity,
+  );
   return (
     <g>
-      {shown.toReversed().map(({ answer, cut, rank }) => {
-        const [from, to, at] = [toPx(view, cut.from), toPx(view, cut.to), toPx(view, cut.x)];
+      {inOrder.map(({ answer, cut, rank }, index) => {
+        const [from, to] = [toPx(view, cut.from), toPx(view, cut.to)];
+        const at = tags[index]?.x ?? toPx(view, cut.x);
         const here = answer === picked;
         return (
           <g

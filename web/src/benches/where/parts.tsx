@@ -20,7 +20,7 @@ export const parts: BenchParts = {
   },
   legend: [
     { name: 'forbids', draw: <Swatch fill="var(--color-oxide)" stroke="var(--color-oxide)" /> },
-    { name: 'costs', draw: <Swatch fill="url(#hatch-cost)" stroke="var(--color-ochre)" /> },
+    { name: 'costs: the taller the more', draw: <Swatch fill="url(#hatch-cost)" stroke="var(--color-ochre)" /> },
     { name: 'clear', draw: <Swatch stroke="var(--color-rule)" /> },
     {
       name: 'how hard the rail is bent',
