@@ -197,3 +197,56 @@ export function Bars({ width, height, label, bars, against }: BarsProps) {
     />
   );
 }
+
+export interface StacksProps {
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+  readonly names: readonly string[];
+  /** Parts that lie one on the other, each with its figure for every name, and the ink it is drawn in. */
+  readonly parts: readonly { readonly name: string; readonly values: readonly number[]; readonly ink: string }[];
+}
+
+/** Bars lying down, each made up of parts. */
+export function Stacks({ width, height, label, names, parts }: StacksProps) {
+  return (
+    <Canvas
+      width={width}
+      height={height}
+      label={label}
+      config={(of) => ({
+        type: 'bar',
+        data: {
+          labels: [...names],
+          datasets: parts.map(({ name, values, ink: color }) => ({
+            label: name,
+            data: [...values],
+            backgroundColor: of(color),
+            borderColor: of('--color-sheet'),
+            borderWidth: 1,
+            barPercentage: 0.8,
+          })),
+        },
+        options: {
+          responsive: false,
+          maintainAspectRatio: false,
+          indexAxis: 'y',
+          events: [],
+          scales: {
+            x: {
+              stacked: true,
+              min: 0,
+              grid: { color: of('--color-rule') },
+              ticks: { color: of('--color-pencil'), font: { size: 12 } },
+            },
+            y: {
+              stacked: true,
+              grid: { display: false },
+              ticks: { color: of('--color-graphite'), font: { size: 13 }, autoSkip: false },
+            },
+          },
+        },
+      })}
+    />
+  );
+}

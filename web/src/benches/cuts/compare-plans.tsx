@@ -1,21 +1,19 @@
 import {
-  evaluatePlan,
   type Job,
   plansOf,
   type PlanResult,
   type Reading,
   sectionLookup,
-  summaryOf,
   takeUp,
   withoutVariant,
   withPlanNamed,
 } from '@splay/core';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { reachOfAll } from '../../board/view.ts';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Dialog } from '../../ui/dialog.tsx';
 import { AnotherWay } from './another-way.tsx';
-import { type Candidate, comparisonLines } from './comparison-lines.tsx';
+import { type Candidate, candidateOf, comparisonLines } from './comparison-lines.tsx';
 import { PlanName } from './plan-name.tsx';
 import { PlanStrip } from '../../board/plan-strip.tsx';
 
@@ -31,16 +29,12 @@ interface ComparePlansProps {
 
 const STRIP_WIDTH = 268;
 
+/** Charts are heavy: only drawn where plans are held against each other. */
+const WorkChart = lazy(() => import('./work-chart.tsx').then(({ WorkChart: chart }) => ({ default: chart })));
+
 /** The plan in hand and its variants side by side: first what tells them apart, then what they have in common. */
 export function ComparePlans({ store, job, donor, readings, canWrite, onClose }: ComparePlansProps) {
-  const candidates = useMemo(
-    () =>
-      plansOf(job).map((plan): Candidate => {
-        const result = evaluatePlan({ ...job, plan });
-        return { plan, result, summary: summaryOf(result) };
-      }),
-    [job],
-  );
+  const candidates = useMemo(() => plansOf(job).map((plan) => candidateOf(job, plan)), [job]);
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
   const reach = useMemo(() => reachOfAll([donor, ...candidates.map(({ result }) => result)]), [candidates, donor]);
   const lines = comparisonLines(job);
@@ -50,6 +44,14 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
   const first = candidates[0] as Candidate;
   return (
     <Dialog title="Compare plans" wide onClose={onClose}>
+      {candidates.length > 1 && (
+        <Suspense fallback={null}>
+          <WorkChart
+            candidates={candidates}
+            width={Math.min(760, typeof window === 'undefined' ? 760 : window.innerWidth - 60)}
+          />
+        </Suspense>
+      )}
       <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 90 + candidates.length * 250 }}>
         <colgroup>
           <col className="w-[84px] sm:w-[130px]" />

@@ -1,15 +1,11 @@
-import { evaluatePlan, type Job, plansOf, setAside, summaryOf } from '@splay/core';
+import { type Job, plansOf, setAside } from '@splay/core';
 import { expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
-import { comparisonLines } from './comparison-lines.tsx';
+import { candidateOf, comparisonLines } from './comparison-lines.tsx';
 
 const { job } = demoJob('orchard-sprayer');
 
-const candidatesOf = (of: Job) =>
-  plansOf(of).map((plan) => {
-    const result = evaluatePlan({ ...of, plan });
-    return { plan, result, summary: summaryOf(result) };
-  });
+const candidatesOf = (of: Job) => plansOf(of).map((plan) => candidateOf(of, plan));
 const apart = (of: Job) =>
   comparisonLines(of)
     .filter(({ differs }) => differs(candidatesOf(of)))
@@ -20,6 +16,10 @@ it('tells the sprayer’s plans apart by what they cost, by where they cut, and 
     'Joints',
     'To decide',
     'Cuts, level from the datum',
+    'Hours of work',
+    'Weighed against it',
+    'Weakest joint, of the bare rail',
+    'Cautions',
     'Removed or lost',
     'Re-drilled or re-welded',
     'Operations',

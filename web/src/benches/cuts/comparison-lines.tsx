@@ -1,12 +1,19 @@
 import {
   acceptedText,
   angleText,
+  cautionsOf,
   type Conflict,
+  evaluatePlan,
+  hoursText,
   type Job,
+  type Judged,
   type LengthFormat,
   type Plan,
   type PlanResult,
   type PlanSummary,
+  ratioText,
+  summaryOf,
+  weighPlan,
 } from '@splay/core';
 import type { ReactNode } from 'react';
 import { Length } from '../../ui/length.tsx';
@@ -19,6 +26,29 @@ export interface Candidate {
   readonly plan: Plan;
   readonly result: PlanResult;
   readonly summary: PlanSummary;
+  /** What it costs in work, and what is weighed against it. */
+  readonly work: Judged;
+  /** Cautions that its cutting and welding ask for. */
+  readonly cautions: number;
+}
+
+/**
+ * A plan of a job, with everything that it is held against others by.
+ *
+ * @param job The job; validated.
+ * @param plan One of its plans.
+ */
+export function candidateOf(job: Job, plan: Plan): Candidate {
+  const own = { ...job, plan };
+  const result = evaluatePlan(own);
+  const cautions = (['cutting', 'welding'] as const).flatMap((step) => cautionsOf(own, result, step));
+  return {
+    plan,
+    result,
+    summary: summaryOf(result),
+    work: weighPlan(own),
+    cautions: new Set(cautions.map(({ id }) => id)).size,
+  };
 }
 
 /** A row of the comparison: how it is shown for a plan, and whether it tells plans apart. */
@@ -55,6 +85,25 @@ const reasons = (conflicts: readonly Conflict[]) => conflicts.map(({ message }) 
 function shaftAngles({ result }: Candidate): string {
   const joints = result.driveLine.after?.joints ?? [];
   return joints.length === 0 ? '–' : joints.map(({ angle }) => (angle === null ? '–' : angleText(angle))).join(', ');
+}
+
+/** The joint that carries least of the bare rail. */
+function weakest({ result }: Candidate): string {
+  const ratios = result.splices.map(({ joint, worst }) => ({
+    letter: joint.letter,
+    ratio: worst.strength?.ratio ?? null,
+  }));
+  if (ratios.length === 0) return '–';
+  const [least] = ratios.toSorted((a, b) => (a.ratio ?? -1) - (b.ratio ?? -1));
+  return least?.ratio == null
+    ? `${least?.letter ?? ''} cannot be reckoned`
+    : `${least.letter} ${ratioText(least.ratio)}`;
+}
+
+/** In how many pieces the drive shaft is. */
+function shafts({ result }: Candidate): string {
+  const count = result.driveLine.after?.shafts.length ?? 0;
+  return count === 0 ? '–' : count === 1 ? 'one piece' : `${count} pieces`;
 }
 
 const listed = (names: readonly string[]) => (names.length === 0 ? 'nothing' : names.join(', '));
@@ -128,6 +177,11 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
       show: ({ result }) => <Reasons kind="note" reasons={acceptedIn(result)} />,
       differs: wordsDiffer(({ result }) => acceptedIn(result).join(' ')),
     },
+    words('Hours of work', ({ work }) => hoursText(work.hours)),
+    words('Weighed against it', ({ work }) => hoursText(work.score - work.hours)),
+    words('Weakest joint, of the bare rail', weakest),
+    words('Shaft', shafts),
+    words('Cautions', ({ cautions }) => `${cautions}`),
     words('Removed or lost', ({ summary }) => listed(summary.gone)),
     words('Re-drilled or re-welded', ({ summary }) => listed(summary.remade)),
     length('Rail cut away', ({ summary }) => summary.cutAway),

@@ -1,6 +1,7 @@
 import { type Conflict, kindsFor, nameOfKind, type OperationKind } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { ConflictList } from '../../ui/conflict-list.tsx';
@@ -20,7 +21,8 @@ export function CutsBench(props: BenchProps) {
   const { store, job, result, donor, readings, canWrite, selected, onSelect, onPickConflict } = props;
   const cautions = useCautions(props, 'cutting');
   const [asked, setAsked] = useState<OperationKind | ''>('');
-  const [comparing, setComparing] = useState(false);
+  const comparing = useJobState(store, ({ drawer }) => drawer === 'compare');
+  const compare = (open: boolean) => store.setState({ drawer: open ? 'compare' : null });
   // Picking a feature on the drawing keeps the operation that was at hand.
   const [last, setLast] = useState<string | null>(null);
   const find = (id: string | null) => result.operations.find((candidate) => candidate.operation.id === id);
@@ -45,7 +47,7 @@ export function CutsBench(props: BenchProps) {
 
   return (
     <>
-      <PlanHead store={store} job={job} canWrite={canWrite} onCompare={() => setComparing(true)} />
+      <PlanHead store={store} job={job} canWrite={canWrite} onCompare={() => compare(true)} />
       {comparing && (
         <ComparePlans
           store={store}
@@ -53,7 +55,7 @@ export function CutsBench(props: BenchProps) {
           donor={donor}
           readings={readings}
           canWrite={canWrite}
-          onClose={() => setComparing(false)}
+          onClose={() => compare(false)}
         />
       )}
       <OperationList

@@ -40,7 +40,13 @@ export function DonorOver(props: PictureProps) {
       {stationsOf(props).map((picked) => (
         <StationHandles key={stationId(picked.side, picked.index)} {...props} picked={picked} />
       ))}
-      <Blade {...props} label="Blade: where the section is shown" top={side.top + 24} bottom={plan.top + plan.height - 4} at={tape.top} />
+      <Blade
+        {...props}
+        label="Blade: where the section is shown"
+        top={side.top + 24}
+        bottom={plan.top + plan.height - 4}
+        at={tape.top}
+      />
     </>
   );
 }

@@ -36,7 +36,7 @@ interface AnswerCardProps {
 
 /** One way: its rank, its hours, the frame drawn small, what speaks for it and against; opened, what to do with it. */
 export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 250 }: AnswerCardProps) {
-  const { store, job, donor, canWrite } = bench;
+  const { store, job, donor, readings, canWrite } = bench;
   const { judged, cuts, says } = answer;
   const datum = datumStation(job.donor);
   const result = useMemo(
@@ -44,7 +44,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
     [job, found, answer],
   );
   const full = job.variants.length >= MOST_VARIANTS;
-  const newId = () => freshId('cut');
+  const cutAlready = readings.some(({ stage }) => stage !== 'before-cut');
   return (
     <article className={`border bg-sheet ${open ? 'border-2 border-layout' : 'border-graphite'}`}>
       <button
@@ -82,10 +82,17 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
                   className="button button-dark"
                   disabled={full && found.replaced.length > 0}
                   onClick={() => {
+                    const made: string[] = [];
+                    const newId = () => {
+                      const id = freshId('cut');
+                      made.push(id);
+                      return id;
+                    };
                     change(store, `Cut ${answer.name.toLowerCase()}`, (old) =>
                       withWayAsPlan(old, found.ask, answer, newId),
                     );
                     goToBench(store, 'cuts');
+                    store.setState({ selected: made.at(-answer.operations.length) ?? null });
                   }}
                 >
                   Make it the plan
@@ -96,13 +103,18 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
                   disabled={full}
                   onClick={() =>
                     change(store, `Kept “${answer.name}” beside the plan`, (old) =>
-                      withWayAsVariant(old, found.ask, answer, newId),
+                      withWayAsVariant(old, found.ask, answer, () => freshId('cut')),
                     )
                   }
                 >
                   Keep beside it
                 </button>
               </div>
+            )}
+            {cutAlready && (
+              <p className="mt-1.5 border-l-4 border-ochre bg-ochre-wash px-2 py-1 text-sm">
+                This frame is being cut by the plan in hand: another plan judges its readings against its own targets.
+              </p>
             )}
             {full && (
               <p className="mt-1 text-sm text-pencil">

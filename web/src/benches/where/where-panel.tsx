@@ -2,6 +2,7 @@ import { hoursText, type FinderResult, nameOfKind } from '@splay/core';
 import { useEffect } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { type Finding, look, pick, pickedOf, useFinding } from '../../client/finding.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -84,6 +85,18 @@ function Answers({ bench, finding, found }: AnswersProps) {
           onClick={() => store.setState({ drawer: 'ways' })}
         >
           {answers.length - DRAWN} more ways
+        </button>
+      )}
+      {job.variants.length > 0 && (
+        <button
+          type="button"
+          className="button w-full"
+          onClick={() => {
+            goToBench(store, 'cuts');
+            store.setState({ drawer: 'compare' });
+          }}
+        >
+          Compare the {job.variants.length + 1} plans
         </button>
       )}
       {obvious.length > 0 && (
