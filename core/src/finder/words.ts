@@ -178,8 +178,9 @@ export function lostText(judged: Judged, best: Judged | undefined): string {
         more > 0.2 && !(code.startsWith('ends-') && judged.costs.some((cost) => cost.code === 'apart')),
     )
     .toSorted((a, b) => b.more - a.more)
-    .slice(0, 4)
-    .map(({ says }) => says.replace(/\.$/, ''));
+    .map(({ says }) => says.replace(/\.$/, ''))
+    .filter((says, at, all) => all.indexOf(says) === at)
+    .slice(0, 4);
   const hours = best ? judged.hours - best.hours : 0;
   const work =
     hours > 0.2 ? `${hoursText(hours)} more work` : hours < -0.2 ? `${hoursText(-hours)} less work, but weaker` : '';

@@ -27,7 +27,9 @@ interface ComparePlansProps {
   readonly onClose: () => void;
 }
 
-const STRIP_WIDTH = 268;
+/** Width of a plan's column at least, and of the frame that is drawn in it, px. */
+const COLUMN = 250;
+const STRIP_WIDTH = COLUMN - 28;
 
 /** Charts are heavy: only drawn where plans are held against each other. */
 const WorkChart = lazy(() => import('./work-chart.tsx').then(({ WorkChart: chart }) => ({ default: chart })));
@@ -52,7 +54,7 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
           />
         </Suspense>
       )}
-      <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 90 + candidates.length * 250 }}>
+      <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 130 + candidates.length * COLUMN }}>
         <colgroup>
           <col className="w-[84px] sm:w-[130px]" />
           {candidates.map(({ plan }) => (

@@ -7,7 +7,7 @@ const PARTS: readonly (readonly [name: string, ink: string, holds: (code: string
   ['Joints', '--color-layout', (code) => code === 'joints' || code === 'trim'],
   ['Ends brought together', '--color-oxide', (code) => code.startsWith('ends-')],
   [LANES.members, '--color-graphite', (_, lane) => lane === 'members'],
-  [LANES.tank, '--color-pencil', (_, lane) => lane === 'tank'],
+  [LANES.tank, '--color-rule', (_, lane) => lane === 'tank'],
   ['Strip-down and mounts', '--color-ochre', () => true],
 ];
 
