@@ -16,7 +16,7 @@ export { measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { type FirstCab, type FirstMeasures, newJob } from './new-job.ts';
 export { jobFileJsonSchema, type JsonSchema } from './json-schema.ts';
-export { checkJob, parseJobFile } from './parse-job.ts';
+export { checkJob, checkRules, parseJobFile } from './parse-job.ts';
 export {
   isPlanName,
   MOST_VARIANTS,

@@ -73,6 +73,8 @@ export const MIGRATIONS: Migrations = {
   5: toVersion6,
   6: toVersion7,
   7: toVersion8,
+  /** 9: rules may say which rule set of the shop they are from: older ones are from none. */
+  8: (file) => file,
 };
 
 /**

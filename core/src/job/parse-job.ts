@@ -4,12 +4,12 @@ import { guarded } from '../frozen.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
 import { rackProblems } from '../plan/index.ts';
 import { upgradeRecord } from '../records/index.ts';
-import { RULE_IDS, ruleProblem } from '../rules/index.ts';
+import { RULE_IDS, type Rulebook, ruleProblem } from '../rules/index.ts';
 import { type Field, MOST_PROBLEMS, schemaProblems } from '../fields/index.ts';
 import { idProblems, referenceProblems } from './ids.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
 import { migrate, upgradeJob } from './migrate.ts';
-import { jobFileSchema, jobSchema } from './schema.ts';
+import { jobFileSchema, jobSchema, rulesSchema } from './schema.ts';
 
 function check<T>(schema: Field<T>, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
   const shape = schemaProblems(schema, value);
@@ -33,7 +33,7 @@ function variantProblems({ plan, variants }: Job, path: string): InputProblem[] 
   ]);
 }
 
-const rulesProblems = ({ rules }: Job, path: string): InputProblem[] =>
+const rulesProblems = ({ rules }: { readonly rules: Pick<Rulebook, 'changes'> }, path: string): InputProblem[] =>
   RULE_IDS.flatMap((id) => {
     const value = rules.changes[id];
     const message = value === undefined ? null : ruleProblem(id, value);
@@ -72,6 +72,15 @@ function jobFileProblems({ job, records }: JobFile): InputProblem[] {
  */
 export const checkJob = (value: unknown, version: number = JOB_VERSION): Job =>
   check<Job>(jobSchema, upgradeJob(value, version), jobProblems);
+
+/**
+ * The rules of a rule set from untrusted data.
+ *
+ * @param value The value, untrusted.
+ * @throws InputError with the problems found.
+ */
+export const checkRules = (value: unknown): Pick<Rulebook, 'profile' | 'changes'> =>
+  check(rulesSchema, value, (rules) => rulesProblems({ rules }, ''));
 
 /**
  * A job file from its text, brought up to the present version.

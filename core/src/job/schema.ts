@@ -3,7 +3,7 @@ import { type Field, id, length, list, name, number, oneOf, optional, record } f
 import { type Frame, frameSchema } from '../frame/index.ts';
 import { type Plan, planSchema, type RackTube } from '../plan/index.ts';
 import { attachmentSchema, recordSchema } from '../records/index.ts';
-import { PROFILES, type ProfileId, type Rulebook, type RuleId, RULES } from '../rules/index.ts';
+import { PROFILES, type ProfileId, type Rulebook, type RuleId, RULES, type RuleSetRef } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
 import { MOST_VARIANTS } from './variants.ts';
@@ -15,6 +15,12 @@ const changes = () =>
     },
   );
 
+const rulesFields = () => ({ profile: oneOf(Object.keys(PROFILES) as ProfileId[]), changes: changes() });
+
+/** The shape of the rules of a rule set. */
+export const rulesSchema: Field<Pick<Rulebook, 'profile' | 'changes'>> =
+  record<Pick<Rulebook, 'profile' | 'changes'>>(rulesFields());
+
 /** The shape of a job document. */
 export const jobSchema: Field<Job> = record<Job>({
   name: name(),
@@ -22,7 +28,10 @@ export const jobSchema: Field<Job> = record<Job>({
   bodies: list(bodySchema(), 20),
   plan: planSchema() satisfies Field<Plan>,
   variants: list(planSchema(), MOST_VARIANTS),
-  rules: record<Rulebook>({ profile: oneOf(Object.keys(PROFILES) as ProfileId[]), changes: changes() }),
+  rules: record<Rulebook>({
+    ...rulesFields(),
+    from: optional(record<RuleSetRef>({ set: id(), name: name(), version: number() })),
+  }),
   display: record<LengthFormat>({ unit: oneOf(['in', 'mm']), division: oneOf([8, 16, 32, 64, 'decimal']) }),
   rack: list(
     record<RackTube>({

@@ -449,3 +449,18 @@ describe('a job of version 7', () => {
     expect(() => parseJobFile(JSON.stringify({ ...old, job: null }))).toThrow();
   });
 });
+
+describe('a job of version 8', () => {
+  it('comes up as it is: its rules are from no rule set of the shop', () => {
+    const old = JSON.parse(read('core/test/job-files/version-8.json')) as { job: { rules: object } };
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job).toEqual(old.job);
+    expect(job.rules.from).toBeUndefined();
+    const from = { set: 'a-set', name: 'House rules', version: 2 };
+    const now = { ...old, version: 9, job: { ...old.job, rules: { ...old.job.rules, from } } };
+    expect(parseJobFile(JSON.stringify(now)).job.rules.from).toEqual(from);
+    expect(() =>
+      parseJobFile(JSON.stringify({ ...now, job: { ...now.job, rules: { ...now.job.rules, from: 'a-set' } } })),
+    ).toThrow(/rules\.from/);
+  });
+});

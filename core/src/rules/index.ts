@@ -2,6 +2,7 @@ export {
   type ProfileId,
   PROFILES,
   type Rulebook,
+  type RuleSetRef,
   RULE_IDS,
   type RuleId,
   ruleProblem,
@@ -11,5 +12,6 @@ export {
   usualValue,
   withRule,
 } from './rule.ts';
+export { changedRules, newerThan, type RuleChange, type RuleSet, rulesOfSet, type RuleSetVersion } from './rule-set.ts';
 export { type Assumption, assumptionsOf } from './assumption.ts';
 export { type Rule, SHOP_PRACTICE } from './rule-type.ts';

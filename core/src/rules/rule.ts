@@ -25,10 +25,21 @@ export const PROFILES = {
 
 export type ProfileId = keyof typeof PROFILES;
 
-/** A shop's rules: a profile, and what was changed since. Values in mm, radians, or 1 and 0. */
+/** A rule set of the shop, in one of its versions. */
+export interface RuleSetRef {
+  readonly set: string;
+  readonly name: string;
+  readonly version: number;
+}
+
+/**
+ * A shop's rules: a profile, and what was changed since. Values in mm, radians, or 1 and 0. `from` is the rule set of the
+ * shop that they were taken from; without one the profile was taken as it ships.
+ */
 export interface Rulebook {
   readonly profile: ProfileId;
   readonly changes: Readonly<Partial<Record<RuleId, number>>>;
+  readonly from?: RuleSetRef;
 }
 
 export const RULE_IDS = Object.keys(RULES) as RuleId[];
@@ -49,7 +60,8 @@ export function usualValue(profile: ProfileId, id: RuleId): number {
  *
  * @param id The rule.
  */
-export const ruleValue = ({ profile, changes }: Rulebook, id: RuleId): number => changes[id] ?? usualValue(profile, id);
+export const ruleValue = ({ profile, changes }: Pick<Rulebook, 'profile' | 'changes'>, id: RuleId): number =>
+  changes[id] ?? usualValue(profile, id);
 
 /**
  * What is wrong with a value for a rule; null when it can be judged by.
@@ -104,10 +116,12 @@ export function ruleText(id: RuleId, value: number, format: LengthFormat): strin
 /**
  * The rulebook with one rule set; what its profile says anyway is no change.
  *
+ * @param rulebook The rulebook.
  * @param id The rule.
  * @param value mm, radians, or 1 and 0.
  */
-export function withRule({ profile, changes }: Rulebook, id: RuleId, value: number): Rulebook {
+export function withRule(rulebook: Rulebook, id: RuleId, value: number): Rulebook {
+  const { profile, changes } = rulebook;
   const { [id]: _, ...others } = changes;
-  return { profile, changes: value === usualValue(profile, id) ? others : { ...others, [id]: value } };
+  return { ...rulebook, changes: value === usualValue(profile, id) ? others : { ...others, [id]: value } };
 }

@@ -1,4 +1,12 @@
-import { type InputProblem, type Job, JOB_VERSION, type LibraryItem, type ShopRecord } from '@splay/core';
+import {
+  type InputProblem,
+  type Job,
+  JOB_VERSION,
+  type LibraryItem,
+  type RuleSet,
+  type RuleSetVersion,
+  type ShopRecord,
+} from '@splay/core';
 import type { ListedItem } from '../shared/listed-item.ts';
 import type { AddedRecords } from '../shared/added-records.ts';
 import type { OpenedJob } from '../shared/opened-job.ts';
@@ -103,6 +111,11 @@ export const api = {
   libraryItem: (id: string) => call<LibraryItem>('GET', `/api/library/${id}`),
   keepItem: (text: string) => call<ListedItem>('POST', '/api/library', text),
   dropItem: (id: string) => call<unknown>('DELETE', `/api/library/${id}`),
+  ruleSets: () => call<readonly RuleSet[]>('GET', '/api/rule-sets'),
+  keepRuleSet: (name: string, rules: RuleSetVersion['rules'], why: string) =>
+    call<RuleSet>('POST', '/api/rule-sets', { name, rules, why }),
+  addRuleVersion: (set: string, basedOn: number, rules: RuleSetVersion['rules'], why: string) =>
+    call<RuleSetVersion>('POST', `/api/rule-sets/${set}`, { basedOn, rules, why }),
   copyJob: (id: string) => call<SavedJob>('POST', `/api/jobs/${id}/copy`),
   placeJob: (id: string, place: 'listed' | 'archived' | 'deleted') =>
     call<unknown>('PATCH', `/api/jobs/${id}`, { place }),

@@ -20,22 +20,31 @@ import { Choice } from '../ui/choice.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { LengthField } from '../ui/length-field.tsx';
 import { QuantityField } from '../ui/quantity-field.tsx';
+import { RuleSets } from './rule-sets.tsx';
 
 const PROFILE_CHOICES = (Object.keys(PROFILES) as ProfileId[]).map((id) => [id, PROFILES[id].name] as const);
 
 /** The first word of a rule's id says what it is about. */
-const ABOUT: Readonly<Record<string, string>> = {
+export const ABOUT: Readonly<Record<string, string>> = {
   joint: 'How ends meet',
   unit: 'Suspensions and units',
   reading: 'Readings',
+  shape: 'The shape of the frame',
+  survey: 'The survey',
+  'fit-up': 'Fit-up of the ends',
   body: 'The body',
+  tyre: 'Room for tyres',
+  mount: 'Mounts and their brackets',
   shaft: 'The drive shaft',
   cut: 'Cutting',
+  props: 'Stands and props',
   weld: 'Welding',
   splice: 'Joints and their plates',
   sleeve: 'Sleeves',
   bolt: 'Bolts',
+  bend: 'Bending sheet',
   notch: 'Notches',
+  finder: 'Where to cut: hours and weights',
   fatigue: 'Fatigue: only to compare',
   work: 'Hours: only to compare',
 };
@@ -52,6 +61,7 @@ export function RulebookDialog({ store, onClose }: { readonly store: JobStore; r
   const put = (label: string, next: Rulebook) => change(store, label, (old) => ({ ...old, rules: next }));
   return (
     <Dialog title="Rulebook of this job" wide onClose={onClose}>
+      <RuleSets job={job} canWrite={canWrite} onRules={put} />
       <div className="max-w-md">
         <Choice
           label="Starting rule set"

@@ -21,6 +21,7 @@ import { useScreen } from './use-screen.ts';
 import { useAddress, useServer } from './use-server.ts';
 
 // What is not in sight when a job opens is loaded when it is asked for.
+const RulesNotice = lazy(() => import('./rules-notice.tsx').then(({ RulesNotice: notice }) => ({ default: notice })));
 const BoardTable = lazy(() => import('../board/board-table.tsx').then((m) => ({ default: m.BoardTable })));
 const Dialogs = lazy(() => import('./dialogs.tsx').then((m) => ({ default: m.Dialogs })));
 const FloorView = lazy(() => import('./floor-view.tsx').then((m) => ({ default: m.FloorView })));
@@ -266,6 +267,11 @@ function OpenJob({ store, server }: OpenJobProps) {
               <>
                 <h2 className="heading text-2xl leading-none">{definition.name}</h2>
                 <p className="mb-3 text-sm text-pencil">{definition.sentence}</p>
+                {job.rules.from && (
+                  <Suspense fallback={null}>
+                    <RulesNotice key={job.rules.from.version} job={job} onOpen={() => setDialog('rules')} />
+                  </Suspense>
+                )}
                 {panel}
               </>
             )}

@@ -121,6 +121,7 @@ const worst: readonly (readonly [
   ['an item of lists', 'POST', () => '/api/library', () => filled(JOB_LIMIT, '{"format":[', '[],', ']}')],
   ['records of nothing', 'POST', () => `${jobs}/${job}/records`, () => filled(256 * 1024, '[', '{},', ']')],
   ['a picture of nothing', 'POST', () => '/api/attachments', () => new Uint8Array(ATTACHMENT_LIMIT)],
+  ['rules of lists', 'POST', () => '/api/rule-sets', () => filled(SMALL_LIMIT, '{"rules":[', '[],', ']}')],
   ['a name of lists', 'PATCH', () => '/api/me', () => filled(SMALL_LIMIT, '{"name":[', '[],', ']}')],
 ];
 

@@ -6,7 +6,7 @@ import { env } from '../env.ts';
 import { WALLED_ROLE } from './shop.ts';
 
 /** Rows of these are only ever added. */
-const APPEND_ONLY = ['job_revisions', 'records'];
+const APPEND_ONLY = ['job_revisions', 'records', 'rule_set_versions'];
 
 /**
  * Brings the database up to date as its owner, one process at a time, and lets the server's role read and write rows and

@@ -215,6 +215,38 @@ export const libraryItems = pgTable(
   (table) => [index('library_of_shop').on(table.shopId, table.kind, table.name), ownShop()],
 );
 
+/** Rule sets that the shop keeps beside the profiles that ship. */
+export const ruleSets = pgTable(
+  'rule_sets',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+  },
+  (table) => [unique('rule_set_called').on(table.shopId, table.name), ownShop()],
+);
+
+/** Every version of a rule set: who made it, when, and why. Only ever added to. */
+export const ruleSetVersions = pgTable(
+  'rule_set_versions',
+  {
+    setId: uuid('set_id')
+      .notNull()
+      .references(() => ruleSets.id, { onDelete: 'cascade' }),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    version: integer('version').notNull(),
+    rules: json('rules').notNull(),
+    by: text('made_by').notNull(),
+    at: moment('made_at'),
+    why: text('why').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.setId, table.version] }), ownShop()],
+);
+
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** What people add while they work: see core/records. Only ever added to. */

@@ -2,6 +2,7 @@ import { InputError, type InputProblem } from '@splay/core';
 import type { APIRoute } from 'astro';
 import { logError } from '../log.ts';
 import { Busy, Forbidden, NotFound, ShopFull, TooHeavy } from '../services/errors.ts';
+import { NameTaken, StaleRules, TooMany } from '../services/rule-sets.ts';
 import { StaleSave } from '../services/jobs.ts';
 import { BodyTooLarge } from './body.ts';
 
@@ -58,6 +59,20 @@ export function problemOf(error: unknown, where: string): Response {
   if (error instanceof Forbidden) return problem(403, 'forbidden', error.message);
   if (error instanceof StaleSave)
     return problem(409, 'save/stale', 'Somebody saved this job since you opened it.', { theirs: error.theirs });
+  if (error instanceof StaleRules)
+    return problem(
+      409,
+      'rules/stale',
+      'Somebody made a newer version of this rule set: look at it first, then try again.',
+    );
+  if (error instanceof NameTaken)
+    return problem(
+      422,
+      'rules/name',
+      'The shop has a rule set of this name: give it another, or make a new version of that one.',
+    );
+  if (error instanceof TooMany)
+    return problem(422, 'rules/too-many', 'The shop keeps as many rule sets and versions as it can: use one of them.');
   if (error instanceof ShopFull)
     return problem(
       403,

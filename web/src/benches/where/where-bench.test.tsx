@@ -1,0 +1,120 @@
+// @vitest-environment jsdom
+import { evaluatePlan, type FinderAsk, type Job, whereToCut } from '@splay/core';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { demoJob } from '../../../test/demo.ts';
+import { openBench } from '../../../test/open-bench.tsx';
+import { act, fireEvent, screen, within } from '../../../test/page.ts';
+import { parts } from './parts.tsx';
+
+const inWorker = vi.hoisted(() => vi.fn());
+vi.mock('../../workers/in-worker.ts', async (original) => ({ ...(await original<object>()), inWorker }));
+
+const { job: sprayer } = demoJob('orchard-sprayer');
+const { job: pickup } = demoJob('beach-rescue');
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const look = async () => {
+  press('Look for the best places');
+  await screen.findByRole('list', { name: 'The best ways' });
+};
+const cards = () => within(screen.getByRole('list', { name: 'The best ways' })).getAllByRole('article');
+
+beforeEach(() => {
+  inWorker.mockReset().mockImplementation((_: string, [job, ask]: [Job, FinderAsk]) => ({
+    done: Promise.resolve(whereToCut(job, ask)),
+    cancel: () => undefined,
+  }));
+});
+
+describe('where to cut', () => {
+  it('begins with what the body asks for, and gives ranked ways and the obvious places that lost', async () => {
+    openBench(parts, sprayer);
+    expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'wanted' }).value).toBe('133 7/8');
+    await look();
+    const found = whereToCut(sprayer, inWorker.mock.calls[0]![1][1] as FinderAsk);
+    expect(cards()).toHaveLength(5);
+    expect(cards()[0]!.textContent).toContain(found.answers[0]!.says);
+    expect(screen.getByRole('button', { name: 'Behind the cab' }).closest('li')!.textContent).toMatch(/apart sideways/);
+    expect(screen.getByText(/not an approval/)).toBeTruthy();
+  });
+
+  it('one press makes a way the plan, with its joints made, and it is one step of undo', async () => {
+    const { now, done, store } = openBench(parts, sprayer);
+    await look();
+    press('Make it the plan');
+    expect(done()).toHaveLength(1);
+    const result = evaluatePlan(now());
+    expect(result.measures.after.wheelbase! / 25.4).toBeCloseTo(133.875, 6);
+    expect(result.splices.every(({ decided }) => decided !== null)).toBe(true);
+    expect(now().variants.map(({ name }) => name)).toContain(sprayer.plan.name);
+    expect(store.getState().bench).toBe('cuts');
+    expect(now().plan.operations.some(({ id }) => id === store.getState().selected)).toBe(true);
+  });
+
+  it('another way is looked at, kept beside the plan, and shown part by part', async () => {
+    const { now, store } = openBench(parts, sprayer);
+    await look();
+    fireEvent.click(within(cards()[1]!).getAllByRole('button')[0]!);
+    press('Keep beside it');
+    expect(now().variants).toHaveLength(sprayer.variants.length + 1);
+    expect(now().plan).toEqual(sprayer.plan);
+    press('What it costs, part by part');
+    expect(store.getState().drawer).toBe('costs');
+    const work = screen.getByRole('table', { name: 'Work, part by part' });
+    const sum = within(work)
+      .getAllByRole('row')
+      .reduce((all, row) => all + Number(within(row).getAllByRole('cell')[0]!.textContent), 0);
+    const { answers } = whereToCut(sprayer, inWorker.mock.calls[0]![1][1] as FinderAsk);
+    expect(sum).toBeCloseTo(answers[1]!.judged.hours, 1);
+  });
+
+  it('the blade says of any place what its plan says: refused with the reason, or what it costs', async () => {
+    const { store } = openBench(parts, sprayer);
+    await look();
+    act(() => store.setState({ blade: sprayer.donor.features.find(({ kind }) => kind === 'identity-stamp')!.x }));
+    expect(screen.getByText('not here')).toBeTruthy();
+    expect(screen.getByText(/Identity stamp would be cut|Identity stamp would be lost/)).toBeTruthy();
+    const blade = screen.getByRole('slider', { name: 'Blade: the place that is judged' });
+    const before = store.getState().blade!;
+    fireEvent.keyDown(blade, { key: 'ArrowRight' });
+    expect((store.getState().blade! - before) / 25.4).toBeCloseTo(1 / 16, 6);
+  });
+
+  it('says that places are of another frame once it changed, and offers nothing where nothing is asked', async () => {
+    const { store } = openBench(parts, sprayer);
+    await look();
+    act(() =>
+      store.setState(({ job }) => ({
+        job: {
+          ...job,
+          donor: { ...job.donor, features: job.donor.features.filter(({ kind }) => kind !== 'bed-mount') },
+        },
+      })),
+    );
+    expect(screen.getByText(/have changed since these places were looked for/)).toBeTruthy();
+    const wanted = screen.getByRole<HTMLInputElement>('textbox', { name: 'wanted' });
+    fireEvent.change(wanted, { target: { value: '157 1/2' } });
+    fireEvent.blur(wanted);
+    expect(screen.getByText(/It is that already/)).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Look for the best places' }).disabled).toBe(true);
+  });
+
+  it('a search that breaks off says so and what to do; a readers’ page offers no plan', async () => {
+    inWorker.mockImplementationOnce(() => ({ done: Promise.reject(new Error('no room')), cancel: () => undefined }));
+    openBench(parts, pickup, { canWrite: false });
+    press('Look for the best places');
+    expect((await screen.findByRole('alert')).textContent).toMatch(/broke off. no room Look again/);
+    press('Look for the best places');
+    await screen.findByRole('list', { name: 'The best ways' });
+    expect(screen.queryByRole('button', { name: 'Make it the plan' })).toBeNull();
+  });
+
+  it('stands upright on a phone: lanes, the blade’s keys, and what the place says', async () => {
+    const { store } = openBench(parts, sprayer, {}, 'hand');
+    await look();
+    const region = screen.getByRole('region', { name: 'The lanes, upright' });
+    const before = store.getState().blade!;
+    fireEvent.click(within(region).getByRole('button', { name: 'Blade forward' }));
+    expect((before - store.getState().blade!) / 25.4).toBeCloseTo(1 / 16, 6);
+    expect(region.textContent).toMatch(/ends apart: left/);
+  });
+});
