@@ -13,7 +13,7 @@ test('the pages before a job have no accessibility faults that axe can find', as
   expect(await faults(page)).toEqual([]);
 });
 
-for (const bench of ['donor', 'body', 'match', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts'])
+for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts'])
   test(`nor has the ${bench} bench`, async ({ page }) => {
     await openDemoShop(page);
     await openBench(page, await newFlagship(page, `Van for ${bench}`), bench);

@@ -81,13 +81,13 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
 test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Floor marks');
-  for (const bench of ['marks', 'props', 'true-up', 'donor', 'body', 'match', 'splice', 'cuts', 'mounts']) {
+  for (const bench of ['marks', 'props', 'true-up', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
     await page.goto(`/jobs/${id}/${bench}`);
     await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
   await page.goto(`/jobs/${id}/donor`);
-  for (const next of ['Body', 'Match', 'Cuts', 'Splice', 'Marks'])
+  for (const next of ['Body', 'Match', 'Where', 'Cuts', 'Splice', 'Marks'])
     await page.getByRole('button', { name: `Next: ${next}` }).tap();
   await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
   await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');

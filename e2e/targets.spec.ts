@@ -41,7 +41,18 @@ for (const { name, viewport } of SCREENS)
       await openDemoShop(page);
       expect(['jobs', await tooSmall(page)]).toEqual(['jobs', []]);
       const id = await newJob(page, 'orchard-sprayer', `Sprayer on ${name}`);
-      for (const bench of ['donor', 'body', 'match', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts']) {
+      for (const bench of [
+        'donor',
+        'body',
+        'match',
+        'where',
+        'cuts',
+        'splice',
+        'marks',
+        'props',
+        'true-up',
+        'mounts',
+      ]) {
         await openBench(page, id, bench);
         expect([bench, await tooSmall(page)]).toEqual([bench, []]);
         expect([bench, await faults(page)]).toEqual([bench, []]);

@@ -64,7 +64,7 @@ for (const animal of ZOO)
       expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
     };
 
-    for (const bench of ['donor', 'body', 'match', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts']) {
+    for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts']) {
       await openBench(page, id, bench);
       await real();
     }

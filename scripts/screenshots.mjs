@@ -123,14 +123,22 @@ try {
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(300);
   await side('body-and-match', [body, await page.screenshot()], 2560);
+  const found = [];
+  for (const job of [sprayer, van]) {
+    await open(job, 'where');
+    await page.getByRole('list', { name: 'The best ways' }).waitFor();
+    found.push(await still());
+  }
+  await side('where', found, 2560);
   await open(van, 'cuts');
-  await shot('cuts');
+  const cuts = await still();
   await page.getByRole('button', { name: /^Cab to axle/ }).click();
-  await shot('thread');
+  await side('cuts', [cuts, await still()], 2560);
   await open(tour, 'cuts');
   await shot('cuts-of-members');
   await open(sprayer, 'cuts');
   await page.getByRole('button', { name: /^Compare with/ }).click();
+  await page.getByRole('img', { name: / h;/ }).waitFor();
   await shot('plans-side-by-side');
   // A cut through the rear suspension, and back again.
   await open(van, 'cuts');

@@ -51,7 +51,7 @@ export function RuleSets({ job, canWrite, onRules }: RuleSetsProps) {
     if (newest) onRules(`Rules of “${set.name}”, version ${newest.version}`, rulesOfSet(set, newest));
   };
   return (
-    <section aria-label="Rule set" className="mb-4 space-y-2 border-b-2 border-graphite pb-4">
+    <section aria-label="Rule set" className="mb-4 max-w-3xl space-y-2 border-b-2 border-graphite pb-4">
       <p>
         {rules.from ? (
           <>

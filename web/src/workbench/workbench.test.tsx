@@ -121,7 +121,7 @@ describe('on a tablet', () => {
     screenIs = 'tablet';
     await open();
     const bar = screen.getByRole('navigation', { name: 'Order of work' });
-    expect(within(bar).getByRole('button', { name: 'Previous: Match' })).toBeTruthy();
+    expect(within(bar).getByRole('button', { name: 'Previous: Where' })).toBeTruthy();
     fireEvent.click(within(bar).getByRole('button', { name: 'Next: Splice' }));
     expect(await screen.findByRole('complementary', { name: 'Splice' }, { timeout: 30_000 })).toBeTruthy();
     await userEvent.setup().click(within(bar).getByRole('button', { name: 'Splice' }));

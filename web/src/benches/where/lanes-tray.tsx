@@ -196,7 +196,7 @@ function Ways({ finding, props }: { readonly finding: Finding; readonly props: P
               store.setState({ blade: cut.x });
             }}
           >
-            <rect x={Math.min(from, at - 24)} y={0} width={Math.max(48, to - from)} height={WAYS} fill="transparent" />
+            <rect className="touch-target" x={at - 24} y={0} width={48} height={48} fill="transparent" />
             <rect
               x={from}
               y={WAYS - 8}

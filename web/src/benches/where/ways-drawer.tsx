@@ -72,7 +72,7 @@ export function WaysDrawer({ store, job }: BenchProps) {
                   </span>
                 ))}
               </td>
-              <td className="figures py-1.5 pr-3">{hoursText(answer.judged.hours)}</td>
+              <td className="figures py-1.5 pr-3 whitespace-nowrap">{hoursText(answer.judged.hours)}</td>
               <td className="figures py-1.5 pr-3 font-semibold">{answer.judged.score.toFixed(1)}</td>
               <td className="py-1.5">{answer.says}</td>
             </tr>
