@@ -25,7 +25,9 @@ import {
   writeSvg,
 } from '../src/index.ts';
 
-export type Options = Readonly<Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out' | AskedOf, string>>> & {
+export type Options = Readonly<
+  Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out' | 'tail' | AskedOf, string>>
+> & {
   readonly help?: boolean;
 };
 
@@ -41,6 +43,7 @@ export const HELP = `splay: a job file without the web
   splay export job.json --as marks            the marks sheet as JSON
   splay find job.json --wheelbase "133 7/8"   where to cut: ranked ways with their reasons; also
                                               --cab-to-axle, --rear-overhang, --width, --height;
+                                              --tail L: the rear overhang that is wanted besides;
                                               what the bodies or the plan ask for without any;
                                               --as json for everything as data
 

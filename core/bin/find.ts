@@ -16,7 +16,7 @@ import {
 } from '../src/index.ts';
 import { type Result, UsageError } from './result.ts';
 
-type Options = Readonly<Partial<Record<AskedOf | 'as', string>>>;
+type Options = Readonly<Partial<Record<AskedOf | 'as' | 'tail', string>>>;
 
 /** What is asked for: as the call says, else as the bodies or the plan do. */
 function askOf({ job }: JobFile, options: Options): FinderAsk {
@@ -31,10 +31,21 @@ function askOf({ job }: JobFile, options: Options): FinderAsk {
   }
   const read = parseLength(options[of] ?? '', job.display.unit);
   if (!read.ok) throw new UsageError(`--${of}: ${read.problem.message}`);
-  const { now } = baseOf(job, of);
+  const { now } = baseOf(job, { of });
   if (now === null) throw new UsageError(`--${of}: this frame lacks what that is measured between.`);
   if (Math.abs(read.value - now) < 0.5) throw new UsageError(`--${of}: it is that already.`);
-  return { of, by: read.value - now };
+  return { of, by: read.value - now, ...tailAsked(job, of, options) };
+}
+
+/** What is done at the rear end besides, where the call says what overhang is wanted. */
+function tailAsked(job: JobFile['job'], of: AskedOf, { tail }: Options): Pick<FinderAsk, 'tail'> {
+  if (tail === undefined) return {};
+  const read = parseLength(tail, job.display.unit);
+  if (!read.ok) throw new UsageError(`--tail: ${read.problem.message}`);
+  if (of === 'rear-overhang') throw new UsageError('--tail: that is the rear overhang itself.');
+  const { now } = baseOf(job, { of: 'rear-overhang' });
+  if (now === null) throw new UsageError('--tail: this frame has no rear axle.');
+  return { tail: read.value - now };
 }
 
 /** Where to cut: ranked ways with what each costs, and the obvious places that lost. */

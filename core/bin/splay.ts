@@ -19,6 +19,7 @@ try {
       'rear-overhang': { type: 'string' },
       width: { type: 'string' },
       height: { type: 'string' },
+      tail: { type: 'string' },
       out: { type: 'string' },
       help: { type: 'boolean' },
     },

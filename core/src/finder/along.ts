@@ -2,7 +2,7 @@ import { datumStation, extentOf } from '../frame/index.ts';
 import { evaluateGeometry, evaluateOutcomes } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
-import { type FinderAsk, gridOf, inputWith, operationAt, reachOfCut } from './ask.ts';
+import { type FinderAsk, gridOf, inputWith, operationAt, reachOfCut, tailOf } from './ask.ts';
 import type { Part } from './ground.ts';
 import { type Judging, type Probe, probeOf, quickOf, sumOf } from './judge.ts';
 
@@ -74,7 +74,8 @@ export function placesAlong(
   const first = Math.ceil((from - datum) / step);
   const count = Math.max(0, Math.floor((to - datum) / step) - first + 1);
   const xs = Float64Array.from({ length: count }, (_, at) => datum + (first + at) * step);
-  const operations = (at: number) => [operationAt(ask, by, xs[at] as number, input)];
+  const tail = tailOf(ask, input);
+  const operations = (at: number) => [operationAt(ask, by, xs[at] as number, input), ...tail];
 
   const probes = new Map<number, Probe>();
   const probe = (at: number): Probe => {

@@ -3,7 +3,7 @@ import type { Operation, PlanInput } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { inches, lengthText } from '../units/index.ts';
 import type { Along, Progress } from './along.ts';
-import { type FinderAsk, gridOf, operationAt, reachOfCut } from './ask.ts';
+import { type FinderAsk, gridOf, operationAt, reachOfCut, tailOf } from './ask.ts';
 import { type Judged, judgeWay, type Judging } from './judge.ts';
 import { type Lanes, lanesOf } from './lanes.ts';
 import { findWays, leastAt, type Way } from './ways.ts';
@@ -124,7 +124,7 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
   const obvious = obviousPlaces(ask, judging).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
     const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
     const x = single.xs[at] as number;
-    const judged = judgeWay([operationAt(ask, ask.by, x, base.input)], judging);
+    const judged = judgeWay([operationAt(ask, ask.by, x, base.input), ...tailOf(ask, base.input)], judging);
     const rank = ways.findIndex(
       ({ cuts }) => cuts.length === 1 && cuts.every(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6),
     );

@@ -30,6 +30,8 @@ export const ASKED_OF = Object.keys(ASKED) as readonly AskedOf[];
 export interface FinderAsk {
   readonly of: AskedOf;
   readonly by: number;
+  /** How much longer the frame becomes at its rear end besides, mm; below 0 is trimmed off. 0 where not said. */
+  readonly tail?: number;
 }
 
 /** Changes of a figure smaller than this are none, mm. */
@@ -105,17 +107,21 @@ const evaluated = (input: PlanInput, of: AskedOf): number | null =>
  * The plan of a job without what answers an ask already, and without bodies: everything else that it does stays.
  *
  * @param job Donor, plan and rules; validated.
- * @param of What is asked for.
+ * @param ask What is asked for.
  */
-export function baseOf(job: PlanInput, of: AskedOf): Base {
+export function baseOf(job: PlanInput, { of, tail = 0 }: Pick<FinderAsk, 'of' | 'tail'>): Base {
   const bare: PlanInput = { donor: job.donor, bodies: [], plan: job.plan, rules: job.rules, display: job.display };
   const planned = evaluated(bare, of);
-  const kinds = ANSWERS[of];
-  const candidates = bare.plan.operations.filter(({ kind, off }) => kinds.includes(kind) && !off);
-  const replaced = candidates.filter(({ id }) => {
-    const other = evaluated(without(bare, id), of);
-    return planned !== null && other !== null && Math.abs(other - planned) > SMALL;
-  });
+  const answering = (asked: AskedOf): readonly Operation[] => {
+    const figure = asked === of ? planned : evaluated(bare, asked);
+    return bare.plan.operations.filter(({ id, kind, off }) => {
+      if (off || !ANSWERS[asked].includes(kind)) return false;
+      const other = evaluated(without(bare, id), asked);
+      return figure !== null && other !== null && Math.abs(other - figure) > SMALL;
+    });
+  };
+  const found = new Set([...answering(of), ...(tail === 0 ? [] : answering('rear-overhang'))]);
+  const replaced = bare.plan.operations.filter((operation) => found.has(operation));
   const input = replaced.reduce((left, { id }) => without(left, id), bare);
   const first = bare.plan.operations.findIndex((operation) => replaced.includes(operation));
   return {
@@ -191,6 +197,15 @@ export const operationAtEnd = (by: number, { donor, display }: PlanInput): Opera
         at: { x: Math.max(-by, nudgeOf(display)), on: 'end' },
       } as Operation);
 };
+
+/**
+ * What is done at the rear end besides, as operations: none where nothing is asked there.
+ *
+ * @param ask What is asked for.
+ * @param input Donor and rules.
+ */
+export const tailOf = ({ tail = 0 }: FinderAsk, input: PlanInput): readonly Operation[] =>
+  tail === 0 ? [] : [{ ...operationAtEnd(tail, input), id: `${ID}-tail` }];
 
 /**
  * How far an operation at `x` reaches along the donor, mm: its front cut and its rear cut.

@@ -20,7 +20,7 @@ const SMALL = 0.5;
  * @param result What the plan gives.
  */
 export function suggestedAsks(job: PlanInput, { seats }: Pick<PlanResult, 'seats'>): readonly SuggestedAsk[] {
-  const bases = new Map(ASKED_OF.map((of) => [of, baseOf(job, of)] as const));
+  const bases = new Map(ASKED_OF.map((of) => [of, baseOf(job, { of })] as const));
   const wanted = (of: FinderAsk['of'], figure: number | null, body: string | null): SuggestedAsk[] => {
     const now = bases.get(of)?.now ?? null;
     return now === null || figure === null || Math.abs(figure - now) < SMALL

@@ -12,7 +12,7 @@ const searched = () => findWays(job, ask);
 
 /** Every single place and every pair of halves on a grid of so many inches, each judged through the evaluation of its plan. */
 function exhaustive(step: number) {
-  const base = baseOf(job, ask.of);
+  const base = baseOf(job, ask);
   const judging = judgingOf(ask, base, groundOf(job, base));
   const [from, to] = [inches(-26), inches(188)];
   const xs = Array.from({ length: Math.floor((to - from) / inches(step)) + 1 }, (_, at) => from + at * inches(step));

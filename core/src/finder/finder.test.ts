@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import { sprayer, van } from '../../test/joints.ts';
 import type { Frame, Station } from '../frame/index.ts';
-import type { PlanInput } from '../plan/index.ts';
+import { evaluatePlan, type PlanInput } from '../plan/index.ts';
 import { type RuleId, ruleValue, withRule } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
 import {
@@ -14,6 +14,7 @@ import {
   type Judged,
   judgeWay,
   judgingOf,
+  inputWith,
   type Judging,
   operationAt,
   whereToCut,
@@ -28,7 +29,7 @@ const stretch: FinderAsk = { of: 'wheelbase', by: 300 };
 const shorten: FinderAsk = { of: 'wheelbase', by: -200 };
 
 const judging = (input: PlanInput, ask: FinderAsk): Judging => {
-  const base = baseOf(input, ask.of);
+  const base = baseOf(input, ask);
   return judgingOf(ask, base, groundOf(input, base));
 };
 const at = (input: PlanInput, ask: FinderAsk, x: number): Judged =>
@@ -41,7 +42,7 @@ describe('a place for a cut', () => {
   it('on a straight bare stretch costs its joints, and how hard the rail works there', () => {
     const judged = at(frame(), stretch, 1500);
     expect(judged.refusals).toEqual([]);
-    expect(judged.costs.map(({ code }) => code)).toEqual(['joints', 'bending']);
+    expect(new Set(judged.costs.map(({ code }) => code))).toEqual(new Set(['joints', 'bending', 'fatigue']));
     expect(judged.hours).toBe(2 * rule('finder/joint'));
     expect(at(frame(), shorten, 1500).hours).toBe(rule('finder/joint'));
   });
@@ -151,6 +152,34 @@ function gridFrom({ donor }: PlanInput, step: number) {
   const count = Math.floor((to - datum) / step) - first + 1;
   return { xs: Array.from({ length: count }, (_, index) => datum + (first + index) * step) };
 }
+
+describe('how hard the rail works', () => {
+  it('weighs by what is bent, what the joint carries of the rail, and its worst detail', () => {
+    const judged = at(frame(), stretch, 2500);
+    const share = hours(judged, 'bending')[0]! / rule('finder/bending');
+    // Between the axles of a bare frame the middle is bent hardest, or the longer overhang.
+    expect(share).toBeGreaterThan(0);
+    expect(share).toBeLessThanOrEqual(1);
+    const told = judged.costs.find(({ code }) => code === 'fatigue')!;
+    const detail = Number(/class (\d+)/.exec(told.says)![1]);
+    expect(told.hours).toBeCloseTo(rule('finder/fatigue') * share * (1 - detail / rule('fatigue/butt-flush')), 2);
+  });
+});
+
+describe('a shorter middle and a trimmed tail', () => {
+  const ask: FinderAsk = { of: 'wheelbase', by: -inches(23.625), tail: -inches(6) };
+  it('are one way: the tail comes off with whatever is done in the middle', () => {
+    const { answers, replaced } = whereToCut(sprayer, ask);
+    expect(replaced.map(({ kind }) => kind)).toEqual(['shorten']);
+    const { after } = evaluatePlan(inputWith(baseOf(sprayer, ask), answers[0]!.operations)).measures;
+    expect(after.wheelbase! / 25.4).toBeCloseTo(133.875, 6);
+    const bare = evaluatePlan(baseOf(sprayer, ask).input).measures.after;
+    expect((bare.axleToEnd! - after.axleToEnd!) / 25.4).toBeCloseTo(6, 3);
+    expect(hours(answers[0]!.judged, 'trim')).toEqual([rule('finder/trim')]);
+    const without = whereToCut(sprayer, { of: ask.of, by: ask.by });
+    expect(answers[0]!.judged.score).toBeGreaterThan(without.answers[0]!.judged.score);
+  });
+});
 
 describe('the search', () => {
   it.each([

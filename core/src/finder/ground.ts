@@ -12,6 +12,13 @@ import type { Base } from './ask.ts';
 import type { Cost, Lane } from './reason.ts';
 import { type Over, overOf, type Stretch, thingsOf } from './things.ts';
 
+/** A joint as the shop makes it on a rail: what it carries of the bare rail, and the class of its worst detail, MPa. */
+interface Made {
+  readonly ratio: number;
+  readonly name: string;
+  readonly detailClass: number | null;
+}
+
 /** What is looked at again and again of a frame: everything that hangs on the donor alone, in order along it. */
 export interface Ground {
   readonly input: PlanInput;
@@ -27,7 +34,7 @@ export interface Ground {
   /** The greatest stress anywhere along the frame, MPa. */
   readonly hardest: number;
   /** What a joint as the shop makes it carries of a rail with this section. */
-  readonly ratioOf: (section: string) => { readonly ratio: number; readonly name: string } | null;
+  readonly ratioOf: (section: string) => Made | null;
 }
 
 /** A stretch of rail that a joint leaves: what stays ahead of it ends at `ahead`, what stays behind begins at `behind`, mm. */
@@ -95,7 +102,12 @@ export function groundOf(job: PlanInput, base: Base): Ground {
           context: outcomes.context,
           aheadOfHanger: false,
         });
-        ratios.set(id, made && made.ratio !== null ? { ratio: made.ratio, name: made.name } : null);
+        ratios.set(
+          id,
+          made && made.ratio !== null
+            ? { ratio: made.ratio, name: made.name, detailClass: made.worstDetail?.detailClass ?? null }
+            : null,
+        );
       }
       return ratios.get(id) ?? null;
     },
@@ -213,27 +225,45 @@ export function partsAt(ground: Ground, gap: Gap): Part[] {
   for (const one of ground.over)
     if ([gap.ahead, gap.behind].some((x) => x > one.from - one.reach * reach && x < one.to + one.reach * reach))
       parts.push(part('access', one.rule, one.lane, value(one.rule), () => `${one.name} ${one.work}`, 'work', one.id));
-  if (ground.bending && ground.hardest > 0) {
-    const ends = [gap.ahead, gap.behind].map((x, at) => {
-      const { stress } = ground.bending?.(x) ?? { stress: 0 };
-      const { section } = railAt(railOf(donor.rails, 'left'), x, at === 0 ? 'front' : 'rear');
-      const made = ground.ratioOf(section);
-      return { stress, made, share: Math.min(1, stress / Math.max(0.01, made?.ratio ?? 1) / ground.hardest) };
-    });
-    const worst = ends.reduce((most, end) => (end.share > most.share ? end : most));
-    if (worst.share > 0.005)
-      parts.push(
-        part(
-          'bending',
-          'finder/bending',
-          'load',
-          value('finder/bending') * worst.share,
-          () =>
-            `bent to ${Math.round(worst.share * 100)} % of the hardest place${worst.made ? `, joint as ${worst.made.name.toLowerCase()}` : ''}`,
-        ),
-      );
-  }
+  parts.push(...loadParts(ground, gap));
   return parts;
+}
+
+/** How hard the rail works at a joint: against what the joint carries of it, and against its worst fatigue detail. */
+function loadParts({ bending, hardest, ratioOf, input: { donor, rules } }: Ground, gap: Gap): Part[] {
+  if (!bending || hardest <= 0) return [];
+  const ends = [gap.ahead, gap.behind].map((x, at) => {
+    const { section } = railAt(railOf(donor.rails, 'left'), x, at === 0 ? 'front' : 'rear');
+    const made = ratioOf(section);
+    const share = bending(x).stress / hardest;
+    return { made, share, of: Math.min(1, share / Math.max(0.01, made?.ratio ?? 1)) };
+  });
+  const { made, share, of } = ends.reduce((most, end) => (end.of > most.of ? end : most));
+  if (of <= 0.005) return [];
+  const best = ruleValue(rules, 'fatigue/butt-flush');
+  const detail = made?.detailClass ?? null;
+  const worse = detail === null ? 0 : Math.max(0, 1 - detail / best);
+  return [
+    part(
+      'bending',
+      'finder/bending',
+      'load',
+      ruleValue(rules, 'finder/bending') * of,
+      () =>
+        `bent to ${Math.round(of * 100)} % of the hardest place${made ? `, joint as ${made.name.toLowerCase()}` : ''}`,
+    ),
+    ...(worse > 0
+      ? [
+          part(
+            'fatigue',
+            'finder/fatigue',
+            'load',
+            ruleValue(rules, 'finder/fatigue') * share * worse,
+            () => `its worst detail is of fatigue class ${detail}, against ${best} at the best`,
+          ),
+        ]
+      : []),
+  ];
 }
 
 /** The lane of something that is close to a joint. */

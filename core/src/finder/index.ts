@@ -9,6 +9,7 @@ export {
   gridOf,
   inputWith,
   operationAt,
+  tailOf,
 } from './ask.ts';
 export { type SuggestedAsk, suggestedAsks } from './asks.ts';
 export { type Progress } from './along.ts';

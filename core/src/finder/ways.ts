@@ -1,7 +1,7 @@
 import type { Operation, PlanInput } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { type Along, placesAlong, type Progress } from './along.ts';
-import { baseOf, type Base, type FinderAsk, gridOf, operationAt, operationAtEnd } from './ask.ts';
+import { baseOf, type Base, type FinderAsk, gridOf, operationAt, operationAtEnd, tailOf } from './ask.ts';
 import { type Ground, groundOf, straightLengthAt } from './ground.ts';
 import { gapsOf, type Judged, judgeWay, type Judging, judgingOf, onceEach, sumOf } from './judge.ts';
 
@@ -168,9 +168,10 @@ function stretchAbout(along: Along, at: number): Pick<WayCut, 'from' | 'to'> {
 
 function wayOf({ cuts }: Candidate, ask: FinderAsk, judging: Judging): Way {
   const { base, ground } = judging;
-  const operations = cuts.map(({ along, at }, index) =>
-    operationAt(ask, along.by, along.xs[at] as number, base.input, index + 1),
-  );
+  const operations = [
+    ...cuts.map(({ along, at }, index) => operationAt(ask, along.by, along.xs[at] as number, base.input, index + 1)),
+    ...tailOf(ask, base.input),
+  ];
   return {
     id: cuts.map(({ along, at }) => (along.xs[at] as number).toFixed(3)).join('+'),
     method: cuts.length > 1 ? 'two-cuts' : 'one-cut',
@@ -235,7 +236,7 @@ const jointsHours = (along: Along, rules: PlanInput['rules']): number => {
  * @param onProgress Told how far the search has come.
  */
 export function findWays(job: PlanInput, ask: FinderAsk, onProgress: Progress = () => undefined): Found & Search {
-  const base = baseOf(job, ask.of);
+  const base = baseOf(job, ask);
   const ground: Ground = groundOf(job, base);
   const judging = judgingOf(ask, base, ground);
   const { rules, display } = base.input;

@@ -93,7 +93,7 @@ function freeName(job: Job, wished: string): string {
  * @param newId Gives an id for each new operation.
  */
 export function withWayAsPlan(job: Job, ask: FinderAsk, way: Named, newId: () => string): Job {
-  const base = baseOf(job, ask.of);
+  const base = baseOf(job, ask);
   const plan = planWithWay(job, base, way, newId);
   if (base.replaced.length === 0) return withoutDeadAcceptances({ ...job, plan });
   if (job.variants.length >= MOST_VARIANTS) return job;
@@ -111,7 +111,7 @@ export function withWayAsPlan(job: Job, ask: FinderAsk, way: Named, newId: () =>
  */
 export function withWayAsVariant(job: Job, ask: FinderAsk, way: Named, newId: () => string): Job {
   if (job.variants.length >= MOST_VARIANTS) return job;
-  const plan = planWithWay(job, baseOf(job, ask.of), way, newId);
+  const plan = planWithWay(job, baseOf(job, ask), way, newId);
   const named = { ...plan, name: freeName(job, way.name), note: '' };
   return withoutDeadAcceptances({ ...job, variants: [...job.variants, named] });
 }

@@ -134,6 +134,11 @@ export const FINDER_RULES = {
     'A joint where the rail is bent hardest weighs as',
     'What a joint falls short of the rail counts most where the rail works hardest.',
   ),
+  'finder/fatigue': weighs(
+    2,
+    'The worst fatigue detail, where the rail is bent hardest, weighs as',
+    'Where the load comes and goes, cracks begin at the details of a joint: less where the rail works less.',
+  ),
   'finder/split-from': rule(
     'length',
     inches(9),

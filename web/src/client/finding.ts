@@ -10,6 +10,7 @@ import {
   judgingOf,
   type Judging,
   operationAt,
+  tailOf,
 } from '@splay/core';
 import { createStore, useStore } from 'zustand';
 import { inWorker, type Running, WorkerStopped } from '../workers/in-worker.ts';
@@ -45,7 +46,7 @@ export const useFinding = (store: JobStore): Finding => useStore(searchOf(store)
 
 /** What a search rests on: a plan that only took up one of its ways is the same to it. */
 function searchedOf(job: Job, ask: FinderAsk) {
-  const { input } = baseOf(job, ask.of);
+  const { input } = baseOf(job, ask);
   return { donor: job.donor, rules: job.rules, bodies: job.bodies, plan: JSON.stringify(input.plan.operations) };
 }
 
@@ -123,8 +124,11 @@ let judging: { readonly job: Job; readonly ask: FinderAsk; readonly with: Judgin
  */
 export function judgeAt(job: Job, ask: FinderAsk, x: number): Judged {
   if (judging?.job !== job || judging.ask !== ask) {
-    const base = baseOf(job, ask.of);
+    const base = baseOf(job, ask);
     judging = { job, ask, with: judgingOf(ask, base, groundOf(job, base)) };
   }
-  return judgeWay([operationAt(ask, ask.by, x, judging.with.base.input)], judging.with);
+  return judgeWay(
+    [operationAt(ask, ask.by, x, judging.with.base.input), ...tailOf(ask, judging.with.base.input)],
+    judging.with,
+  );
 }

@@ -1,5 +1,16 @@
+import { readFileSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
-import { checkJob, InputError, newJob, type Operation, type Plan, summaryOf, evaluatePlan } from '@splay/core';
+import {
+  checkJob,
+  InputError,
+  newJob,
+  type Operation,
+  type Plan,
+  parseJobFile,
+  summaryOf,
+  evaluatePlan,
+  whereToCut,
+} from '@splay/core';
 // @ts-expect-error: comes without types
 import nodeEndpointUntyped from 'comlink/dist/esm/node-adapter.mjs';
 import type { Endpoint } from 'comlink';
@@ -79,6 +90,26 @@ describe('a task in a worker', () => {
     expect(performance.now() - started).toBeLessThan(3000);
     const late = inWorker('summarise', [job, plans], { start: nodeThread, timeout: 300 });
     await expect(late.done).rejects.toMatchObject({ code: 'worker/timeout' });
+  });
+
+  it('a search for places gives what it gives on the page, and is ended within a tenth of a second', async () => {
+    const sprayer = parseJobFile(
+      readFileSync(new URL('../../../demo/orchard-sprayer.json', import.meta.url), 'utf8'),
+    ).job;
+    const ask = { of: 'wheelbase', by: -600.075 } as const;
+    const shares: number[] = [];
+    const onProgress = (share: number) => void shares.push(share);
+    const found = await inWorker('whereToCut', [sprayer, ask], { onProgress, start: nodeThread }).done;
+    expect(found).toEqual(whereToCut(sprayer, ask));
+    expect(shares.length).toBeGreaterThan(20);
+    let begun: () => void = () => undefined;
+    const under = new Promise<void>((resolve) => (begun = resolve));
+    const running = inWorker('whereToCut', [sprayer, ask], { onProgress: () => begun(), start: nodeThread });
+    await under;
+    const cancelled = performance.now();
+    running.cancel();
+    await expect(running.done).rejects.toMatchObject({ code: 'worker/cancelled' });
+    expect(performance.now() - cancelled).toBeLessThan(100);
   });
 
   it('refuses bad input with the same problems as the page does', async () => {

@@ -40,7 +40,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
   const { judged, cuts, says } = answer;
   const datum = datumStation(job.donor);
   const result = useMemo(
-    () => evaluatePlan(inputWith(baseOf(job, found.ask.of), answer.operations)),
+    () => evaluatePlan(inputWith(baseOf(job, found.ask), answer.operations)),
     [job, found, answer],
   );
   const full = job.variants.length >= MOST_VARIANTS;

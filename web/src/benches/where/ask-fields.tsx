@@ -18,7 +18,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 /** What can be asked of this frame, with its figure now. */
 const offers = (job: Job) =>
   ASKED_OF.flatMap((of): { of: AskedOf; now: number }[] => {
-    const { now } = baseOf(job, of);
+    const { now } = baseOf(job, { of });
     return now === null ? [] : [{ of, now }];
   });
 
@@ -38,6 +38,8 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
   const can = useMemo(() => offers(job), [job]);
   const first = finding.found?.ask ?? suggested[0]?.ask;
   const [draft, setDraft] = useState<{ readonly of: AskedOf; readonly to: number } | null>(null);
+  const overhang = useMemo(() => baseOf(job, { of: 'rear-overhang' }).now, [job]);
+  const [tail, setTail] = useState<number | null>(null);
   const of = draft?.of ?? first?.of ?? can[0]?.of ?? 'wheelbase';
   const now = can.find((each) => each.of === of)?.now ?? null;
   const to = draft?.of === of ? draft.to : now === null ? 0 : now + (first?.of === of ? first.by : inches(6));
@@ -47,14 +49,18 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
         Nothing can be asked yet: the donor needs both axles, and the back of the cab for cab to axle.
       </p>
     );
-  const ask: FinderAsk = { of, by: to - now };
+  const besides = of !== 'rear-overhang' && tail !== null && overhang !== null ? tail - overhang : 0;
+  const ask: FinderAsk = { of, by: to - now, ...(Math.abs(besides) > SMALL ? { tail: besides } : {}) };
   const asked = Math.abs(ask.by) > SMALL;
   // What the plan makes is only offered where no body asks for anything.
   const bodies = suggested.filter(({ body }) => body !== null);
   const offered = bodies.length > 0 ? bodies : suggested;
   const stale = isStale(finding, job);
   const shown =
-    finding.found !== null && finding.found.ask.of === of && Math.abs(finding.found.ask.by - ask.by) < SMALL;
+    finding.found !== null &&
+    finding.found.ask.of === of &&
+    Math.abs(finding.found.ask.by - ask.by) < SMALL &&
+    Math.abs((finding.found.ask.tail ?? 0) - (ask.tail ?? 0)) < SMALL;
   return (
     <section aria-label="What must change" className="space-y-2">
       <label className="block text-sm text-pencil">
@@ -87,6 +93,18 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
           <LengthField label="wanted" mm={to} format={display} strong onChange={(mm) => setDraft({ of, to: mm })} />
         </div>
       </div>
+      {of !== 'rear-overhang' && overhang !== null && (
+        <details className="text-sm">
+          <summary className="min-h-8 cursor-pointer text-pencil">and the tail besides</summary>
+          <LengthField
+            label="axle to end of frame"
+            mm={tail ?? overhang}
+            format={display}
+            onChange={(mm) => setTail(mm)}
+            check={(mm) => (mm > 0 ? null : 'Some rail must stay behind the axle: type a length above 0.')}
+          />
+        </details>
+      )}
       {offered.length > 0 && (
         <ul className="text-sm">
           {offered.map(({ ask: other, wanted, body }) => (
