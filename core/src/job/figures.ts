@@ -1,6 +1,6 @@
 import type { FramePoint } from '../frame/index.ts';
 import { type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
-import { STAGE_NAMES } from '../survey/index.ts';
+import { judgedReadings, type JudgedReading, STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
 import { type Gate, isOpen, isPassed } from './gates.ts';
@@ -42,6 +42,14 @@ const span = (
     restsOn: [...ends, ...cuts],
   };
 };
+
+/** A reading as something that a figure rests on. */
+const readAs = ({ control, reading }: Pick<JudgedReading, 'control' | 'reading'>): Support => ({
+  ref: { kind: 'measurement', id: control.measurement.id },
+  name: `${control.name}, read by ${reading.by}`,
+  comesFrom: 'read',
+  builtX: control.ends.built?.[0]?.x ?? null,
+});
 
 const FIGURES = {
   wheelbase: {
@@ -144,17 +152,7 @@ const FIGURES = {
       before: null,
       after: worst ? { mm: worst.off, signed: true } : null,
       note: worst ? worst.control.name : 'none taken yet',
-      restsOn: worst
-        ? [
-            {
-              ref: { kind: 'measurement', id: worst.control.measurement.id },
-              name: `${worst.control.name}, read by ${worst.reading.by}`,
-              comesFrom: 'read',
-              builtX: worst.control.ends.built?.[0]?.x ?? null,
-            },
-            ...deciding(plan),
-          ]
-        : [],
+      restsOn: worst ? [readAs(worst), ...deciding(plan)] : [],
     }),
   },
   'readings-right': {
@@ -162,7 +160,13 @@ const FIGURES = {
     bench: 'true-up',
     tell: ({ job, whole: { plan, readings, stage } }) => {
       const { right, total } = stageCount(job, plan, readings, stage);
-      return { before: null, after: words(`${right} of ${total}`), note: STAGE_NAMES[stage], restsOn: [] };
+      const taken = judgedReadings(plan.controls, readings, stage, job.rules, job.display);
+      return {
+        before: null,
+        after: words(`${right} of ${total}`),
+        note: STAGE_NAMES[stage],
+        restsOn: taken.map(readAs),
+      };
     },
   },
   measured: {

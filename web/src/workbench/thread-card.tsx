@@ -1,5 +1,6 @@
-import type { Figure, Job, Support } from '@splay/core';
+import type { Figure, Job, JobResult, Support } from '@splay/core';
 import { Crosshair, X } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import { Length } from '../ui/length.tsx';
 import type { WorkbenchActions } from './actions.ts';
 import { FigureText } from './ledger.tsx';
@@ -15,14 +16,37 @@ const SOURCES: Readonly<Record<Support['comesFrom'], readonly [words: string, in
 interface ThreadCardProps {
   readonly figure: Figure;
   readonly job: Job;
+  readonly whole: JobResult;
   /** Station of the datum hole on the built frame, mm. */
   readonly datum: number;
   readonly actions: Pick<WorkbenchActions, 'onLook' | 'onSelect' | 'onThread' | 'onBench'>;
 }
 
+/** Which of the readings that a figure rests on no others check; none while that is not known. */
+function useWeak({ restsOn }: Figure, job: Job, whole: JobResult): ReadonlySet<string> {
+  const [weak, setWeak] = useState<ReadonlySet<string>>(NONE);
+  const reads = restsOn.some(({ comesFrom }) => comesFrom === 'read');
+  useEffect(() => {
+    if (!reads) return undefined;
+    let there = true;
+    void import('./weak-readings.ts').then(({ weakReadings }) => {
+      if (there) setWeak(weakReadings(job, whole));
+    });
+    return () => {
+      there = false;
+    };
+  }, [reads, job, whole]);
+  return reads ? weak : NONE;
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
 /** The thread of a figure: everything that it rests on, what of that is only assumed, and a way to each. */
-export function ThreadCard({ figure, job, datum, actions }: ThreadCardProps) {
+export function ThreadCard({ figure, job, whole, datum, actions }: ThreadCardProps) {
   const { name, before, after, restsOn, bench } = figure;
+  const weak = useWeak(figure, job, whole);
+  const isWeak = ({ ref, comesFrom }: Support) => comesFrom === 'read' && ref !== null && weak.has(ref.id);
+  const unchecked = restsOn.filter(isWeak).length;
   const assumed = restsOn.filter(({ comesFrom }) => comesFrom === 'assumed').length;
   return (
     <section aria-label={`What ${name} rests on`}>
@@ -46,6 +70,8 @@ export function ThreadCard({ figure, job, datum, actions }: ThreadCardProps) {
           : assumed > 0
             ? `${assumed} of what it rests on ${assumed === 1 ? 'is' : 'are'} only assumed.`
             : 'Nothing that it rests on is assumed.'}
+        {unchecked > 0 &&
+          ` ${unchecked} of the readings ${unchecked === 1 ? 'is' : 'are'} weak: no others would show that ${unchecked === 1 ? 'it is' : 'one is'} misread. Read ${unchecked === 1 ? 'it' : 'them'} twice.`}
       </p>
       <ul className="mt-2">
         {restsOn.map((support) => {
@@ -66,7 +92,9 @@ export function ThreadCard({ figure, job, datum, actions }: ThreadCardProps) {
               >
                 <span className="min-w-0 flex-1">
                   {support.name}
-                  <span className={`block text-sm ${ink}`}>{words}</span>
+                  <span className={`block text-sm ${isWeak(support) ? 'text-ochre' : ink}`}>
+                    {isWeak(support) ? 'read, weak: no other checks it' : words}
+                  </span>
                 </span>
                 {support.builtX !== null && (
                   <>

@@ -262,7 +262,7 @@ function OpenJob({ store, server }: OpenJobProps) {
             className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
           >
             {figure ? (
-              <ThreadCard figure={figure} job={job} datum={result.datum.built} actions={actions} />
+              <ThreadCard figure={figure} job={job} whole={whole} datum={result.datum.built} actions={actions} />
             ) : (
               <>
                 <h2 className="heading text-2xl leading-none">{definition.name}</h2>
