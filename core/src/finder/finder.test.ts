@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import { sprayer, van } from '../../test/joints.ts';
+import { jobOf, ZOO } from '../../test/zoo.ts';
 import type { Frame, Station } from '../frame/index.ts';
 import { evaluatePlan, type PlanInput } from '../plan/index.ts';
 import { type RuleId, ruleValue, withRule } from '../rules/index.ts';
@@ -335,5 +336,30 @@ describe('the search', () => {
     expect(shares.length).toBeGreaterThan(20);
     expect(shares.at(-1)).toBe(1);
     expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+  });
+});
+
+describe('on every frame of the zoo', () => {
+  it.each(ZOO.map((animal) => [animal.name, animal] as const))('%s', (_, animal) => {
+    const input: PlanInput = { ...jobOf(animal), bodies: [] };
+    const asks: readonly FinderAsk[] = [
+      { of: 'wheelbase', by: 180 },
+      { of: 'wheelbase', by: -140, tail: -30 },
+      { of: 'width', by: 60 },
+      { of: 'height', by: -70 },
+    ];
+    for (const ask of asks) {
+      const { of, by } = ask;
+      if (baseOf(input, ask).now === null) continue;
+      const found = whereToCut(input, ask);
+      expect(JSON.stringify(found)).not.toMatch(/NaN|Infinity|undefined/);
+      const judge = judging(input, ask);
+      for (const { operations, judged } of found.answers.slice(0, 2)) {
+        expect(judged.refusals).toEqual([]);
+        const now = evaluatePlan(inputWith(judge.base, operations));
+        expect(now.operations.every(({ status }) => status !== 'refused')).toBe(true);
+        if (of === 'wheelbase') expect(now.measures.after.wheelbase! - judge.base.now!).toBeCloseTo(by, -1.2);
+      }
+    }
   });
 });
