@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { faults } from './axe.ts';
 import { ledger, newJob, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
 test('from a wheelbase to a chosen, spliced plan, without a station typed', async ({ page }) => {
@@ -14,6 +15,7 @@ test('from a wheelbase to a chosen, spliced plan, without a station typed', asyn
     .getByRole('listitem')
     .filter({ has: page.getByRole('button', { name: 'Behind the cab', exact: true }) });
   await expect(cab).toContainText('apart sideways');
+  expect(await faults(page)).toEqual([]);
 
   // The lanes, the blade, and another way.
   await page

@@ -121,7 +121,8 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
   const show = (mm: number) => lengthText(mm, display, true);
   const common = commonTo(ways);
   const [best] = ways;
-  const obvious = obviousPlaces(ask, judging).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
+  // A change that is longer than the frame has no places at all.
+  const obvious = (single.xs.length > 0 ? obviousPlaces(ask, judging) : []).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
     const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
     const x = single.xs[at] as number;
     const judged = judgeWay([operationAt(ask, ask.by, x, base.input), ...tailOf(ask, base.input)], judging);

@@ -330,6 +330,14 @@ describe('the search', () => {
     );
   }, 120_000);
 
+  it('of a change that the frame has no room for it says so, in whatever direction', () => {
+    for (const by of [-9000, -3300, 1e5]) {
+      const found = whereToCut(frame(), { of: 'wheelbase', by });
+      expect(JSON.stringify(found)).not.toMatch(/NaN|null,null/);
+      if (by < 0) expect(found.answers).toEqual([]);
+    }
+  });
+
   it('tells how far it has come, up to the end', () => {
     const shares: number[] = [];
     whereToCut(van, { of: 'wheelbase', by: inches(14.75) }, (share) => shares.push(share));

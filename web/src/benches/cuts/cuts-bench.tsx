@@ -1,6 +1,7 @@
 import { type Conflict, kindsFor, nameOfKind, type OperationKind } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
 import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
@@ -90,9 +91,14 @@ export function CutsBench(props: BenchProps) {
         </div>
       )}
       {!operation && (
-        <p className="mt-4 text-pencil">
-          Nothing is planned yet. Begin with the length the body asks for, or with the cut you have in mind.
-        </p>
+        <>
+          <p className="mt-4 text-pencil">
+            Nothing is planned yet. Begin with the length the body asks for, or with the cut you have in mind.
+          </p>
+          <button type="button" className="button mt-2" onClick={() => goToBench(store, 'where')}>
+            Look where to cut
+          </button>
+        </>
       )}
       {outcome && operation && (
         <>

@@ -96,6 +96,15 @@ function Asked({ bench, seat }: SeatProps) {
           ))}
         </div>
       )}
+      {!there && (
+        <button
+          type="button"
+          className="mt-1 min-h-8 text-left text-layout underline underline-offset-2"
+          onClick={() => goToBench(bench.store, 'where')}
+        >
+          Look where to cut for it
+        </button>
+      )}
     </div>
   );
 }

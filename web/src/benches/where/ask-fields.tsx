@@ -90,7 +90,14 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
           </b>
         </p>
         <div className="min-w-0 flex-1">
-          <LengthField label="wanted" mm={to} format={display} strong onChange={(mm) => setDraft({ of, to: mm })} />
+          <LengthField
+            label="wanted"
+            mm={to}
+            format={display}
+            strong
+            check={(mm) => (of === 'height' || mm > 0 ? null : 'Type a length above 0.')}
+            onChange={(mm) => setDraft({ of, to: mm })}
+          />
         </div>
       </div>
       {of !== 'rear-overhang' && overhang !== null && (

@@ -1,5 +1,5 @@
 import { type FinderResult, hoursText, type Lane, LANES, LANE_IDS, type LaneStretch } from '@splay/core';
-import type { PointerEvent } from 'react';
+import { memo, type PointerEvent } from 'react';
 import { useBlade } from '../../board/blade.tsx';
 import { layLabels } from '../../board/lanes.ts';
 import { toMm, toPx } from '../../board/view.ts';
@@ -36,7 +36,7 @@ export function LanesTray(props: PictureProps) {
       <svg
         width={tray.width}
         height={tray.height}
-        role="img"
+        role="group"
         aria-label="What forbids a cut and what it costs along the donor; the same is under All ways and at the blade"
         className="touch-none"
         data-handle="lanes"
@@ -73,8 +73,8 @@ interface LanesProps {
   readonly height: number;
 }
 
-/** The lanes under each other, their names over their fronts. */
-function Lanes({ found, view, width, height }: LanesProps) {
+/** The lanes under each other, their names over their fronts; not drawn anew while only the blade goes along. */
+const Lanes = memo(function Lanes({ found, view, width, height }: LanesProps) {
   const tall = (height - WAYS - 4) / LANE_IDS.length;
   const { stretches, serves, load } = found.lanes;
   const top = (lane: Lane) => WAYS + LANE_IDS.indexOf(lane) * tall;
@@ -128,7 +128,7 @@ function Lanes({ found, view, width, height }: LanesProps) {
       ))}
     </g>
   );
-}
+});
 
 function StretchOf({
   stretch: { from, to, state, about, hours },

@@ -4,6 +4,7 @@ import { plainName } from '../http/problem.ts';
 import { exportJob } from './job-files.ts';
 import { listItems, readItem } from './library.ts';
 import { jobIds } from './job-listing.ts';
+import { listRuleSets } from './rule-sets.ts';
 
 /** A file of the archive. */
 interface ArchivedFile {
@@ -11,7 +12,7 @@ interface ArchivedFile {
   readonly input: string;
 }
 
-/** Every job of the shop, those put away and deleted too, and every item of its library, one after the other. */
+/** Every job of the shop, those put away and deleted too, and every item of its library, and its rule sets. */
 export async function* archiveOf(member: Member): AsyncGenerator<ArchivedFile> {
   for (const id of await jobIds(member)) {
     const { name, text } = await exportJob(member, id);
@@ -23,4 +24,6 @@ export async function* archiveOf(member: Member): AsyncGenerator<ArchivedFile> {
       name: `library/${plainName(name)}-${id.slice(0, 8)}.splay-item.json`,
       input: writeItem(await readItem(member, id)),
     };
+  const sets = await listRuleSets(member);
+  if (sets.length > 0) yield { name: 'rule-sets.json', input: `${JSON.stringify(sets, null, 2)}\n` };
 }

@@ -3,6 +3,7 @@ import { asc, desc, eq } from 'drizzle-orm';
 import { ruleSets, ruleSetVersions } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { mustWrite, NotFound } from './errors.ts';
+import { takeRoom } from './room.ts';
 
 /** Somebody made a newer version meanwhile. */
 export class StaleRules extends Error {}
@@ -59,6 +60,7 @@ export async function keepRuleSet(member: Member, name: string, { rules, why }: 
       .insert(ruleSetVersions)
       .values({ setId: set.id, shopId: member.shopId, version: 1, rules: checked, by: member.name, why })
       .returning();
+    await takeRoom(tx, member.shopId, JSON.stringify(checked).length + why.length);
     return { id: set.id, name, versions: [versionOf(row as typeof ruleSetVersions.$inferSelect)] };
   });
 }
@@ -90,6 +92,7 @@ export async function addRuleVersion(
       .insert(ruleSetVersions)
       .values({ setId: id, shopId: member.shopId, version: basedOn + 1, rules: checked, by: member.name, why })
       .returning();
+    await takeRoom(tx, member.shopId, JSON.stringify(checked).length + why.length);
     return versionOf(row as typeof ruleSetVersions.$inferSelect);
   });
 }
