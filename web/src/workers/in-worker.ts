@@ -15,17 +15,24 @@ export class WorkerStopped extends Error {
 
 /** A worker that can be ended. */
 export interface Thread {
-  readonly endpoint: Endpoint;
+  readonly api: Remote<WorkerApi>;
   readonly end: () => void;
   /** Calls back when the worker itself breaks. */
   readonly onBroken: (broken: (message: string) => void) => void;
 }
 
+/**
+ * What a worker is asked through: once for each worker, since it stops listening when this is let go.
+ *
+ * @param endpoint Its end of the line.
+ */
+export const apiOf = (endpoint: Endpoint): Remote<WorkerApi> => wrap<WorkerApi>(endpoint);
+
 /** A worker of the browser with core in it. */
 export function browserThread(): Thread {
   const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
   return {
-    endpoint: worker,
+    api: apiOf(worker),
     end: () => worker.terminate(),
     onBroken: (broken) => {
       worker.onerror = ({ message }) => broken(message);
@@ -60,7 +67,6 @@ export function inWorker<K extends TaskName>(
   { onProgress = () => undefined, timeout = TIMEOUT, start = browserThread }: Options = {},
 ): Running<TaskResult<K>> {
   const thread = start();
-  const api: Remote<WorkerApi> = wrap<WorkerApi>(thread.endpoint);
   let stop: (error: WorkerStopped) => void = () => undefined;
   const stopped = new Promise<never>((_, refuse) => {
     stop = refuse;
@@ -70,7 +76,7 @@ export function inWorker<K extends TaskName>(
     timeout,
   );
   thread.onBroken((message) => stop(new WorkerStopped('worker/failed', message)));
-  const answered = api.run(name, input, proxy(onProgress)).then((answer): TaskResult<K> => {
+  const answered = thread.api.run(name, input, proxy(onProgress)).then((answer): TaskResult<K> => {
     if (answer.ok) return answer.value as TaskResult<K>;
     if (answer.problems.length > 0) throw new InputError(answer.problems);
     throw new WorkerStopped('worker/failed', answer.message);

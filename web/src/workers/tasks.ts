@@ -14,6 +14,20 @@ import {
 /** How far a task has come: from 0 to 1. */
 export type Progress = (share: number) => void;
 
+/** Told so often at most, ms: each time is a message to the page, and drawn there. */
+const OFTEN = 60;
+
+/** Tells how far a task has come, but not every time that it is a little farther. */
+function nowAndThen(onProgress: Progress): Progress {
+  let last = -Infinity;
+  return (share) => {
+    const now = performance.now();
+    if (share < 1 && now - last < OFTEN) return;
+    last = now;
+    onProgress(share);
+  };
+}
+
 /** What a worker can be asked for: plain calls of core on plain data, the last argument telling how far it has come. */
 export const TASKS = {
   /** A job file from its text, checked. */
@@ -27,7 +41,8 @@ export const TASKS = {
     }),
 
   /** Where to cut. */
-  whereToCut: (job: PlanInput, ask: FinderAsk, onProgress: Progress): FinderResult => whereToCut(job, ask, onProgress),
+  whereToCut: (job: PlanInput, ask: FinderAsk, onProgress: Progress): FinderResult =>
+    whereToCut(job, ask, nowAndThen(onProgress)),
 } as const;
 
 export type Tasks = typeof TASKS;
