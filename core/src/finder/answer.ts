@@ -122,22 +122,24 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
   const common = commonTo(ways);
   const [best] = ways;
   // A change that is longer than the frame has no places at all.
-  const obvious = (single.xs.length > 0 ? obviousPlaces(ask, judging) : []).map(({ id, name, x: wanted, look: [from, to] }): Obvious => {
-    const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
-    const x = single.xs[at] as number;
-    const judged = judgeWay([operationAt(ask, ask.by, x, base.input), ...tailOf(ask, base.input)], judging);
-    const rank = ways.findIndex(
-      ({ cuts }) => cuts.length === 1 && cuts.every(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6),
-    );
-    return {
-      id,
-      name,
-      x,
-      judged,
-      rank: rank < 0 ? null : rank + 1,
-      says: rank === 0 ? 'It is the best of all.' : lostText(judged, best?.judged),
-    };
-  });
+  const obvious = (single.xs.length > 0 ? obviousPlaces(ask, judging) : []).map(
+    ({ id, name, x: wanted, look: [from, to] }): Obvious => {
+      const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
+      const x = single.xs[at] as number;
+      const judged = judgeWay([operationAt(ask, ask.by, x, base.input), ...tailOf(ask, base.input)], judging);
+      const rank = ways.findIndex(
+        ({ cuts }) => cuts.length === 1 && cuts.every(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6),
+      );
+      return {
+        id,
+        name,
+        x,
+        judged,
+        rank: rank < 0 ? null : rank + 1,
+        says: rank === 0 ? 'It is the best of all.' : lostText(judged, best?.judged),
+      };
+    },
+  );
   const cab = obvious.find(
     ({ id, judged, rank }) => id === 'behind-the-cab' && judged.refusals.length === 0 && rank !== 1,
   );
