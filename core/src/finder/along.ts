@@ -4,7 +4,8 @@ import { ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
 import { type FinderAsk, gridOf, inputWith, operationAt, reachOfCut, tailOf } from './ask.ts';
 import type { Part } from './ground.ts';
-import { type Judging, type Probe, probeOf, quickOf, sumOf } from './judge.ts';
+import { type Judging, type Probe, probeOf, sumOf } from './judge.ts';
+import { quickOf } from './quick.ts';
 
 /** Told how far a search has come: from 0 to 1. */
 export type Progress = (share: number) => void;

@@ -35,6 +35,9 @@ const ENDS_WORDS: Readonly<Record<JointVerdict, string>> = {
   cannot: 'the ends cannot meet',
 };
 
+/** What lies less apart than this is not said, mm: half a sixteenth would be read as none. */
+const SAID = inches(1 / 32);
+
 /** How far apart ends are when they weigh as the rule says, mm. */
 const EIGHTH = inches(1 / 8);
 
@@ -47,8 +50,8 @@ const EIGHTH = inches(1 / 8);
 export function apartText(joint: Pick<Joint, 'sides'>, show: (mm: number) => string): string {
   const { dy, dz, yaw, pitch } = worseSide({ sides: { left: joint.sides.left, right: joint.sides.right } });
   const said = [
-    ...(Math.abs(dy) > 0.2 ? [`${show(Math.abs(dy))} apart sideways`] : []),
-    ...(Math.abs(dz) > 0.2 ? [`${show(Math.abs(dz))} apart in height`] : []),
+    ...(Math.abs(dy) > SAID ? [`${show(Math.abs(dy))} apart sideways`] : []),
+    ...(Math.abs(dz) > SAID ? [`${show(Math.abs(dz))} apart in height`] : []),
   ];
   const kink = Math.hypot(yaw, pitch);
   const turned = kink > 0.001 ? `at a kink of ${angleText(kink)}` : '';
@@ -107,7 +110,7 @@ export function endsParts(joints: readonly Omit<Joint, 'letter'>[], rules: PlanI
               counts: 'weighed',
               about: null,
               hours: (ruleValue(rules, 'finder/apart') * far) / EIGHTH,
-              say: words,
+              say: far > SAID ? words : () => 'the ends all but meet',
             } satisfies Part,
           ]
         : []),

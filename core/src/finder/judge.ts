@@ -5,7 +5,6 @@ import {
   evaluateGeometry,
   evaluateOutcomes,
   type Joint,
-  jointsOf,
   judge,
   type Operation,
   type Outcomes,
@@ -16,7 +15,7 @@ import { ruleValue } from '../rules/index.ts';
 import { SIDES } from '../frame/index.ts';
 import { lengthText } from '../units/index.ts';
 import { ASKED, type Base, figureOf, type FinderAsk, inputWith } from './ask.ts';
-import { type Gap, type Ground, groundOf, type Part, partsAt } from './ground.ts';
+import { type Gap, type Ground, groundOf, partsAt } from './ground.ts';
 import { apart, type EndsApart, endsParts } from './ends.ts';
 import { type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
 
@@ -28,7 +27,9 @@ export interface Judged {
   readonly ends: readonly EndsApart[];
   /** Hours of work. */
   readonly hours: number;
-  /** Those and what is weighed as hours: what ways are ranked by. */
+  /** What is weighed as hours besides. */
+  readonly weighed: number;
+  /** Both together: what ways are ranked by. */
   readonly score: number;
 }
 
@@ -94,7 +95,12 @@ const JOINTS: Readonly<Partial<Record<Operation['kind'], number>>> = {
   step: 2,
 };
 
-const jointsOfWay = (operations: readonly Operation[]): number =>
+/**
+ * How many joints a way welds on each rail, before any is known.
+ *
+ * @param operations The way's operations.
+ */
+export const jointsOfWay = (operations: readonly Operation[]): number =>
   operations.reduce((count, operation) => {
     const bridged = operation.kind === 'shorten' && operation.transition > 0 ? 1 : 0;
     return count + (JOINTS[operation.kind] ?? 0) + bridged;
@@ -120,8 +126,14 @@ function roomFor({ input }: Ground): number {
   return ruleValue(input.rules, 'splice/reach') * deepest;
 }
 
-/** A place that no cut can be at, whatever the plan says of it. */
-function outOfPlace(operations: readonly Operation[], ground: Ground, show: (mm: number) => string): Reason[] {
+/**
+ * Places that no cut can be at, whatever the plan says of them.
+ *
+ * @param operations The way's operations.
+ * @param ground The frame.
+ * @param show Writes a length.
+ */
+export function outOfPlace(operations: readonly Operation[], ground: Ground, show: (mm: number) => string): Reason[] {
   const gaps = gapsOf(operations);
   const room = roomFor(ground);
   const tight = gaps.find(({ ahead, behind }) => ahead - ground.ends[0] < room || ground.ends[1] - behind < room);
@@ -228,7 +240,9 @@ export function judgeWay(operations: readonly Operation[], judging: Judging): Ju
     ...onceEach(probe.costs),
     ...parts.map(({ say, ...rest }): Cost => ({ ...rest, says: say(show) })),
   ].sort((a, b) => b.hours - a.hours);
-  const hours = sumOf(costs.filter(({ counts }) => counts === 'work'));
+  const [hours, weighed] = (['work', 'weighed'] as const).map((sort) =>
+    sumOf(costs.filter(({ counts }) => counts === sort)),
+  ) as [number, number];
   return {
     refusals: [...outOfPlace(operations, ground, show), ...probe.refusals],
     costs,
@@ -239,7 +253,8 @@ export function judgeWay(operations: readonly Operation[], judging: Judging): Ju
       verdict: worstVerdict(SIDES.map((side) => joint.sides[side].verdict)),
     })),
     hours,
-    score: hours + sumOf(costs.filter(({ counts }) => counts === 'weighed')),
+    weighed,
+    score: hours + weighed,
   };
 }
 
@@ -281,37 +296,4 @@ export function weighPlan(job: PlanInput): Judged {
   const base: Base = { input: bare, replaced: [], at: 0, now: null, planned: null };
   const operations = job.plan.operations.filter(({ off }) => !off);
   return judgeWay(operations, judgingOf(null, base, groundOf(job, base)));
-}
-
-/** What a single cut at a place says of itself without the judgement of its plan: enough to be asked of every place. */
-export interface Quick {
-  readonly parts: readonly Part[];
-  /** Why it cannot be: its ends cannot meet, or it has no room. */
-  readonly refusals: readonly Omit<Reason, 'says'>[];
-  readonly joints: number;
-}
-
-/**
- * The part of a judgement that changes from place to place, from where the steel goes alone.
- *
- * @param operations The way's operations.
- * @param judging What ways are judged with.
- */
-export function quickOf(operations: readonly Operation[], { base, ground }: Judging): Quick {
-  const { rules } = base.input;
-  const { state, context, steps } = evaluateGeometry(inputWith(base, operations));
-  const byId = new Map(steps.map(({ outcome: { operation } }) => [operation.id, operation]));
-  const joints = jointsOf(state, (id) => byId.get(id), [], context).filter(({ operation }) =>
-    operations.some(({ id }) => id === operation),
-  );
-  const parts = onceEach([...endsParts(joints, rules), ...gapsOf(operations).flatMap((gap) => partsAt(ground, gap))]);
-  const cannot = joints.some((joint) => SIDES.some((side) => joint.sides[side].verdict === 'cannot'));
-  return {
-    parts,
-    refusals: [
-      ...outOfPlace(operations, ground, () => ''),
-      ...(cannot ? [{ code: 'ends-cannot', lane: 'taper' as const, about: null }] : []),
-    ],
-    joints: jointsOfWay(operations),
-  };
 }

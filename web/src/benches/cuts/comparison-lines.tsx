@@ -178,7 +178,7 @@ export function comparisonLines({ display }: Job): ComparisonLine[] {
       differs: wordsDiffer(({ result }) => acceptedIn(result).join(' ')),
     },
     words('Hours of work', ({ work }) => hoursText(work.hours)),
-    words('Weighed against it', ({ work }) => hoursText(work.score - work.hours)),
+    words('Weighed against it', ({ work }) => hoursText(work.weighed)),
     words('Weakest joint, of the bare rail', weakest),
     words('Shaft', shafts),
     words('Cautions', ({ cautions }) => `${cautions}`),

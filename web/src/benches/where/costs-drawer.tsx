@@ -8,11 +8,11 @@ export function CostsDrawer({ store }: BenchProps) {
   const finding = useFinding(store);
   const picked = pickedOf(finding);
   if (!picked || !finding.found) return <p className="p-4 text-pencil">No way is looked at yet.</p>;
-  const { costs, hours, score } = picked.judged;
+  const { costs, hours, weighed } = picked.judged;
   const rank = finding.found.answers.indexOf(picked) + 1;
   const parts = [
     ['Work', costs.filter(({ counts }) => counts === 'work'), hours],
-    ['Weighed as hours', costs.filter(({ counts }) => counts === 'weighed'), score - hours],
+    ['Weighed as hours', costs.filter(({ counts }) => counts === 'weighed'), weighed],
   ] as const;
   return (
     <div className="p-4">
