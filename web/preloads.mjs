@@ -1,14 +1,21 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 
-/** What a page of a bench loads before it draws: the workbench and the code of each bench. */
+/** What a page of a bench loads before it draws: React, the workbench and the code of each bench. */
 const ENTRIES = [
+  [/\/@astrojs\/react\/dist\/client\.js$/, () => 'react'],
   [/\/workbench\/at-this-address\.tsx$/, () => 'workbench'],
   [/\/benches\/([a-z-]+)\/parts\.tsx$/, (bench) => bench],
 ];
 
 /**
+ * Tells the browser to make all of a file ready while it comes in, beside the page and not in its way: most of what is
+ * loaded first is called at once. Browsers that do not know it read a comment.
+ */
+const ALL_AT_ONCE = '//# allFunctionsCalledOnLoad\n';
+
+/**
  * Notes which files each page of a bench needs, so that the page names all of them at once (`server/preloads.ts`) and the
- * browser need not find them one behind another.
+ * browser need not find them one behind another, and says of each that all of it is called at once.
  *
  * @param file Where it is noted.
  */
@@ -16,6 +23,7 @@ export function preloads(file) {
   return {
     name: 'preloads',
     apply: 'build',
+    enforce: 'post',
     generateBundle(_, bundle) {
       const noted = {};
       const needed = (name, found = new Set()) => {
@@ -24,17 +32,16 @@ export function preloads(file) {
         for (const next of bundle[name]?.imports ?? []) needed(next, found);
         return found;
       };
-      for (const chunk of Object.values(bundle))
-        for (const [pattern, nameOf] of ENTRIES) {
-          const found = pattern.exec(chunk.facadeModuleId ?? '');
-          if (found && chunk.fileName.startsWith('_astro/'))
-            noted[nameOf(found[1])] = [...needed(chunk.fileName)].map((name) => `/${name}`);
-          if (/@astrojs\/react\/dist\/client\.js$/.test(chunk.facadeModuleId ?? ''))
-            noted.react = [`/${chunk.fileName}`];
-        }
+      for (const chunk of Object.values(bundle).filter(({ fileName }) => fileName.startsWith('_astro/')))
+        for (const module of chunk.moduleIds ?? [])
+          for (const [pattern, nameOf] of ENTRIES) {
+            const [found, bench] = pattern.exec(module) ?? [];
+            if (found) noted[nameOf(bench)] = [...needed(chunk.fileName)];
+          }
       if (!noted.workbench) return;
+      for (const name of new Set(Object.values(noted).flat())) bundle[name].code = ALL_AT_ONCE + bundle[name].code;
       mkdirSync(new URL('.', file), { recursive: true });
-      writeFileSync(file, JSON.stringify(noted));
+      writeFileSync(file, JSON.stringify(noted, (_, value) => (typeof value === 'string' ? `/${value}` : value)));
     },
   };
 }
