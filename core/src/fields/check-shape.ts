@@ -1,9 +1,16 @@
 import * as yup from 'yup';
 import type { InputProblem } from '../input-error.ts';
-import { isChoosing } from './fields.ts';
+import { type AnyField, isChoosing, madeWith } from './fields.ts';
 
 /** More problems than this are not looked for: nobody reads them, and looking costs the one who asks nothing. */
 export const MOST_PROBLEMS = 100;
+
+/**
+ * The Yup schema of a field.
+ *
+ * @param field Any field.
+ */
+export const schemaOf = (field: AnyField): yup.ISchema<unknown> => madeWith(yup, field);
 
 /** What a record or a list was missing or had too much of, before anything inside it is looked at. */
 interface Shape {
@@ -17,14 +24,14 @@ const at = (path: string, key: string | number): string =>
   typeof key === 'number' ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`;
 
 /**
- * Ways in which a value differs from a schema of `fields.ts`, each with its path; none when it fits. The length of a
+ * Ways in which a value differs from a field or a schema, each with its path; none when it fits. The length of a
  * list is looked at before what is in it, and no more than `MOST_PROBLEMS` are listed, so that nothing that can be sent
  * takes long. Records and lists are walked here; each figure and text in them is checked by its Yup schema.
  *
- * @param schema A schema of `fields.ts`.
+ * @param what A field, or a Yup schema.
  * @param value The value, untrusted.
  */
-export function schemaProblems(schema: yup.ISchema<unknown>, value: unknown): InputProblem[] {
+export function schemaProblems(what: AnyField | yup.ISchema<unknown>, value: unknown): InputProblem[] {
   const problems: InputProblem[] = [];
   const add = (type: string, path: string, message: string) =>
     problems.push({ code: `document/${type}`, path, message });
@@ -72,6 +79,6 @@ export function schemaProblems(schema: yup.ISchema<unknown>, value: unknown): In
     }
   };
 
-  walk(schema, value, '');
+  walk('make' in what ? schemaOf(what) : what, value, '');
   return problems.slice(0, MOST_PROBLEMS);
 }

@@ -1,10 +1,11 @@
-export { MOST_PROBLEMS, schemaProblems } from './check-shape.ts';
+export { MOST_PROBLEMS, schemaOf, schemaProblems } from './check-shape.ts';
 export {
   angle,
   density,
   type Field,
   type Fields,
   flag,
+  formed,
   hash,
   id,
   isChoosing,

@@ -3,6 +3,7 @@ import {
   density,
   type Field,
   flag,
+  formed,
   id,
   length,
   list,
@@ -139,7 +140,7 @@ const member = () =>
   });
 
 const railId = (): Field<RailId> =>
-  name().matches(
+  formed(
     /^([A-Za-z0-9][A-Za-z0-9._-]*\/)?(left|right)$/,
     'must be left, right, or a member and its side',
   ) as Field<unknown> as Field<RailId>;

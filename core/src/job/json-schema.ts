@@ -1,5 +1,5 @@
 import type * as yup from 'yup';
-import { isChoosing } from '../fields/index.ts';
+import { isChoosing, schemaOf } from '../fields/index.ts';
 import { jobFileSchema } from './schema.ts';
 
 /** A JSON Schema (2020-12), as plain data. */
@@ -85,7 +85,7 @@ const limitOf = (described: yup.SchemaDescription, test: 'min' | 'max'): number 
 /** The JSON Schema of a job file. */
 export function jobFileJsonSchema(): JsonSchema {
   const definitions: Definitions = new Map();
-  const file = jsonSchemaOf(jobFileSchema, definitions);
+  const file = jsonSchemaOf(schemaOf(jobFileSchema), definitions);
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Splay job file',

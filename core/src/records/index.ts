@@ -5,6 +5,7 @@ export {
   attachmentSchema,
   type AttachmentType,
 } from './attachment.ts';
+export { checkRecord, recordSchema, upgradeRecord } from './check-record.ts';
 export { type RecordColumn, type RecordDefinition } from './definition.ts';
 export {
   CAUTION_STEPS,
@@ -18,7 +19,6 @@ export {
 } from './kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';
 export {
-  checkRecord,
   columnsOf,
   inOrderOfTime,
   newRecord,
@@ -26,8 +26,6 @@ export {
   RECORD_KINDS,
   type RecordKind,
   recordProblem,
-  recordSchema,
   type ShopRecord,
   standing,
-  upgradeRecord,
 } from './record.ts';

@@ -1,18 +1,4 @@
-import {
-  type Field,
-  type Fields,
-  id,
-  MOST_PROBLEMS,
-  moment,
-  name,
-  optional,
-  record,
-  schemaProblems,
-  variant,
-  whole,
-} from '../fields/index.ts';
 import type { Frame } from '../frame/index.ts';
-import { InputError, type InputProblem } from '../input-error.ts';
 import type { RecordColumn, RecordDefinition } from './definition.ts';
 import { RECORD_DEFINITIONS } from './kinds.ts';
 
@@ -42,7 +28,12 @@ export type ShopRecord<K extends RecordKind = RecordKind> = {
 
 export const RECORD_KINDS = Object.keys(RECORD_DEFINITIONS) as readonly RecordKind[];
 
-const definitionOf = (kind: RecordKind) => RECORD_DEFINITIONS[kind] as unknown as RecordDefinition<object>;
+/**
+ * What a kind of record is.
+ *
+ * @param kind A kind of record.
+ */
+export const definitionOf = (kind: RecordKind) => RECORD_DEFINITIONS[kind] as unknown as RecordDefinition<object>;
 
 /**
  * What a kind of record is called.
@@ -73,73 +64,12 @@ export const newRecord = <K extends RecordKind>(
 ): ShopRecord<K> => ({ ...made, kind, version: definitionOf(kind).version, body }) as unknown as ShopRecord<K>;
 
 /**
- * The schema of a record of any kind, or of some.
- *
- * @param kinds The kinds that are let through.
- */
-export const recordSchema = (kinds: readonly RecordKind[] = RECORD_KINDS): Field<ShopRecord> =>
-  variant<{ kind: string }, 'kind'>(
-    'kind',
-    Object.fromEntries(
-      kinds.map((kind) => {
-        const { version, fields } = definitionOf(kind);
-        return [
-          kind,
-          {
-            id: id(),
-            version: whole(version, version),
-            body: record(fields as Fields<object>),
-            taken: moment(),
-            by: name(),
-            replaces: optional(id()),
-          },
-        ];
-      }),
-    ) as never,
-  ) as Field<unknown> as Field<ShopRecord>;
-
-/**
- * A record with its body brought up to the present version of its kind; anything else as it is.
- *
- * @param value The value, untrusted.
- */
-export function upgradeRecord(value: unknown): unknown {
-  if (typeof value !== 'object' || value === null) return value;
-  const { kind, version, body } = value as Readonly<Record<string, unknown>>;
-  const known = RECORD_KINDS.find((candidate) => candidate === kind);
-  if (!known || typeof version !== 'number' || typeof body !== 'object' || body === null) return value;
-  const { version: present, upgrade = {} } = definitionOf(known);
-  let [at, now] = [version, body as Readonly<Record<string, unknown>>];
-  while (at < present && upgrade[at]) {
-    now = upgrade[at]?.(now) ?? now;
-    at += 1;
-  }
-  return { ...value, version: at, body: now };
-}
-
-/**
  * Why a record cannot be, though its shape is right; null where it can.
  *
  * @param donor The donor; validated.
  */
 export const recordProblem = ({ kind, body }: Pick<ShopRecord, 'kind' | 'body'>, donor: Frame): string | null =>
   definitionOf(kind).problem?.(body, donor) ?? null;
-
-let schema: Field<ShopRecord> | undefined;
-
-/**
- * A record from untrusted data, its body brought up.
- *
- * @param value The value, untrusted.
- * @throws InputError with the problems found.
- */
-export function checkRecord(value: unknown): ShopRecord {
-  schema ??= recordSchema();
-  const present = upgradeRecord(value);
-  const problems: InputProblem[] = schemaProblems(schema, present);
-  if (problems.length > 0) throw new InputError(problems.slice(0, MOST_PROBLEMS));
-  return present as ShopRecord;
-}
 
 /**
  * The records of a kind that stand, in their order: without those that a later one replaces.

@@ -1,6 +1,7 @@
 import {
   type Field,
   flag,
+  formed,
   id,
   length,
   list,
@@ -208,9 +209,9 @@ export const fittingSchema = (): Field<Fitting> =>
   });
 
 /** The id of a joint: its operation, and which of its joints it is. */
-const jointId = (): Field<string> => name().matches(/^[A-Za-z0-9][A-Za-z0-9._-]*\/\d+$/, 'must be the id of a joint');
+const jointId = (): Field<string> => formed(/^[A-Za-z0-9][A-Za-z0-9._-]*\/\d+$/, 'must be the id of a joint');
 const railId = (): Field<RailId> =>
-  name().matches(
+  formed(
     /^([A-Za-z0-9][A-Za-z0-9._-]*\/)?(left|right)$/,
     'must be left, right, or a member with its side',
   ) as Field<unknown> as Field<RailId>;

@@ -1,8 +1,7 @@
 import type { PlanResult } from '@splay/core';
-import { select } from 'd3-selection';
-import { zoom as d3zoom, type ZoomBehavior, zoomIdentity, type ZoomTransform } from 'd3-zoom';
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { View } from '../client/picture-props.ts';
+import type { Zooming, ZoomTransform } from './zooming.ts';
 
 /** Stations that the whole drawing spans, mm. */
 export type Reach = readonly [front: number, rear: number];
@@ -37,81 +36,53 @@ export function fitView(width: number, [front, rear]: Reach, most = Infinity): V
 }
 
 /** What a transform of the whole view shows. */
-export function zoomedView(whole: View, { k, x }: Pick<ZoomTransform, 'k' | 'x'>): View {
+export function zoomedView(whole: View, { k, x }: ZoomTransform): View {
   const scale = whole.scale * k;
   return { scale, width: whole.width, from: whole.from - x / scale };
 }
 
 /** The transform of the whole view that has a station in the middle, `k` times as close. */
-export const centredOn = (whole: View, x: number, k: number): ZoomTransform =>
-  zoomIdentity.translate(whole.width / 2 - toPx(whole, x) * k, 0).scale(k);
+export const centredOn = (whole: View, x: number, k: number): ZoomTransform => ({
+  k,
+  x: whole.width / 2 - toPx(whole, x) * k,
+});
 
-/** Anything on the board that is dragged or pressed itself, and does not move the whole. */
-const OWN = '[data-handle],[role="button"],button,input,select';
-
-type Box = HTMLDivElement;
+/** Nothing is closer. */
+const WHOLE: ZoomTransform = { k: 1, x: 0 };
 
 /**
  * The view of a board as wide as its box: fits the frame until somebody zooms (wheel, pinch, double press, keys), and
- * fits again when asked. It never goes farther out than the whole frame, and never loses it.
+ * fits again when asked. It never goes farther out than the whole frame, and never loses it. What zooms is loaded once
+ * the board stands.
  */
-export function useView(box: RefObject<Box | null>, width: number, reach: Reach, most: number) {
-  const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
+export function useView(box: RefObject<HTMLDivElement | null>, width: number, reach: Reach, most: number) {
+  const [transform, setTransform] = useState(WHOLE);
   const [front, rear] = reach;
   const whole = useMemo(() => fitView(width, [front, rear], most), [width, front, rear, most]);
   const view = useMemo(() => zoomedView(whole, transform), [whole, transform]);
-  const attached = useRef<{ readonly zooming: ZoomBehavior<Box, unknown>; readonly element: Box } | null>(null);
+  const attached = useRef<Zooming | null>(null);
 
   useEffect(() => {
     const element = box.current;
     if (!element || width === 0) return;
-    const closest = Math.max(1, CLOSEST / whole.scale);
-    const zooming = d3zoom<Box, unknown>()
-      .extent([
-        [0, 0],
-        [width, 1],
-      ])
-      .translateExtent([
-        [0, 0],
-        [width, 1],
-      ])
-      .scaleExtent([1, closest])
-      .filter((event: Event) => {
-        const { target } = event;
-        if (event.type !== 'wheel' && target instanceof Element && target.closest(OWN)) return false;
-        return !(event instanceof MouseEvent && event.type === 'mousedown' && event.button !== 0);
-      })
-      .on('zoom', ({ transform: next }: { readonly transform: ZoomTransform }) => setTransform(next));
-    attached.current = { zooming, element };
-    const selection = select(element);
-    selection.call(zooming);
+    let gone = false;
+    void import('./zooming.ts').then(({ zooming }) => {
+      if (!gone) attached.current = zooming(element, width, Math.max(1, CLOSEST / whole.scale), setTransform);
+    });
     return () => {
-      selection.on('.zoom', null);
+      gone = true;
+      attached.current?.detach();
       attached.current = null;
     };
   }, [box, width, whole.scale]);
 
-  const call = useCallback((how: (zooming: ZoomBehavior<Box, unknown>, element: Box) => void) => {
-    if (attached.current) how(attached.current.zooming, attached.current.element);
-  }, []);
-  const zoom = useCallback(
-    (factor: number) => call((zooming, element) => zooming.scaleBy(select(element), factor)),
-    [call],
-  );
-  const pan = useCallback(
-    (px: number) => call((zooming, element) => zooming.translateBy(select(element), -px / transform.k, 0)),
-    [call, transform.k],
-  );
-  const fit = useCallback(() => call((zooming, element) => zooming.transform(select(element), zoomIdentity)), [call]);
+  const zoom = useCallback((factor: number) => attached.current?.scaleBy(factor), []);
+  const pan = useCallback((px: number) => attached.current?.translateBy(-px / transform.k), [transform.k]);
+  const fit = useCallback(() => attached.current?.to(WHOLE), []);
   const centre = useCallback(
     (x: number) =>
-      call((zooming, element) =>
-        zooming.transform(
-          select(element),
-          centredOn(whole, x, Math.max(transform.k, Math.min(2.4, CLOSEST / whole.scale))),
-        ),
-      ),
-    [call, whole, transform.k],
+      attached.current?.to(centredOn(whole, x, Math.max(transform.k, Math.min(2.4, CLOSEST / whole.scale)))),
+    [whole, transform.k],
   );
   return { view, zoom, pan, centre, fit, zoomed: transform.k > 1.001 };
 }

@@ -1,5 +1,5 @@
 import { type Conflict, kindsFor, nameOfKind, type OperationKind } from '@splay/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -9,13 +9,15 @@ import { ConflictList } from '../../ui/conflict-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { addOperation } from './add-operation.ts';
-import { ComparePlans } from './compare-plans.tsx';
 import { JointTable } from './joint-table.tsx';
 import { MovesWithIt } from './moves-with-it.tsx';
 import { OperationDetail } from './operation-detail.tsx';
 import { OperationList } from './operation-list.tsx';
 import { PlanHead } from './plan-head.tsx';
 import { StopNotice } from './stop-notice.tsx';
+
+/** Loaded when plans are held against each other. */
+const ComparePlans = lazy(() => import('./compare-plans.tsx').then(({ ComparePlans: dialog }) => ({ default: dialog })));
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
 export function CutsBench(props: BenchProps) {
@@ -50,14 +52,16 @@ export function CutsBench(props: BenchProps) {
     <>
       <PlanHead store={store} job={job} canWrite={canWrite} onCompare={() => compare(true)} />
       {comparing && (
-        <ComparePlans
-          store={store}
-          job={job}
-          donor={donor}
-          readings={readings}
-          canWrite={canWrite}
-          onClose={() => compare(false)}
-        />
+        <Suspense>
+          <ComparePlans
+            store={store}
+            job={job}
+            donor={donor}
+            readings={readings}
+            canWrite={canWrite}
+            onClose={() => compare(false)}
+          />
+        </Suspense>
       )}
       <OperationList
         store={store}
