@@ -1,3 +1,4 @@
+import { once } from '../once.ts';
 import { type Conflict, evaluatePlan, type PlanResult } from '../plan/index.ts';
 import { readingsIn, type ShopRecord } from '../records/index.ts';
 import type { Reading, Stage } from '../survey/index.ts';
@@ -5,7 +6,7 @@ import { type Gate, gatesOf } from './gates.ts';
 import type { Job } from './job.ts';
 import { benchesDone, nextStep, stageAtHand, worstReading } from './progress.ts';
 
-/** Everything there is to know of a job: what board, tables, sheets and hold points show. */
+/** Everything there is to know of a job: what board, tables, sheets and hold points show; worked out when it is asked for. */
 export interface JobResult {
   readonly plan: PlanResult;
   /** Of the plan, and of everything that rests on it; worst first. */
@@ -50,16 +51,30 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
   const known = results.get(plan);
   if (known?.records === records) return known.result;
   const readings = readingsIn(records);
-  const gates = gatesOf({ job, records, plan, readings });
+  const gates = once(() => gatesOf({ job, records, plan, readings }));
+  const worst = once(() => worstReading(job, plan, readings));
+  const done = once(() => benchesDone(job, plan, gates()));
   const result: JobResult = {
     plan,
-    conflicts: plan.conflicts,
-    gates,
+    get conflicts() {
+      return plan.conflicts;
+    },
+    get gates() {
+      return gates();
+    },
     readings,
-    stage: stageAtHand(job, plan, readings),
-    worstReading: worstReading(job, plan, readings),
-    done: benchesDone(job, plan, gates),
-    next: nextStep(job, gates),
+    get stage() {
+      return stageAtHand(job, plan, readings);
+    },
+    get worstReading() {
+      return worst();
+    },
+    get done() {
+      return done();
+    },
+    get next() {
+      return nextStep(job, gates());
+    },
   };
   results.set(plan, { records, result });
   return result;

@@ -36,6 +36,12 @@ describe('an evaluation remembers the last one on its frame', () => {
     }
   });
 
+  it.each(variants)('%s says the same when it is asked after others were evaluated', (_, of) => {
+    const late = evaluatePlan(of);
+    for (const [, after] of variants) structuredClone(evaluatePlan(after));
+    expect(structuredClone(late)).toEqual(structuredClone(fresh(of)));
+  });
+
   it('does not carry out again what is the same', () => {
     const first = evaluatePlan(input);
     const second = evaluatePlan(withOperations(([a, b, c]) => [a!, b!, { ...c!, note: 'x' }]));

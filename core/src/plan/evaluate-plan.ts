@@ -1,3 +1,4 @@
+import { once } from '../once.ts';
 import { ladenOf } from './axle-loads.ts';
 import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type WayOut } from './conflict.ts';
 import { controlPredictions, pointFinder } from './control.ts';
@@ -52,25 +53,31 @@ export const driveLinesOf = (points: Outcomes['points']): PlanResult['driveLine'
 });
 
 /**
- * The third stage of an evaluation: the figures that people ask for, and everything they must know.
+ * The third stage of an evaluation: the figures that people ask for, and everything they must know. Each is worked out when it
+ * is first asked for, so that a picture that is drawn for every move of a hand costs no more than it shows.
  *
  * @param outcomes The second stage of the evaluation.
  */
 export function judge(outcomes: Outcomes): PlanResult {
   const { input, context, prepared, steps, state, tape, joints, cutEnds, axles, points, seats } = outcomes;
   const { donor: frame, rules } = input;
-  const measures = { before: donorMeasures(prepared, rules, context), after: measuresOf(outcomes, context) };
-  const laden = {
+  const measures = once(() => ({
+    before: donorMeasures(prepared, rules, context),
+    after: measuresOf(outcomes, context),
+  }));
+  const laden = once(() => ({
     before: ladenOf(
-      measures.before,
+      measures().before,
       seats.map(({ body, onDonor }) => ({ body, pose: onDonor })),
       axles,
       'donor',
     ),
-    after: ladenOf(measures.after, seats, axles, 'built'),
-  };
-  const driveLine = driveLinesOf(points);
-  const conflicts = conflictsOf(outcomes, laden.after, driveLine);
+    after: ladenOf(measures().after, seats, axles, 'built'),
+  }));
+  const driveLine = once(() => driveLinesOf(points));
+  const ramps = once(() => rampsWith(seats, measures().after));
+  const controls = once(() => controlPredictions(frame, prepared.onDonor, pointFinder(state)));
+  const conflicts = once(() => conflictsOf(outcomes, laden().after, driveLine()));
   const lettersOf = (operation: string) =>
     [...joints, ...cutEnds]
       .filter((mark) => mark.operation === operation)
@@ -82,7 +89,9 @@ export function judge(outcomes: Outcomes): PlanResult {
     reworks: state.reworks,
     joints,
     cutEnds,
-    splices: outcomes.splices,
+    get splices() {
+      return outcomes.splices;
+    },
     operations: steps.map(({ outcome }) => ({ ...outcome, letters: lettersOf(outcome.operation.id) })),
     features: outcomes.features,
     crossmembers: outcomes.crossmembers,
@@ -96,14 +105,30 @@ export function judge(outcomes: Outcomes): PlanResult {
     donorState: prepared.state,
     datum: outcomes.datum,
     seats,
-    obstacles: outcomes.obstacles(),
-    mountings: outcomes.mountings,
-    measures,
-    ramps: rampsWith(seats, measures.after),
-    laden,
-    driveLine,
-    controls: controlPredictions(frame, prepared.onDonor, pointFinder(state)),
-    conflicts,
+    get obstacles() {
+      return outcomes.obstacles();
+    },
+    get mountings() {
+      return outcomes.mountings;
+    },
+    get measures() {
+      return measures();
+    },
+    get ramps() {
+      return ramps();
+    },
+    get laden() {
+      return laden();
+    },
+    get driveLine() {
+      return driveLine();
+    },
+    get controls() {
+      return controls();
+    },
+    get conflicts() {
+      return conflicts();
+    },
   };
 }
 

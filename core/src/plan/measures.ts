@@ -1,3 +1,4 @@
+import { once } from '../once.ts';
 import { type Axle, type FramePoint, railAt, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
@@ -14,7 +15,10 @@ import type { BraceOutcome, MemberOutcome } from './members/index.ts';
 import type { PlanState } from './state.ts';
 import type { UnitOutcome } from './unit-outcome.ts';
 
-/** The figures of a frame that people ask for first. mm, radians, kg; null where the frame lacks what it needs. */
+/**
+ * The figures of a frame that people ask for first, each worked out when it is. mm, radians, kg; null where the frame lacks what
+ * it needs.
+ */
 export interface Measures {
   readonly wheelbase: number | null;
   /** Cab back to rear axle. */
@@ -91,32 +95,65 @@ export function measuresOf(standing: Standing, context: Context): Measures {
     item.kind === 'behind-cab' && built ? [built.x] : [],
   );
   const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
-  const widths = pieces.map((piece) => {
-    const { least, most } = localWidths(piece, context.section);
-    return { least: least + 2 * piece.spread, most: most + 2 * piece.spread };
+  const widths = once(() =>
+    pieces.map((piece) => {
+      const { least, most } = localWidths(piece, context.section);
+      return { least: least + 2 * piece.spread, most: most + 2 * piece.spread };
+    }),
+  );
+  const low = once(() => undersides(pieces, standing.crossmembers, standing.members, context));
+  const ends = once(() => {
+    let [front, rear] = [Infinity, -Infinity];
+    for (const { from, ofRail } of low())
+      if (ofRail) {
+        // Outlines go round: every corner is the beginning of a line.
+        front = Math.min(front, from.x);
+        rear = Math.max(rear, from.x);
+      }
+    return { front, rear };
   });
-  const low = undersides(pieces, standing.crossmembers, standing.members, context);
-  let [frontX, rearX] = [Infinity, -Infinity];
-  for (const { from, ofRail } of low)
-    if (ofRail) {
-      // Outlines go round: every corner is the beginning of a line.
-      frontX = Math.min(frontX, from.x);
-      rearX = Math.max(rearX, from.x);
-    }
   const wheels = wheelsUnder(standing.axles);
-  const weight = balance([...steelLumps(pieces, context.section, context.density), ...burdensOn(standing)]);
+  const ramps = once(() => rampsOf(low(), wheels));
+  const weight = once(() => balance([...steelLumps(pieces, context.section, context.density), ...burdensOn(standing)]));
   return {
     wheelbase,
     cabToAxle,
     usableCabToAxle: minus(rearAxle, bodyFrom),
-    axleToEnd: minus(rearX, rearAxle),
-    frontOverhang: minus(frontAxle, frontX),
-    overallLength: rearX - frontX,
-    widest: Math.max(...widths.map(({ most }) => most)),
-    narrowest: Math.min(...widths.map(({ least }) => least)),
-    lowest: lowestOf(low, wheels),
-    ...rampsOf(low, wheels),
-    ...weight,
-    axleLoads: axleLoadsOf(weight, { front: frontAxle, rear: rearAxle }),
+    get axleToEnd() {
+      return minus(ends().rear, rearAxle);
+    },
+    get frontOverhang() {
+      return minus(frontAxle, ends().front);
+    },
+    get overallLength() {
+      return ends().rear - ends().front;
+    },
+    get widest() {
+      return Math.max(...widths().map(({ most }) => most));
+    },
+    get narrowest() {
+      return Math.min(...widths().map(({ least }) => least));
+    },
+    get lowest() {
+      return lowestOf(low(), wheels);
+    },
+    get approach() {
+      return ramps().approach;
+    },
+    get departure() {
+      return ramps().departure;
+    },
+    get breakover() {
+      return ramps().breakover;
+    },
+    get mass() {
+      return weight().mass;
+    },
+    get centreOfGravity() {
+      return weight().centreOfGravity;
+    },
+    get axleLoads() {
+      return axleLoadsOf(weight(), { front: frontAxle, rear: rearAxle });
+    },
   };
 }

@@ -1,4 +1,5 @@
 import { changedBody } from '../body/index.ts';
+import { once } from '../once.ts';
 import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
 import type { StateBefore } from './fate.ts';
 import { featureOutcomes } from './feature-outcome.ts';
@@ -10,7 +11,10 @@ import type { Standing } from './measures.ts';
 import { standingOf } from './prepare.ts';
 import { type SpliceOutcome, spliceOutcomes } from './splices/index.ts';
 
-/** The second stage of an evaluation: what became of everything that hangs on the frame, and how the ends meet. */
+/**
+ * The second stage of an evaluation: what became of everything that hangs on the frame, and how the ends meet. How mounts and
+ * joints are made is worked out when it is first asked for.
+ */
 export interface Outcomes extends Geometry, Standing {
   /** The frame ahead of an operation. */
   readonly before: StateBefore;
@@ -47,18 +51,30 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
   );
-  let known: Obstacles | undefined;
-  const obstacles = (): Obstacles => (known ??= obstaclesOn(standing, frame.rooms, context));
-  const seats =
-    input.bodies.length === 0
-      ? []
-      : seatOutcomes(
-          input.bodies.map((body) => changedBody(body).body),
-          plan.seats,
-          { ...standing, ...obstacles(), pieces: state.pieces },
-          context,
-        );
-  const mountings = mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context);
-  const splices = spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context);
-  return { ...geometry, ...standing, before, joints, cutEnds, obstacles, seats, mountings, splices };
+  const obstacles = once(() => obstaclesOn(standing, frame.rooms, context));
+  const seats = seatOutcomes(
+    input.bodies.map((body) => changedBody(body).body),
+    plan.seats,
+    { ...standing, obstacles, pieces: state.pieces },
+    context,
+  );
+  const mountings = once(() => mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context));
+  const splices = once(() =>
+    spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context),
+  );
+  return {
+    ...geometry,
+    ...standing,
+    before,
+    joints,
+    cutEnds,
+    obstacles,
+    seats,
+    get mountings() {
+      return mountings();
+    },
+    get splices() {
+      return splices();
+    },
+  };
 }

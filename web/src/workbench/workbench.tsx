@@ -1,5 +1,5 @@
 import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf } from '@splay/core';
-import { lazy, Suspense, use, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, use, useEffect, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
@@ -15,10 +15,11 @@ import { MeasureBar } from './measure-bar.tsx';
 import { PhaseBar } from './phase-bar.tsx';
 import { PhaseRail } from './phase-rail.tsx';
 import { ThreadCard } from './thread-card.tsx';
-import { useCatchUp } from './use-catch-up.ts';
+import { useCatchUp } from '../ui/use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
 import { useScreen } from './use-screen.ts';
 import { useAddress, useServer } from './use-server.ts';
+import { useStands } from '../ui/use-stands.ts';
 
 // What is not in sight when a job opens is loaded when it is asked for.
 const RulesNotice = lazy(() => import('./rules-notice.tsx').then(({ RulesNotice: notice }) => ({ default: notice })));
@@ -107,7 +108,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [gateId, setGateId] = useState<GateId | null>(null);
   // The board stands first; what is beside it follows at once.
-  const boardStands = useDeferredValue(true, false);
+  const boardStands = useStands();
   const asks = useAsks(store);
 
   const standing = useMemo(
@@ -125,7 +126,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   // While something is dragged the board keeps up with the hand, and everything else catches up.
   const { job, donor } = useCatchUp(shown, state.dragging);
   const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
-  const { plan: result, gates, readings } = whole;
+  const { plan: result, readings } = whole;
   useKeys({ store, result, parts, onDialog: setDialog, actions });
 
   const bench: BenchProps = useMemo(
@@ -175,7 +176,7 @@ function OpenJob({ store, server }: OpenJobProps) {
     () => (opened && state.drawer ? { id: state.drawer, content: <opened.Content {...bench} /> } : null),
     [opened, state.drawer, bench],
   );
-  const gate = gates.find(({ id }) => id === gateId);
+  const gate = gateId === null ? undefined : whole.gates.find(({ id }) => id === gateId);
   const overlays = (
     <Suspense fallback={null}>
       {(dialog !== null || asks) && (
@@ -198,19 +199,19 @@ function OpenJob({ store, server }: OpenJobProps) {
     () => boardStands && <Panel {...bench} key={state.bench} />,
     [boardStands, Panel, bench, state.bench],
   );
-  const order = {
+  const order = () => ({
     jobId: state.id,
     bench: state.bench,
     done: whole.done,
-    gates,
+    gates: whole.gates,
     onBench: actions.onBench,
     onGate: setGateId,
-  };
+  });
   if (screen === 'hand')
     return (
       <>
         <Hatches />
-        <FloorView {...bench} order={order}>
+        <FloorView {...bench} order={order()}>
           <Floor {...bench} />
         </FloorView>
         {overlays}
@@ -222,7 +223,12 @@ function OpenJob({ store, server }: OpenJobProps) {
         Skip to the bench
       </a>
       <Hatches />
-      {screen === 'desk' && <PhaseRail {...order} cuts={job.plan.operations.length} />}
+      {screen === 'desk' &&
+        (boardStands ? (
+          <PhaseRail {...order()} cuts={job.plan.operations.length} />
+        ) : (
+          <div className="w-38 shrink-0 border-r border-graphite bg-bench" />
+        ))}
       <div className="flex min-w-0 flex-1 flex-col">
         <Header
           store={store}
@@ -277,16 +283,25 @@ function OpenJob({ store, server }: OpenJobProps) {
             )}
           </aside>
         </main>
-        <Ledger
-          job={job}
-          whole={whole}
-          figures={definition.figures}
-          showBefore={state.showBefore}
-          thread={state.thread}
-          onThread={actions.onThread}
-          onGate={setGateId}
-        />
-        {screen === 'tablet' && <PhaseBar {...order} />}
+        {boardStands ? (
+          <Ledger
+            job={job}
+            whole={whole}
+            figures={definition.figures}
+            showBefore={state.showBefore}
+            thread={state.thread}
+            onThread={actions.onThread}
+            onGate={setGateId}
+          />
+        ) : (
+          <div className="h-[4.6rem] shrink-0 bg-night" />
+        )}
+        {screen === 'tablet' &&
+          (boardStands ? (
+            <PhaseBar {...order()} />
+          ) : (
+            <div className="h-[calc(3.5rem+1px)] shrink-0 border-t border-graphite bg-bench low:h-[calc(3rem+1px)]" />
+          ))}
       </div>
       {overlays}
     </div>

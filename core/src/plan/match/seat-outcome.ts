@@ -1,6 +1,7 @@
 import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint, wheelbaseOf } from '../../body/index.ts';
 import type { Axle, FramePoint, FrameRoom } from '../../frame/index.ts';
 import type { BodyPoint } from '../../body/index.ts';
+import { once } from '../../once.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { axleXs } from '../axle-loads.ts';
 import type { Context } from '../context.ts';
@@ -34,7 +35,10 @@ export interface SeatMount extends MountGap {
   readonly serves: { readonly id: string; readonly name: string; readonly ahead: number } | null;
 }
 
-/** A body on the built frame: where it sits, how far everything is off, and what it asks for. */
+/**
+ * A body on the built frame: where it sits, how far everything is off, and what it asks for. All but where it sits is worked
+ * out when it is first asked for.
+ */
 export interface SeatOutcome {
   readonly body: Body;
   /** Whether the plan says where it sits; else it sits where the first rule that serves puts it. */
@@ -168,20 +172,30 @@ function aheadOf(
   return cab && front > cab.x - wanted ? { name: cab.name, gap: front - cab.x, wanted } : null;
 }
 
+/** What hangs low on a body where it sits. */
+const lowPoints = (body: Body, pose: BodyPose) =>
+  body.points
+    .filter(({ kind }) => kind === 'hangs')
+    .map((point) => {
+      const at = onFrame(pose, { x: point.x, z: point.z });
+      return { from: at, to: at, what: point.name, ofRail: false };
+    });
+
 /**
  * Where every body of a job sits on the built frame, and what follows.
  *
  * @param bodies The bodies; validated.
  * @param seats Where the plan puts them.
- * @param standing The built frame, and what else is solid on it.
+ * @param standing The built frame, and what else is solid on it, worked out when it is asked for.
  * @param context Sections, rules and how lengths are written.
  */
 export function seatOutcomes(
   bodies: readonly Body[],
   seats: readonly BodySeat[],
-  standing: Standing & Obstacles,
+  standing: Standing & { readonly obstacles: () => Obstacles },
   context: Context,
 ): readonly SeatOutcome[] {
+  if (bodies.length === 0) return [];
   const [built, donor] = [axlePlaces(standing.axles, 'built'), axlePlaces(standing.axles, 'donor')];
   const { rules } = context;
   const wheels = wheelsUnder(standing.axles);
@@ -194,13 +208,15 @@ export function seatOutcomes(
     // On the donor it goes with the axle that it is placed by.
     const by = openingOver(body, 'front') || !openingOver(body, 'rear') ? 'front' : 'rear';
     const shift = (donor[by]?.x ?? 0) - (built[by]?.x ?? 0);
-    const loads = mountLoads(body);
-    const mounts = body.mounts.map((mount, nth): SeatMount => {
-      const at = onFrame(pose, { x: mount.x, y: mount.y, z: mount.z });
-      const rail = railUnder(standing.pieces, sideOfMount(at), at.x, context.section);
-      const gap = mountGap(mount, at, rail, ruleValue(rules, 'mount/sits'));
-      const serves = bracketFor(gap, standing.features, ruleValue(rules, 'mount/serves'));
-      return { ...gap, load: loads[nth] ?? null, serves };
+    const mounts = once(() => {
+      const loads = mountLoads(body);
+      return body.mounts.map((mount, nth): SeatMount => {
+        const at = onFrame(pose, { x: mount.x, y: mount.y, z: mount.z });
+        const rail = railUnder(standing.pieces, sideOfMount(at), at.x, context.section);
+        const gap = mountGap(mount, at, rail, ruleValue(rules, 'mount/sits'));
+        const serves = bracketFor(gap, standing.features, ruleValue(rules, 'mount/serves'));
+        return { ...gap, load: loads[nth] ?? null, serves };
+      });
     });
     const ground = wheels && groundUnder(wheels);
     const over = (point: ProfilePoint | undefined): number | null => {
@@ -211,33 +227,44 @@ export function seatOutcomes(
     const asked = wheelbaseOf(body);
     const between = ({ front, rear }: AxlePlaces) => (front && rear ? rear.x - front.x : null);
     const [has, had] = [between(built), between(donor)];
+    const openings = once(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')));
+    const clashes = once(() => clashesOf(body, pose, { ...standing, ...standing.obstacles() }, context.section));
+    const fenders = once(() => fendersOver(body, standing.axles, rules));
+    const ramps = once(() => rampsOf(lowPoints(body, pose), wheels));
+    const work = once(() => workOutcome(body, standing, rules));
     return {
       body,
       decided: seats.some((one) => one.body === body.id),
       pose,
       onDonor: { ...pose, x: pose.x + shift },
-      openings: openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')),
-      mounts,
+      get openings() {
+        return openings();
+      },
+      get mounts() {
+        return mounts();
+      },
       floor: frontFloor === null || rearFloor === null ? null : { front: frontFloor, rear: rearFloor },
       clearKnown: body.boxes.length > 0 || body.underside.length > 1,
-      clashes: clashesOf(body, pose, standing, context.section),
-      fenders: fendersOver(body, standing.axles, rules),
+      get clashes() {
+        return clashes();
+      },
+      get fenders() {
+        return fenders();
+      },
       ahead: aheadOf(body, pose, bodies, poses, standing.points, rules),
       steps: body.points.flatMap((point) => {
         const height = point.kind === 'step' ? over(point) : null;
         return height === null ? [] : [{ point, height }];
       }),
-      ramps: rampsOf(
-        body.points
-          .filter(({ kind }) => kind === 'hangs')
-          .map((point) => {
-            const at = onFrame(pose, { x: point.x, z: point.z });
-            return { from: at, to: at, what: point.name, ofRail: false };
-          }),
-        wheels,
-      ),
-      wider: widthAsked(mounts),
-      work: workOutcome(body, standing, rules),
+      get ramps() {
+        return ramps();
+      },
+      get wider() {
+        return widthAsked(mounts());
+      },
+      get work() {
+        return work();
+      },
       wheelbase:
         asked === null || has === null || had === null
           ? null

@@ -202,7 +202,8 @@ export function CutsOver(props: PictureProps) {
         onKey={props.onNudgeCut}
       />
       <ConflictMarks
-        conflicts={result.conflicts}
+        store={props.store}
+        result={result}
         view={view}
         y={acrossPx(side.across, 0) - 26}
         onPick={props.onPickConflict}
