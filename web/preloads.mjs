@@ -33,10 +33,11 @@ export function preloads(file) {
         return found;
       };
       for (const chunk of Object.values(bundle).filter(({ fileName }) => fileName.startsWith('_astro/')))
-        for (const module of chunk.moduleIds ?? [])
+        // A file that only passes on what another holds has no module of its own.
+        for (const module of [chunk.facadeModuleId ?? '', ...(chunk.moduleIds ?? [])])
           for (const [pattern, nameOf] of ENTRIES) {
             const [found, bench] = pattern.exec(module) ?? [];
-            if (found) noted[nameOf(bench)] = [...needed(chunk.fileName)];
+            if (found) noted[nameOf(bench)] = [...needed(chunk.fileName, new Set(noted[nameOf(bench)]))];
           }
       if (!noted.workbench) return;
       for (const name of new Set(Object.values(noted).flat())) bundle[name].code = ALL_AT_ONCE + bundle[name].code;
