@@ -1,4 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { chunkName } from './chunks.mjs';
 
 /** What a page of a bench loads before it draws: React, the workbench and the code of each bench. */
 const ENTRIES = [
@@ -24,6 +25,8 @@ export function preloads(file) {
     name: 'preloads',
     apply: 'build',
     enforce: 'post',
+    outputOptions: (options) =>
+      String(options.entryFileNames).startsWith('_astro/') ? { ...options, manualChunks: chunkName } : null,
     generateBundle(_, bundle) {
       const noted = {};
       const needed = (name, found = new Set()) => {

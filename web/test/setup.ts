@@ -1,6 +1,11 @@
 import { freezeDocuments } from '@splay/core';
+import { beforeAll } from 'vitest';
+import { loadAllLater } from '../src/client/later.ts';
 
 freezeDocuments(true);
 
 // There is nothing to draw a chart on here: what it shows stands in a table too.
 if (typeof HTMLCanvasElement !== 'undefined') HTMLCanvasElement.prototype.getContext = () => null;
+
+// Panels, tables and dialogs are loaded when they are shown; here they are shown at once.
+beforeAll(async () => void (await loadAllLater()));

@@ -2,23 +2,21 @@ import { once } from '../once.ts';
 import { type Conflict, evaluatePlan, type PlanResult } from '../plan/index.ts';
 import { readingsIn, type ShopRecord } from '../records/index.ts';
 import type { Reading, Stage } from '../survey/index.ts';
-import { type Gate, gatesOf } from './gates.ts';
 import type { Job } from './job.ts';
-import { benchesDone, nextStep, stageAtHand, worstReading } from './progress.ts';
+import { stageAtHand, worstReading } from './readings-at-hand.ts';
 
-/** Everything there is to know of a job: what board, tables, sheets and hold points show; worked out when it is asked for. */
+/**
+ * Everything that a job's plan and readings say: what board, tables and sheets show; worked out when it is asked for. How far
+ * the work has come is `progressOf`.
+ */
 export interface JobResult {
   readonly plan: PlanResult;
   /** Of the plan, and of everything that rests on it; worst first. */
   readonly conflicts: readonly Conflict[];
-  readonly gates: readonly Gate[];
   /** The readings that stand. */
   readonly readings: readonly Reading[];
   readonly stage: Stage;
   readonly worstReading: ReturnType<typeof worstReading>;
-  /** Benches whose work stands. */
-  readonly done: readonly string[];
-  readonly next: ReturnType<typeof nextStep>;
 }
 
 /** What was evaluated last, by the identity of what went in: a drag evaluates only what it changed. */
@@ -51,16 +49,11 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
   const known = results.get(plan);
   if (known?.records === records) return known.result;
   const readings = readingsIn(records);
-  const gates = once(() => gatesOf({ job, records, plan, readings }));
   const worst = once(() => worstReading(job, plan, readings));
-  const done = once(() => benchesDone(job, plan, gates()));
   const result: JobResult = {
     plan,
     get conflicts() {
       return plan.conflicts;
-    },
-    get gates() {
-      return gates();
     },
     readings,
     get stage() {
@@ -68,12 +61,6 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
     },
     get worstReading() {
       return worst();
-    },
-    get done() {
-      return done();
-    },
-    get next() {
-      return nextStep(job, gates());
     },
   };
   results.set(plan, { records, result });

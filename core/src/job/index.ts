@@ -1,5 +1,6 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
+export { type JobProgress, progressOf } from './progress.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
 export { withWayAsPlan, withWayAsVariant } from './take-way.ts';

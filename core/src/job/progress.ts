@@ -1,38 +1,36 @@
 import { BODY_CODES, MOUNT_CODES, type PlanResult } from '../plan/index.ts';
-import { judgedReadings, type Reading, type Stage, STAGES } from '../survey/index.ts';
+import type { ShopRecord } from '../records/index.ts';
 import { BENCH_IDS, type BenchId } from './benches.ts';
-import { type Gate, isOpen, isPassed } from './gates.ts';
+import { evaluateJob, type JobResult } from './evaluate-job.ts';
+import { type Gate, gatesOf, isOpen, isPassed } from './gates.ts';
 import type { Job } from './job.ts';
-import { stageCount } from './stage-count.ts';
 
-/**
- * The stage a shop is at: the last one begun, or the next where all its readings are right.
- *
- * @param job The job; validated.
- * @param plan What the plan gives.
- * @param readings Readings, in any order.
- */
-export function stageAtHand(job: Job, plan: PlanResult, readings: readonly Reading[]): Stage {
-  const begun = STAGES.findLastIndex((stage) => readings.some((reading) => reading.stage === stage));
-  const open = STAGES.slice(Math.max(0, begun)).find((stage) => {
-    const count = stageCount(job, plan, readings, stage);
-    return count.right < count.total;
-  });
-  return open ?? 'welded';
+/** How far the work on a job has come. */
+export interface JobProgress {
+  readonly gates: readonly Gate[];
+  /** Benches whose work stands. */
+  readonly done: readonly string[];
+  readonly next: { readonly text: string; readonly bench: BenchId };
 }
 
+const known = new WeakMap<JobResult, JobProgress>();
+
 /**
- * The reading farthest from its target, of the last stage that was read at; null before any was taken.
+ * How far the work on a job has come: its hold points, the benches whose work stands, and what is next. Apart from what the
+ * plan gives, because a picture of it does not ask; remembered for the result as long as it is the same object.
  *
  * @param job The job; validated.
- * @param plan What the plan gives.
- * @param readings Readings, in any order.
+ * @param records Its records, in any order.
  */
-export function worstReading(job: Job, plan: PlanResult, readings: readonly Reading[]) {
-  const stage = STAGES.findLast((candidate) => readings.some((reading) => reading.stage === candidate));
-  if (!stage) return null;
-  const judged = judgedReadings(plan.controls, readings, stage, job.rules, job.display);
-  return judged.toSorted((a, b) => Math.abs(b.off) - Math.abs(a.off))[0] ?? null;
+export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgress {
+  const whole = evaluateJob(job, records);
+  const before = known.get(whole);
+  if (before) return before;
+  const { plan, readings } = whole;
+  const gates = gatesOf({ job, records, plan, readings });
+  const progress = { gates, done: benchesDone(job, plan, gates), next: nextStep(job, gates) };
+  known.set(whole, progress);
+  return progress;
 }
 
 /**
@@ -42,7 +40,7 @@ export function worstReading(job: Job, plan: PlanResult, readings: readonly Read
  * @param plan What the plan gives.
  * @param gates The hold points, in order.
  */
-export function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]): readonly string[] {
+function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]): readonly string[] {
   const gate = (id: Gate['id']) => gates.find((candidate) => candidate.id === id);
   const [cutting, welding] = [gate('before-cutting'), gate('before-welding-out')];
   const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
@@ -75,7 +73,7 @@ export function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]):
  * @param job The job; validated.
  * @param gates The hold points, in order.
  */
-export function nextStep(job: Job, gates: readonly Gate[]): { readonly text: string; readonly bench: BenchId } {
+function nextStep(job: Job, gates: readonly Gate[]): JobProgress['next'] {
   if (!job.done.includes('donor')) return { text: 'Finish measuring the donor', bench: 'donor' };
   const check = gates.find((gate) => !isPassed(gate))?.checks.find(isOpen);
   if (check) return { text: `${check.name}: ${check.detail}`, bench: check.bench };

@@ -4,7 +4,7 @@ import { evaluateProps } from '../plan/index.ts';
 import { NO_PROPS, type Propping } from '../props/index.ts';
 import { newRecord } from '../records/index.ts';
 import { quantityText } from '../units/index.ts';
-import { evaluateJob, figureOf, type FigureId, type Job } from './index.ts';
+import { evaluateJob, progressOf, figureOf, type FigureId, type Job } from './index.ts';
 
 const figure = (id: FigureId, job: Job) => figureOf(id, job, evaluateJob(job, []));
 const held = (changes: Partial<Propping>): Job => ({
@@ -56,8 +56,8 @@ describe('the figures of the props', () => {
 });
 
 describe('the hold points', () => {
-  const check = (job: Job, id: string, records: Parameters<typeof evaluateJob>[1] = []) =>
-    evaluateJob(job, records)
+  const check = (job: Job, id: string, records: Parameters<typeof progressOf>[1] = []) =>
+    progressOf(job, records)
       .gates.flatMap(({ checks }) => checks)
       .find((each) => each.id === id)!;
 

@@ -41,6 +41,7 @@ export {
   type OperationKind,
   operationSchema,
   type StartPlaces,
+  stretchedOperation,
 } from './operations/index.ts';
 export { type CutEnd } from './cut-ends.ts';
 export { contextOf } from './context.ts';

@@ -1,8 +1,9 @@
-import { sectionLookup, tallOf } from '@splay/core';
-import { memo, type ReactNode, useEffect, useMemo, useRef } from 'react';
+import { type FigureId, sectionLookup, tallOf } from '@splay/core';
+import { memo, type ReactNode, Suspense, useEffect, useMemo, useRef } from 'react';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
+import { later } from '../client/later.ts';
 import type { PictureProps } from '../client/picture-props.ts';
 import { FeatureLayer } from './feature-layer.tsx';
 import { crossmembersOf, Ground, wheelsOf } from './ground.tsx';
@@ -13,13 +14,14 @@ import { Sheet } from './sheet.tsx';
 import { SteelStrips } from './steel-strips.tsx';
 import { acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
 import { TapeStrip } from './tape.tsx';
-import { ThreadLine } from './thread-line.tsx';
 import { TrayBar } from './tray-bar.tsx';
 import { useBoardKeys } from './use-board-keys.ts';
 import { useDrag } from './use-drag.ts';
 import { useHeld } from './use-held.ts';
 import { useSize } from './use-size.ts';
 import { type Reach, reachOf, toPx, useView } from './view.ts';
+
+const ThreadLine = later(() => import('./thread-line.tsx').then((file) => file.ThreadLine));
 
 export interface BoardProps {
   /** The bench as it is while something is dragged: up with the hand. */
@@ -33,8 +35,8 @@ export interface BoardProps {
   readonly measurement: ShownMeasurement | null;
   /** What to bring into sight; a new object each time it is asked for. */
   readonly look: Look | null;
-  /** Stations that the thread of a figure runs through, built, mm; null where none is pulled. */
-  readonly thread: readonly { readonly builtX: number; readonly assumed: boolean }[] | null;
+  /** The figure whose thread is pulled; null for none. */
+  readonly thread: FigureId | null;
   /** The layers of other benches that stay in sight, and whether this bench's own does on others. */
   readonly pinned: readonly PinnedLayer[];
   readonly kept: boolean;
@@ -221,7 +223,11 @@ export const Board = memo(function Board({
                   />
                 </g>
               )}
-              {thread && <ThreadLine thread={thread} view={view} top={16} bottom={heights.all - 8} />}
+              {thread && (
+                <Suspense fallback={null}>
+                  <ThreadLine figure={thread} bench={bench} view={view} top={16} bottom={heights.all - 8} />
+                </Suspense>
+              )}
             </Sheet>
           </>
         )}

@@ -1,16 +1,25 @@
+import { type FigureId, figureOf } from '@splay/core';
+import { useMemo } from 'react';
+import type { BenchProps } from '../client/bench-props.ts';
 import type { View } from '../client/picture-props.ts';
 import { toPx } from './view.ts';
 
 interface ThreadLineProps {
-  readonly thread: readonly { readonly builtX: number; readonly assumed: boolean }[];
+  readonly figure: FigureId;
+  readonly bench: Pick<BenchProps, 'job' | 'whole'>;
   readonly view: View;
   readonly top: number;
   readonly bottom: number;
 }
 
 /** A thread through everything that a figure rests on, knotted at each; dashed to what is only assumed. */
-export function ThreadLine({ thread, view, top, bottom }: ThreadLineProps) {
-  const knots = thread.map(({ builtX, assumed }) => ({ x: toPx(view, builtX), assumed })).sort((a, b) => a.x - b.x);
+export function ThreadLine({ figure, bench: { job, whole }, view, top, bottom }: ThreadLineProps) {
+  const { restsOn } = useMemo(() => figureOf(figure, job, whole), [figure, job, whole]);
+  const knots = restsOn
+    .flatMap(({ builtX, comesFrom }) =>
+      builtX === null ? [] : [{ x: toPx(view, builtX), assumed: comesFrom === 'assumed' }],
+    )
+    .sort((a, b) => a.x - b.x);
   const links = knots.slice(1).map((to, index) => ({ from: knots[index] ?? to, to }));
   return (
     <g stroke="var(--color-ochre)" fill="var(--color-ochre)" aria-hidden="true">

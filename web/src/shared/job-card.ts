@@ -2,9 +2,10 @@ import {
   evaluateJob,
   isPassed,
   type Job,
-  type JobResult,
+  type JobProgress,
   type LengthFormat,
   type PlanResult,
+  progressOf,
   sectionLookup,
   type ShopRecord,
   sideOutline,
@@ -23,7 +24,7 @@ export interface JobCard {
   readonly about: string;
   readonly display: LengthFormat;
   readonly thumb: Thumb;
-  readonly next: Pick<JobResult['next'], 'bench' | 'text'>;
+  readonly next: Pick<JobProgress['next'], 'bench' | 'text'>;
   readonly wheelbase: { readonly before: number | null; readonly after: number | null };
   /** How far it has come, in order. */
   readonly steps: readonly { readonly name: string; readonly passed: boolean }[];
@@ -58,7 +59,8 @@ function thumbOf(job: Job, result: PlanResult): Thumb {
 
 /** What the list says of a job with its records. */
 export function jobCard(job: Job, records: readonly ShopRecord[]): JobCard {
-  const { plan, gates, next } = evaluateJob(job, records);
+  const { plan } = evaluateJob(job, records);
+  const { gates, next } = progressOf(job, records);
   const passed = [job.done.includes('donor'), job.plan.operations.length > 0, ...gates.map(isPassed)];
   const { before, after } = plan.measures;
   return {

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { evaluateJob, type Job, newRecord, type ShopRecord } from '@splay/core';
+import { type Job, newRecord, progressOf, type ShopRecord } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
@@ -9,7 +9,7 @@ const { job, records } = demoJob('parcel-van');
 
 function open(which: 0 | 1, of: Job = job, own: readonly ShopRecord[] = records, canWrite = true) {
   const asked = { onRecord: vi.fn(), onBench: vi.fn(), onClose: vi.fn() };
-  const gate = evaluateJob(of, own).gates[which]!;
+  const gate = progressOf(of, own).gates[which]!;
   render(<GateDialog gate={gate} store={openStore(of, own, canWrite)} canWrite={canWrite} {...asked} />);
   return asked;
 }

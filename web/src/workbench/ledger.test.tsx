@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { evaluateJob, type FigureId, type Job, type ShopRecord, takeUp } from '@splay/core';
+import { evaluateJob, type FigureId, type Job, progressOf, type ShopRecord, takeUp } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
@@ -13,7 +13,13 @@ const ALL: readonly FigureId[] = ['wheelbase', 'cab-to-axle', 'worst-joint', 'wo
 
 const show = (job: Job, records: readonly ShopRecord[], showBefore = false) =>
   render(
-    <Ledger {...{ job, onThread, onGate, showBefore }} figures={ALL} thread={null} whole={evaluateJob(job, records)} />,
+    <Ledger
+      {...{ job, onThread, onGate, showBefore }}
+      figures={ALL}
+      thread={null}
+      whole={evaluateJob(job, records)}
+      gates={progressOf(job, records).gates}
+    />,
   );
 /** What a tile says, thin spaces and all. */
 const tile = (name: string) => screen.getByRole('button', { name: new RegExp(`^${name}`) }).textContent;

@@ -15,6 +15,7 @@ import { Quantity } from '../ui/quantity.tsx';
 interface LedgerProps {
   readonly job: Job;
   readonly whole: JobResult;
+  readonly gates: readonly Gate[];
   /** The figures of the bench at hand. */
   readonly figures: readonly FigureId[];
   readonly showBefore: boolean;
@@ -35,8 +36,17 @@ export function FigureText({ value, job }: { readonly value: FigureValue; readon
 const same = (a: FigureValue, b: FigureValue): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** The figures of the bench at hand, before and after; each, pressed, shows what it rests on. And the next hold point. */
-export const Ledger = memo(function Ledger({ job, whole, figures, showBefore, thread, onThread, onGate }: LedgerProps) {
-  const next = nextGate(whole.gates);
+export const Ledger = memo(function Ledger({
+  job,
+  whole,
+  gates,
+  figures,
+  showBefore,
+  thread,
+  onThread,
+  onGate,
+}: LedgerProps) {
+  const next = nextGate(gates);
   const stopped = whole.conflicts.filter(({ severity }) => severity === 'stop').length;
   return (
     <footer className="shrink-0">

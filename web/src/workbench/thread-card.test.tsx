@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { evaluateJob, figureOf, judgedReadings, surveyAndMoves } from '@splay/core';
+import { evaluateJob, judgedReadings, surveyAndMoves } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { fireEvent, render, screen, within } from '../../test/page.ts';
@@ -10,8 +10,7 @@ const whole = evaluateJob(job, records);
 const actions = { onLook: vi.fn(), onSelect: vi.fn(), onThread: vi.fn(), onBench: vi.fn() };
 
 it('the thread of the readings lists every one that was taken, and which of them no other checks', async () => {
-  const figure = figureOf('readings-right', job, whole);
-  render(<ThreadCard figure={figure} job={job} whole={whole} datum={whole.plan.datum.built} actions={actions} />);
+  render(<ThreadCard figure="readings-right" job={job} whole={whole} actions={actions} />);
   const taken = judgedReadings(whole.plan.controls, whole.readings, whole.stage, job.rules, job.display);
   const rows = screen.getAllByRole('listitem');
   expect(rows).toHaveLength(taken.length);
@@ -32,7 +31,6 @@ it('the thread of the readings lists every one that was taken, and which of them
 });
 
 it('a figure that rests on no reading says nothing of weak ones', () => {
-  const figure = figureOf('cab-to-axle', job, whole);
-  render(<ThreadCard figure={figure} job={job} whole={whole} datum={whole.plan.datum.built} actions={actions} />);
+  render(<ThreadCard figure="cab-to-axle" job={job} whole={whole} actions={actions} />);
   expect(screen.queryByText(/weak/)).toBeNull();
 });

@@ -1,6 +1,6 @@
-import type { Figure, Job, JobResult, Support } from '@splay/core';
+import { type Figure, type FigureId, figureOf, type Job, type JobResult, type Support } from '@splay/core';
 import { Crosshair, X } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Length } from '../ui/length.tsx';
 import type { WorkbenchActions } from './actions.ts';
 import { FigureText } from './ledger.tsx';
@@ -14,11 +14,10 @@ const SOURCES: Readonly<Record<Support['comesFrom'], readonly [words: string, in
 };
 
 interface ThreadCardProps {
-  readonly figure: Figure;
+  /** The figure whose thread is pulled. */
+  readonly figure: FigureId;
   readonly job: Job;
   readonly whole: JobResult;
-  /** Station of the datum hole on the built frame, mm. */
-  readonly datum: number;
   readonly actions: Pick<WorkbenchActions, 'onLook' | 'onSelect' | 'onThread' | 'onBench'>;
 }
 
@@ -42,8 +41,10 @@ function useWeak({ restsOn }: Figure, job: Job, whole: JobResult): ReadonlySet<s
 const NONE: ReadonlySet<string> = new Set();
 
 /** The thread of a figure: everything that it rests on, what of that is only assumed, and a way to each. */
-export function ThreadCard({ figure, job, whole, datum, actions }: ThreadCardProps) {
-  const { name, before, after, restsOn, bench } = figure;
+export function ThreadCard({ figure: id, job, whole, actions }: ThreadCardProps) {
+  const figure = useMemo(() => figureOf(id, job, whole), [id, job, whole]);
+  const { name, after, before, restsOn, bench } = figure;
+  const datum = whole.plan.datum.built;
   const weak = useWeak(figure, job, whole);
   const isWeak = ({ ref, comesFrom }: Support) => comesFrom === 'read' && ref !== null && weak.has(ref.id);
   const unchecked = restsOn.filter(isWeak).length;

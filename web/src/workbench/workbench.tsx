@@ -1,33 +1,35 @@
-import { emptyPlan, evaluateJob, evaluatePlan, figureOf, type GateId, planOf } from '@splay/core';
-import { lazy, Suspense, use, useEffect, useMemo, useState } from 'react';
+import { emptyPlan, evaluateJob, evaluatePlan, type GateId, planOf, type JobProgress } from '@splay/core';
+import { Suspense, use, useEffect, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { leftDraft } from '../client/device.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
+import { later } from '../client/later.ts';
 import { workbenchActions } from './actions.ts';
 import { BENCHES, benchOf, partsOf } from './benches.ts';
 import type { OpenDialog } from './dialogs.tsx';
 import { Header } from './header.tsx';
-import { Ledger } from './ledger.tsx';
-import { MeasureBar } from './measure-bar.tsx';
-import { PhaseBar } from './phase-bar.tsx';
-import { PhaseRail } from './phase-rail.tsx';
-import { ThreadCard } from './thread-card.tsx';
 import { useCatchUp } from '../ui/use-catch-up.ts';
 import { useKeys } from './use-keys.ts';
 import { useScreen } from './use-screen.ts';
 import { useAddress, useServer } from './use-server.ts';
 import { useStands } from '../ui/use-stands.ts';
 
-// What is not in sight when a job opens is loaded when it is asked for.
-const RulesNotice = lazy(() => import('./rules-notice.tsx').then(({ RulesNotice: notice }) => ({ default: notice })));
-const BoardTable = lazy(() => import('../board/board-table.tsx').then((m) => ({ default: m.BoardTable })));
-const Dialogs = lazy(() => import('./dialogs.tsx').then((m) => ({ default: m.Dialogs })));
-const FloorView = lazy(() => import('./floor-view.tsx').then((m) => ({ default: m.FloorView })));
-const GateDialog = lazy(() => import('./gate-dialog.tsx').then((m) => ({ default: m.GateDialog })));
-const LookAround = lazy(() => import('../board/look-around.tsx').then((m) => ({ default: m.LookAround })));
+// The board is loaded first, then what is beside it, and what is not in sight when it is asked for.
+const Ledger = later(() => import('./ledger.tsx').then((file) => file.Ledger));
+const PhaseBar = later(() => import('./phase-bar.tsx').then((file) => file.PhaseBar));
+const PhaseRail = later(() => import('./phase-rail.tsx').then((file) => file.PhaseRail));
+const BoardTable = later<BenchProps>(() => import('../board/board-table.tsx').then((file) => file.BoardTable));
+const Dialogs = later(() => import('./dialogs.tsx').then((file) => file.Dialogs));
+const FloorView = later(() => import('./floor-view.tsx').then((file) => file.FloorView));
+const GateDialog = later(() => import('./gate-dialog.tsx').then((file) => file.GateDialog));
+const LookAround = later(() => import('../board/look-around.tsx').then((file) => file.LookAround));
+const MeasureBar = later(() => import('./measure-bar.tsx').then((file) => file.MeasureBar));
+const RulesNotice = later(() => import('./rules-notice.tsx').then((file) => file.RulesNotice));
+const WithProgress = later(() => import('./with-progress.tsx').then((file) => file.WithProgress));
+const ThreadCard = later(() => import('./thread-card.tsx').then((file) => file.ThreadCard));
 
 /** Every bench has its drawing as tables, beside what it brings of its own. */
 const withTable = (parts: BenchParts): BenchParts => ({
@@ -163,20 +165,22 @@ function OpenJob({ store, server }: OpenJobProps) {
     ],
   );
   const drawn = useMemo(() => ({ ...bench, ...shown, onSelect: actions.onPick }), [bench, shown, actions]);
-  const figure = useMemo(() => (state.thread ? figureOf(state.thread, job, whole) : null), [state.thread, job, whole]);
-  const thread = useMemo(
-    () =>
-      figure?.restsOn.flatMap(({ builtX, comesFrom }) =>
-        builtX === null ? [] : [{ builtX, assumed: comesFrom === 'assumed' }],
-      ) ?? null,
-    [figure],
-  );
   const opened = state.drawer === null ? undefined : parts.drawers[state.drawer];
   const drawer = useMemo(
-    () => (opened && state.drawer ? { id: state.drawer, content: <opened.Content {...bench} /> } : null),
+    () =>
+      opened && state.drawer
+        ? {
+            id: state.drawer,
+            content: (
+              <Suspense fallback={null}>
+                <opened.Content {...bench} />
+              </Suspense>
+            ),
+          }
+        : null,
     [opened, state.drawer, bench],
   );
-  const gate = gateId === null ? undefined : whole.gates.find(({ id }) => id === gateId);
+  const work = { job, records: state.records };
   const overlays = (
     <Suspense fallback={null}>
       {(dialog !== null || asks) && (
@@ -190,7 +194,16 @@ function OpenJob({ store, server }: OpenJobProps) {
           onClose={() => setDialog(null)}
         />
       )}
-      {gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />}
+      {gateId !== null && (
+        <WithProgress {...work}>
+          {({ gates }) => {
+            const gate = gates.find(({ id }) => id === gateId);
+            return (
+              gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />
+            );
+          }}
+        </WithProgress>
+      )}
     </Suspense>
   );
   const { Panel, Floor } = parts;
@@ -199,11 +212,11 @@ function OpenJob({ store, server }: OpenJobProps) {
     () => boardStands && <Panel {...bench} key={state.bench} />,
     [boardStands, Panel, bench, state.bench],
   );
-  const order = () => ({
+  const order = ({ done, gates }: JobProgress) => ({
     jobId: state.id,
     bench: state.bench,
-    done: whole.done,
-    gates: whole.gates,
+    done,
+    gates,
     onBench: actions.onBench,
     onGate: setGateId,
   });
@@ -211,24 +224,40 @@ function OpenJob({ store, server }: OpenJobProps) {
     return (
       <>
         <Hatches />
-        <FloorView {...bench} order={order()}>
-          <Floor {...bench} />
-        </FloorView>
+        <Suspense fallback={null}>
+          <WithProgress {...work}>
+            {(progress) => (
+              <FloorView {...bench} order={order(progress)}>
+                <Floor {...bench} />
+              </FloorView>
+            )}
+          </WithProgress>
+        </Suspense>
         {overlays}
       </>
     );
+  const rail = <div className="w-38 shrink-0 border-r border-graphite bg-bench" />;
+  const ledger = <div className="h-[4.6rem] shrink-0 bg-night" />;
+  const bar = (
+    <div className="h-[calc(3.5rem+1px)] shrink-0 border-t border-graphite bg-bench low:h-[calc(3rem+1px)]" />
+  );
   return (
     <div className="flex h-dvh overflow-hidden">
       <a href="#panel" className="skip-link">
         Skip to the bench
       </a>
       <Hatches />
-      {screen === 'desk' &&
-        (boardStands ? (
-          <PhaseRail {...order()} cuts={job.plan.operations.length} />
-        ) : (
-          <div className="w-38 shrink-0 border-r border-graphite bg-bench" />
-        ))}
+      {screen === 'desk' && (
+        <Suspense fallback={rail}>
+          {boardStands ? (
+            <WithProgress {...work}>
+              {(progress) => <PhaseRail {...order(progress)} cuts={job.plan.operations.length} />}
+            </WithProgress>
+          ) : (
+            rail
+          )}
+        </Suspense>
+      )}
       <div className="flex min-w-0 flex-1 flex-col">
         <Header
           store={store}
@@ -237,29 +266,33 @@ function OpenJob({ store, server }: OpenJobProps) {
           onMeasure={actions.onMeasure}
           onLookAround={actions.onLookAround}
         />
-        {state.measuring !== null && <MeasureBar store={store} result={shown.result} format={job.display} />}
+        <Suspense fallback={null}>
+          {state.measuring !== null && <MeasureBar store={store} result={shown.result} format={job.display} />}
+        </Suspense>
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
-          {state.lookingAround ? (
-            <LookAround bench={drawn} />
-          ) : (
-            <Board
-              bench={drawn}
-              actions={actions}
-              parts={parts}
-              title={definition.name}
-              shows={definition.shows}
-              showBefore={state.showBefore}
-              measurement={state.measurement}
-              look={state.look}
-              thread={thread}
-              pinned={layers}
-              kept={state.pinned.includes(state.bench)}
-              drawer={drawer}
-              onDrawer={actions.onDrawer}
-              onPin={actions.onPin}
-              onCentre={actions.onCentre}
-            />
-          )}
+          <Suspense fallback={null}>
+            {state.lookingAround ? (
+              <LookAround bench={drawn} />
+            ) : (
+              <Board
+                bench={drawn}
+                actions={actions}
+                parts={parts}
+                title={definition.name}
+                shows={definition.shows}
+                showBefore={state.showBefore}
+                measurement={state.measurement}
+                look={state.look}
+                thread={state.thread}
+                pinned={layers}
+                kept={state.pinned.includes(state.bench)}
+                drawer={drawer}
+                onDrawer={actions.onDrawer}
+                onPin={actions.onPin}
+                onCentre={actions.onCentre}
+              />
+            )}
+          </Suspense>
           <aside
             id="panel"
             tabIndex={-1}
@@ -267,8 +300,10 @@ function OpenJob({ store, server }: OpenJobProps) {
             aria-label={definition.name}
             className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
           >
-            {figure ? (
-              <ThreadCard figure={figure} job={job} whole={whole} datum={result.datum.built} actions={actions} />
+            {state.thread ? (
+              <Suspense fallback={null}>
+                <ThreadCard figure={state.thread} job={job} whole={whole} actions={actions} />
+              </Suspense>
             ) : (
               <>
                 <h2 className="heading text-2xl leading-none">{definition.name}</h2>
@@ -278,30 +313,40 @@ function OpenJob({ store, server }: OpenJobProps) {
                     <RulesNotice key={job.rules.from.version} job={job} onOpen={() => setDialog('rules')} />
                   </Suspense>
                 )}
-                {panel}
+                <Suspense fallback={null}>{panel}</Suspense>
               </>
             )}
           </aside>
         </main>
-        {boardStands ? (
-          <Ledger
-            job={job}
-            whole={whole}
-            figures={definition.figures}
-            showBefore={state.showBefore}
-            thread={state.thread}
-            onThread={actions.onThread}
-            onGate={setGateId}
-          />
-        ) : (
-          <div className="h-[4.6rem] shrink-0 bg-night" />
-        )}
-        {screen === 'tablet' &&
-          (boardStands ? (
-            <PhaseBar {...order()} />
+        <Suspense fallback={ledger}>
+          {boardStands ? (
+            <WithProgress {...work}>
+              {({ gates }) => (
+                <Ledger
+                  job={job}
+                  whole={whole}
+                  gates={gates}
+                  figures={definition.figures}
+                  showBefore={state.showBefore}
+                  thread={state.thread}
+                  onThread={actions.onThread}
+                  onGate={setGateId}
+                />
+              )}
+            </WithProgress>
           ) : (
-            <div className="h-[calc(3.5rem+1px)] shrink-0 border-t border-graphite bg-bench low:h-[calc(3rem+1px)]" />
-          ))}
+            ledger
+          )}
+        </Suspense>
+        {screen === 'tablet' && (
+          <Suspense fallback={bar}>
+            {boardStands ? (
+              <WithProgress {...work}>{(progress) => <PhaseBar {...order(progress)} />}</WithProgress>
+            ) : (
+              bar
+            )}
+          </Suspense>
+        )}
       </div>
       {overlays}
     </div>

@@ -51,5 +51,6 @@ export const box: OperationDefinition<Box, Boxed | null> = {
   fresh: ({ at, to }) => ({ from: at, to, plate: inches(3 / 16), taper: inches(4) }),
   places: (operation, visit) => ({ ...operation, from: visit(operation.from), to: visit(operation.to) }),
   carryOut,
+  stretched: (operation, by) => ({ ...operation, to: { ...operation.to, x: operation.to.x + by } }),
   figures: boxFigures,
 };

@@ -26,9 +26,9 @@ export interface OperationDefinition<O extends Common & { readonly kind: string 
   /** What it is called, everywhere; and one such operation named more closely. */
   readonly name: string;
   readonly named?: (operation: O) => string;
-  /** The schema of what it has besides what every operation has. */
   /** Whether a frame has what it is about; every frame where not said. */
   readonly needs?: (frame: Frame) => boolean;
+  /** The schema of what it has besides what every operation has. */
   readonly fields: Fields<Omit<O, keyof Common | 'kind'>>;
   /** Rail that it needs ahead of its place and behind it, mm: none where not said; and whether of one piece. */
   readonly room?: { readonly ahead: number; readonly behind: number; readonly onOnePiece?: boolean };
@@ -50,6 +50,8 @@ export interface OperationDefinition<O extends Common & { readonly kind: string 
   /** The section that it names for new steel; null for that of the rail beside it. */
   readonly section?: (operation: O) => string | null;
   readonly about?: (operation: O) => About;
+  /** Made longer by mm, where its rear edge can be drawn out. */
+  readonly stretched?: (operation: O, by: number) => O;
   /** What it does, in figures; null where there is nothing to tell. */
   readonly figures: (operation: O, around: Around) => F;
 }

@@ -68,6 +68,15 @@ export const turnsRail = (operation: Operation): boolean => definitionOf(operati
 export const isPaired = (operation: Operation): boolean => definitionOf(operation).paired ?? false;
 
 /**
+ * The operation made longer by mm, its rear edge drawn out; null where that is not how it is changed.
+ *
+ * @param operation The operation.
+ * @param by How much longer, mm; below 0 shorter.
+ */
+export const stretchedOperation = (operation: Operation, by: number): Operation | null =>
+  definitionOf(operation).stretched?.(operation, by) ?? null;
+
+/**
  * What an operation is about besides the rails.
  *
  * @param operation The operation.

@@ -54,5 +54,6 @@ export const lengthen: OperationDefinition<Lengthen, Added<'lengthen'> | null> =
   places: (operation, visit) => ({ ...operation, at: visit(operation.at) }),
   carryOut,
   section: ({ section }) => section,
+  stretched: (operation, by) => ({ ...operation, length: operation.length + by }),
   figures: addedFigures,
 };

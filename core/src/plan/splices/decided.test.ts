@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { jobOf, operationsFor, ZOO } from '../../../test/zoo.ts';
 import { donor as onDonor, plainFrame, planOf as plan } from '../../../test/frames.ts';
 import { van, tour, channel, inside, proposing } from '../../../test/joints.ts';
-import { type Job, checkJob, couponsOf, evaluateJob, isHeld } from '../../job/index.ts';
+import { type Job, checkJob, couponsOf, progressOf, isHeld } from '../../job/index.ts';
 import { markSheet, markTables } from '../../markout/index.ts';
 import { STOCK_MATERIALS } from '../../materials/index.ts';
 import { newRecord } from '../../records/index.ts';
@@ -240,7 +240,7 @@ describe('practice coupons', () => {
       ['fillet', 'vertical', ['A', 'B']],
     ]);
     const check = (records: Parameters<typeof couponsOf>[1]) =>
-      evaluateJob(van, records).gates[1]!.checks.find(({ id }) => id === 'coupons')!;
+      progressOf(van, records).gates[1]!.checks.find(({ id }) => id === 'coupons')!;
     expect(check([])).toMatchObject({ passed: false, signable: true, detail: '0 of 3 welded, broken and held' });
     const logged = (result: 'held' | 'failed', hour: number) =>
       asked.map(({ id }, at) =>

@@ -1,22 +1,19 @@
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { BodyFloor } from './floor-body.tsx';
 import { BodyMarks, BodyUnder } from './body-layer.tsx';
-import { BodyPanel } from './body-panel.tsx';
 import { BodyPicture } from './body-picture.tsx';
-import {
-  BoxesDrawer,
-  FendersDrawer,
-  MountsDrawer,
-  OpeningsDrawer,
-  OutlineDrawer,
-  WeightsDrawer,
-} from './body-tables.tsx';
-import { FloorAcross } from './floor-across.tsx';
-import { OpeningEdges } from './opening-edges.tsx';
-import { ChangesDrawer } from './changes-drawer.tsx';
+
+const BodyPanel = later<BenchProps>(() => import('./body-panel.tsx').then((file) => file.BodyPanel));
+const ChangesDrawer = later<BenchProps>(() => import('./changes-drawer.tsx').then((file) => file.ChangesDrawer));
+const FendersDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.FendersDrawer));
+const KeepClear = later<BenchProps>(() => import('./body-drawers.tsx').then((file) => file.KeepClear));
+const MountsDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.MountsDrawer));
+const Openings = later<BenchProps>(() => import('./body-drawers.tsx').then((file) => file.Openings));
+const OutlineDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.OutlineDrawer));
+const WeightsDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.WeightsDrawer));
 
 function BodyTray({ job, selected, tray }: PictureProps) {
   const body = bodyAtHand(job.bodies, selected);
@@ -27,24 +24,6 @@ function BodyTray({ job, selected, tray }: PictureProps) {
       </p>
     );
   return <BodyPicture body={body} {...tray} format={job.display} selected={selected} />;
-}
-
-function Openings(bench: BenchProps) {
-  return (
-    <>
-      <OpeningsDrawer {...bench} />
-      <OpeningEdges {...bench} />
-    </>
-  );
-}
-
-function KeepClear(bench: BenchProps) {
-  return (
-    <>
-      <BoxesDrawer {...bench} />
-      <FloorAcross {...bench} />
-    </>
-  );
 }
 
 const drawers = {
@@ -60,7 +39,10 @@ const drawers = {
 const SLIDES = Object.entries(drawers);
 
 /** The bodies on a phone. */
-const OnPhone = (bench: BenchProps) => <BodyFloor bench={bench} slides={SLIDES} />;
+const OnPhone = later<BenchProps>(async () => {
+  const { BodyFloor } = await import('./floor-body.tsx');
+  return (bench) => <BodyFloor bench={bench} slides={SLIDES} />;
+});
 
 export const parts: BenchParts = {
   Panel: BodyPanel,

@@ -17,7 +17,9 @@ import { PlanHead } from './plan-head.tsx';
 import { StopNotice } from './stop-notice.tsx';
 
 /** Loaded when plans are held against each other. */
-const ComparePlans = lazy(() => import('./compare-plans.tsx').then(({ ComparePlans: dialog }) => ({ default: dialog })));
+const ComparePlans = lazy(() =>
+  import('./compare-plans.tsx').then(({ ComparePlans: dialog }) => ({ default: dialog })),
+);
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
 export function CutsBench(props: BenchProps) {

@@ -7,19 +7,22 @@ import {
   type Operation,
   type OperationOutcome,
   type PlanResult,
+  stretchedOperation,
   withOperation,
 } from '@splay/core';
-import { type PointerEvent, useMemo, useState } from 'react';
+import { type PointerEvent, Suspense, useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
 import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
 import { toMm, toPx } from '../../board/view.ts';
 import { change, preview, useJobState } from '../../client/job-store.ts';
+import { later } from '../../client/later.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
-import { viewOf } from './kinds/index.ts';
-import { Sketch } from './sketches/sketch.tsx';
 import { ReworkMark } from './rework-mark.tsx';
+
+/** What the kinds of operation look like one by one is loaded once the joint is drawn. */
+const Sketch = later(() => import('./sketches/sketch.tsx').then((file) => file.Sketch));
 
 /** The operation at hand: the one that is picked, else the first. */
 export const atHand = ({ result, selected }: Pick<PictureProps, 'result' | 'selected'>): OperationOutcome | undefined =>
@@ -88,7 +91,9 @@ export function CutsTray(props: PictureProps) {
           role="group"
           aria-label="Figures of the operation"
         >
-          <Sketch operation={outcome.operation} job={job} result={result} />
+          <Suspense fallback={null}>
+            <Sketch operation={outcome.operation} job={job} result={result} />
+          </Suspense>
         </div>
       )}
     </div>
@@ -240,21 +245,23 @@ function Handle({ outcome, letter, x, scale, last, steel, bad, ...props }: Handl
   const { job, store, canWrite, startDrag } = props;
   const { operation } = outcome;
   const tagY = steel[0]?.[0] ?? 0;
-  const stretch = last ? viewOf(operation).stretch : undefined;
-  const by = (mm: number): Operation => {
+  const stretched = (mm: number): Operation | null => {
     const step = nudgeOf(job.display);
-    return (stretch as (of: Operation, mm: number) => Operation)(operation, Math.round(mm / step) * step);
+    return last ? stretchedOperation(operation, Math.round(mm / step) * step) : null;
   };
-  const stretched = (mm: number) => ({ ...job, plan: withOperation(job.plan, by(mm)) });
+  const stretches = stretched(0) !== null;
   const begin = (event: PointerEvent) =>
     startDrag(
       event,
-      (moved) =>
-        stretch ? preview(store, () => stretched(moved / scale)) : props.onDragCut(operation.id, moved / scale),
+      (moved) => {
+        const longer = stretched(moved / scale);
+        if (longer) preview(store, (of) => ({ ...of, plan: withOperation(of.plan, longer) }));
+        else props.onDragCut(operation.id, moved / scale);
+      },
       (moved) => {
         const made = store.getState().preview;
         if (moved && made)
-          change(store, stretch ? `Changed ${nameOfKind(operation.kind).toLowerCase()}` : 'Moved a cut', () => made);
+          change(store, stretches ? `Changed ${nameOfKind(operation.kind).toLowerCase()}` : 'Moved a cut', () => made);
       },
     );
   const ink = bad ? 'var(--color-oxide)' : 'var(--color-layout)';

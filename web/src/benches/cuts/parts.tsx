@@ -1,10 +1,13 @@
 import { Swatch } from '../../board/swatch.tsx';
 import { cutsAlong, dotted, operationName } from '@splay/core';
 import type { BenchParts } from '../../client/bench.ts';
-import { CutsBench } from './cuts-bench.tsx';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { atHand, CutsTray } from './cuts-tray.tsx';
-import { CutsFloor } from './floor-cuts.tsx';
 import { CutsOver, CutsUnder } from './layer.tsx';
+
+const CutsBench = later<BenchProps>(() => import('./cuts-bench.tsx').then((file) => file.CutsBench));
+const CutsFloor = later<BenchProps>(() => import('./floor-cuts.tsx').then((file) => file.CutsFloor));
 
 export const parts: BenchParts = {
   Panel: CutsBench,

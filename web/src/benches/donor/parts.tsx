@@ -2,26 +2,22 @@ import type { Frame } from '@splay/core';
 import type { ComponentType } from 'react';
 import type { BenchParts, Drawer } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { ControlTables } from './control-tables.tsx';
-import { CrossmemberTable } from './crossmember-table.tsx';
+import { later } from '../../client/later.ts';
 import { DonorOver } from './donor-layer.tsx';
-import { DonorPanel } from './donor-panel.tsx';
-import { DonorPart, type PartProps } from './donor-part.tsx';
+import type { PartProps } from './donor-part.tsx';
 import { type DonorTab, TABS } from './donor-tabs.ts';
 import { DonorTray } from './donor-tray.tsx';
-import { FeatureTable } from './feature-table.tsx';
-import { FloorSurvey } from './floor-survey.tsx';
-import { FrameForm } from './frame-form.tsx';
-import { LineTables } from './line-tables.tsx';
-import { StationTables } from './station-tables.tsx';
+
+const DonorPanel = later<BenchProps>(() => import('./donor-panel.tsx').then((file) => file.DonorPanel));
+const FloorSurvey = later<BenchProps>(() => import('./floor-survey.tsx').then((file) => file.FloorSurvey));
 
 const CONTENTS: Readonly<Record<DonorTab, ComponentType<PartProps>>> = {
-  stations: StationTables,
-  features: FeatureTable,
-  crossmembers: CrossmemberTable,
-  lines: LineTables,
-  controls: ControlTables,
-  frame: FrameForm,
+  stations: later(() => import('./station-tables.tsx').then((file) => file.StationTables)),
+  features: later(() => import('./feature-table.tsx').then((file) => file.FeatureTable)),
+  crossmembers: later(() => import('./crossmember-table.tsx').then((file) => file.CrossmemberTable)),
+  lines: later(() => import('./line-tables.tsx').then((file) => file.LineTables)),
+  controls: later(() => import('./control-tables.tsx').then((file) => file.ControlTables)),
+  frame: later(() => import('./frame-form.tsx').then((file) => file.FrameForm)),
 };
 
 /** Everything that hangs on the donor, front to rear. */
@@ -30,7 +26,10 @@ const thingsAlong = ({ features, crossmembers }: Frame): readonly string[] =>
 
 const drawerOf = (tab: DonorTab, name: string): Drawer => ({
   name,
-  Content: (props: BenchProps) => <DonorPart {...props} part={CONTENTS[tab]} />,
+  Content: later(async () => {
+    const { DonorPart } = await import('./donor-part.tsx');
+    return (props) => <DonorPart {...props} part={CONTENTS[tab]} />;
+  }),
 });
 
 export const parts: BenchParts = {

@@ -1,18 +1,14 @@
-import { cutsAlong, markSheet } from '@splay/core';
-import { useMemo } from 'react';
+import { cutsAlong } from '@splay/core';
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { MarksTables } from '../../ui/marks-tables.tsx';
-import { FloorMarks } from './floor-marks.tsx';
+import { later } from '../../client/later.ts';
 import { MarksOver } from './marks-layer.tsx';
-import { MarksPanel } from './marks-panel.tsx';
 import { MarksTray } from './marks-tray.tsx';
 
-function MarksDrawer({ job, result }: BenchProps) {
-  const sheet = useMemo(() => markSheet(job, result), [job, result]);
-  return <MarksTables sheet={sheet} display={job.display} />;
-}
+const FloorMarks = later<BenchProps>(() => import('./floor-marks.tsx').then((file) => file.FloorMarks));
+const MarksDrawer = later<BenchProps>(() => import('./marks-drawer.tsx').then((file) => file.MarksDrawer));
+const MarksPanel = later<BenchProps>(() => import('./marks-panel.tsx').then((file) => file.MarksPanel));
 
 export const parts: BenchParts = {
   Panel: MarksPanel,

@@ -1,11 +1,14 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
-import { DeckDrawer } from './deck-drawer.tsx';
-import { MatchFloor } from './floor-match.tsx';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { MatchOver, MatchUnder } from './match-layer.tsx';
-import { MatchPanel } from './match-panel.tsx';
 import { MatchTray } from './match-tray.tsx';
-import { MountGapsDrawer } from './mounts-drawer.tsx';
+
+const DeckDrawer = later<BenchProps>(() => import('./deck-drawer.tsx').then((file) => file.DeckDrawer));
+const MatchFloor = later<BenchProps>(() => import('./floor-match.tsx').then((file) => file.MatchFloor));
+const MatchPanel = later<BenchProps>(() => import('./match-panel.tsx').then((file) => file.MatchPanel));
+const MountGapsDrawer = later<BenchProps>(() => import('./mounts-drawer.tsx').then((file) => file.MountGapsDrawer));
 
 const drawers = {
   mounts: { name: 'Mounts', Content: MountGapsDrawer },

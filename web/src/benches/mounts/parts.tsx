@@ -1,13 +1,16 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { inOrder } from './at-hand.ts';
-import { ContourDrawer } from './contour-drawer.tsx';
-import { MountsFloor } from './floor-mounts.tsx';
-import { MountsDrawer } from './mounts-drawer.tsx';
 import { MountsOver, MountsUnder } from './mounts-layer.tsx';
-import { MountsPanel } from './mounts-panel.tsx';
 import { MountsTray } from './mounts-tray.tsx';
-import { MountPartsDrawer } from './parts-drawer.tsx';
+
+const ContourDrawer = later<BenchProps>(() => import('./contour-drawer.tsx').then((file) => file.ContourDrawer));
+const MountsFloor = later<BenchProps>(() => import('./floor-mounts.tsx').then((file) => file.MountsFloor));
+const MountsDrawer = later<BenchProps>(() => import('./mounts-drawer.tsx').then((file) => file.MountsDrawer));
+const MountsPanel = later<BenchProps>(() => import('./mounts-panel.tsx').then((file) => file.MountsPanel));
+const MountPartsDrawer = later<BenchProps>(() => import('./parts-drawer.tsx').then((file) => file.MountPartsDrawer));
 
 export const parts: BenchParts = {
   Panel: MountsPanel,

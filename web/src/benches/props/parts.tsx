@@ -1,12 +1,15 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { Balance } from './balance.tsx';
-import { FloorProps } from './floor-props.tsx';
 import { PropsOver } from './props-layer.tsx';
-import { PropsPanel } from './props-panel.tsx';
-import { PropsTable } from './props-table.tsx';
 import { PropsTray } from './props-tray.tsx';
-import { WeightsTable } from './weights-table.tsx';
+
+const FloorProps = later<BenchProps>(() => import('./floor-props.tsx').then((file) => file.FloorProps));
+const PropsPanel = later<BenchProps>(() => import('./props-panel.tsx').then((file) => file.PropsPanel));
+const PropsTable = later<BenchProps>(() => import('./props-table.tsx').then((file) => file.PropsTable));
+const WeightsTable = later<BenchProps>(() => import('./weights-table.tsx').then((file) => file.WeightsTable));
 
 export const parts: BenchParts = {
   Panel: PropsPanel,

@@ -1,13 +1,18 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
-import { AssumptionsDrawer } from './assumptions-drawer.tsx';
-import { CompareDrawer } from './compare-drawer.tsx';
-import { FinderDrawer } from './finder-drawer.tsx';
-import { SpliceFloor } from './floor-splice.tsx';
-import { PartsDrawer } from './parts-drawer.tsx';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { SpliceOver } from './splice-layer.tsx';
-import { SplicePanel } from './splice-panel.tsx';
 import { SpliceTray } from './splice-tray.tsx';
+
+const AssumptionsDrawer = later<BenchProps>(() =>
+  import('./assumptions-drawer.tsx').then((file) => file.AssumptionsDrawer),
+);
+const CompareDrawer = later<BenchProps>(() => import('./compare-drawer.tsx').then((file) => file.CompareDrawer));
+const FinderDrawer = later<BenchProps>(() => import('./finder-drawer.tsx').then((file) => file.FinderDrawer));
+const SpliceFloor = later<BenchProps>(() => import('./floor-splice.tsx').then((file) => file.SpliceFloor));
+const PartsDrawer = later<BenchProps>(() => import('./parts-drawer.tsx').then((file) => file.PartsDrawer));
+const SplicePanel = later<BenchProps>(() => import('./splice-panel.tsx').then((file) => file.SplicePanel));
 
 export const parts: BenchParts = {
   Panel: SplicePanel,

@@ -1,16 +1,19 @@
 import type { BenchParts } from '../../client/bench.ts';
-import { FloorReadings } from './floor-readings.tsx';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { INKS } from './lines.ts';
 import { asFar } from './as-far.tsx';
-import { FitUpTable } from './fit-up-table.tsx';
-import { HistoryTable } from './history.tsx';
-import { MovesTable } from './moves.tsx';
-import { PracticeDrawer } from './practice.tsx';
-import { ReadingsTable } from './readings-table.tsx';
-import { ShapeTable } from './shape.tsx';
 import { TrueUpOver } from './true-up-layer.tsx';
-import { TrueUpPanel } from './true-up-panel.tsx';
 import { TrueUpTray } from './true-up-tray.tsx';
+
+const FloorReadings = later<BenchProps>(() => import('./floor-readings.tsx').then((file) => file.FloorReadings));
+const FitUpTable = later<BenchProps>(() => import('./fit-up-table.tsx').then((file) => file.FitUpTable));
+const HistoryTable = later<BenchProps>(() => import('./history.tsx').then((file) => file.HistoryTable));
+const MovesTable = later<BenchProps>(() => import('./moves.tsx').then((file) => file.MovesTable));
+const PracticeDrawer = later<BenchProps>(() => import('./practice.tsx').then((file) => file.PracticeDrawer));
+const ReadingsTable = later<BenchProps>(() => import('./readings-table.tsx').then((file) => file.ReadingsTable));
+const ShapeTable = later<BenchProps>(() => import('./shape.tsx').then((file) => file.ShapeTable));
+const TrueUpPanel = later<BenchProps>(() => import('./true-up-panel.tsx').then((file) => file.TrueUpPanel));
 
 const line = (ink: string, dash?: string, width = 1.4) => (
   <path d="M1 7h24" stroke={ink} strokeDasharray={dash} strokeWidth={width} />

@@ -1,11 +1,14 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
-import { CostsDrawer } from './costs-drawer.tsx';
-import { FloorWhere } from './floor-where.tsx';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { later } from '../../client/later.ts';
 import { LanesTray } from './lanes-tray.tsx';
-import { WaysDrawer } from './ways-drawer.tsx';
 import { WhereOver } from './where-layer.tsx';
-import { WherePanel } from './where-panel.tsx';
+
+const CostsDrawer = later<BenchProps>(() => import('./costs-drawer.tsx').then((file) => file.CostsDrawer));
+const FloorWhere = later<BenchProps>(() => import('./floor-where.tsx').then((file) => file.FloorWhere));
+const WaysDrawer = later<BenchProps>(() => import('./ways-drawer.tsx').then((file) => file.WaysDrawer));
+const WherePanel = later<BenchProps>(() => import('./where-panel.tsx').then((file) => file.WherePanel));
 
 export const parts: BenchParts = {
   Panel: WherePanel,

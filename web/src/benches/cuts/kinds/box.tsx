@@ -35,6 +35,5 @@ function BoxFields(props: Fields<'box'>) {
 export const box: KindView<'box'> = {
   Fields: BoxFields,
   Sketch: BoxSketch,
-  stretch: (operation, mm) => ({ ...operation, to: { ...operation.to, x: operation.to.x + mm } }),
   figure: ({ plate }, display) => formatLength(plate, display).text,
 };

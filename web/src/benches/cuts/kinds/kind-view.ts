@@ -8,8 +8,6 @@ export interface KindView<K extends Operation['kind']> {
   readonly Fields: (props: Fields<K>) => ReactNode;
   /** Its geometry with its figures; nothing where there is none to draw. */
   readonly Sketch: (props: SketchOf<K>) => ReactNode;
-  /** Made longer by mm, where its rear edge can be dragged. */
-  readonly stretch?: (operation: Extract<Operation, { kind: K }>, mm: number) => Operation;
   /** The figure that it is remembered by in the list. */
   readonly figure: (operation: Extract<Operation, { kind: K }>, display: LengthFormat) => string;
 }

@@ -30,6 +30,5 @@ function LengthenFields(props: Fields<'lengthen'>) {
 export const lengthen: KindView<'lengthen'> = {
   Fields: LengthenFields,
   Sketch: LengthSketch,
-  stretch: (operation, mm) => ({ ...operation, length: operation.length + mm }),
   figure: ({ length }, display) => `+${formatLength(length, display).text}`,
 };
