@@ -3,30 +3,48 @@ import { newFlagship, openDemoShop } from './steps.ts';
 
 /** A slow tablet in the shop: a quarter of this machine's speed, 10 Mbit/s, 40 ms away. */
 const TABLET = { cpu: 4, latency: 40, bytesPerSecond: 10e6 / 8 };
-/** What a job weighs when its board stands, kB, and how long that takes, ms: more than this is a step back. */
-const MOST = { kilobytes: 365, ms: 3500 };
+/** What a job weighs when its board stands, kB, and how long that takes at the pace of the reference, ms. */
+const GOAL = { kilobytes: 250, ms: 1500 };
+/** More than this is a step back. */
+const MOST = { kilobytes: 250, ms: 1900 };
+/** Of that the network alone, which no machine makes faster, ms: four times there and back, and all that is loaded. */
+const NETWORK = 350;
+/** How long `pieceOfWork` takes on the tablet when the machine of docs/benchmarks.md does nothing else, ms. */
+const REFERENCE = 150;
 
 test.use({ viewport: { width: 1180, height: 820 }, hasTouch: true });
 
-/** When the board stood, by the page's own clock. */
+/** Says when the board stood, by the page's own clock; nothing else is put into the page, which would take its time. */
 const whenItStands = () => {
   const look = new MutationObserver(() => {
     if (!document.querySelector('[aria-label^="Drawing of the frame"] svg')) return;
     look.disconnect();
-    requestAnimationFrame(() =>
-      setTimeout(() => document.documentElement.setAttribute('data-stood', String(performance.now()))),
-    );
+    requestAnimationFrame(() => setTimeout(() => console.debug(`stood ${performance.now()}`)));
   });
   look.observe(document, { childList: true, subtree: true });
 };
+
+/** So many ms for work of the kind that a page does: how fast the machine is just now, which nobody else's work changes. */
+function pieceOfWork(): number {
+  const started = performance.now();
+  let seed = 7;
+  const next = () => (seed = (seed * 16807) % 2147483647);
+  const rows = Array.from({ length: 20_000 }, (_, at) => ({ id: `n${next() % 1000}`, x: next(), at: [next(), at] }));
+  rows.sort((a, b) => a.x - b.x);
+  const sums = new Map<string, number>();
+  for (const { id, at } of rows) sums.set(id, (sums.get(id) ?? 0) + (at[0] ?? 0));
+  JSON.parse(JSON.stringify([rows.slice(0, 6000), [...sums]]));
+  return performance.now() - started;
+}
 
 test('a job stands soon on a slow tablet, and loads no code of other benches', async ({ page, browser }) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Weighed van');
   const stood: number[] = [];
+  const fair: number[] = [];
   let bytes = 0;
   let names: string[] = [];
-  for (let turn = 0; turn < 3; turn += 1) {
+  for (let turn = 0; turn < 5; turn += 1) {
     // As somebody who was never here.
     const context = await browser.newContext({ viewport: { width: 1180, height: 820 }, serviceWorkers: 'block' });
     await context.addCookies(await page.context().cookies());
@@ -40,24 +58,29 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
       uploadThroughput: TABLET.bytesPerSecond,
     });
     await tools.send('Emulation.setCPUThrottlingRate', { rate: TABLET.cpu });
+    const paces = [await tablet.evaluate(pieceOfWork), await tablet.evaluate(pieceOfWork)];
     const sizes: number[] = [];
     tools.on('Network.loadingFinished', ({ encodedDataLength }) => sizes.push(encodedDataLength));
     names = [];
     tools.on('Network.responseReceived', ({ response }) => names.push(new URL(response.url).pathname));
     await tablet.addInitScript(whenItStands);
+    const said = tablet.waitForEvent('console', { predicate: (message) => message.text().startsWith('stood ') });
     await tablet.goto(new URL(`/jobs/${id}/cuts`, page.url()).href, { waitUntil: 'commit' });
-    const mark = tablet.locator('html[data-stood]');
-    await mark.waitFor({ state: 'attached' });
-    stood.push(Number(await mark.getAttribute('data-stood')));
-    await tablet.waitForLoadState('load');
+    const at = Number((await said).text().slice('stood '.length));
     bytes = sizes.reduce((sum, size) => sum + size, 0);
+    paces.push(await tablet.evaluate(pieceOfWork));
+    stood.push(at);
+    fair.push(NETWORK + ((at - NETWORK) * REFERENCE) / (paces.toSorted((a, b) => a - b)[1] ?? REFERENCE));
     await context.close();
   }
-  const soonest = Math.round(Math.min(...stood));
+  const [soonest, fairly] = [stood, fair].map((times) => Math.round(Math.min(...times))) as [number, number];
   const kilobytes = Math.round(bytes / 1000);
-  console.log(`a job on a slow tablet: ${kilobytes} kB (goal 250), its board stands after ${soonest} ms (goal 1500)`);
+  console.log(
+    `a job on a slow tablet: ${kilobytes} kB (goal ${GOAL.kilobytes}), its board stands after ${soonest} ms,`,
+    `${fairly} ms at the pace of the reference (goal ${GOAL.ms})`,
+  );
   expect(kilobytes).toBeLessThan(MOST.kilobytes);
-  expect(soonest).toBeLessThan(MOST.ms);
+  expect(fairly).toBeLessThan(MOST.ms);
   // The view in space, the charts and the whole faces come when they are asked for.
   expect(names.filter((name) => /space-view|chart|latin|core\.worker/.test(name))).toEqual([]);
 });
