@@ -18,3 +18,14 @@ export function setTheme(chosen: Theme): void {
   localStorage.setItem(KEY, chosen);
   showTheme(chosen);
 }
+
+/** The theme that is shown. */
+export const shownTheme = (): string =>
+  typeof document === 'undefined' ? 'day' : (document.documentElement.dataset.theme ?? 'day');
+
+/** Hears of every change of the theme that is shown; gives what ends it. */
+export function hearTheme(onChange: () => void): () => void {
+  const look = new MutationObserver(onChange);
+  look.observe(document.documentElement, { attributeFilter: ['data-theme'] });
+  return () => look.disconnect();
+}

@@ -10,7 +10,9 @@ import {
   LineElement,
   PointElement,
 } from 'chart.js';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { hearTheme, shownTheme } from '../client/theme.ts';
+import { still } from './still.ts';
 
 Chart.register(
   BarController,
@@ -43,6 +45,7 @@ interface ChartProps {
 function Canvas({ width, height, label, config }: ChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart | null>(null);
+  const theme = useSyncExternalStore(hearTheme, shownTheme, shownTheme);
   useEffect(() => {
     const at = canvas.current;
     // Where there is nothing to draw on (a test without a canvas), the table says it all.
@@ -51,7 +54,7 @@ function Canvas({ width, height, label, config }: ChartProps) {
     if (chart.current) {
       chart.current.data = data;
       chart.current.options = options as Chart['options'];
-      chart.current.resize(width, height);
+      if (chart.current.width !== width || chart.current.height !== height) chart.current.resize(width, height);
       chart.current.update('none');
     } else {
       at.width = width;
@@ -62,7 +65,7 @@ function Canvas({ width, height, label, config }: ChartProps) {
         options: { ...options, responsive: false, maintainAspectRatio: false },
       } as ChartConfiguration);
     }
-  });
+  }, [width, height, config, theme]);
   useEffect(
     () => () => {
       chart.current?.destroy();
@@ -86,7 +89,7 @@ export interface CurveProps {
 }
 
 /** A curve that fills its canvas from edge to edge, so that it stands in register with what is drawn over it. */
-export function Curve({ width, height, label, x, y, points, against }: CurveProps) {
+export const Curve = still(function Curve({ width, height, label, x, y, points, against }: CurveProps) {
   return (
     <Canvas
       width={width}
@@ -136,7 +139,7 @@ export function Curve({ width, height, label, x, y, points, against }: CurveProp
       }}
     />
   );
-}
+});
 
 export interface BarsProps {
   readonly width: number;
@@ -148,7 +151,7 @@ export interface BarsProps {
 }
 
 /** Bars lying down, one below the other, read against a line. */
-export function Bars({ width, height, label, bars, against }: BarsProps) {
+export const Bars = still(function Bars({ width, height, label, bars, against }: BarsProps) {
   return (
     <Canvas
       width={width}
@@ -196,7 +199,7 @@ export function Bars({ width, height, label, bars, against }: BarsProps) {
       })}
     />
   );
-}
+});
 
 export interface StacksProps {
   readonly width: number;
@@ -208,7 +211,7 @@ export interface StacksProps {
 }
 
 /** Bars lying down, each made up of parts. */
-export function Stacks({ width, height, label, names, parts }: StacksProps) {
+export const Stacks = still(function Stacks({ width, height, label, names, parts }: StacksProps) {
   return (
     <Canvas
       width={width}
@@ -249,4 +252,4 @@ export function Stacks({ width, height, label, names, parts }: StacksProps) {
       })}
     />
   );
-}
+});

@@ -5,6 +5,7 @@ import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Curve } from '../../ui/chart.tsx';
 import { nudgeStep } from '../../ui/length-field.tsx';
+import { useCatchUp } from '../../ui/use-catch-up.ts';
 import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
 import { LocalTape, TAPE } from './local-tape.tsx';
 import { Opened } from './opened.tsx';
@@ -13,6 +14,8 @@ import { StrengthTable } from './strength-table.tsx';
 import { Unfolded } from './unfolded.tsx';
 import { unfold } from './unfolding.ts';
 
+/** While a part is dragged the chart is drawn so often, ms. */
+const CHARTED_MS = 200;
 /** Width of the section at the blade, px. */
 const SECTION = 236;
 /** Steel that is drawn beyond the last part, mm. */
@@ -68,7 +71,10 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
     return [bare(-1e5), bare((inside[0]?.x ?? 0) - 1e-3), ...inside, bare((inside.at(-1)?.x ?? 0) + 1e-3), bare(1e5)];
   }, [strength]);
   const ratios = strength?.curve.map(({ ratio }) => ratio) ?? [1];
-  const [low, high] = [Math.min(0.5, ...ratios) - 0.08, Math.min(2.2, Math.max(1.25, ...ratios)) + 0.08];
+  const [foot, top] = [Math.min(0.5, ...ratios) - 0.08, Math.min(2.2, Math.max(1.25, ...ratios)) + 0.08];
+  const now = useMemo(() => ({ points, low: foot, high: top }), [points, foot, top]);
+  // A chart costs more than all the rest of the picture: it comes a moment behind the hand.
+  const { low, high, ...charted } = useCatchUp(now, dragging, CHARTED_MS);
   const py = (ratio: number) => ((high - ratio) / (high - low)) * curveHeight;
   const onDrag = (make: (mm: number) => RailSplice) => {
     const step = nudgeOf(job.display);
@@ -133,7 +139,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
             label={`What joint ${joint.letter} carries of the bare rail, along the rail`}
             x={[-reach, reach]}
             y={[low, high]}
-            points={points}
+            points={charted.points}
             against={1}
           />
         </div>
