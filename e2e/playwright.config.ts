@@ -8,8 +8,9 @@ export default defineConfig({
   // Files of tests beside each other, each in jobs of its own; but whoever measures time is alone.
   workers: 2,
   projects: [
-    { name: 'alone', testMatch: /(drag|weight)\.spec/ },
-    { name: 'beside others', testIgnore: /(drag|weight)\.spec/, dependencies: ['alone'] },
+    { name: 'weight', testMatch: /weight\.spec/ },
+    { name: 'drag', testMatch: /drag\.spec/, dependencies: ['weight'] },
+    { name: 'beside others', testIgnore: /(drag|weight)\.spec/, dependencies: ['drag'] },
   ],
   forbidOnly: true,
   use: {

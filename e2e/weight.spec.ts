@@ -17,7 +17,8 @@ const whenItStands = () => {
   const look = new MutationObserver(() => {
     if (!document.querySelector('[aria-label^="Drawing of the frame"] svg')) return;
     look.disconnect();
-    requestAnimationFrame(() => setTimeout(() => console.debug(`stood ${performance.now()}`)));
+    const drawn = performance.timeOrigin + performance.now();
+    requestAnimationFrame(() => setTimeout(() => console.debug(`stood ${performance.now()} ${drawn}`)));
   });
   look.observe(document, { childList: true, subtree: true });
 };
@@ -27,7 +28,7 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
   const id = await newFlagship(page, 'Weighed van');
   const stood: number[] = [];
   const fair: number[] = [];
-  let bytes = 0;
+  let [bytes, all] = [0, 0];
   let names: string[] = [];
   for (let turn = 0; turn < 5; turn += 1) {
     // As somebody who was never here.
@@ -44,15 +45,20 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
     });
     await tools.send('Emulation.setCPUThrottlingRate', { rate: TABLET.cpu });
     const before = await paceOf(tablet);
-    const sizes: number[] = [];
-    tools.on('Network.loadingFinished', ({ encodedDataLength }) => sizes.push(encodedDataLength));
+    const [sizes, asked] = [new Map<string, number>(), new Map<string, number>()];
+    tools.on('Network.requestWillBeSent', ({ requestId, wallTime }) => asked.set(requestId, wallTime * 1000));
+    tools.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => sizes.set(requestId, encodedDataLength));
     names = [];
     tools.on('Network.responseReceived', ({ response }) => names.push(new URL(response.url).pathname));
     await tablet.addInitScript(whenItStands);
     const said = tablet.waitForEvent('console', { predicate: (message) => message.text().startsWith('stood ') });
     await tablet.goto(new URL(`/jobs/${id}/cuts`, page.url()).href, { waitUntil: 'commit' });
-    const at = Number((await said).text().slice('stood '.length));
-    bytes = sizes.reduce((sum, size) => sum + size, 0);
+    const [, at = NaN, drawn = NaN] = (await said).text().split(' ').map(Number);
+    // Everything that was asked for until it was drawn; what follows is asked for by the board itself.
+    await expect(tablet.getByRole('list', { name: 'The figures that matter' })).toBeVisible();
+    await tablet.waitForTimeout(1500);
+    bytes = [...sizes].reduce((sum, [id, size]) => sum + ((asked.get(id) ?? 0) < drawn ? size : 0), 0);
+    all = [...sizes.values()].reduce((sum, size) => sum + size, 0);
     // The tablet is so many times slower by itself.
     const pace = (before + (await paceOf(tablet))) / 2 / TABLET.cpu;
     stood.push(at);
@@ -63,9 +69,10 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
   }
   const soonest = Math.round(Math.min(...stood));
   const fairly = Math.round(fair.toSorted((a, b) => a - b)[2] ?? Infinity);
-  const kilobytes = Math.round(bytes / 1000);
+  const [kilobytes, inAll] = [Math.round(bytes / 1000), Math.round(all / 1000)];
   console.log(
-    `a job on a slow tablet: ${kilobytes} kB (goal ${GOAL.kilobytes}), its board stands after ${soonest} ms,`,
+    `a job on a slow tablet: ${kilobytes} kB (goal ${GOAL.kilobytes}; ${inAll} kB with all that follows),`,
+    `its board stands after ${soonest} ms,`,
     `${fairly} ms at the pace of the reference (goal ${GOAL.ms})`,
   );
   expect(kilobytes).toBeLessThan(MOST.kilobytes);

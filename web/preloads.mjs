@@ -9,14 +9,8 @@ const ENTRIES = [
 ];
 
 /**
- * Tells the browser to make all of a file ready while it comes in, beside the page and not in its way: most of what is
- * loaded first is called at once. Browsers that do not know it read a comment.
- */
-const ALL_AT_ONCE = '//# allFunctionsCalledOnLoad\n';
-
-/**
  * Notes which files each page of a bench needs, so that the page names all of them at once (`server/preloads.ts`) and the
- * browser need not find them one behind another, and says of each that all of it is called at once.
+ * browser need not find them one behind another.
  *
  * @param file Where it is noted.
  */
@@ -43,9 +37,11 @@ export function preloads(file) {
             if (found) noted[nameOf(bench)] = [...needed(chunk.fileName, new Set(noted[nameOf(bench)]))];
           }
       if (!noted.workbench) return;
-      for (const name of new Set(Object.values(noted).flat())) bundle[name].code = ALL_AT_ONCE + bundle[name].code;
       mkdirSync(new URL('.', file), { recursive: true });
-      writeFileSync(file, JSON.stringify(noted, (_, value) => (typeof value === 'string' ? `/${value}` : value)));
+      writeFileSync(
+        file,
+        JSON.stringify(noted, (_, value) => (typeof value === 'string' ? `/${value}` : value)),
+      );
     },
   };
 }

@@ -19,10 +19,15 @@ describe('what a page of a bench loads first', () => {
     }
   });
 
-  it.each(Object.keys(BENCHES))('holds nothing that only checks, zooms, draws charts or looks in space: %s', (bench) => {
-    const files = [...new Set([...(noted.react ?? []), ...(noted.workbench ?? []), ...(noted[bench] ?? [])])];
-    const all = files.map(text).join('\n');
-    for (const sign of ['ValidationError', 'scaleExtent', 'WebGLRenderer', 'BarController', 'radix-'])
-      expect([sign, all.includes(sign)]).toEqual([sign, false]);
-  });
+  it.each(Object.keys(BENCHES))(
+    'holds nothing that only checks, zooms, draws charts or looks in space: %s',
+    (bench) => {
+      const files = [...new Set([...(noted.react ?? []), ...(noted.workbench ?? []), ...(noted[bench] ?? [])])];
+      const all = files.map(text).join('\n');
+      const signs = ['scaleExtent', 'WebGLRenderer', 'BarController', 'DismissableLayer'];
+      // A station that is dragged on the donor is checked as it is put down.
+      for (const sign of [...signs, ...(bench === 'donor' ? [] : ['ValidationError'])])
+        expect([sign, all.includes(sign)]).toEqual([sign, false]);
+    },
+  );
 });

@@ -9,6 +9,7 @@ import {
   operationName,
   placeOfOperation,
   shiftOperation,
+  stretchedOperation,
   withOperation,
   withOrder,
   withoutOperation,
@@ -23,6 +24,31 @@ const channelFrame = plainFrame({
     ...plainFrame().features,
     { ...plainFrame().features[0]!, id: 'mount', name: 'Mount', x: 2500, movable: 're-drill' },
   ],
+});
+
+describe('an operation made longer', () => {
+  const kinds = kindsFor(channelFrame).map((kind) => newOperation(kind, 'cut-1', at(3000), channelFrame));
+  const stretching = kinds.filter((operation) => stretchedOperation(operation, 0));
+  const lengthOf = (operation: (typeof kinds)[number]) =>
+    operation.kind === 'lengthen'
+      ? operation.length
+      : operation.kind === 'box'
+        ? operation.to.x - operation.from.x
+        : NaN;
+
+  it('is one whose rear edge can be drawn out, and no other', () => {
+    expect(stretching.map(({ kind }) => kind)).toEqual(['lengthen', 'box']);
+    for (const operation of stretching) expect(stretchedOperation(operation, 0)).toEqual(operation);
+  });
+
+  it('is longer by just that, at the place where it was', () => {
+    for (const operation of stretching) {
+      const longer = stretchedOperation(operation, 37)!;
+      expect(lengthOf(longer) - lengthOf(operation)).toBeNear(37, 1e-9);
+      expect(placeOfOperation(longer)).toEqual(placeOfOperation(operation));
+      expect(stretchedOperation(longer, -37)).toEqual(operation);
+    }
+  });
 });
 
 describe('a new operation of every kind', () => {

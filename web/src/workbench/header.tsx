@@ -73,7 +73,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
           className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
           role="status"
         >
-          {!bad && `plan “${state.job.plan.name}” · `}
+          {!bad && <span className="max-lg:hidden">plan “{state.job.plan.name}” · </span>}
           {words}
         </p>
         <Renewed />

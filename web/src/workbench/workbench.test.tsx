@@ -69,9 +69,6 @@ const open = async (bench = 'cuts') => {
     );
     await Promise.resolve();
   });
-  // What is beside the board comes once that is on the screen.
-  if (screenIs !== 'hand')
-    await vi.waitFor(() => expect(document.querySelector('#panel')?.getAttribute('aria-busy')).toBe('false'), 20_000);
 };
 
 describe('a bench that was added', () => {

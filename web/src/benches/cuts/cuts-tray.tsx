@@ -19,6 +19,7 @@ import { change, preview, useJobState } from '../../client/job-store.ts';
 import { later } from '../../client/later.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
+import { useStands } from '../../ui/use-stands.ts';
 import { ReworkMark } from './rework-mark.tsx';
 
 /** What the kinds of operation look like one by one is loaded once the joint is drawn. */
@@ -65,6 +66,7 @@ function spanOf({ operation }: OperationOutcome, props: PictureProps): readonly 
 /** The operation at hand as the evaluation has it: close up, to scale, with handles, beside what it comes to. */
 export function CutsTray(props: PictureProps) {
   const { job, result, tray } = props;
+  const stands = useStands();
   const outcome = atHand(props);
   if (!outcome)
     return (
@@ -91,9 +93,11 @@ export function CutsTray(props: PictureProps) {
           role="group"
           aria-label="Figures of the operation"
         >
-          <Suspense fallback={null}>
-            <Sketch operation={outcome.operation} job={job} result={result} />
-          </Suspense>
+          {stands && (
+            <Suspense fallback={null}>
+              <Sketch operation={outcome.operation} job={job} result={result} />
+            </Suspense>
+          )}
         </div>
       )}
     </div>
