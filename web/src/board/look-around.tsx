@@ -1,10 +1,11 @@
 import { SCENE_LAYERS, type SceneLayer, sceneOf } from '@splay/core';
 import { X } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, useMemo, useState } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import { useJobState } from '../client/job-store.ts';
 import { Verdict } from '../ui/verdict.tsx';
 import type { ViewFrom } from './space-view.tsx';
+import { Waits } from '../ui/waits.tsx';
 
 const SpaceView = lazy(() => import('./space-view.tsx').then((module) => ({ default: module.SpaceView })));
 
@@ -87,9 +88,9 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
       </div>
       <div className="relative min-h-0 flex-1">
         {able ? (
-          <Suspense fallback={<p className="p-6 text-pencil">Loading the view in space …</p>}>
+          <Waits place={<p className="p-6 text-pencil">Loading the view in space …</p>}>
             <SpaceView scene={scene} hidden={hidden} open={open} from={from} />
-          </Suspense>
+          </Waits>
         ) : (
           <p className="p-6">
             <Verdict kind="note">

@@ -1,7 +1,8 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, useRef, useState } from 'react';
 import type { BenchParts, LegendEntry, PinnedLayer } from '../client/bench.ts';
 import { still } from '../ui/still.ts';
+import { Waits } from '../ui/waits.tsx';
 
 const Legend = lazy(() => import('./legend.tsx'));
 
@@ -81,7 +82,7 @@ export const TrayBar = still(function TrayBar({
         Legend
       </button>
       {explains && (
-        <Suspense fallback={null}>
+        <Waits>
           <Legend
             button={legendButton}
             entries={legend}
@@ -91,7 +92,7 @@ export const TrayBar = still(function TrayBar({
             onPin={onPin}
             onClose={() => setExplains(false)}
           />
-        </Suspense>
+        </Waits>
       )}
       {tool('Zoom out', ZoomOut, () => onZoom(1 / 1.5), !zoomed)}
       {tool('Zoom in', ZoomIn, () => onZoom(1.5))}

@@ -29,17 +29,3 @@ it('draws at once what is here already', async () => {
   expect(screen.getByText('here')).toBeTruthy();
   expect(screen.queryByText('coming')).toBeNull();
 });
-
-it('asks again where the connection dropped, and shows the part once it is back', async () => {
-  vi.useFakeTimers();
-  const load = vi.fn(() => Promise.resolve(Word));
-  load.mockRejectedValueOnce(new TypeError('Failed to fetch dynamically imported module'));
-  const Part = later(load) as typeof Word;
-  await act(async () => void show(Part));
-  expect(screen.queryByText('here')).toBeNull();
-  expect(screen.getByText('coming')).toBeTruthy();
-  await act(() => vi.advanceTimersByTimeAsync(2100));
-  expect(screen.getByText('here')).toBeTruthy();
-  expect(load).toHaveBeenCalledTimes(2);
-  vi.useRealTimers();
-});

@@ -1,9 +1,10 @@
-import { lazy, Suspense, use, useState } from 'react';
+import { lazy, use, useState } from 'react';
 import { type KeptJob, keptJobs } from '../client/device.ts';
 import type { JobStart } from '../client/job-store.ts';
 import { keepProgram } from '../client/program.ts';
 import { type NotOpened, openJob } from '../client/open-job.ts';
 import Workbench from './workbench.tsx';
+import { Waits } from '../ui/waits.tsx';
 
 const KeptJobs = lazy(() => import('./kept-jobs.tsx'));
 
@@ -21,15 +22,15 @@ export default function AtThisAddress() {
     return id === undefined ? null : openJob(id, bench);
   });
   return (
-    <Suspense
-      fallback={
+    <Waits
+      place={
         <p className="heading flex h-dvh items-center justify-center text-2xl" role="status">
           Splay
         </p>
       }
     >
       {asked ? <Opened asked={asked} kept={kept} /> : <KeptJobs kept={kept} />}
-    </Suspense>
+    </Waits>
   );
 }
 

@@ -1,7 +1,8 @@
 import { ChevronLeft, ChevronRight, ListOrdered } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { BENCHES } from './benches.ts';
 import type { Order } from './phase-rail.tsx';
+import { Waits } from '../ui/waits.tsx';
 
 const OrderOfWork = lazy(() => import('./order-of-work.tsx'));
 
@@ -39,9 +40,9 @@ export function PhaseBar({ jobId, bench, done, gates, onBench, onGate }: Order) 
         {BENCHES[bench]?.name}
       </button>
       {open && (
-        <Suspense fallback={null}>
+        <Waits>
           <OrderOfWork {...{ jobId, bench, done, gates, onBench, onGate }} onClose={() => setOpen(false)} />
-        </Suspense>
+        </Waits>
       )}
       {step(ids[at + 1], ChevronRight, true)}
     </nav>

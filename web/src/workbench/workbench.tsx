@@ -1,5 +1,5 @@
-import { emptyPlan, evaluateJob, evaluatePlan, type GateId, planOf, type JobProgress } from '@splay/core';
-import { Suspense, use, useEffect, useMemo, useState } from 'react';
+import type { GateId, JobProgress } from '@splay/core';
+import { use, useEffect, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
@@ -8,14 +8,16 @@ import { leftDraft } from '../client/device.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { later } from '../client/later.ts';
 import { workbenchActions } from './actions.ts';
+import { Beside } from './beside.tsx';
 import { BENCHES, benchOf, partsOf } from './benches.ts';
 import type { OpenDialog } from './dialogs.tsx';
 import { Header } from './header.tsx';
-import { useCatchUp } from '../ui/use-catch-up.ts';
+import { useBench } from './use-bench.ts';
 import { useKeys } from './use-keys.ts';
 import { useScreen } from './use-screen.ts';
 import { useAddress, useServer } from './use-server.ts';
 import { useStands } from '../ui/use-stands.ts';
+import { Waits } from '../ui/waits.tsx';
 
 // The board is loaded first, then what is beside it, and what is not in sight when it is asked for.
 const Ledger = later(() => import('./ledger.tsx').then((file) => file.Ledger));
@@ -28,7 +30,6 @@ const GateDialog = later(() => import('./gate-dialog.tsx').then((file) => file.G
 const LookAround = later(() => import('../board/look-around.tsx').then((file) => file.LookAround));
 const MeasureBar = later(() => import('./measure-bar.tsx').then((file) => file.MeasureBar));
 const RulesNotice = later(() => import('./rules-notice.tsx').then((file) => file.RulesNotice));
-const WithProgress = later(() => import('./with-progress.tsx').then((file) => file.WithProgress));
 const ThreadCard = later(() => import('./thread-card.tsx').then((file) => file.ThreadCard));
 
 /** Every bench has its drawing as tables, beside what it brings of its own. */
@@ -65,15 +66,15 @@ export default function Workbench(start: JobStart) {
   useAddress(store);
   const name = useJobState(store, ({ job }) => job.name);
   return (
-    <Suspense
-      fallback={
+    <Waits
+      place={
         <p className="heading flex h-dvh items-center justify-center text-2xl" role="status">
           Laying out {name} …
         </p>
       }
     >
       <OpenJob store={store} server={server} />
-    </Suspense>
+    </Waits>
   );
 }
 
@@ -84,24 +85,8 @@ interface OpenJobProps {
 
 function OpenJob({ store, server }: OpenJobProps) {
   const actions = useMemo(() => workbenchActions(store), [store]);
-  const state = useJobState(store, ({ job, preview, records, bench, selected, ...rest }) => ({
-    job: preview ?? job,
-    dragging: preview !== null,
-    records,
-    bench,
-    selected,
-    drawer: rest.drawer,
-    thread: rest.thread,
-    measuring: rest.measuring,
-    showBefore: rest.showBefore,
-    pinned: rest.pinned,
-    measurement: rest.measurement,
-    look: rest.look,
-    canWrite: rest.canWrite,
-    canRecord: rest.canRecord,
-    lookingAround: rest.lookingAround,
-    id: rest.id,
-  }));
+  const { state, bench, drawn } = useBench(store, server, actions);
+  const { job, whole, result } = bench;
   const definition = benchOf(state.bench);
   const loaded = use(partsOf(state.bench));
   const parts = useMemo(() => withTable(loaded), [loaded]);
@@ -113,58 +98,8 @@ function OpenJob({ store, server }: OpenJobProps) {
   const boardStands = useStands();
   const asks = useAsks(store);
 
-  const standing = useMemo(
-    () =>
-      evaluatePlan({
-        donor: state.job.donor,
-        bodies: [],
-        plan: emptyPlan(''),
-        rules: state.job.rules,
-        display: state.job.display,
-      }),
-    [state.job.donor, state.job.rules, state.job.display],
-  );
-  const shown = useMemo(() => ({ job: state.job, result: planOf(state.job), donor: standing }), [state.job, standing]);
-  // While something is dragged the board keeps up with the hand, and everything else catches up.
-  const { job, donor } = useCatchUp(shown, state.dragging);
-  const whole = useMemo(() => evaluateJob(job, state.records), [job, state.records]);
-  const { plan: result, readings } = whole;
   useKeys({ store, result, parts, onDialog: setDialog, actions });
 
-  const bench: BenchProps = useMemo(
-    () => ({
-      store,
-      job,
-      whole,
-      result,
-      donor,
-      records: state.records,
-      readings,
-      canWrite: state.canWrite,
-      canRecord: state.canRecord,
-      selected: state.selected,
-      onSelect: actions.onSelect,
-      onShowMeasurement: actions.onShowMeasurement,
-      onLook: actions.onLook,
-      onPickConflict: actions.onPickConflict,
-      ...server,
-    }),
-    [
-      store,
-      job,
-      whole,
-      result,
-      donor,
-      state.records,
-      readings,
-      state.canWrite,
-      state.canRecord,
-      state.selected,
-      actions,
-      server,
-    ],
-  );
-  const drawn = useMemo(() => ({ ...bench, ...shown, onSelect: actions.onPick }), [bench, shown, actions]);
   const opened = state.drawer === null ? undefined : parts.drawers[state.drawer];
   const drawer = useMemo(
     () =>
@@ -172,39 +107,41 @@ function OpenJob({ store, server }: OpenJobProps) {
         ? {
             id: state.drawer,
             content: (
-              <Suspense fallback={null}>
+              <Waits key={state.drawer}>
                 <opened.Content {...bench} />
-              </Suspense>
+              </Waits>
             ),
           }
         : null,
     [opened, state.drawer, bench],
   );
-  const work = { job, records: state.records };
+  const beside = { job, records: state.records, stands: boardStands };
   const overlays = (
-    <Suspense fallback={null}>
-      {(dialog !== null || asks) && (
-        <Dialogs
-          store={store}
-          open={dialog}
-          result={result}
-          parts={parts}
-          actions={actions}
-          onDialog={setDialog}
-          onClose={() => setDialog(null)}
-        />
-      )}
+    <>
+      <Waits>
+        {(dialog !== null || asks) && (
+          <Dialogs
+            store={store}
+            open={dialog}
+            result={result}
+            parts={parts}
+            actions={actions}
+            onDialog={setDialog}
+            onClose={() => setDialog(null)}
+          />
+        )}
+      </Waits>
       {gateId !== null && (
-        <WithProgress {...work}>
+        <Beside {...beside} stands>
           {({ gates }) => {
             const gate = gates.find(({ id }) => id === gateId);
             return (
               gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />
             );
           }}
-        </WithProgress>
+        </Beside>
       )}
-    </Suspense>
+    </>
   );
   const { Panel, Floor } = parts;
   // Kept while something is dragged: what the panel says catches up with the hand, and is not drawn for every move.
@@ -224,23 +161,18 @@ function OpenJob({ store, server }: OpenJobProps) {
     return (
       <>
         <Hatches />
-        <Suspense fallback={null}>
-          <WithProgress {...work}>
-            {(progress) => (
-              <FloorView {...bench} order={order(progress)}>
+        <Beside {...beside} stands>
+          {(progress) => (
+            <FloorView {...bench} order={order(progress)}>
+              <Waits key={state.bench}>
                 <Floor {...bench} />
-              </FloorView>
-            )}
-          </WithProgress>
-        </Suspense>
+              </Waits>
+            </FloorView>
+          )}
+        </Beside>
         {overlays}
       </>
     );
-  const rail = <div className="w-38 shrink-0 border-r border-graphite bg-bench" />;
-  const ledger = <div className="h-[4.6rem] shrink-0 bg-night" />;
-  const bar = (
-    <div className="h-[calc(3.5rem+1px)] shrink-0 border-t border-graphite bg-bench low:h-[calc(3rem+1px)]" />
-  );
   return (
     <div className="flex h-dvh overflow-hidden">
       <a href="#panel" className="skip-link">
@@ -248,15 +180,9 @@ function OpenJob({ store, server }: OpenJobProps) {
       </a>
       <Hatches />
       {screen === 'desk' && (
-        <Suspense fallback={rail}>
-          {boardStands ? (
-            <WithProgress {...work}>
-              {(progress) => <PhaseRail {...order(progress)} cuts={job.plan.operations.length} />}
-            </WithProgress>
-          ) : (
-            rail
-          )}
-        </Suspense>
+        <Beside {...beside} place={<div className="w-38 shrink-0 border-r border-graphite bg-bench" />}>
+          {(progress) => <PhaseRail {...order(progress)} cuts={job.plan.operations.length} />}
+        </Beside>
       )}
       <div className="flex min-w-0 flex-1 flex-col">
         <Header
@@ -266,11 +192,11 @@ function OpenJob({ store, server }: OpenJobProps) {
           onMeasure={actions.onMeasure}
           onLookAround={actions.onLookAround}
         />
-        <Suspense fallback={null}>
-          {state.measuring !== null && <MeasureBar store={store} result={shown.result} format={job.display} />}
-        </Suspense>
+        <Waits>
+          {state.measuring !== null && <MeasureBar store={store} result={drawn.result} format={job.display} />}
+        </Waits>
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
-          <Suspense fallback={null}>
+          <Waits>
             {state.lookingAround ? (
               <LookAround bench={drawn} />
             ) : (
@@ -292,7 +218,7 @@ function OpenJob({ store, server }: OpenJobProps) {
                 onCentre={actions.onCentre}
               />
             )}
-          </Suspense>
+          </Waits>
           <aside
             id="panel"
             tabIndex={-1}
@@ -301,51 +227,46 @@ function OpenJob({ store, server }: OpenJobProps) {
             className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
           >
             {state.thread ? (
-              <Suspense fallback={null}>
+              <Waits>
                 <ThreadCard figure={state.thread} job={job} whole={whole} actions={actions} />
-              </Suspense>
+              </Waits>
             ) : (
               <>
                 <h2 className="heading text-2xl leading-none">{definition.name}</h2>
                 <p className="mb-3 text-sm text-pencil">{definition.sentence}</p>
                 {job.rules.from && (
-                  <Suspense fallback={null}>
+                  <Waits>
                     <RulesNotice key={job.rules.from.version} job={job} onOpen={() => setDialog('rules')} />
-                  </Suspense>
+                  </Waits>
                 )}
-                <Suspense fallback={null}>{panel}</Suspense>
+                <Waits key={state.bench}>{panel}</Waits>
               </>
             )}
           </aside>
         </main>
-        <Suspense fallback={ledger}>
-          {boardStands ? (
-            <WithProgress {...work}>
-              {({ gates }) => (
-                <Ledger
-                  job={job}
-                  whole={whole}
-                  gates={gates}
-                  figures={definition.figures}
-                  showBefore={state.showBefore}
-                  thread={state.thread}
-                  onThread={actions.onThread}
-                  onGate={setGateId}
-                />
-              )}
-            </WithProgress>
-          ) : (
-            ledger
+        <Beside {...beside} place={<div className="h-[4.6rem] shrink-0 bg-night" />}>
+          {({ gates }) => (
+            <Ledger
+              job={job}
+              whole={whole}
+              gates={gates}
+              figures={definition.figures}
+              showBefore={state.showBefore}
+              thread={state.thread}
+              onThread={actions.onThread}
+              onGate={setGateId}
+            />
           )}
-        </Suspense>
+        </Beside>
         {screen === 'tablet' && (
-          <Suspense fallback={bar}>
-            {boardStands ? (
-              <WithProgress {...work}>{(progress) => <PhaseBar {...order(progress)} />}</WithProgress>
-            ) : (
-              bar
-            )}
-          </Suspense>
+          <Beside
+            {...beside}
+            place={
+              <div className="h-[calc(3.5rem+1px)] shrink-0 border-t border-graphite bg-bench low:h-[calc(3rem+1px)]" />
+            }
+          >
+            {(progress) => <PhaseBar {...order(progress)} />}
+          </Beside>
         )}
       </div>
       {overlays}

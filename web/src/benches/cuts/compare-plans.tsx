@@ -8,7 +8,7 @@ import {
   withoutVariant,
   withPlanNamed,
 } from '@splay/core';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, useMemo } from 'react';
 import { reachOfAll } from '../../board/view.ts';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Dialog } from '../../ui/dialog.tsx';
@@ -16,6 +16,7 @@ import { AnotherWay } from './another-way.tsx';
 import { type Candidate, candidateOf, comparisonLines } from './comparison-lines.tsx';
 import { PlanName } from './plan-name.tsx';
 import { PlanStrip } from '../../board/plan-strip.tsx';
+import { Waits } from '../../ui/waits.tsx';
 
 interface ComparePlansProps {
   readonly store: JobStore;
@@ -47,12 +48,12 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
   return (
     <Dialog title="Compare plans" wide onClose={onClose}>
       {candidates.length > 1 && (
-        <Suspense fallback={null}>
+        <Waits>
           <WorkChart
             candidates={candidates}
             width={Math.min(760, typeof window === 'undefined' ? 760 : window.innerWidth - 60)}
           />
-        </Suspense>
+        </Waits>
       )}
       <table className="w-full table-fixed text-[0.94rem]" style={{ minWidth: 130 + candidates.length * COLUMN }}>
         <colgroup>

@@ -1,5 +1,5 @@
 import { type Conflict, kindsFor, nameOfKind, type OperationKind } from '@splay/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -15,6 +15,7 @@ import { OperationDetail } from './operation-detail.tsx';
 import { OperationList } from './operation-list.tsx';
 import { PlanHead } from './plan-head.tsx';
 import { StopNotice } from './stop-notice.tsx';
+import { Waits } from '../../ui/waits.tsx';
 
 /** Loaded when plans are held against each other. */
 const ComparePlans = lazy(() =>
@@ -54,7 +55,7 @@ export function CutsBench(props: BenchProps) {
     <>
       <PlanHead store={store} job={job} canWrite={canWrite} onCompare={() => compare(true)} />
       {comparing && (
-        <Suspense>
+        <Waits>
           <ComparePlans
             store={store}
             job={job}
@@ -63,7 +64,7 @@ export function CutsBench(props: BenchProps) {
             canWrite={canWrite}
             onClose={() => compare(false)}
           />
-        </Suspense>
+        </Waits>
       )}
       <OperationList
         store={store}

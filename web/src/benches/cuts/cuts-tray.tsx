@@ -10,7 +10,7 @@ import {
   stretchedOperation,
   withOperation,
 } from '@splay/core';
-import { type PointerEvent, Suspense, useMemo, useState } from 'react';
+import { type PointerEvent, useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
 import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
@@ -21,6 +21,7 @@ import type { PictureProps, View } from '../../client/picture-props.ts';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
 import { useStands } from '../../ui/use-stands.ts';
 import { ReworkMark } from './rework-mark.tsx';
+import { Waits } from '../../ui/waits.tsx';
 
 /** What the kinds of operation look like one by one is loaded once the joint is drawn. */
 const Sketch = later(() => import('./sketches/sketch.tsx').then((file) => file.Sketch));
@@ -94,9 +95,9 @@ export function CutsTray(props: PictureProps) {
           aria-label="Figures of the operation"
         >
           {stands && (
-            <Suspense fallback={null}>
+            <Waits>
               <Sketch operation={outcome.operation} job={job} result={result} />
-            </Suspense>
+            </Waits>
           )}
         </div>
       )}

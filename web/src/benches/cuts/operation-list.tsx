@@ -1,5 +1,6 @@
-import { lazy, type RefObject, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, type RefObject, useEffect, useRef, useState } from 'react';
 import { type OperationListProps, Row } from './operation-row.tsx';
+import { Waits } from '../../ui/waits.tsx';
 
 /** How long after the list stands its rows can be dragged, ms: that code is not needed to see them. */
 const LATER = 1500;
@@ -37,8 +38,8 @@ export function OperationList(props: OperationListProps) {
   );
   if (!ready) return plain;
   return (
-    <Suspense fallback={plain}>
+    <Waits place={plain}>
       <SortedOperations {...props} />
-    </Suspense>
+    </Waits>
   );
 }
