@@ -1,5 +1,5 @@
 import { type FigureId, sectionLookup, tallOf } from '@splay/core';
-import { memo, type ReactNode, Suspense, useEffect, useMemo, useRef } from 'react';
+import { type ReactNode, Suspense, useEffect, useMemo, useRef } from 'react';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
@@ -55,7 +55,7 @@ const FOOT = 304.8;
  * The drawing that every bench works on: side view, tape and plan view in register, with the bench's own layer over
  * them, and along the foot the tray with the bench's own picture.
  */
-export const Board = memo(function Board({
+export function Board({
   bench,
   actions,
   parts,
@@ -260,7 +260,7 @@ export const Board = memo(function Board({
       </div>
     </div>
   );
-});
+}
 
 /** Points at a place on the tape. */
 function LookedAt({ x, y }: { readonly x: number; readonly y: number }) {

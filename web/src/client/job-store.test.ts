@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { type Job, parseJobFile } from '@splay/core';
-import { describe, expect, it } from 'vitest';
-import { change, createJobStore, preview, redo, takeTheirs, undo } from './job-store.ts';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { change, createJobStore, jobNow, jobRested, noteRests, preview, redo, takeTheirs, undo } from './job-store.ts';
 
 const { job } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
 const open = (canWrite = true) =>
@@ -106,5 +106,55 @@ describe('an open job', () => {
     expect(store.getState()).toMatchObject({ job: { name: 'theirs' }, revision: 9, saveState: 'saved', theirs: null });
     undo(store);
     expect(store.getState().job.name).toBe('mine');
+  });
+});
+
+describe('while something is dragged', () => {
+  beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'performance'] }));
+  afterEach(() => void vi.useRealTimers());
+
+  const names = (store: ReturnType<typeof open>) => [jobNow(store.getState()).name, jobRested(store.getState()).name];
+
+  it('the board is up with the hand, all else follows when it rests', () => {
+    const store = open();
+    noteRests(store);
+    preview(store, named('one'));
+    expect(names(store)).toEqual(['one', job.name]);
+    vi.advanceTimersByTime(160);
+    expect(names(store)).toEqual(['one', 'one']);
+    preview(store, named('two'));
+    expect(names(store)).toEqual(['two', 'one']);
+  });
+
+  it('both show at once what it is dropped at, and what is undone', () => {
+    const store = open();
+    noteRests(store);
+    preview(store, named('one'));
+    vi.advanceTimersByTime(160);
+    preview(store, named('two'));
+    change(store, 'Moved', () => store.getState().preview ?? job);
+    expect(names(store)).toEqual(['two', 'two']);
+    vi.advanceTimersByTime(2000);
+    undo(store);
+    expect(names(store)).toEqual([job.name, job.name]);
+  });
+
+  it('a second drag begins from where the first one was dropped', () => {
+    const store = open();
+    noteRests(store);
+    preview(store, named('one'));
+    vi.advanceTimersByTime(160);
+    change(store, 'Moved', named('dropped'));
+    preview(store, named('again'));
+    expect(names(store)).toEqual(['again', 'dropped']);
+  });
+
+  it('nothing comes after the page has gone', () => {
+    const store = open();
+    const stop = noteRests(store);
+    preview(store, named('one'));
+    stop();
+    vi.advanceTimersByTime(2000);
+    expect(names(store)).toEqual(['one', job.name]);
   });
 });

@@ -14,6 +14,7 @@ import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { freshId } from './fresh-id.ts';
+import { lag } from './lag.ts';
 import type { OpenedJob } from '../shared/opened-job.ts';
 import type { SavedJob } from './api.ts';
 
@@ -31,6 +32,8 @@ export interface JobState {
   readonly job: Job;
   /** The job while something is dragged: shown, but not yet a change. */
   readonly preview: Job | null;
+  /** The preview of when the hand last rested: what all but the board shows meanwhile; null before it did. */
+  readonly rested: Job | null;
   /** What the changes since the last save did. */
   readonly labels: readonly string[];
   /** The newest revision we know of: what the next save is based on. */
@@ -127,6 +130,7 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         id: saved.id,
         job: saved.job,
         preview: null,
+        rested: null,
         labels: [],
         revision: saved.revision,
         savedJob: saved.job,
@@ -177,6 +181,27 @@ export function change(store: JobStore, label: string, edit: (job: Job) => Job):
 /** Shows a change without making it. */
 export function preview(store: JobStore, edit: (job: Job) => Job): void {
   if (store.getState().canWrite) store.setState({ preview: edit(store.getState().job) });
+}
+
+/** The job as the board shows it: with what is dragged, as it is now. */
+export const jobNow = ({ job, preview }: JobState): Job => preview ?? job;
+
+/** The job as everything beside the board shows it: with what is dragged, as it was when the hand last rested. */
+export const jobRested = ({ job, preview, rested }: JobState): Job => (preview && rested) ?? job;
+
+/** Notes when the hand that drags something rests. Gives how to stop. */
+export function noteRests(store: JobStore): () => void {
+  const lagging = lag((rested: Job) => store.setState({ rested }));
+  const unsubscribe = store.subscribe(({ preview, rested }, before) => {
+    if (preview === before.preview) return;
+    if (preview) return lagging.tell(preview);
+    lagging.forget();
+    if (rested) store.setState({ rested: null });
+  });
+  return () => {
+    unsubscribe();
+    lagging.forget();
+  };
 }
 
 /** Says in the history that a step was undone or redone, unless that brought back what the server has. */

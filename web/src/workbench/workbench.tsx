@@ -11,6 +11,7 @@ import { workbenchActions } from './actions.ts';
 import { Beside } from './beside.tsx';
 import { BENCHES, benchOf, partsOf } from './benches.ts';
 import type { OpenDialog } from './dialogs.tsx';
+import { Drawn } from './drawn.ts';
 import { Header } from './header.tsx';
 import { useBench } from './use-bench.ts';
 import { useKeys } from './use-keys.ts';
@@ -85,7 +86,7 @@ interface OpenJobProps {
 
 function OpenJob({ store, server }: OpenJobProps) {
   const actions = useMemo(() => workbenchActions(store), [store]);
-  const { state, bench, drawn } = useBench(store, server, actions);
+  const { state, bench } = useBench(store, server, actions);
   const { job, whole, result } = bench;
   const definition = benchOf(state.bench);
   const loaded = use(partsOf(state.bench));
@@ -101,20 +102,17 @@ function OpenJob({ store, server }: OpenJobProps) {
   useKeys({ store, result, parts, onDialog: setDialog, actions });
 
   const opened = state.drawer === null ? undefined : parts.drawers[state.drawer];
-  const drawer = useMemo(
-    () =>
-      opened && state.drawer
-        ? {
-            id: state.drawer,
-            content: (
-              <Waits key={state.drawer}>
-                <opened.Content {...bench} />
-              </Waits>
-            ),
-          }
-        : null,
-    [opened, state.drawer, bench],
-  );
+  const drawer =
+    state.drawer !== null && opened
+      ? {
+          id: state.drawer,
+          content: (
+            <Waits key={state.drawer}>
+              <opened.Content {...bench} />
+            </Waits>
+          ),
+        }
+      : null;
   const beside = { job, records: state.records, stands: boardStands };
   const overlays = (
     <>
@@ -144,11 +142,6 @@ function OpenJob({ store, server }: OpenJobProps) {
     </>
   );
   const { Panel, Floor } = parts;
-  // Kept while something is dragged: what the panel says catches up with the hand, and is not drawn for every move.
-  const panel = useMemo(
-    () => boardStands && <Panel {...bench} key={state.bench} />,
-    [boardStands, Panel, bench, state.bench],
-  );
   const order = ({ done, gates }: JobProgress) => ({
     jobId: state.id,
     bench: state.bench,
@@ -192,32 +185,34 @@ function OpenJob({ store, server }: OpenJobProps) {
           onMeasure={actions.onMeasure}
           onLookAround={actions.onLookAround}
         />
-        <Waits>
-          {state.measuring !== null && <MeasureBar store={store} result={drawn.result} format={job.display} />}
-        </Waits>
+        <Waits>{state.measuring !== null && <MeasureBar store={store} result={result} format={job.display} />}</Waits>
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
           <Waits>
-            {state.lookingAround ? (
-              <LookAround bench={drawn} />
-            ) : (
-              <Board
-                bench={drawn}
-                actions={actions}
-                parts={parts}
-                title={definition.name}
-                shows={definition.shows}
-                showBefore={state.showBefore}
-                measurement={state.measurement}
-                look={state.look}
-                thread={state.thread}
-                pinned={layers}
-                kept={state.pinned.includes(state.bench)}
-                drawer={drawer}
-                onDrawer={actions.onDrawer}
-                onPin={actions.onPin}
-                onCentre={actions.onCentre}
-              />
-            )}
+            <Drawn bench={bench} onPick={actions.onPick}>
+              {(drawn) =>
+                state.lookingAround ? (
+                  <LookAround bench={drawn} />
+                ) : (
+                  <Board
+                    bench={drawn}
+                    actions={actions}
+                    parts={parts}
+                    title={definition.name}
+                    shows={definition.shows}
+                    showBefore={state.showBefore}
+                    measurement={state.measurement}
+                    look={state.look}
+                    thread={state.thread}
+                    pinned={layers}
+                    kept={state.pinned.includes(state.bench)}
+                    drawer={drawer}
+                    onDrawer={actions.onDrawer}
+                    onPin={actions.onPin}
+                    onCentre={actions.onCentre}
+                  />
+                )
+              }
+            </Drawn>
           </Waits>
           <aside
             id="panel"
@@ -239,7 +234,7 @@ function OpenJob({ store, server }: OpenJobProps) {
                     <RulesNotice key={job.rules.from.version} job={job} onOpen={() => setDialog('rules')} />
                   </Waits>
                 )}
-                <Waits key={state.bench}>{panel}</Waits>
+                <Waits key={state.bench}>{boardStands && <Panel {...bench} />}</Waits>
               </>
             )}
           </aside>

@@ -1,0 +1,31 @@
+import { emptyPlan, evaluatePlan, type Job, planOf, type PlanResult } from '@splay/core';
+import { type ReactNode, useMemo } from 'react';
+import type { BenchProps } from '../client/bench-props.ts';
+import { jobNow, useJobState } from '../client/job-store.ts';
+
+/** The donor of a job alone, as it stands, evaluated. */
+export function useDonor({ donor, rules, display }: Job): PlanResult {
+  return useMemo(
+    () => evaluatePlan({ donor, bodies: [], plan: emptyPlan(''), rules, display }),
+    [donor, rules, display],
+  );
+}
+
+interface DrawnProps {
+  /** The bench as everything beside the drawing has it. */
+  readonly bench: BenchProps;
+  /** Picks what is pressed on the drawing. */
+  readonly onPick: BenchProps['onSelect'];
+  readonly children: (bench: BenchProps) => ReactNode;
+}
+
+/** The bench as it is drawn: up with the hand that drags something. Nothing else is drawn for every move. */
+export function Drawn({ bench, onPick, children }: DrawnProps) {
+  const job = useJobState(bench.store, jobNow);
+  const donor = useDonor(job);
+  const drawn = useMemo(
+    () => ({ ...bench, job, result: planOf(job), donor, onSelect: onPick }),
+    [bench, job, donor, onPick],
+  );
+  return children(drawn);
+}
