@@ -11,6 +11,7 @@ import { MeasurementLine } from './measurement-line.tsx';
 import { MemberLines } from './member-lines.tsx';
 import { RoomBoxes } from './room-boxes.tsx';
 import { Sheet } from './sheet.tsx';
+import { still } from '../ui/still.ts';
 import { SteelStrips } from './steel-strips.tsx';
 import { acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
 import { TapeStrip } from './tape.tsx';
@@ -156,12 +157,7 @@ export function Board({
         {drawn && (
           <>
             <Sheet {...size} lowest>
-              <clipPath id="clip-side">
-                <rect x={0} y={0} width={width} height={heights.side} />
-              </clipPath>
-              <clipPath id="clip-plan">
-                <rect x={0} y={planTop} width={width} height={heights.plan} />
-              </clipPath>
+              <Clips width={width} side={heights.side} planTop={planTop} plan={heights.plan} />
               <Ground
                 view={view}
                 side={side}
@@ -261,6 +257,28 @@ export function Board({
     </div>
   );
 }
+
+interface ClipsProps {
+  readonly width: number;
+  /** Heights of both strips, and where the lower one begins, px. */
+  readonly side: number;
+  readonly planTop: number;
+  readonly plan: number;
+}
+
+/** What keeps the drawing of each strip in it. */
+const Clips = still(function Clips({ width, side, planTop, plan }: ClipsProps) {
+  return (
+    <>
+      <clipPath id="clip-side">
+        <rect x={0} y={0} width={width} height={side} />
+      </clipPath>
+      <clipPath id="clip-plan">
+        <rect x={0} y={planTop} width={width} height={plan} />
+      </clipPath>
+    </>
+  );
+});
 
 /** Points at a place on the tape. */
 function LookedAt({ x, y }: { readonly x: number; readonly y: number }) {

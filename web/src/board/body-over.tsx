@@ -34,7 +34,7 @@ export function profilePath(
 }
 
 /** The underside of a body's floor with the feet of its walls, and where it wants to sit. */
-export function BodyOver({ body, pose, view, across }: BodyOverProps) {
+export const BodyOver = still(function BodyOver({ body, pose, view, across }: BodyOverProps) {
   const clip = `clip-${body.id}`;
   const top = acrossPx(across, pose.z + floorOf(body) + BODY_SHOWN);
   return (
@@ -56,7 +56,7 @@ export function BodyOver({ body, pose, view, across }: BodyOverProps) {
         })}
     </g>
   );
-}
+});
 
 /** Its name, to be laid over everything that could cross it. */
 export const BodyName = still(function BodyName({ body, pose, view, across }: BodyOverProps) {

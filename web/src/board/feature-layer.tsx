@@ -1,5 +1,6 @@
-import { type Feature, type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
+import { type Feature, type LengthFormat, type PlanResult, SIDES } from '@splay/core';
 import { memo } from 'react';
+import { alike } from '../ui/still.ts';
 import { FeatureMark } from './feature-mark.tsx';
 import type { Across } from '../client/picture-props.ts';
 import { acrossPx } from './strips.ts';
@@ -20,10 +21,6 @@ interface FeatureLayerProps {
   readonly onSelect: (id: string) => void;
 }
 
-const sameAcross = (a: Across, b: Across): boolean => a.zero === b.zero && a.sign === b.sign;
-const samePlace = (a: Vec3 | null | undefined, b: Vec3 | null | undefined): boolean =>
-  a === b || (a !== null && a !== undefined && a.x === b?.x && a.y === b.y && a.z === b.z);
-
 /** Room for a symbol beyond the edge of a picture, px. */
 const EDGE = 30;
 
@@ -39,8 +36,8 @@ function isInSight(view: View, { ahead, behind }: Feature, places: PlanResult['f
 function sameDrawing(a: FeatureLayerProps, b: FeatureLayerProps): boolean {
   return (
     a.view === b.view &&
-    sameAcross(a.side, b.side) &&
-    sameAcross(a.plan, b.plan) &&
+    alike(a.side, b.side) &&
+    alike(a.plan, b.plan) &&
     a.datum === b.datum &&
     a.format === b.format &&
     a.selected === b.selected &&
@@ -49,7 +46,7 @@ function sameDrawing(a: FeatureLayerProps, b: FeatureLayerProps): boolean {
     a.shown.features.length === b.shown.features.length &&
     a.shown.features.every(({ feature, places }, index) => {
       const other = b.shown.features[index];
-      return feature === other?.feature && SIDES.every((on) => samePlace(places[on]?.built, other.places[on]?.built));
+      return feature === other?.feature && SIDES.every((on) => alike(places[on]?.built, other.places[on]?.built));
     })
   );
 }

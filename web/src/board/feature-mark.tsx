@@ -1,5 +1,5 @@
 import { factsOf, type Feature, type LengthFormat, otherUnitText } from '@splay/core';
-import { memo } from 'react';
+import { still } from '../ui/still.ts';
 import { FeatureSymbol } from './feature-symbol.tsx';
 
 interface FeatureMarkProps {
@@ -18,7 +18,7 @@ interface FeatureMarkProps {
 }
 
 /** One feature on the drawing; redrawn only when it moves. */
-export const FeatureMark = memo(function FeatureMark({
+export const FeatureMark = still(function FeatureMark({
   feature,
   side = '',
   x,

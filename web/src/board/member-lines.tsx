@@ -1,5 +1,5 @@
 import { type PlanResult, ribbon, type Section, type Vec3, widthOf } from '@splay/core';
-import { memo } from 'react';
+import { still } from '../ui/still.ts';
 import type { Across } from '../client/picture-props.ts';
 import { pathOf } from './steel.tsx';
 import type { View } from '../client/picture-props.ts';
@@ -15,30 +15,11 @@ interface MemberLinesProps {
 }
 
 /** Members beside the rails, as they end up, and braces: what is new hatched, what is picked in layout ink. */
-export const MemberLines = memo(function MemberLines({
-  shown,
-  what,
-  view,
-  across,
-  section,
-  selected,
-  onSelect,
-}: MemberLinesProps) {
+export function MemberLines({ shown, what, view, across, section, selected, onSelect }: MemberLinesProps) {
   const outline = (points: readonly Vec3[], of: string) =>
     pathOf(ribbon(points, what === 'side' ? section(of).depth : widthOf(section(of)), what), view, across);
   const drawn = (id: string, name: string, key: string, d: string, isNew: boolean) => (
-    <path
-      key={key}
-      d={d}
-      className="pointer-events-auto cursor-pointer"
-      fill={isNew ? 'url(#hatch-new)' : 'var(--color-steel)'}
-      stroke={selected === id || isNew ? 'var(--color-layout)' : 'var(--color-graphite)'}
-      strokeWidth={selected === id ? 2.4 : 1.2}
-      strokeLinejoin="round"
-      onClick={() => onSelect(id)}
-    >
-      <title>{name}</title>
-    </path>
+    <MemberLine key={key} {...{ id, name, d, isNew, onSelect }} chosen={selected === id} />
   );
   // In side view the two of a pair lie over each other: the left one is drawn, as of the rails.
   const sides = what === 'side' ? ['left'] : ['left', 'right'];
@@ -57,5 +38,29 @@ export const MemberLines = memo(function MemberLines({
         built ? [drawn(id, name, id, outline([built.from, built.to], of), fate === 'made-anew')] : [],
       )}
     </>
+  );
+}
+
+interface MemberLineProps extends Pick<MemberLinesProps, 'onSelect'> {
+  readonly id: string;
+  readonly name: string;
+  readonly d: string;
+  readonly isNew: boolean;
+  readonly chosen: boolean;
+}
+
+const MemberLine = still(function MemberLine({ id, name, d, isNew, chosen, onSelect }: MemberLineProps) {
+  return (
+    <path
+      d={d}
+      className="pointer-events-auto cursor-pointer"
+      fill={isNew ? 'url(#hatch-new)' : 'var(--color-steel)'}
+      stroke={chosen || isNew ? 'var(--color-layout)' : 'var(--color-graphite)'}
+      strokeWidth={chosen ? 2.4 : 1.2}
+      strokeLinejoin="round"
+      onClick={() => onSelect(id)}
+    >
+      <title>{name}</title>
+    </path>
   );
 });

@@ -1,5 +1,5 @@
 import type { PlanResult } from '@splay/core';
-import { memo } from 'react';
+import { still } from '../ui/still.ts';
 import type { Across, View } from '../client/picture-props.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
@@ -14,29 +14,50 @@ interface RoomBoxesProps {
 }
 
 /** What takes up room on the frame: tank, filler, battery box, as dashed boxes. */
-export const RoomBoxes = memo(function RoomBoxes({ shown, what, view, across, selected, onSelect }: RoomBoxesProps) {
+export function RoomBoxes({ shown, what, view, across, selected, onSelect }: RoomBoxesProps) {
   return shown.obstacles.others.flatMap(({ kind, id, name, stations }) => {
     const [first, last] = [stations[0], stations.at(-1)];
     if (kind !== 'room' || !first || !last) return [];
     const [a, b] = what === 'side' ? [first.top, first.low] : first.y;
     const [y1, y2] = [acrossPx(across, a), acrossPx(across, b)];
     return [
-      <rect
+      <RoomBox
         key={id}
-        className="pointer-events-auto cursor-pointer"
+        {...{ id, name, onSelect }}
         x={toPx(view, first.x)}
         y={Math.min(y1, y2)}
         width={(last.x - first.x) * view.scale}
         height={Math.abs(y2 - y1)}
-        rx={4}
-        fill="var(--color-bench)"
-        fillOpacity={0.6}
-        stroke={selected === id ? 'var(--color-layout)' : 'var(--color-pencil)'}
-        strokeDasharray="5 3"
-        onClick={() => onSelect(id)}
-      >
-        <title>{name}</title>
-      </rect>,
+        chosen={selected === id}
+      />,
     ];
   });
+}
+
+interface RoomBoxProps extends Pick<RoomBoxesProps, 'onSelect'> {
+  readonly id: string;
+  readonly name: string;
+  /** px. */
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly chosen: boolean;
+}
+
+const RoomBox = still(function RoomBox({ id, name, chosen, onSelect, ...at }: RoomBoxProps) {
+  return (
+    <rect
+      className="pointer-events-auto cursor-pointer"
+      {...at}
+      rx={4}
+      fill="var(--color-bench)"
+      fillOpacity={0.6}
+      stroke={chosen ? 'var(--color-layout)' : 'var(--color-pencil)'}
+      strokeDasharray="5 3"
+      onClick={() => onSelect(id)}
+    >
+      <title>{name}</title>
+    </rect>
+  );
 });

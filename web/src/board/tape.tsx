@@ -47,13 +47,7 @@ export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProp
 
   return (
     <g className="font-label" aria-hidden="true">
-      <rect x={0} y={y} width={view.width} height={TAPE_HEIGHT} fill="var(--color-sheet)" />
-      <path
-        d={`M0 ${y}H${view.width}M0 ${y + TAPE_HEIGHT}H${view.width}`}
-        stroke="var(--color-graphite)"
-        strokeWidth={1.5}
-      />
-      {!alone && <path d={`M0 ${y + HALF}H${view.width}`} stroke="var(--color-rule)" />}
+      <Bed width={view.width} y={y} alone={alone} />
 
       {(alone ? [] : spans).map((span) => {
         if (span.donorFrom === null || span.donorTo === null) {
@@ -117,6 +111,32 @@ export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProp
         );
       })}
 
+      <Names y={y} alone={alone} />
+    </g>
+  );
+}
+
+interface BedProps {
+  readonly width: number;
+  readonly y: number;
+  readonly alone: boolean;
+}
+
+/** The tape without anything on it. */
+const Bed = still(function Bed({ width, y, alone }: BedProps) {
+  return (
+    <>
+      <rect x={0} y={y} width={width} height={TAPE_HEIGHT} fill="var(--color-sheet)" />
+      <path d={`M0 ${y}H${width}M0 ${y + TAPE_HEIGHT}H${width}`} stroke="var(--color-graphite)" strokeWidth={1.5} />
+      {!alone && <path d={`M0 ${y + HALF}H${width}`} stroke="var(--color-rule)" />}
+    </>
+  );
+});
+
+/** Which edge is which, over everything else on it. */
+const Names = still(function Names({ y, alone }: Omit<BedProps, 'width'>) {
+  return (
+    <>
       {!alone && <rect x={0} y={y + 1} width={44} height={14} fill="var(--color-sheet)" />}
       <rect x={0} y={y + TAPE_HEIGHT - 14} width={alone ? 44 : 38} height={14} fill="var(--color-sheet)" />
       {!alone && (
@@ -134,9 +154,9 @@ export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProp
       >
         {alone ? 'DONOR' : 'BUILT'}
       </text>
-    </g>
+    </>
   );
-}
+});
 
 const isMajor = (at: number, major: number): boolean => Math.abs(at / major - Math.round(at / major)) < 1e-6;
 

@@ -10,6 +10,7 @@ import {
   type Stage,
   type Vec3,
 } from '@splay/core';
+import { dequal } from 'dequal/lite';
 import { temporal } from 'zundo';
 import { createStore, useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -178,9 +179,12 @@ export function change(store: JobStore, label: string, edit: (job: Job) => Job):
   store.setState({ job: next, preview: null, labels: labels.at(-1) === label ? labels : [...labels, label] });
 }
 
-/** Shows a change without making it. */
+/** Shows a change without making it. Nothing happens when it is what is shown already: what is dragged goes by steps. */
 export function preview(store: JobStore, edit: (job: Job) => Job): void {
-  if (store.getState().canWrite) store.setState({ preview: edit(store.getState().job) });
+  const { job, preview: shown, canWrite } = store.getState();
+  if (!canWrite) return;
+  const next = edit(job);
+  if (shown === null || !dequal(next, shown)) store.setState({ preview: next });
 }
 
 /** The job as the board shows it: with what is dragged, as it is now. */

@@ -10,24 +10,28 @@ const MOST_MS = 1000;
  * @param most How far behind it may be, ms.
  */
 export function lag<T>(hear: (value: T) => void, most = MOST_MS) {
-  let since: number | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let waiting: { newest: T; told: number; readonly since: number; timer: ReturnType<typeof setTimeout> } | null = null;
+  const left = (told: number, since: number) => Math.max(0, Math.min(told + REST_MS, since + most) - performance.now());
+  const look = () => {
+    if (!waiting) return;
+    const { newest, told, since } = waiting;
+    const more = left(told, since);
+    if (more > 0) {
+      waiting.timer = setTimeout(look, more);
+      return;
+    }
+    waiting = null;
+    hear(newest);
+  };
   return {
     tell(value: T) {
       const now = performance.now();
-      since ??= now;
-      clearTimeout(timer);
-      timer = setTimeout(
-        () => {
-          since = null;
-          hear(value);
-        },
-        Math.max(0, Math.min(REST_MS, since + most - now)),
-      );
+      if (waiting) Object.assign(waiting, { newest: value, told: now });
+      else waiting = { newest: value, told: now, since: now, timer: setTimeout(look, left(now, now)) };
     },
     forget() {
-      since = null;
-      clearTimeout(timer);
+      clearTimeout(waiting?.timer);
+      waiting = null;
     },
   };
 }

@@ -20,6 +20,7 @@ export function useBench(
   useEffect(() => noteRests(store), [store]);
   const state = useJobState(store, (now) => ({
     job: jobRested(now),
+    made: now.job,
     records: now.records,
     bench: now.bench,
     selected: now.selected,

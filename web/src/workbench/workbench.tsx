@@ -113,7 +113,8 @@ function OpenJob({ store, server }: OpenJobProps) {
           ),
         }
       : null;
-  const beside = { job, records: state.records, stands: boardStands };
+  // How far the work has come is told of what was made, not of what is only shown while it is dragged.
+  const beside = { job: state.made, records: state.records, stands: boardStands };
   const overlays = (
     <>
       <Waits>

@@ -20,7 +20,7 @@ interface ConflictMarksProps extends Placing {
 
 const SIZE = 15;
 /** While a cut is dragged the whole plan is judged so often, ms: for every move it would take longer than all the drawing. */
-const JUDGED_MS = 250;
+const JUDGED_MS = 500;
 
 /** Piles conflicts that fall on the same place one above the other. */
 export function pileConflicts(conflicts: readonly Conflict[], view: View) {

@@ -2,6 +2,7 @@ import type { CutEnd, Joint, OperationOutcome } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
+import { still } from '../../ui/still.ts';
 
 const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
   [
@@ -99,34 +100,48 @@ export function CutTags({
             }}
             onKeyDown={(event) => (event.key === 'Enter' ? onSelect(mark.operation) : onKey(mark.operation, event))}
           >
-            <path
-              d={steel.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('')}
-              stroke="transparent"
-              strokeWidth={11}
-            />
-            <path d={`M0 ${tapeY}V${y}`} stroke={mark.colour} strokeWidth={chosen ? 2.2 : 1.4} />
-            <rect className="touch-target" x={-24} y={y - 15} width={48} height={48} fill="transparent" />
-            <path
-              d={mark.free ? `M0 ${y - 7}l11 14l-11 14l-11 -14Z` : `M0 ${y - 7}l10 8v17h-20v-17Z`}
-              className="focus-ring"
-              fill={mark.colour}
-              stroke={chosen ? 'var(--color-graphite)' : 'none'}
-              strokeWidth={2}
-            />
-            <text
-              y={mark.free ? y + 7 : y + 10.5}
-              dy="0.34em"
-              textAnchor="middle"
-              fontSize={14}
-              fontWeight={600}
-              className="font-label"
-              fill="var(--color-sheet)"
-            >
-              {mark.letter}
-            </text>
+            <TagShape {...{ steel, tapeY, y, chosen }} letter={mark.letter} free={mark.free} colour={mark.colour} />
           </g>
         );
       })}
     </g>
   );
 }
+
+interface TagShapeProps extends Pick<CutTagsProps, 'steel' | 'tapeY'> {
+  /** Where the tag hangs, px. */
+  readonly y: number;
+  readonly letter: string;
+  readonly free: boolean;
+  readonly colour: string;
+  readonly chosen: boolean;
+}
+
+/** What is moved by its tag as it is. */
+const TagShape = still(function TagShape({ steel, tapeY, y, letter, free, colour, chosen }: TagShapeProps) {
+  return (
+    <>
+      <path d={steel.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('')} stroke="transparent" strokeWidth={11} />
+      <path d={`M0 ${tapeY}V${y}`} stroke={colour} strokeWidth={chosen ? 2.2 : 1.4} />
+      <rect className="touch-target" x={-24} y={y - 15} width={48} height={48} fill="transparent" />
+      <path
+        d={free ? `M0 ${y - 7}l11 14l-11 14l-11 -14Z` : `M0 ${y - 7}l10 8v17h-20v-17Z`}
+        className="focus-ring"
+        fill={colour}
+        stroke={chosen ? 'var(--color-graphite)' : 'none'}
+        strokeWidth={2}
+      />
+      <text
+        y={free ? y + 7 : y + 10.5}
+        dy="0.34em"
+        textAnchor="middle"
+        fontSize={14}
+        fontWeight={600}
+        className="font-label"
+        fill="var(--color-sheet)"
+      >
+        {letter}
+      </text>
+    </>
+  );
+});

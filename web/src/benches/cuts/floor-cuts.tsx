@@ -24,7 +24,7 @@ export function CutsFloor(props: BenchProps) {
       </div>
       {outcome && (
         <div className="max-w-md px-3">
-          <Sketch operation={outcome.operation} job={props.job} result={props.result} />
+          <Sketch store={props.store} of={outcome.operation.id} />
         </div>
       )}
       <div className="p-3">

@@ -1,9 +1,9 @@
 import { type Job, emptyPlan, evaluatePlan, sectionLookup, shiftOperation, withOperation } from '@splay/core';
-import { dequal } from 'dequal/lite';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { crossmembersOf, wheelsOf } from '../../board/ground.tsx';
 import { rearBefore } from './layer.tsx';
+import { alike } from '../../ui/still.ts';
 import { movedThings } from './moved-things.tsx';
 
 const { job } = demoJob('parcel-van');
@@ -26,7 +26,7 @@ describe('what lies under the steel', () => {
   it('is the same, by value, while the stretch is dragged over plain rail', () => {
     const [before, after] = [ground(moved(0)), ground(moved(12.7))];
     expect(before.members).not.toBe(after.members);
-    expect(dequal(before, after)).toBe(true);
+    expect(alike(before, after)).toBe(true);
   });
 
   it('changes when the cut passes a crossmember, which then stays ahead of it', () => {
@@ -35,7 +35,7 @@ describe('what lies under the steel', () => {
       ({ id, x }) => far.members.find((other) => other.id === id)?.x !== x,
     );
     expect(stayed).toHaveLength(1);
-    expect(dequal(ground(moved(0)), far)).toBe(false);
+    expect(alike(ground(moved(0)), far)).toBe(false);
   });
 
   it('has crossmembers from inside edge to inside edge, and marks what does not fit any more', () => {

@@ -1,13 +1,14 @@
 import type { LengthFormat } from '@splay/core';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { multiples, tickStep } from '../../board/ticks.ts';
+import { still } from '../../ui/still.ts';
 
 /** Height of the tape, px. */
 export const TAPE = 24;
 
 interface LocalTapeProps {
-  readonly px: (mm: number) => number;
   readonly scale: number;
+  /** What is drawn ahead of and behind the joint, mm. */
   readonly reach: number;
   readonly y: number;
   readonly width: number;
@@ -17,7 +18,8 @@ interface LocalTapeProps {
 }
 
 /** The tape between the rail and its curve: stations from the datum, in register with both. */
-export function LocalTape({ px, scale, reach, y, width, format, at }: LocalTapeProps) {
+export const LocalTape = still(function LocalTape({ scale, reach, y, width, format, at }: LocalTapeProps) {
+  const px = (mm: number) => (mm + reach) * scale;
   const { major, minor } = tickStep(scale, format);
   return (
     <g>
@@ -42,4 +44,4 @@ export function LocalTape({ px, scale, reach, y, width, format, at }: LocalTapeP
       ))}
     </g>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { nudgeOf, ratioText, type RailSplice } from '@splay/core';
+import { nudgeOf, ratioText, type RailSplice, type SpliceStrength } from '@splay/core';
 import { useMemo, useState } from 'react';
 import { useHeld } from '../../board/use-held.ts';
 import { change, preview, useJobState } from '../../client/job-store.ts';
@@ -46,6 +46,29 @@ function holesNear({ result }: PictureProps, { outcome, one }: AtHand, reach: nu
   });
 }
 
+/** The strength along a joint as it is charted: from the bare rail to the bare rail, and what lies at its foot and top. */
+function chartOf(curve: SpliceStrength['curve']) {
+  const ratios = curve.length > 0 ? curve.map(({ ratio }) => ratio) : [1];
+  const [first, last] = [curve[0], curve.at(-1)];
+  const bare = (x: number) => ({ x, y: 1 });
+  const points =
+    first && last
+      ? [
+          bare(-1e5),
+          bare(first.x - 1e-3),
+          ...curve.map(({ x, ratio }) => ({ x, y: ratio })),
+          bare(last.x + 1e-3),
+          bare(1e5),
+        ]
+      : [];
+  return {
+    curve,
+    points,
+    low: Math.min(0.5, ...ratios) - 0.08,
+    high: Math.min(2.2, Math.max(1.25, ...ratios)) + 0.08,
+  };
+}
+
 function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
   const { store, job, tray, canWrite, startDrag, datum } = props;
   const { outcome, one } = hand;
@@ -64,17 +87,9 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
   const { strength } = one;
   const fallback = strength?.weakest[0] ?? 0;
   const blade = kept !== null && Math.abs(kept - joint.builtX) < reach ? kept - joint.builtX : fallback;
-  const points = useMemo(() => {
-    if (!strength) return [];
-    const bare = (x: number) => ({ x, y: 1 });
-    const inside = strength.curve.map(({ x, ratio }) => ({ x, y: ratio }));
-    return [bare(-1e5), bare((inside[0]?.x ?? 0) - 1e-3), ...inside, bare((inside.at(-1)?.x ?? 0) + 1e-3), bare(1e5)];
-  }, [strength]);
-  const ratios = strength?.curve.map(({ ratio }) => ratio) ?? [1];
-  const [foot, top] = [Math.min(0.5, ...ratios) - 0.08, Math.min(2.2, Math.max(1.25, ...ratios)) + 0.08];
-  const now = useMemo(() => ({ points, low: foot, high: top }), [points, foot, top]);
+  const now = useMemo(() => chartOf(strength?.curve ?? []), [strength]);
   // A chart costs more than all the rest of the picture: it comes a moment behind the hand.
-  const { low, high, ...charted } = useCatchUp(now, dragging, CHARTED_MS);
+  const { curve, points, low, high } = useCatchUp(now, dragging, CHARTED_MS);
   const py = (ratio: number) => ((high - ratio) / (high - low)) * curveHeight;
   const onDrag = (make: (mm: number) => RailSplice) => {
     const step = nudgeOf(job.display);
@@ -139,7 +154,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
             label={`What joint ${joint.letter} carries of the bare rail, along the rail`}
             x={[-reach, reach]}
             y={[low, high]}
-            points={charted.points}
+            points={points}
             against={1}
           />
         </div>
@@ -184,7 +199,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
               {name}
             </text>
           ))}
-          <LocalTape {...{ px, scale, reach, y: flatHeight, width }} format={job.display} at={joint.builtX - datum} />
+          <LocalTape {...{ scale, reach, y: flatHeight, width }} format={job.display} at={joint.builtX - datum} />
           <text x={8} y={flatHeight + TAPE + 14} className="label" fontSize={12} fill="var(--color-pencil)">
             Strength over rail
           </text>
@@ -246,7 +261,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
           </g>
         </svg>
         {toggle}
-        <StrengthTable hand={hand} format={job.display} />
+        <StrengthTable letter={joint.letter} curve={curve} format={job.display} />
       </div>
       {wide && (
         <div className="shrink-0 border-l border-rule bg-sheet" style={{ width: SECTION }}>

@@ -1,19 +1,24 @@
-import { type Job, type Operation, operationFigures, type PlanResult } from '@splay/core';
-import { useMemo } from 'react';
+import { type Operation, operationFigures, planOf } from '@splay/core';
+import { memo, useMemo } from 'react';
+import { jobRested, type JobStore, useJobState } from '../../../client/job-store.ts';
 import { viewOf } from '../kinds/index.ts';
 import type { SketchOf } from './sketch-figure.tsx';
 
 interface SketchProps {
-  readonly operation: Operation;
-  readonly job: Job;
-  readonly result: PlanResult;
+  readonly store: JobStore;
+  /** The operation, by id. */
+  readonly of: string;
 }
 
-/** The geometry of an operation with the figures that the evaluation gives for it; nothing where it cannot be done. */
-export function Sketch({ operation, job, result }: SketchProps) {
-  const figures = useMemo(() => operationFigures(job, result, operation.id), [job, result, operation.id]);
-  // While a drag catches up the figures may be of another kind than the operation for a moment.
-  if (!figures || figures.kind !== operation.kind) return null;
+/**
+ * The geometry of an operation with the figures that the evaluation gives for it; nothing where it cannot be done. Figures
+ * are told of when the hand that drags it last rested: faster they cannot be read.
+ */
+export const Sketch = memo(function Sketch({ store, of }: SketchProps) {
+  const job = useJobState(store, jobRested);
+  const figures = useMemo(() => operationFigures(job, planOf(job), of), [job, of]);
+  const operation = job.plan.operations.find(({ id }) => id === of);
+  if (!figures || figures.kind !== operation?.kind) return null;
   const Draw = viewOf(operation).Sketch as (props: SketchOf<Operation['kind']>) => React.ReactNode;
   return <Draw {...({ operation, figures, job } as SketchOf<Operation['kind']>)} />;
-}
+});

@@ -1,0 +1,166 @@
+import { dotted, type OperationOutcome } from '@splay/core';
+import { useMemo, useState } from 'react';
+import { Dimension } from '../../board/dimension.tsx';
+import { FeatureLayer } from '../../board/feature-layer.tsx';
+import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
+import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
+import { toMm, toPx } from '../../board/view.ts';
+import { useJobState } from '../../client/job-store.ts';
+import type { PictureProps, View } from '../../client/picture-props.ts';
+import { still } from '../../ui/still.ts';
+import { Handle } from './close-up-handle.tsx';
+import { ReworkMark } from './rework-mark.tsx';
+
+/** Frame that is drawn ahead of and behind an operation, mm. */
+const AROUND = 330;
+
+interface CloseUpProps extends PictureProps {
+  readonly outcome: OperationOutcome;
+  readonly span: readonly [number, number];
+  readonly width: number;
+}
+
+/** Room that a joint keeps to the edge of a held close-up, px. */
+const MARGIN = 40;
+
+/**
+ * The view of a close-up. While something is dragged it stays where it was, so that the joint moves with the hand and
+ * not the steel under it; a joint that comes to its edge is brought back to its middle.
+ */
+function useHeldView(dragging: boolean, span: readonly [number, number], fresh: () => View): View {
+  const [held, setHeld] = useState<View | null>(null);
+  const inSight = (view: View) => span.every((x) => toPx(view, x) > MARGIN && toPx(view, x) < view.width - MARGIN);
+  if (dragging && held && inSight(held)) return held;
+  const view = fresh();
+  const same = held && view.from === held.from && view.scale === held.scale && view.width === held.width;
+  if (!same) setHeld(view);
+  return same ? held : view;
+}
+
+/** The steel round an operation in both views, true to scale, with its joints and what is near. */
+export function CloseUp(props: CloseUpProps) {
+  const { job, result, donor, section, outcome, span, width, tray, selected, datum, showBefore, onSelect } = props;
+  const { operation } = outcome;
+  const { height } = tray;
+  const sideHeight = Math.round(height * 0.6);
+  const [front, rear] = [span[0] - AROUND, span[1] + AROUND];
+  const frame = showBefore ? donor : result;
+  const dragging = useJobState(props.store, ({ preview: moved }) => moved !== null);
+  const shown = useHeldView(dragging, span, () => {
+    const scale = Math.min(1.2, width / (rear - front), closestScale(sideHeight, frame, section, span));
+    return { scale, width, from: (span[0] + span[1]) / 2 - width / 2 / scale };
+  });
+  const side = closeSideStrip(sideHeight, shown, frame, section, [toMm(shown, 0), toMm(shown, width)]);
+  const plan = useMemo(
+    () => planStrip(sideHeight, height - sideHeight, shown, donor, section),
+    [sideHeight, height, shown, donor, section],
+  );
+  const px = (x: number) => toPx(shown, x);
+  const joints = [...result.joints, ...result.cutEnds]
+    .filter((each) => each.operation === operation.id)
+    .sort((a, b) => a.builtX - b.builtX);
+  const [foremost, rearmost] = [joints[0], joints.at(-1)];
+  const draws = [
+    { what: 'side', across: side.across, id: 'close-side', top: 0, high: sideHeight },
+    { what: 'plan', across: plan.across, id: 'close-plan', top: sideHeight, high: height - sideHeight },
+  ] as const;
+  const taken = result.removed.filter((piece) => piece.operation === operation.id);
+  return (
+    <svg
+      width={width}
+      height={height}
+      className="shrink-0"
+      role="img"
+      aria-label={`${dotted(outcome.letters)} close up`}
+    >
+      {draws.map(({ what, across, id, top, high }) => {
+        const common = { what, view: shown, across, section };
+        return (
+          <g key={what}>
+            <clipPath id={id}>
+              <rect x={0} y={top} width={width} height={high} />
+            </clipPath>
+            <g clipPath={`url(#${id})`}>
+              {!showBefore && <DonorGhost donor={donor} {...common} />}
+              <Steel pieces={frame.pieces} {...common} />
+              {showBefore && <CutAway pieces={taken} {...common} />}
+            </g>
+          </g>
+        );
+      })}
+      <Names
+        {...{ width, height, sideHeight }}
+        smaller={side.across.scale < shown.scale * 0.97}
+        nearer={plan.across.broken !== undefined}
+      />
+      {!showBefore &&
+        result.reworks.map((rework) => (
+          <ReworkMark key={rework.operation.id} {...{ rework, result, section }} view={shown} across={side.across} />
+        ))}
+      <FeatureLayer
+        shown={frame}
+        view={shown}
+        side={side.across}
+        plan={plan.across}
+        datum={datum}
+        format={job.display}
+        selected={selected}
+        pointed={null}
+        clips={['close-side', 'close-plan']}
+        onSelect={onSelect}
+      />
+      {!showBefore &&
+        joints.map((joint, index) => (
+          <Handle
+            key={joint.letter}
+            {...props}
+            letter={joint.letter}
+            x={px(joint.builtX)}
+            scale={shown.scale}
+            last={index > 0 && index === joints.length - 1}
+            steel={[
+              [24, side.foot + 8],
+              [sideHeight + 20, height - 8],
+            ]}
+            bad={'verdict' in joint && joint.verdict !== 'meets' && joint.verdict !== 'dress'}
+          />
+        ))}
+      {!showBefore && foremost && rearmost && foremost !== rearmost && (
+        <Dimension
+          from={px(foremost.builtX)}
+          to={px(rearmost.builtX)}
+          y={sideHeight - 14}
+          mm={rearmost.builtX - foremost.builtX}
+          format={job.display}
+          strong
+          className="text-layout"
+        />
+      )}
+    </svg>
+  );
+}
+
+interface NamesProps {
+  readonly width: number;
+  readonly height: number;
+  /** Where the side view ends, px. */
+  readonly sideHeight: number;
+  /** Heights are drawn smaller than lengths; the rails nearer to each other than they are. */
+  readonly smaller: boolean;
+  readonly nearer: boolean;
+}
+
+/** Which view is which. */
+const Names = still(function Names({ width, height, sideHeight, smaller, nearer }: NamesProps) {
+  return (
+    <>
+      <path d={`M0 ${sideHeight}H${width}`} stroke="var(--color-rule)" />
+      <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
+        Side{smaller && ' · heights drawn smaller'}
+      </text>
+      <text x={10} y={height - 6} className="label" fontSize={12} fill="var(--color-pencil)">
+        Plan{nearer && ' · rails drawn nearer each other'}
+      </text>
+    </>
+  );
+});
