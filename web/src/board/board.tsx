@@ -6,7 +6,8 @@ import { type Look, type ShownMeasurement, useJobState } from '../client/job-sto
 import { later } from '../client/later.ts';
 import type { PictureProps } from '../client/picture-props.ts';
 import { FeatureLayer } from './feature-layer.tsx';
-import { crossmembersOf, Ground, wheelsOf } from './ground.tsx';
+import { crossmembersOf } from './crossmember-marks.tsx';
+import { Ground, wheelsOf } from './ground.tsx';
 import { MeasurementLine } from './measurement-line.tsx';
 import { MemberLines } from './member-lines.tsx';
 import { RoomBoxes } from './room-boxes.tsx';

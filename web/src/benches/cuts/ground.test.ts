@@ -1,7 +1,8 @@
 import { type Job, emptyPlan, evaluatePlan, sectionLookup, shiftOperation, withOperation } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
-import { crossmembersOf, wheelsOf } from '../../board/ground.tsx';
+import { crossmembersOf } from '../../board/crossmember-marks.tsx';
+import { wheelsOf } from '../../board/ground.tsx';
 import { rearBefore } from './layer.tsx';
 import { alike } from '../../ui/still.ts';
 import { movedThings } from './moved-things.tsx';

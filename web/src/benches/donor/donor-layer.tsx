@@ -1,12 +1,13 @@
-import { railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
+import { type Job, type LengthFormat, nudgeOf, railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { Blade } from '../../board/blade.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import { change, preview } from '../../client/job-store.ts';
-import type { PictureProps } from '../../client/picture-props.ts';
+import type { Across, PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { editProblems } from '../../ui/check-edit.ts';
+import { still } from '../../ui/still.ts';
 import { RailDifference } from './rail-difference.tsx';
 import { type PickedStation, stationId, withStation } from './station-ids.ts';
 
@@ -21,7 +22,7 @@ function stationsOf({ job }: PictureProps): readonly PickedStation[] {
 
 /** Stations hang from the tape, to be dragged where they are; the blade stands where the tray looks. */
 export function DonorOver(props: PictureProps) {
-  const { job, shown, view, side, section, datum, tape, plan } = props;
+  const { job, shown, view, side, section, datum, tape, plan, store, selected, canWrite, onSelect, startDrag } = props;
   return (
     <>
       {job.donor.rails.kind === 'measured' && (
@@ -37,9 +38,19 @@ export function DonorOver(props: PictureProps) {
           />
         </g>
       )}
-      {stationsOf(props).map((picked) => (
-        <StationHandles key={stationId(picked.side, picked.index)} {...props} picked={picked} />
-      ))}
+      {stationsOf(props).map((picked) => {
+        const id = stationId(picked.side, picked.index);
+        return (
+          <StationHandles
+            key={id}
+            {...{ store, picked, view, tape, canWrite, onSelect, startDrag }}
+            side={side.across}
+            plan={plan.across}
+            chosen={selected === id}
+            format={job.display}
+          />
+        );
+      })}
       <Blade
         {...props}
         label="Blade: where the section is shown"
@@ -51,21 +62,29 @@ export function DonorOver(props: PictureProps) {
   );
 }
 
-interface StationHandlesProps extends PictureProps {
+interface StationHandlesProps extends Pick<
+  PictureProps,
+  'store' | 'view' | 'tape' | 'canWrite' | 'onSelect' | 'startDrag'
+> {
   readonly picked: PickedStation;
+  readonly side: Across;
+  readonly plan: Across;
+  readonly chosen: boolean;
+  readonly format: LengthFormat;
 }
 
 /** A station: its peg on the tape, its height in side view, its half-width from above. */
-function StationHandles({ picked, ...props }: StationHandlesProps) {
-  const { job, store, view, side, plan, tape, selected, canWrite, onSelect, startDrag } = props;
+const StationHandles = still(function StationHandles(props: StationHandlesProps) {
+  const { picked, store, view, side, plan, tape, chosen, format, canWrite, onSelect, startDrag } = props;
   const { station, index } = picked;
   const id = stationId(picked.side, index);
-  const chosen = selected === id;
   const x = toPx(view, station.x);
-  const put = (figures: Partial<Station>) => ({ ...job, donor: withStation(job.donor, picked, figures) });
-  const step = (mm: number) =>
-    Math.round(mm / nudgeStep({ shiftKey: false, altKey: false }, job.display)) *
-    nudgeStep({ shiftKey: false, altKey: false }, job.display);
+  const put = (figures: Partial<Station>) => (job: Job) => ({
+    ...job,
+    donor: withStation(job.donor, picked, figures),
+  });
+  const snap = nudgeOf(format);
+  const step = (mm: number) => Math.round(mm / snap) * snap;
   const drop = (moved: boolean) => {
     const { preview: made } = store.getState();
     if (!moved || !made) return;
@@ -75,11 +94,11 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
   };
   const drag = (event: PointerEvent, figures: (px: number, py: number) => Partial<Station>) => {
     onSelect(id);
-    if (canWrite) startDrag(event, (px, py) => preview(store, () => put(figures(px, py))), drop);
+    if (canWrite) startDrag(event, (px, py) => preview(store, put(figures(px, py))), drop);
   };
   const key = (event: KeyboardEvent, figure: 'top' | 'halfWidth' | 'x', by: number) => {
     event.preventDefault();
-    const made = put({ [figure]: station[figure] + by * nudgeStep(event, job.display) });
+    const made = put({ [figure]: station[figure] + by * nudgeStep(event, format) })(store.getState().job);
     if (!editProblems(made, '')) change(store, 'Nudged a station', () => made);
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -106,7 +125,7 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
     </g>
   );
   const sides: readonly Side[] = picked.side === 'both' ? SIDES : [picked.side];
-  const topY = acrossPx(side.across, station.top);
+  const topY = acrossPx(side, station.top);
   // The right rail's own stations hang from the lower edge of the tape, so that no peg hides another.
   const up = picked.side === 'right' ? -1 : 1;
   const pegY = picked.side === 'right' ? tape.top + tape.height + 3 : tape.top - 3;
@@ -122,17 +141,17 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
         dot(
           x,
           topY,
-          (event) => drag(event, (_, py) => ({ top: station.top - step(py / side.across.scale) })),
+          (event) => drag(event, (_, py) => ({ top: station.top - step(py / side.scale) })),
           'cursor-ns-resize',
         )}
       {sides.map((each) => (
         <g key={each}>
           {dot(
             x,
-            acrossPx(plan.across, sideSign(each) * station.halfWidth),
+            acrossPx(plan, sideSign(each) * station.halfWidth),
             (event) =>
               drag(event, (_, py) => ({
-                halfWidth: station.halfWidth + step((sideSign(each) * py) / plan.across.scale),
+                halfWidth: station.halfWidth + step((sideSign(each) * py) / plan.scale),
               })),
             'cursor-ns-resize',
           )}
@@ -159,4 +178,4 @@ function StationHandles({ picked, ...props }: StationHandlesProps) {
       </g>
     </g>
   );
-}
+});

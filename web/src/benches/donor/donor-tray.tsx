@@ -2,6 +2,7 @@ import {
   datumStation,
   describeSection,
   type Feature,
+  type LengthFormat,
   lengthText,
   partsOf,
   profileAt,
@@ -20,6 +21,7 @@ import { SolidPart } from '../../board/solid-part.tsx';
 import { SvgLength } from '../../board/svg-length.tsx';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
+import { still } from '../../ui/still.ts';
 import { useBlade } from '../../board/blade.tsx';
 
 /** What hangs within this of the blade is listed beside the section, mm. */
@@ -47,7 +49,7 @@ function nearBlade({ job: { donor } }: PictureProps, blade: number): readonly Ne
 
 /** The section at the blade, both rails seen from behind, and what hangs near it. */
 export function DonorTray(props: PictureProps) {
-  const { job, tray, onSelect, selected } = props;
+  const { job, tray, onSelect, selected, store } = props;
   const blade = useBlade(props);
   const near = nearBlade(props, blade);
   const wide = tray.width > 560;
@@ -55,47 +57,67 @@ export function DonorTray(props: PictureProps) {
   return (
     <div className="flex h-full">
       <SectionAt {...props} blade={blade} width={wide ? tray.width - LIST : tray.width} />
-      {wide && (
-        <section
-          aria-label="Near the blade"
-          className="shrink-0 overflow-y-auto border-l border-rule bg-sheet px-3 py-2"
-          style={{ width: LIST }}
-        >
-          <h2 className="label">
-            Near the blade, at <Length mm={fromDatum} format={job.display} />
-          </h2>
-          {near.length === 0 && <p className="mt-1 text-sm text-pencil">Nothing hangs within a foot of it.</p>}
-          <ul className="mt-1">
-            {near.map(({ id, name, side, x }) => (
-              <li key={id} className="border-b border-rule/60">
-                <button
-                  type="button"
-                  className={`flex w-full items-baseline gap-2 py-1 text-left ${selected === id ? 'font-semibold text-layout' : ''}`}
-                  onClick={() => {
-                    props.store.setState({ blade: x });
-                    onSelect(id);
-                  }}
-                >
-                  <span className="min-w-0 flex-1 truncate">{name}</span>
-                  <span className="text-sm whitespace-nowrap text-pencil">
-                    {side === 'both' ? '' : `${side}, `}
-                    {Math.abs(x - blade) < 0.4 ? (
-                      'here'
-                    ) : (
-                      <>
-                        <Length mm={Math.abs(x - blade)} format={job.display} /> {x < blade ? 'ahead' : 'behind'}
-                      </>
-                    )}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      {wide && <NearBlade {...{ near, blade, fromDatum, selected, onSelect, store }} format={job.display} />}
     </div>
   );
 }
+
+interface NearBladeProps extends Pick<PictureProps, 'store' | 'selected' | 'onSelect'> {
+  readonly near: readonly Near[];
+  /** Where it stands, donor station and from the datum, mm. */
+  readonly blade: number;
+  readonly fromDatum: number;
+  readonly format: LengthFormat;
+}
+
+const NearBlade = still(function NearBlade({
+  near,
+  blade,
+  fromDatum,
+  format,
+  store,
+  selected,
+  onSelect,
+}: NearBladeProps) {
+  return (
+    <section
+      aria-label="Near the blade"
+      className="shrink-0 overflow-y-auto border-l border-rule bg-sheet px-3 py-2"
+      style={{ width: LIST }}
+    >
+      <h2 className="label">
+        Near the blade, at <Length mm={fromDatum} format={format} />
+      </h2>
+      {near.length === 0 && <p className="mt-1 text-sm text-pencil">Nothing hangs within a foot of it.</p>}
+      <ul className="mt-1">
+        {near.map(({ id, name, side, x }) => (
+          <li key={id} className="border-b border-rule/60">
+            <button
+              type="button"
+              className={`flex w-full items-baseline gap-2 py-1 text-left ${selected === id ? 'font-semibold text-layout' : ''}`}
+              onClick={() => {
+                store.setState({ blade: x });
+                onSelect(id);
+              }}
+            >
+              <span className="min-w-0 flex-1 truncate">{name}</span>
+              <span className="text-sm whitespace-nowrap text-pencil">
+                {side === 'both' ? '' : `${side}, `}
+                {Math.abs(x - blade) < 0.4 ? (
+                  'here'
+                ) : (
+                  <>
+                    <Length mm={Math.abs(x - blade)} format={format} /> {x < blade ? 'ahead' : 'behind'}
+                  </>
+                )}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+});
 
 /** How far inboard of the web's outside something is fastened, mm: on a flange in the middle of it. */
 const inboardOf = ({ face }: Feature, section: Section): number =>

@@ -3,6 +3,7 @@ import { profilePath } from '../../board/body-over.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
+import { still } from '../../ui/still.ts';
 import { isBad } from './mount-words.ts';
 import { place, seatAtHand, showAt } from './seat-at-hand.ts';
 
@@ -75,6 +76,23 @@ export function MatchUnder(props: PictureProps) {
   );
 }
 
+interface LegProps {
+  readonly name: string;
+  readonly bad: boolean;
+  /** From the mount to the rail, down, px. */
+  readonly long: number;
+}
+
+const Leg = still(function Leg({ name, bad, long }: LegProps) {
+  return (
+    <g stroke={bad ? 'var(--color-oxide)' : 'var(--color-ochre)'} strokeWidth={1.8}>
+      <title>{name}</title>
+      <path d={`M0 0V${long}`} strokeDasharray={bad ? '3 2' : undefined} />
+      <path d="M-5 0h10" strokeWidth={2.4} />
+    </g>
+  );
+});
+
 /** Over it: a plumb leg from each mount to the rail, what clashes, mounts in the plan, and the body to take hold of. */
 export function MatchOver(props: PictureProps) {
   const { result, store, job, showBefore, canWrite, view, side, plan, startDrag } = props;
@@ -95,13 +113,8 @@ export function MatchOver(props: PictureProps) {
           .map(({ mount, at, up, way }) => {
             const bad = isBad(way);
             return (
-              <g key={mount.id} stroke={bad ? 'var(--color-oxide)' : 'var(--color-ochre)'} strokeWidth={1.8}>
-                <title>{mount.name}</title>
-                <path
-                  d={`M${px(at.x)} ${pz(at.z)}V${pz(at.z - (up ?? 0))}`}
-                  strokeDasharray={bad ? '3 2' : undefined}
-                />
-                <path d={`M${px(at.x) - 5} ${pz(at.z)}h10`} strokeWidth={2.4} />
+              <g key={mount.id} transform={`translate(${px(at.x)} ${pz(at.z)})`}>
+                <Leg name={mount.name} bad={bad} long={pz(at.z - (up ?? 0)) - pz(at.z)} />
               </g>
             );
           })}

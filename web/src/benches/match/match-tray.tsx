@@ -2,6 +2,7 @@ import type { LengthFormat, SeatMount } from '@splay/core';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
+import { still } from '../../ui/still.ts';
 import { isBad, WAY_WORDS } from './mount-words.ts';
 import { seatAtHand } from './seat-at-hand.ts';
 
@@ -60,6 +61,7 @@ export function MatchTray(props: PictureProps) {
           <g
             key={first.mount.id}
             className="cursor-pointer"
+            transform={`translate(${x})`}
             onClick={() => {
               props.onSelect(first.mount.id);
               onLook(first.at.x);
@@ -68,14 +70,13 @@ export function MatchTray(props: PictureProps) {
             {pair.map((mount, index) => (
               <Column
                 key={mount.mount.id}
-                mount={mount}
-                x={x + (pair.length === 1 ? -WIDE / 2 : index === 0 ? -WIDE - 1 : 1)}
                 {...{ zero, scale }}
+                {...saidOf(mount)}
+                x={pair.length === 1 ? -WIDE / 2 : index === 0 ? -WIDE - 1 : 1}
               />
             ))}
             <Words
-              pair={pair}
-              x={x}
+              pair={pair.map(saidOf)}
               top={zero - Math.max(0, ...pair.map(({ up }) => up ?? 0)) * scale}
               foot={tray.height}
               format={job.display}
@@ -91,22 +92,23 @@ export function MatchTray(props: PictureProps) {
   );
 }
 
-function Column({
-  mount: { mount, up, way, side },
-  x,
-  zero,
-  scale,
-}: {
-  readonly mount: SeatMount;
+/** What is said of a mount wherever it stands: what moves along the frame moves with its column. */
+type Said = Pick<SeatMount, 'up' | 'way' | 'side' | 'sideways'> & { readonly name: string };
+const saidOf = ({ mount: { name }, up, way, side, sideways }: SeatMount): Said => ({ name, up, way, side, sideways });
+
+interface ColumnProps extends Said {
+  /** From the middle of its pair, and where the top of the rail is drawn, px. */
   readonly x: number;
   readonly zero: number;
   readonly scale: number;
-}) {
+}
+
+const Column = still(function Column({ name, up, way, side, x, zero, scale }: ColumnProps) {
   const high = (up ?? 0) * scale;
   const bad = isBad(way);
   return (
     <g>
-      <title>{`${mount.name}, ${side}: ${WAY_WORDS[way]}`}</title>
+      <title>{`${name}, ${side}: ${WAY_WORDS[way]}`}</title>
       <rect
         x={x}
         y={Math.min(zero, zero - high)}
@@ -118,22 +120,18 @@ function Column({
       />
     </g>
   );
-}
+});
 
-/** What a pair says: its gap over it, one or two of them, and under the line its name and what it becomes. */
-function Words({
-  pair,
-  x,
-  top,
-  foot,
-  format,
-}: {
-  readonly pair: readonly SeatMount[];
-  readonly x: number;
+interface WordsProps {
+  readonly pair: readonly Said[];
+  /** Where its columns end, and the picture, px. */
   readonly top: number;
   readonly foot: number;
   readonly format: LengthFormat;
-}) {
+}
+
+/** What a pair says: its gap over it, one or two of them, and under the line its name and what it becomes. */
+const Words = still(function Words({ pair, top, foot, format }: WordsProps) {
   const [a, b] = pair;
   if (!a) return null;
   const alike = !b || (a.up !== null && b.up !== null && Math.abs(a.up - b.up) < 0.4);
@@ -143,7 +141,7 @@ function Words({
   const bad = pair.some(({ way }) => isBad(way));
   return (
     <g className="font-label" textAnchor="middle">
-      <text x={x} y={top - 7} fontSize={15} fontWeight={600} fill="var(--color-graphite)">
+      <text y={top - 7} fontSize={15} fontWeight={600} fill="var(--color-graphite)">
         {gap(a.up)}
         {!alike && (
           <>
@@ -152,10 +150,10 @@ function Words({
           </>
         )}
       </text>
-      <text x={x} y={foot - 24} fontSize={12} fill="var(--color-graphite)">
-        {a.mount.name.split(',')[0]}
+      <text y={foot - 24} fontSize={12} fill="var(--color-graphite)">
+        {a.name.split(',')[0]}
       </text>
-      <text x={x} y={foot - 9} fontSize={12} fill={bad ? 'var(--color-oxide)' : 'var(--color-pencil)'}>
+      <text y={foot - 9} fontSize={12} fill={bad ? 'var(--color-oxide)' : 'var(--color-pencil)'}>
         {ways}
         {beside > 0.4 && (
           <>
@@ -166,4 +164,4 @@ function Words({
       </text>
     </g>
   );
-}
+});
