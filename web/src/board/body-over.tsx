@@ -1,6 +1,7 @@
 import { type Body, type BodyPose, onFrame, type PlanResult, type ProfilePoint } from '@splay/core';
 import type { Across, View } from '../client/picture-props.ts';
 import { still } from '../ui/still.ts';
+import { linePath } from './line-path.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
 
@@ -27,10 +28,12 @@ export function profilePath(
   points: readonly ProfilePoint[],
   { pose, view, across }: Pick<BodyOverProps, 'pose' | 'view' | 'across'>,
 ): string {
-  return points
-    .map((point) => onFrame(pose, point))
-    .map(({ x, z }, index) => `${index ? 'L' : 'M'}${toPx(view, x).toFixed(1)} ${acrossPx(across, z).toFixed(1)}`)
-    .join('');
+  return linePath(
+    points.map((point) => {
+      const { x, z } = onFrame(pose, point);
+      return [toPx(view, x), acrossPx(across, z)];
+    }),
+  );
 }
 
 /** The underside of a body's floor with the feet of its walls, and where it wants to sit. */

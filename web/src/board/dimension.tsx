@@ -48,27 +48,10 @@ export const Dimension = still(function Dimension({
   const text = dimensionWidth({ mm, format, before, signed, strong });
   const middle = (from + to) / 2;
   const fits = !bare && dimensionFits({ from, to, mm, format, before, signed, strong });
+  const line = fits ? `H${middle - text / 2 - GAP}M${middle + text / 2 + GAP} ${y}H${to}` : `H${to}`;
   return (
     <g className={className} stroke="currentColor" fill="none">
-      <path d={`M${from} ${y - 4}v8M${to} ${y - 4}v8`} strokeWidth={1.25} />
-      <path
-        d={
-          fits
-            ? `M${from} ${y}H${middle - text / 2 - GAP}M${middle + text / 2 + GAP} ${y}H${to}`
-            : `M${from} ${y}H${to}`
-        }
-        strokeWidth={1}
-      />
-      {fits && (
-        <rect
-          x={middle - text / 2 - 3}
-          y={y - 9}
-          width={text + 6}
-          height={18}
-          fill="var(--color-paper)"
-          stroke="none"
-        />
-      )}
+      <path d={`M${from} ${y - 4}v8M${to} ${y - 4}v8M${from} ${y}${line}`} strokeWidth={1.1} />
       {!bare && (
         <text
           x={fits ? middle : to + GAP}
@@ -76,7 +59,9 @@ export const Dimension = still(function Dimension({
           dy="0.34em"
           textAnchor={fits ? 'middle' : 'start'}
           fill="currentColor"
-          stroke="none"
+          stroke="var(--color-paper)"
+          strokeWidth={5}
+          paintOrder="stroke"
           className="font-label"
           fontSize={sizeOf(strong)}
           fontWeight={strong ? 600 : 500}

@@ -33,19 +33,12 @@ function isInSight(view: View, { ahead, behind }: Feature, places: PlanResult['f
 }
 
 /** True when nothing that is drawn has changed: a drag evaluates the plan anew but seldom moves a feature. */
-function sameDrawing(a: FeatureLayerProps, b: FeatureLayerProps): boolean {
+function sameDrawing({ shown, ...a }: FeatureLayerProps, { shown: before, ...b }: FeatureLayerProps): boolean {
   return (
-    a.view === b.view &&
-    alike(a.side, b.side) &&
-    alike(a.plan, b.plan) &&
-    a.datum === b.datum &&
-    a.format === b.format &&
-    a.selected === b.selected &&
-    a.pointed === b.pointed &&
-    a.onSelect === b.onSelect &&
-    a.shown.features.length === b.shown.features.length &&
-    a.shown.features.every(({ feature, places }, index) => {
-      const other = b.shown.features[index];
+    alike(a, b) &&
+    shown.features.length === before.features.length &&
+    shown.features.every(({ feature, places }, index) => {
+      const other = before.features[index];
       return feature === other?.feature && SIDES.every((on) => alike(places[on]?.built, other.places[on]?.built));
     })
   );

@@ -10,11 +10,12 @@ import {
 } from '@splay/core';
 import type { Across, View } from '../client/picture-props.ts';
 import { still } from '../ui/still.ts';
+import { linePath } from './line-path.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
 
 export const pathOf = (points: readonly DrawnPoint[], view: View, across: Across): string =>
-  `${points.map(([x, value], index) => `${index === 0 ? 'M' : 'L'}${toPx(view, x).toFixed(2)} ${acrossPx(across, value).toFixed(2)}`).join('')}Z`;
+  `${linePath(points.map(([x, value]) => [toPx(view, x), acrossPx(across, value)]))}Z`;
 
 interface OutlineStyle {
   readonly fill: string;
@@ -37,17 +38,15 @@ interface RailsProps {
 function Rails({ pieces, what, view, across, section, style }: RailsProps) {
   const sides: readonly Side[] = what === 'side' ? ['left'] : SIDES;
   const outline = what === 'side' ? sideOutline : planOutline;
-  return pieces.flatMap((piece, index) =>
-    sides.map((side) => (
-      <path
-        key={`${index}${side}`}
-        d={pathOf(outline(piece, side, section), view, across)}
-        strokeWidth={1.5}
-        strokeLinejoin="round"
-        {...style(piece)}
-      />
-    )),
-  );
+  return pieces.map((piece, index) => (
+    <path
+      key={index}
+      d={sides.map((side) => pathOf(outline(piece, side, section), view, across)).join('')}
+      strokeWidth={1.5}
+      strokeLinejoin="round"
+      {...style(piece)}
+    />
+  ));
 }
 
 const DONOR_STEEL: OutlineStyle = { fill: 'var(--color-steel)', stroke: 'var(--color-graphite)' };

@@ -1,5 +1,6 @@
 import { inches, type LengthFormat, type Tape } from '@splay/core';
 import { layLabels } from './lanes.ts';
+import { drawnPx } from './line-path.ts';
 import { still } from '../ui/still.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 import { multiples, type TickStep, tickStep } from './ticks.ts';
@@ -234,7 +235,7 @@ function Ticks({
   const [long, short] = up ? [-11, -6] : [11, 6];
   let [major, minor] = ['', ''];
   for (const at of multiples(from - datum, to - datum, step.minor)) {
-    const start = `M${toPx(view, at + datum + shift).toFixed(2)} ${y}`;
+    const start = `M${drawnPx(toPx(view, at + datum + shift))} ${y}`;
     if (isMajor(at, step.major)) major += `${start}v${long}`;
     else minor += `${start}v${short}`;
   }

@@ -1,4 +1,5 @@
 import { type Body, type LengthFormat, openingOver, type ProfilePoint } from '@splay/core';
+import { linePath } from '../../board/line-path.ts';
 import { Dimension } from '../../board/dimension.tsx';
 
 interface BodyPictureProps {
@@ -33,7 +34,7 @@ function extentOf({ outline, underside, openings, mounts, boxes }: Body) {
 }
 
 const path = (points: readonly ProfilePoint[], px: (x: number) => number, pz: (z: number) => number) =>
-  points.map(({ x, z }, index) => `${index ? 'L' : 'M'}${px(x).toFixed(1)} ${pz(z).toFixed(1)}`).join('');
+  linePath(points.map(({ x, z }) => [px(x), pz(z)]));
 
 /** A body by itself, to scale: its side over its plan, from its own tape and level line. */
 export function BodyPicture({ body, width, height, format, selected }: BodyPictureProps) {

@@ -1,26 +1,18 @@
-import type { Conflict, PlanResult } from '@splay/core';
-import { type JobStore, useJobState } from '../../client/job-store.ts';
+import type { Conflict, JobResult } from '@splay/core';
 import { still } from '../../ui/still.ts';
-import { useCatchUp } from '../../ui/use-catch-up.ts';
 import { useStands } from '../../ui/use-stands.ts';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
 
-interface Placing {
+interface ConflictMarksProps {
+  readonly whole: JobResult;
   readonly view: View;
   /** Where the marks stand: the lowest of a pile, px. */
   readonly y: number;
   readonly onPick: (conflict: Conflict) => void;
 }
 
-interface ConflictMarksProps extends Placing {
-  readonly store: JobStore;
-  readonly result: PlanResult;
-}
-
 const SIZE = 15;
-/** While a cut is dragged the whole plan is judged so often, ms: for every move it would take longer than all the drawing. */
-const JUDGED_MS = 500;
 
 /** Piles conflicts that fall on the same place one above the other. */
 export function pileConflicts(conflicts: readonly Conflict[], view: View) {
@@ -41,12 +33,11 @@ export function pileConflicts(conflicts: readonly Conflict[], view: View) {
 
 /**
  * What must stop a plan or needs a decision, where it is on the frame: an octagon stops, a triangle asks. It comes after
- * the steel that it is about, and a moment behind the hand that drags.
+ * the steel that it is about and, as on the panel, when the hand that drags rests: to judge a whole plan takes longer than
+ * to draw it.
  */
-export function ConflictMarks({ store, result, ...placing }: ConflictMarksProps) {
-  const dragging = useJobState(store, ({ preview }) => preview !== null);
-  const judged = useCatchUp(result, dragging, JUDGED_MS);
-  return useStands() && <Marks conflicts={judged.conflicts} {...placing} />;
+export function ConflictMarks({ whole, ...placing }: ConflictMarksProps) {
+  return useStands() && <Marks conflicts={whole.plan.conflicts} {...placing} />;
 }
 
 const Marks = still(function Marks({
@@ -54,7 +45,7 @@ const Marks = still(function Marks({
   view,
   y,
   onPick,
-}: Placing & { readonly conflicts: readonly Conflict[] }) {
+}: Omit<ConflictMarksProps, 'whole'> & { readonly conflicts: readonly Conflict[] }) {
   return (
     <g>
       {pileConflicts(conflicts, view).map(({ conflict, x, level }, index) => {

@@ -201,13 +201,7 @@ export function CutsOver(props: PictureProps) {
         }
         onKey={props.onNudgeCut}
       />
-      <ConflictMarks
-        store={props.store}
-        result={result}
-        view={view}
-        y={acrossPx(side.across, 0) - 26}
-        onPick={props.onPickConflict}
-      />
+      <ConflictMarks whole={props.whole} view={view} y={acrossPx(side.across, 0) - 26} onPick={props.onPickConflict} />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { loadText, type Prop, PROP_FACTS } from '@splay/core';
 import type { KeyboardEvent } from 'react';
 import { acrossPx } from '../../board/strips.ts';
+import { linePath } from '../../board/line-path.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
@@ -76,12 +77,7 @@ function Sag({ view, side, hand, off }: PictureProps & { readonly hand: AtHand; 
   const points = Array.from({ length: 61 }, (_, at) => from + ((to - from) * at) / 60);
   return (
     <path
-      d={points
-        .map((x, at) => {
-          const y = side.foot - rest.height(x) * TIMES * side.across.scale;
-          return `${at ? 'L' : 'M'}${toPx(view, x - off)} ${y.toFixed(1)}`;
-        })
-        .join('')}
+      d={linePath(points.map((x) => [toPx(view, x - off), side.foot - rest.height(x) * TIMES * side.across.scale]))}
       fill="none"
       stroke="var(--color-graphite)"
       strokeDasharray="5 4"

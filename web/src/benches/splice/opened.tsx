@@ -1,6 +1,7 @@
 import { isOnWeb } from '@splay/core';
 import type { AtHand } from './at-hand.ts';
-import { linePath, plateShape, type Unfolding, weldPoints } from './unfolding.ts';
+import { linePath } from '../../board/line-path.ts';
+import { plateShape, type Unfolding, weldPoints } from './unfolding.ts';
 
 interface OpenedProps {
   readonly hand: AtHand;

@@ -4,7 +4,8 @@ import type { StartDrag } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import type { AtHand } from './at-hand.ts';
 import { Grip } from './grip.tsx';
-import { linePath, plateShape, type Unfolding, weldPoints } from './unfolding.ts';
+import { linePath } from '../../board/line-path.ts';
+import { plateShape, type Unfolding, weldPoints } from './unfolding.ts';
 
 interface UnfoldedProps {
   readonly hand: AtHand;

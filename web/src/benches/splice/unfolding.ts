@@ -1,4 +1,5 @@
 import { edgesOf, isOnWeb, type Plate, type Section, widthOf } from '@splay/core';
+import { linePath } from '../../board/line-path.ts';
 import type { AtHand } from './at-hand.ts';
 
 /** How mm along and across the unfolded rail become px; the joint is at station 0. */
@@ -29,10 +30,6 @@ export function unfold(section: Section, x: (mm: number) => number, top: number,
 }
 
 type Point = readonly [number, number];
-
-/** Points as an SVG path. */
-export const linePath = (points: readonly Point[]): string =>
-  points.map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
 
 /** The weld of the joint through top flange, web and bottom flange, from the top, px. */
 export function weldPoints({ one: { splice, steel } }: AtHand, to: Unfolding): readonly Point[] {

@@ -1,4 +1,5 @@
 import { type MoveLine, moveText, type Points, type Vec3 } from '@splay/core';
+import { linePath } from '../../board/line-path.ts';
 import type { PointerEvent } from 'react';
 import type { PictureProps } from '../../client/picture-props.ts';
 import type { usePushed } from './use-true-up.ts';
@@ -36,13 +37,12 @@ const railPath = (
   points: Points,
   drawn: LaddersProps['drawn'],
 ): string =>
-  along(ids, side, points)
-    .flatMap((id) => {
+  linePath(
+    along(ids, side, points).flatMap((id) => {
       const at = drawn(id);
       return at ? [at] : [];
-    })
-    .map(([x, y], index) => `${index ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`)
-    .join('');
+    }),
+  );
 
 /** Ids of a half along one rail, front to rear. */
 const along = (ids: readonly string[], side: 'left' | 'right', nominal: Points) =>
