@@ -228,9 +228,9 @@ export function sceneOf(frame: Pick<Frame, 'sections'>, result: PlanResult): rea
             item.tyreRadius,
           ),
         );
-  for (const { kind, stations } of result.obstacles.others) {
+  for (const { stations } of result.obstacles.rooms) {
     const [front, rear] = [stations[0], stations.at(-1)];
-    if (kind === 'room' && front && rear)
+    if (front && rear)
       put(
         'takes up room',
         pieceAt((front.x + rear.x) / 2),

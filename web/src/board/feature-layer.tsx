@@ -1,6 +1,6 @@
-import { type Feature, type LengthFormat, type PlanResult, SIDES } from '@splay/core';
+import { type Feature, type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
 import { memo } from 'react';
-import { alike } from '../ui/still.ts';
+import { alike, near } from '../ui/still.ts';
 import { FeatureMark } from './feature-mark.tsx';
 import type { Across } from '../client/picture-props.ts';
 import { acrossPx } from './strips.ts';
@@ -32,6 +32,9 @@ function isInSight(view: View, { ahead, behind }: Feature, places: PlanResult['f
   });
 }
 
+const samePlace = (a?: Vec3 | null, b?: Vec3 | null): boolean =>
+  a && b ? near(a.x, b.x) && near(a.y, b.y) && near(a.z, b.z) : !a === !b;
+
 /** True when nothing that is drawn has changed: a drag evaluates the plan anew but seldom moves a feature. */
 function sameDrawing({ shown, ...a }: FeatureLayerProps, { shown: before, ...b }: FeatureLayerProps): boolean {
   return (
@@ -39,7 +42,7 @@ function sameDrawing({ shown, ...a }: FeatureLayerProps, { shown: before, ...b }
     shown.features.length === before.features.length &&
     shown.features.every(({ feature, places }, index) => {
       const other = before.features[index];
-      return feature === other?.feature && SIDES.every((on) => alike(places[on]?.built, other.places[on]?.built));
+      return feature === other?.feature && SIDES.every((on) => samePlace(places[on]?.built, other.places[on]?.built));
     })
   );
 }

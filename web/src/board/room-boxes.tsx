@@ -15,9 +15,9 @@ interface RoomBoxesProps {
 
 /** What takes up room on the frame: tank, filler, battery box, as dashed boxes. */
 export function RoomBoxes({ shown, what, view, across, selected, onSelect }: RoomBoxesProps) {
-  return shown.obstacles.others.flatMap(({ kind, id, name, stations }) => {
+  return shown.obstacles.rooms.flatMap(({ id, name, stations }) => {
     const [first, last] = [stations[0], stations.at(-1)];
-    if (kind !== 'room' || !first || !last) return [];
+    if (!first || !last) return [];
     const [a, b] = what === 'side' ? [first.top, first.low] : first.y;
     const [y1, y2] = [acrossPx(across, a), acrossPx(across, b)];
     return [

@@ -3,13 +3,16 @@ import { type FunctionComponent, memo } from 'react';
 /** Figures that differ by less are the same on the screen, and what rounding leaves is no change: px, mm, degrees. */
 const NOISE = 1e-6;
 
+/** True for figures that are the same on the screen. */
+export const near = (a: number, b: number): boolean => Math.abs(a - b) < NOISE;
+
 /**
  * True for plain data of the same shape whose figures differ by no more than rounding leaves. Functions and classes are
  * the same only as the very same thing.
  */
 export function alike(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
-  if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) < NOISE;
+  if (typeof a === 'number' && typeof b === 'number') return near(a, b);
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((each, at) => alike(each, b[at]));
   if (Object.getPrototypeOf(a) !== Object.prototype || Object.getPrototypeOf(b) !== Object.prototype) return false;

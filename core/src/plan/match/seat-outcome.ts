@@ -112,9 +112,13 @@ function bracketFor({ side, at }: MountGap, features: readonly FeatureOutcome[],
   return found.toSorted((a, b) => Math.abs(a.ahead) - Math.abs(b.ahead))[0] ?? null;
 }
 
-/** What a body must clear besides rails and crossmembers: the room of turned tyres, and what else is solid. */
+/** What a body must clear besides rails and crossmembers: each worked out when it is first asked for. */
 export interface Obstacles {
+  /** The room of turned tyres. */
   readonly tyres: readonly TyreRoom[];
+  /** What takes up room on the frame: tank, battery box. */
+  readonly rooms: readonly OtherSolid[];
+  /** All that is solid and not steel of the frame; the rooms are among it. */
   readonly others: readonly OtherSolid[];
 }
 
@@ -130,10 +134,22 @@ export const obstaclesOn = (
   { members, points, state, axles }: Pick<Standing, 'members' | 'points' | 'state' | 'axles'>,
   rooms: readonly FrameRoom[],
   { section, rules }: Pick<Context, 'section' | 'rules'>,
-): Obstacles => ({
-  tyres: tyreRooms(axles, rules),
-  others: [...memberSolids(members, section), ...shaftSolids(points, rules), ...roomSolids(rooms, state)],
-});
+): Obstacles => {
+  const tyres = once(() => tyreRooms(axles, rules));
+  const taken = once(() => roomSolids(rooms, state));
+  const others = once(() => [...memberSolids(members, section), ...shaftSolids(points, rules), ...taken()]);
+  return {
+    get tyres() {
+      return tyres();
+    },
+    get rooms() {
+      return taken();
+    },
+    get others() {
+      return others();
+    },
+  };
+};
 
 /** Its front end on the frame, or its rear: as measured, else by its outline; null where neither is there. */
 function endOf(body: Body, pose: BodyPose, end: 'front' | 'rear'): number | null {
