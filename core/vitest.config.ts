@@ -5,5 +5,7 @@ export default defineConfig({
     include: ['src/**/*.test.ts', 'bin/**/*.test.ts'],
     setupFiles: ['./test/setup.ts'],
     testTimeout: 60_000,
+    // Every core: by default one is left free, which on two of them is half of all.
+    maxWorkers: '100%',
   },
 });

@@ -46,8 +46,8 @@ await chromium();
 await openssl();
 process.env.ASTRO_TELEMETRY_DISABLED = '1';
 
-await check('types', ['types']);
-await check('lint and format', ['lint']);
+// Each keeps one core busy.
+await Promise.all([check('types', ['types']), check('lint and format', ['lint'])]);
 await suite('lint boundaries', 'scripts', vitest, vitestCounts);
 await suite('core', 'core', vitest, vitestCounts);
 await build();
