@@ -50,6 +50,9 @@ async function take(page: Page, text: string): Promise<string> {
   return ((await answer.json()) as { id: string }).id;
 }
 
+// The last to begin: each in a job of its own, so that no machine waits for one after another.
+test.describe.configure({ mode: 'parallel' });
+
 for (const animal of ZOO)
   test(`every bench, sheet and file holds on a frame that is ${animal.name}`, async ({ page }) => {
     const upset: string[] = [];
