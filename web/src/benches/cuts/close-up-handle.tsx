@@ -9,6 +9,7 @@ import {
 import type { PointerEvent } from 'react';
 import { change, preview } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
+import { TagLetter } from '../../board/tag-letter.tsx';
 import { still } from '../../ui/still.ts';
 
 interface HandleProps extends PictureProps {
@@ -71,17 +72,7 @@ const HandleShape = still(function HandleShape({ steel, letter, ink }: HandleSha
       <path d={through} stroke="transparent" strokeWidth={26} />
       <path d={through} stroke={ink} strokeWidth={1.6} />
       <rect x={-10} y={tagY - 4} width={20} height={20} fill={ink} />
-      <text
-        y={tagY + 6}
-        dy="0.34em"
-        textAnchor="middle"
-        fontSize={14}
-        fontWeight={600}
-        className="font-label"
-        fill="var(--color-sheet)"
-      >
-        {letter}
-      </text>
+      <TagLetter y={tagY + 6}>{letter}</TagLetter>
     </>
   );
 });

@@ -2,6 +2,7 @@ import type { CutEnd, Joint, OperationOutcome } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
+import { TagLetter } from '../../board/tag-letter.tsx';
 import { still } from '../../ui/still.ts';
 
 const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
@@ -131,17 +132,7 @@ const TagShape = still(function TagShape({ steel, tapeY, y, letter, free, colour
         stroke={chosen ? 'var(--color-graphite)' : 'none'}
         strokeWidth={2}
       />
-      <text
-        y={free ? y + 7 : y + 10.5}
-        dy="0.34em"
-        textAnchor="middle"
-        fontSize={14}
-        fontWeight={600}
-        className="font-label"
-        fill="var(--color-sheet)"
-      >
-        {letter}
-      </text>
+      <TagLetter y={free ? y + 7 : y + 10.5}>{letter}</TagLetter>
     </>
   );
 });

@@ -1,5 +1,6 @@
 import { ratioText, ruleValue, type SpliceOutcome } from '@splay/core';
 import { layLabels } from '../../board/lanes.ts';
+import { TagLetter } from '../../board/tag-letter.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { pickJoint, useAtHand } from './at-hand.ts';
@@ -69,18 +70,9 @@ export function SpliceOver(props: PictureProps) {
               fill={decided ? ink : 'var(--color-sheet)'}
               stroke={ink}
             />
-            <text
-              x={tag.x}
-              y={tagY + 10}
-              dy="0.34em"
-              textAnchor="middle"
-              fontSize={14}
-              fontWeight={600}
-              className="font-label"
-              fill={decided ? 'var(--color-sheet)' : ink}
-            >
+            <TagLetter x={tag.x} y={tagY + 10} fill={decided ? 'var(--color-sheet)' : ink}>
               {letter} {said}
-            </text>
+            </TagLetter>
           </g>
         );
       })}
