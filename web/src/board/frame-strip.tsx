@@ -1,6 +1,6 @@
 import type { PlanResult, Section, Vec3 } from '@splay/core';
 import { useRef } from 'react';
-import { Steel } from './steel.tsx';
+import { Rails } from './steel.tsx';
 import { acrossPx, planStrip } from './strips.ts';
 import { useSize } from './use-size.ts';
 import { fitView, reachOf, toPx } from './view.ts';
@@ -27,7 +27,7 @@ export function FrameStrip({ frame, section, at, ends }: FrameStripProps) {
     <div ref={box} className="shrink-0 border-b border-graphite bg-paper short:hidden" style={{ height: HEIGHT }}>
       {width > 0 && (
         <svg width={width} height={HEIGHT} role="img" aria-label="The frame from above">
-          <Steel pieces={frame.pieces} what="plan" {...{ view, across, section }} />
+          <Rails pieces={frame.pieces} what="plan" {...{ view, across, section }} />
           {frame.crossmembers.map(({ crossmember: { id, length }, built }) =>
             built ? (
               <rect

@@ -1,6 +1,6 @@
 import type { PlanResult, Section } from '@splay/core';
 import type { Strip, View } from '../client/picture-props.ts';
-import { Steel } from './steel.tsx';
+import { Rails } from './steel.tsx';
 
 interface SteelStripsProps {
   readonly shown: PlanResult;
@@ -16,10 +16,10 @@ export function SteelStrips({ shown, view, side, plan, section }: SteelStripsPro
   return (
     <>
       <g clipPath="url(#clip-side)">
-        <Steel {...steel} across={side.across} what="side" />
+        <Rails {...steel} across={side.across} what="side" />
       </g>
       <g clipPath="url(#clip-plan)">
-        <Steel {...steel} across={plan.across} what="plan" />
+        <Rails {...steel} across={plan.across} what="plan" />
       </g>
     </>
   );

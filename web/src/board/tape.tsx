@@ -3,7 +3,7 @@ import { layLabels } from './lanes.ts';
 import { drawnPx } from './line-path.ts';
 import { still } from '../ui/still.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
-import { multiples, type TickStep, tickStep } from './ticks.ts';
+import { multiples, outermost, type TickStep, tickStep } from './ticks.ts';
 import type { View } from '../client/picture-props.ts';
 import { TAPE_HEIGHT } from './strips.ts';
 import { toPx } from './view.ts';
@@ -52,31 +52,16 @@ export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProp
 
       {(alone ? [] : spans).map((span) => {
         if (span.donorFrom === null || span.donorTo === null) {
-          const wide = px(span.builtTo) - px(span.builtFrom);
-          const room = lengthWidth(span.builtTo - span.builtFrom, format, 13, 1) + 4;
           return (
             <g key={`n${span.piece}`} transform={`translate(${px(span.builtFrom)})`}>
-              <rect y={y} width={wide} height={HALF} fill="url(#hatch-new)" />
-              <rect x={(wide - room) / 2} y={y + 5} width={room} height={18} fill="var(--color-layout)" />
-              <text
-                x={wide / 2}
-                y={y + 14}
-                dy="0.34em"
-                textAnchor="middle"
-                fontSize={13}
-                fontWeight={600}
-                fill="var(--color-sheet)"
-              >
-                <SvgLength mm={span.builtTo - span.builtFrom} format={format} signed />
-              </text>
+              <NewStretch mm={span.builtTo - span.builtFrom} {...{ view, format, y }} />
             </g>
           );
         }
         return (
           <DonorEdge
             key={`d${span.piece}`}
-            from={span.donorFrom}
-            to={span.donorTo}
+            {...marked(span.donorFrom, span.donorTo, scale)}
             shift={span.builtFrom - span.donorFrom}
             y={y}
             {...scale}
@@ -89,26 +74,15 @@ export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProp
         const x = px(fold.builtX);
         const label = labels[index] ?? { x, lane: 0 };
         return (
-          <g key={`${fold.operation}-${fold.donorFrom}`}>
-            <path
-              d={`M${x - 9} ${y - 12}L${x} ${y + HALF}L${x + 9} ${y - 12}Z`}
-              fill="url(#hatch-cut)"
-              stroke="var(--color-oxide)"
-            />
-            <text
-              x={label.x}
-              y={y - 4 - label.lane * 15}
-              textAnchor="middle"
-              fontSize={13}
-              fontWeight={600}
-              fill="var(--color-oxide)"
-              stroke="var(--color-paper)"
-              strokeWidth={3}
-              paintOrder="stroke"
-            >
-              <SvgLength mm={fold.donorFrom - fold.donorTo} format={format} />
-            </text>
-          </g>
+          <Fold
+            key={`${fold.operation}-${fold.donorFrom}`}
+            x={x}
+            y={y}
+            labelX={label.x}
+            lane={label.lane}
+            mm={fold.donorFrom - fold.donorTo}
+            format={format}
+          />
         );
       })}
 
@@ -159,6 +133,75 @@ const Names = still(function Names({ y, alone }: Omit<BedProps, 'width'>) {
   );
 });
 
+interface NewStretchProps {
+  readonly mm: number;
+  readonly view: View;
+  readonly format: LengthFormat;
+  /** Upper edge of the tape, px. */
+  readonly y: number;
+}
+
+/** Where steel is added: no donor edge, and how much it is. */
+const NewStretch = still(function NewStretch({ mm, view, format, y }: NewStretchProps) {
+  const wide = mm * view.scale;
+  const room = lengthWidth(mm, format, 13, 1) + 4;
+  return (
+    <>
+      <rect y={y} width={wide} height={HALF} fill="url(#hatch-new)" />
+      <rect x={(wide - room) / 2} y={y + 5} width={room} height={18} fill="var(--color-layout)" />
+      <text
+        x={wide / 2}
+        y={y + 14}
+        dy="0.34em"
+        textAnchor="middle"
+        fontSize={13}
+        fontWeight={600}
+        fill="var(--color-sheet)"
+      >
+        <SvgLength mm={mm} format={format} signed />
+      </text>
+    </>
+  );
+});
+
+interface FoldProps {
+  /** Where it is, and where the middle of its figure stands, px. */
+  readonly x: number;
+  readonly y: number;
+  readonly labelX: number;
+  /** How many figures stand under its own. */
+  readonly lane: number;
+  /** What is in it. */
+  readonly mm: number;
+  readonly format: LengthFormat;
+}
+
+/** Where steel is taken out the tape is folded, and how much is in the fold stands over it. */
+const Fold = still(function Fold({ x, y, labelX, lane, mm, format }: FoldProps) {
+  return (
+    <g>
+      <path
+        d={`M${x - 9} ${y - 12}L${x} ${y + HALF}L${x + 9} ${y - 12}Z`}
+        fill="url(#hatch-cut)"
+        stroke="var(--color-oxide)"
+      />
+      <text
+        x={labelX}
+        y={y - 4 - lane * 15}
+        textAnchor="middle"
+        fontSize={13}
+        fontWeight={600}
+        fill="var(--color-oxide)"
+        stroke="var(--color-paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        <SvgLength mm={mm} format={format} />
+      </text>
+    </g>
+  );
+});
+
 const isMajor = (at: number, major: number): boolean => Math.abs(at / major - Math.round(at / major)) < 1e-6;
 
 /** What the marks of both edges are laid out by. */
@@ -175,6 +218,12 @@ interface EdgeProps extends Scale {
   readonly to: number;
   /** Where its marks stand, px. */
   readonly y: number;
+}
+
+/** From the first to the last mark of a stretch: it looks the same until one of them passes its end. */
+function marked(from: number, to: number, { datum, step }: Scale) {
+  const [first, last] = outermost(from - datum, to - datum, step.minor);
+  return { from: first + datum, to: last + datum };
 }
 
 /** The upper edge over one stretch of donor steel, `shift` mm from where it was. */

@@ -37,9 +37,14 @@ export function tickStep(scale: number, format: LengthFormat): TickStep {
   );
 }
 
+/** The first and the last multiple of `step` from `from` to `to`, mm; the last before the first where there is none. */
+export function outermost(from: number, to: number, step: number): readonly [first: number, last: number] {
+  return [Math.ceil(from / step - 1e-9) * step, Math.floor(to / step + 1e-9) * step];
+}
+
 /** Multiples of `step` from `from` to `to`, mm. */
 export function multiples(from: number, to: number, step: number): number[] {
-  const first = Math.ceil(from / step - 1e-9);
-  const count = Math.floor(to / step + 1e-9) - first + 1;
-  return Array.from({ length: Math.max(0, count) }, (_, index) => (first + index) * step);
+  const [first, last] = outermost(from, to, step);
+  const count = Math.round((last - first) / step) + 1;
+  return Array.from({ length: Math.max(0, count) }, (_, index) => first + index * step);
 }

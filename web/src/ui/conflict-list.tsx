@@ -1,4 +1,6 @@
 import { acceptedText, type Conflict, type PlanEdit } from '@splay/core';
+import { eachByKey } from './each-by-key.ts';
+import { still } from './still.ts';
 import { Verdict } from './verdict.tsx';
 import { AcceptConflict } from './accept-conflict.tsx';
 
@@ -22,26 +24,34 @@ interface ConflictListProps {
 export function ConflictList({ conflicts, onPick, actions, opened = false }: ConflictListProps) {
   return (
     <ul className="space-y-1 text-[0.92rem]">
-      {conflicts.map((conflict, index) => (
-        <li key={`${conflict.key}${index}`}>
-          <details open={opened && conflict.severity !== 'note'}>
-            <summary className="cursor-pointer list-none hover:underline" onClick={() => onPick(conflict)}>
-              <Verdict kind={conflict.severity}>
-                {conflict.message}
-                {conflict.accepted && (
-                  <span className="block text-sm text-pencil">{acceptedText(conflict.accepted)}</span>
-                )}
-              </Verdict>
-            </summary>
-            <div className="mt-1 mb-2 ml-6">
-              <WaysOut conflict={conflict} actions={actions} />
-            </div>
-          </details>
-        </li>
+      {eachByKey(conflicts, ({ key }) => key).map(([name, conflict]) => (
+        <ConflictItem key={name} {...{ conflict, onPick, actions, opened }} />
       ))}
     </ul>
   );
 }
+
+interface ConflictItemProps extends Omit<ConflictListProps, 'conflicts'> {
+  readonly conflict: Conflict;
+}
+
+const ConflictItem = still(function ConflictItem({ conflict, onPick, actions, opened }: ConflictItemProps) {
+  return (
+    <li>
+      <details open={opened && conflict.severity !== 'note'}>
+        <summary className="cursor-pointer list-none hover:underline" onClick={() => onPick(conflict)}>
+          <Verdict kind={conflict.severity}>
+            {conflict.message}
+            {conflict.accepted && <span className="block text-sm text-pencil">{acceptedText(conflict.accepted)}</span>}
+          </Verdict>
+        </summary>
+        <div className="mt-1 mb-2 ml-6">
+          <WaysOut conflict={conflict} actions={actions} />
+        </div>
+      </details>
+    </li>
+  );
+});
 
 /** Ways out of a conflict: buttons that do what they say, advice in plain words, and accepting it with a reason. */
 export function WaysOut({

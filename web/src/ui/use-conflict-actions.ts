@@ -1,7 +1,8 @@
 import { carryOutEdit, type Conflict, withoutDeadAcceptances } from '@splay/core';
 import type { BenchProps } from '../client/bench-props.ts';
 import { freshId } from '../client/fresh-id.ts';
-import { change, useJobState } from '../client/job-store.ts';
+import { useMemo } from 'react';
+import { change, type JobStore, useJobState } from '../client/job-store.ts';
 import type { ConflictActions } from './conflict-list.tsx';
 
 /** What can be done about the conflicts of a job; undefined where nothing may be changed. */
@@ -10,7 +11,10 @@ export function useConflictActions({
   canWrite,
 }: Pick<BenchProps, 'store' | 'canWrite'>): ConflictActions | undefined {
   const memberName = useJobState(store, (state) => state.memberName);
-  if (!canWrite) return undefined;
+  return useMemo(() => (canWrite ? actionsOf(store, memberName) : undefined), [store, canWrite, memberName]);
+}
+
+function actionsOf(store: JobStore, memberName: string): ConflictActions {
   const setAccepted = (label: string, { key }: Conflict, reason: string | null) =>
     change(store, label, (old) => {
       const kept = old.plan.accepted.filter(({ conflict }) => conflict !== key);

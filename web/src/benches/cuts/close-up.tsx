@@ -2,7 +2,7 @@ import { dotted, type OperationOutcome } from '@splay/core';
 import { useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
-import { CutAway, DonorGhost, Steel } from '../../board/steel.tsx';
+import { Rails } from '../../board/steel.tsx';
 import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
 import { toMm, toPx } from '../../board/view.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -61,8 +61,8 @@ export function CloseUp(props: CloseUpProps) {
     .sort((a, b) => a.builtX - b.builtX);
   const [foremost, rearmost] = [joints[0], joints.at(-1)];
   const draws = [
-    { what: 'side', across: side.across, id: 'close-side', top: 0, high: sideHeight },
-    { what: 'plan', across: plan.across, id: 'close-plan', top: sideHeight, high: height - sideHeight },
+    { what: 'side', across: side.across },
+    { what: 'plan', across: plan.across },
   ] as const;
   const taken = result.removed.filter((piece) => piece.operation === operation.id);
   return (
@@ -73,18 +73,14 @@ export function CloseUp(props: CloseUpProps) {
       role="img"
       aria-label={`${dotted(outcome.letters)} close up`}
     >
-      {draws.map(({ what, across, id, top, high }) => {
+      <CloseClips width={width} height={height} sideHeight={sideHeight} />
+      {draws.map(({ what, across }) => {
         const common = { what, view: shown, across, section };
         return (
-          <g key={what}>
-            <clipPath id={id}>
-              <rect x={0} y={top} width={width} height={high} />
-            </clipPath>
-            <g clipPath={`url(#${id})`}>
-              {!showBefore && <DonorGhost donor={donor} {...common} />}
-              <Steel pieces={frame.pieces} {...common} />
-              {showBefore && <CutAway pieces={taken} {...common} />}
-            </g>
+          <g key={what} clipPath={`url(#close-${what})`}>
+            {!showBefore && <Rails pieces={donor.pieces} ink="donor ghost" {...common} />}
+            <Rails pieces={frame.pieces} {...common} />
+            {showBefore && <Rails pieces={taken} ink="cut away" {...common} />}
           </g>
         );
       })}
@@ -140,11 +136,28 @@ export function CloseUp(props: CloseUpProps) {
   );
 }
 
-interface NamesProps {
+interface ViewsProps {
   readonly width: number;
   readonly height: number;
-  /** Where the side view ends, px. */
+  /** Where the side view ends and the plan view begins, px. */
   readonly sideHeight: number;
+}
+
+/** What keeps each view in its part of the close-up. */
+const CloseClips = still(function CloseClips({ width, height, sideHeight }: ViewsProps) {
+  return (
+    <>
+      <clipPath id="close-side">
+        <rect x={0} y={0} width={width} height={sideHeight} />
+      </clipPath>
+      <clipPath id="close-plan">
+        <rect x={0} y={sideHeight} width={width} height={height - sideHeight} />
+      </clipPath>
+    </>
+  );
+});
+
+interface NamesProps extends ViewsProps {
   /** Heights are drawn smaller than lengths; the rails nearer to each other than they are. */
   readonly smaller: boolean;
   readonly nearer: boolean;

@@ -1,4 +1,5 @@
 import type { Conflict, JobResult } from '@splay/core';
+import { eachByKey } from '../../ui/each-by-key.ts';
 import { still } from '../../ui/still.ts';
 import { useStands } from '../../ui/use-stands.ts';
 import type { View } from '../../client/picture-props.ts';
@@ -48,11 +49,11 @@ const Marks = still(function Marks({
 }: Omit<ConflictMarksProps, 'whole'> & { readonly conflicts: readonly Conflict[] }) {
   return (
     <g>
-      {pileConflicts(conflicts, view).map(({ conflict, x, level }, index) => {
+      {eachByKey(pileConflicts(conflicts, view), (mark) => mark.conflict.key).map(([name, { conflict, x, level }]) => {
         const stop = conflict.severity === 'stop';
         return (
           <g
-            key={`${conflict.code}${conflict.about}${index}`}
+            key={name}
             transform={`translate(${x} ${y - level * (SIZE + 3)})`}
             className="pointer-events-auto"
             data-pick={`conflict/${conflict.key}`}

@@ -1,13 +1,14 @@
-import { operationName, type PlanResult } from '@splay/core';
+import { type LengthFormat, operationName, type PlanResult } from '@splay/core';
 import { useMemo } from 'react';
 import { bodiesOn, BodyName, BodyOver } from '../../board/body-over.tsx';
 import { Dimension } from '../../board/dimension.tsx';
 import { WheelShape, wheelsOf } from '../../board/ground.tsx';
-import { BuiltGhost, CutAway, DonorGhost } from '../../board/steel.tsx';
+import { Rails } from '../../board/steel.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
+import { still } from '../../ui/still.ts';
 import { ConflictMarks } from './conflict-marks.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
 import { chainOf, type ChainLink, DimensionChain } from './dimension-chain.tsx';
@@ -71,11 +72,13 @@ export function CutsUnder(props: PictureProps) {
       {stripsOf(props).map(({ what, across, clip }) => (
         <g key={what} clipPath={clip}>
           {showBefore ? (
-            <BuiltGhost pieces={result.pieces} {...{ what, view, across, section }} />
+            <Rails pieces={result.pieces} ink="built ghost" {...{ what, view, across, section }} />
           ) : (
-            result.pieces.length > 1 && <DonorGhost donor={donor} {...{ what, view, across, section }} />
+            result.pieces.length > 1 && (
+              <Rails pieces={donor.pieces} ink="donor ghost" {...{ what, view, across, section }} />
+            )
           )}
-          <CutAway pieces={cutAway} {...{ what, view, across, section }} />
+          <Rails pieces={cutAway} ink="cut away" {...{ what, view, across, section }} />
         </g>
       ))}
       {!showBefore && (
@@ -111,6 +114,31 @@ function datumToCut(
   return said || to - from < 0.5 ? null : { from, to, mm: cut.builtX - datum, letter: cut.letter };
 }
 
+interface WasWheelbaseProps {
+  /** px. */
+  readonly x: number;
+  readonly y: number;
+  readonly mm: number;
+  readonly format: LengthFormat;
+}
+
+/** The wheelbase before, over the wheel where it stood. */
+const WasWheelbase = still(function WasWheelbase({ x, y, mm, format }: WasWheelbaseProps) {
+  return (
+    <text
+      x={x}
+      y={y}
+      textAnchor="middle"
+      fontSize={13}
+      fill="var(--color-pencil)"
+      className="font-label"
+      fontWeight={500}
+    >
+      was <SvgLength mm={mm} format={format} />
+    </text>
+  );
+});
+
 /** Over the steel: lettered tags, what moved and what goes, conflicts, and the chain of dimensions through the cuts. */
 export function CutsOver(props: PictureProps) {
   const { job, result, donor, showBefore, view, side, plan, tape, datum, section, selected } = props;
@@ -124,7 +152,7 @@ export function CutsOver(props: PictureProps) {
       <>
         {stripsOf(props).map(({ what, across, clip }) => (
           <g key={what} clipPath={clip}>
-            <CutAway pieces={goneOf(result)} {...{ what, view, across, section }} />
+            <Rails pieces={goneOf(result)} ink="cut away" {...{ what, view, across, section }} />
           </g>
         ))}
       </>
@@ -146,19 +174,7 @@ export function CutsOver(props: PictureProps) {
   return (
     <>
       <g clipPath="url(#clip-side)">
-        {before && (
-          <text
-            x={px(before.wheel.x)}
-            y={side.top + 16}
-            textAnchor="middle"
-            fontSize={13}
-            fill="var(--color-pencil)"
-            className="font-label"
-            fontWeight={500}
-          >
-            was <SvgLength mm={before.wheelbase} format={job.display} />
-          </text>
-        )}
+        {before && <WasWheelbase x={px(before.wheel.x)} y={side.top + 16} mm={before.wheelbase} format={job.display} />}
         {result.reworks.map((rework) => (
           <ReworkMark key={rework.operation.id} {...{ rework, result, view, section }} across={side.across} />
         ))}

@@ -1,6 +1,7 @@
 import type { Conflict } from '@splay/core';
 import { OctagonX } from 'lucide-react';
 import { type ConflictActions, WaysOut } from '../../ui/conflict-list.tsx';
+import { eachByKey } from '../../ui/each-by-key.ts';
 
 interface StopNoticeProps {
   /** What stops the plan, the one at hand first. */
@@ -23,8 +24,8 @@ export function StopNotice({ stops, onPick, actions }: StopNoticeProps) {
         {stops.length === 1 ? '1 thing stops this plan' : `${stops.length} things stop this plan`}
       </h2>
       <ul className="mt-1 space-y-1.5 text-[0.92rem]">
-        {stops.map((stop, index) => (
-          <li key={`${stop.key}${index}`}>
+        {eachByKey(stops, ({ key }) => key).map(([name, stop], index) => (
+          <li key={name}>
             <details open={index < OPENED}>
               <summary className="cursor-pointer list-none font-semibold hover:underline" onClick={() => onPick(stop)}>
                 {stop.message}

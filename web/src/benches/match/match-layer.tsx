@@ -93,6 +93,32 @@ const Leg = still(function Leg({ name, bad, long }: LegProps) {
   );
 });
 
+/** What a body is taken hold of by, about its middle. */
+const Grip = still(function Grip({ name }: { readonly name: string }) {
+  return (
+    <>
+      <title>{`Drag ${name}`}</title>
+      <rect x={-24} y={-24} width={48} height={48} className="touch-target" fill="transparent" />
+      <rect
+        className="focus-ring"
+        x={-14}
+        y={-14}
+        width={28}
+        height={28}
+        fill="var(--color-sheet)"
+        stroke="var(--color-ochre)"
+        strokeWidth={1.8}
+      />
+      <path
+        d="M0 -9v18M-9 0h18M-3 -6l3 -3l3 3M-3 6l3 3l3 -3M-6 -3l-3 3l3 3M6 -3l3 3l-3 3"
+        fill="none"
+        stroke="var(--color-ochre)"
+        strokeWidth={1.6}
+      />
+    </>
+  );
+});
+
 /** Over it: a plumb leg from each mount to the rail, what clashes, mounts in the plan, and the body to take hold of. */
 export function MatchOver(props: PictureProps) {
   const { result, store, job, showBefore, canWrite, view, side, plan, startDrag } = props;
@@ -133,20 +159,21 @@ export function MatchOver(props: PictureProps) {
         ))}
       </g>
       <g clipPath="url(#clip-plan)" fill="var(--color-sheet)" strokeWidth={1.6}>
-        {mounts.map(({ mount, at, way }) => (
-          <rect
-            key={mount.id}
-            x={px(at.x) - 4}
-            y={acrossPx(plan.across, at.y) - 4}
-            width={8}
-            height={8}
-            stroke={isBad(way) ? 'var(--color-oxide)' : 'var(--color-ochre)'}
+        {[true, false].map((bad) => (
+          <path
+            key={String(bad)}
+            d={mounts
+              .filter(({ way }) => isBad(way) === bad)
+              .map(({ at }) => `M${px(at.x) - 4} ${acrossPx(plan.across, at.y) - 4}h8v8h-8Z`)
+              .join('')}
+            stroke={bad ? 'var(--color-oxide)' : 'var(--color-ochre)'}
           />
         ))}
       </g>
       {canWrite && (
         <g
           className="pointer-events-auto cursor-move touch-none"
+          transform={`translate(${gx} ${gy})`}
           data-handle="body"
           role="slider"
           tabIndex={0}
@@ -178,24 +205,7 @@ export function MatchOver(props: PictureProps) {
             place(store, 'Nudged the body', seat, { x: pose.x + dx, z: pose.z + dz });
           }}
         >
-          <title>{`Drag ${body.name}`}</title>
-          <rect x={gx - 24} y={gy - 24} width={48} height={48} className="touch-target" fill="transparent" />
-          <rect
-            className="focus-ring"
-            x={gx - 14}
-            y={gy - 14}
-            width={28}
-            height={28}
-            fill="var(--color-sheet)"
-            stroke="var(--color-ochre)"
-            strokeWidth={1.8}
-          />
-          <path
-            d={`M${gx} ${gy - 9}v18M${gx - 9} ${gy}h18M${gx - 3} ${gy - 6}l3 -3l3 3M${gx - 3} ${gy + 6}l3 3l3 -3M${gx - 6} ${gy - 3}l-3 3l3 3M${gx + 6} ${gy - 3}l3 3l-3 3`}
-            fill="none"
-            stroke="var(--color-ochre)"
-            strokeWidth={1.6}
-          />
+          <Grip name={body.name} />
         </g>
       )}
     </>

@@ -12,6 +12,8 @@ const [OVER, UNDER] = [44, 66];
 const WIDE = 15;
 /** The least that a full column stands for, mm: a gap of nothing is drawn as nothing. */
 const LEAST = 60;
+/** By so much the scale of all columns changes at once, mm: it stays while a body is moved a little. */
+const STEP = 30;
 /** Mounts nearer along the frame than this stand side by side, mm. */
 const PAIR = 25;
 
@@ -40,7 +42,8 @@ export function MatchTray(props: PictureProps) {
       </p>
     );
   const ups = seat.mounts.flatMap(({ up }) => (up === null ? [] : [up]));
-  const [most, least] = [Math.max(LEAST, ...ups), Math.min(0, ...ups)];
+  const most = Math.ceil(Math.max(LEAST, ...ups) / STEP) * STEP;
+  const least = Math.floor(Math.min(0, ...ups) / STEP) * STEP;
   const scale = (tray.height - OVER - UNDER) / (most - least);
   const zero = OVER + most * scale;
   return (
@@ -71,7 +74,10 @@ export function MatchTray(props: PictureProps) {
               <Column
                 key={mount.mount.id}
                 {...{ zero, scale }}
-                {...saidOf(mount)}
+                name={mount.mount.name}
+                up={mount.up}
+                way={mount.way}
+                side={mount.side}
                 x={pair.length === 1 ? -WIDE / 2 : index === 0 ? -WIDE - 1 : 1}
               />
             ))}
@@ -96,7 +102,7 @@ export function MatchTray(props: PictureProps) {
 type Said = Pick<SeatMount, 'up' | 'way' | 'side' | 'sideways'> & { readonly name: string };
 const saidOf = ({ mount: { name }, up, way, side, sideways }: SeatMount): Said => ({ name, up, way, side, sideways });
 
-interface ColumnProps extends Said {
+interface ColumnProps extends Omit<Said, 'sideways'> {
   /** From the middle of its pair, and where the top of the rail is drawn, px. */
   readonly x: number;
   readonly zero: number;
