@@ -109,7 +109,7 @@ export function Board({
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
   const onDonor = shows === 'donor' || showBefore;
   const shown = onDonor ? donor : result;
-  const datum = onDonor ? result.datum.donor : result.datum.built;
+  const datum = onDonor ? donor.datum.donor : result.datum.built;
   const tapeTop = heights.side;
   const planTop = tapeTop + TAPE_HEIGHT;
   // Laid out from the donor alone, so that both stay while the plan is changed under the hand.
@@ -137,7 +137,7 @@ export function Board({
   const pointed = look?.about ?? null;
   const chosen = (id: string) => selected === id || pointed === id;
   const ends = measurement && (onDonor ? measurement.ends.donor : measurement.ends.built);
-  const wheelbase = onDonor ? result.measures.before.wheelbase : result.measures.after.wheelbase;
+  const { wheelbase } = onDonor ? donor.measures.before : result.measures.after;
   const members = { shown, view, section, selected, onSelect };
   const size = { width, height: heights.all };
   const drawn = width > 0 && columnSize.height > 0;

@@ -38,17 +38,21 @@ interface RailsProps {
   readonly ink?: Exclude<keyof typeof INKS, 'steel' | 'new'>;
 }
 
-/** The rails of pieces: the left one in side view, both in plan view. */
+/** The rails of pieces: the left one in side view, both in plan view; one path for all in the same ink. */
 export const Rails = still(function Rails({ pieces, what, view, across, section, ink }: RailsProps) {
   const sides: readonly Side[] = what === 'side' ? ['left'] : SIDES;
   const outline = what === 'side' ? sideOutline : planOutline;
-  return pieces.map((piece, index) => (
+  const inkOf = ({ source }: Piece) => ink ?? (source === 'donor' ? 'steel' : 'new');
+  return [...new Set(pieces.map(inkOf))].sort().map((of) => (
     <path
-      key={index}
-      d={sides.map((side) => pathOf(outline(piece, side, section), view, across)).join('')}
+      key={of}
+      d={pieces
+        .filter((piece) => inkOf(piece) === of)
+        .flatMap((piece) => sides.map((side) => pathOf(outline(piece, side, section), view, across)))
+        .join('')}
       strokeWidth={1.5}
       strokeLinejoin="round"
-      {...INKS[ink ?? (piece.source === 'donor' ? 'steel' : 'new')]}
+      {...INKS[of]}
     />
   ));
 });

@@ -15,6 +15,8 @@ export interface BenchDefinition {
   readonly sentence: string;
   /** Which frame the strips of the board show. */
   readonly shows: 'donor' | 'built';
+  /** Its picture says nothing of the plan: while the donor is dragged, the plan on it is worked out when the hand rests. */
+  readonly donorAlone?: true;
   /** The figures at the foot: five. */
   readonly figures: readonly FigureId[];
   /** Keys that work there only, as the list tells them. */

@@ -16,7 +16,7 @@ beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 
 afterEach(() => void vi.useRealTimers());
 
 /** A workbench that keeps what was drawn: beside the board, and on it. */
-function open() {
+function open(plan = true) {
   const store = openStore(job);
   const actions = workbenchActions(store);
   const beside: BenchProps[] = [];
@@ -25,7 +25,7 @@ function open() {
     const { bench } = useBench(store, server, actions);
     beside.push(bench);
     return (
-      <Drawn bench={bench} onPick={actions.onPick}>
+      <Drawn bench={bench} plan={plan} onPick={actions.onPick}>
         {(drawn) => {
           board.push(drawn);
           return null;
@@ -59,6 +59,24 @@ it('a drag draws the board for every move, and what is beside it once the hand r
   expect(wheelbase(board.at(-1))).toBeCloseTo(before + 30, 6);
   act(() => void vi.advanceTimersByTime(200));
   expect(wheelbase(beside.at(-1))).toBeCloseTo(before + 30, 6);
+});
+
+it('where nothing of the plan is drawn, the board has the donor under the hand, and the plan once the hand rests', () => {
+  const { store, board } = open(false);
+  const onDonor = () => board.at(-1)?.donor.measures.before.wheelbase ?? NaN;
+  const [before, donorBefore] = [wheelbase(board.at(-1)), onDonor()];
+  const moved = ({ donor, ...of }: Job): Job => ({
+    ...of,
+    donor: {
+      ...donor,
+      axles: donor.axles.map((axle) => (axle.role === 'front' ? { ...axle, x: axle.x - 25 } : axle)),
+    },
+  });
+  act(() => preview(store, moved));
+  expect(onDonor()).toBeCloseTo(donorBefore + 25, 6);
+  expect(wheelbase(board.at(-1))).toBe(before);
+  act(() => void vi.advanceTimersByTime(200));
+  expect(wheelbase(board.at(-1))).toBeCloseTo(before + 25, 6);
 });
 
 it('what is dropped, and what was dragged nowhere, is the same on the board and beside it', () => {

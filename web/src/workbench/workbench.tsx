@@ -189,7 +189,11 @@ function OpenJob({ store, server }: OpenJobProps) {
         <Waits>{state.measuring !== null && <MeasureBar store={store} result={result} format={job.display} />}</Waits>
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
           <Waits>
-            <Drawn bench={bench} onPick={actions.onPick}>
+            <Drawn
+              bench={bench}
+              plan={!definition.donorAlone || layers.length > 0 || state.lookingAround}
+              onPick={actions.onPick}
+            >
               {(drawn) =>
                 state.lookingAround ? (
                   <LookAround bench={drawn} />

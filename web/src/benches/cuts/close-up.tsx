@@ -4,6 +4,7 @@ import { Dimension } from '../../board/dimension.tsx';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
 import { Rails } from '../../board/steel.tsx';
 import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
+import { useHeld } from '../../board/use-held.ts';
 import { toMm, toPx } from '../../board/view.ts';
 import { useJobState } from '../../client/job-store.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
@@ -50,7 +51,11 @@ export function CloseUp(props: CloseUpProps) {
     const scale = Math.min(1.2, width / (rear - front), closestScale(sideHeight, frame, section, span));
     return { scale, width, from: (span[0] + span[1]) / 2 - width / 2 / scale };
   });
-  const side = closeSideStrip(sideHeight, shown, frame, section, [toMm(shown, 0), toMm(shown, width)]);
+  const laidBy = useHeld(frame, dragging);
+  const side = useMemo(
+    () => closeSideStrip(sideHeight, shown, laidBy, section, [toMm(shown, 0), toMm(shown, width)]),
+    [sideHeight, shown, laidBy, section, width],
+  );
   const plan = useMemo(
     () => planStrip(sideHeight, height - sideHeight, shown, donor, section),
     [sideHeight, height, shown, donor, section],

@@ -5,6 +5,7 @@ export const donor: BenchDefinition = {
   name: 'Donor',
   sentence: 'What the frame is, and what hangs on it.',
   shows: 'donor',
+  donorAlone: true,
   figures: ['measured', 'wheelbase', 'overall-length', 'width', 'mass'],
   keys: [
     ['[ ]', 'the thing before and the thing behind on the rail'],
