@@ -21,6 +21,7 @@ import { useBoardKeys } from './use-board-keys.ts';
 import { useDrag } from './use-drag.ts';
 import { useHeld } from './use-held.ts';
 import { useSize } from './use-size.ts';
+import { ViewNames } from './view-names.tsx';
 import { type Reach, reachOf, toPx, useView } from './view.ts';
 
 const ThreadLine = later(() => import('./thread-line.tsx').then((file) => file.ThreadLine));
@@ -209,6 +210,14 @@ export function Board({
             </Sheet>
             <Sheet {...size}>
               {Over && <Over {...picture} />}
+              <ViewNames
+                side="Side · left rail"
+                sideY={16}
+                plan="Plan · left on top"
+                planY={heights.all - 6}
+                smaller={side.across.scale < view.scale * 0.97}
+                nearer={plan.across.broken !== undefined}
+              />
               {measurement && ends && (
                 <g clipPath="url(#clip-plan)">
                   <MeasurementLine

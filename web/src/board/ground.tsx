@@ -3,6 +3,7 @@ import type { Across, Strip, View } from '../client/picture-props.ts';
 import { type Crossmember, CrossmemberAbove, CrossmemberEnd } from './crossmember-marks.tsx';
 import { still } from '../ui/still.ts';
 import { Dimension } from './dimension.tsx';
+import { halo } from './halo.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
 
@@ -70,8 +71,6 @@ export const Ground = still(function Ground(props: GroundProps) {
   );
 });
 
-const halo = { stroke: 'var(--color-paper)', strokeWidth: 4, paintOrder: 'stroke' } as const;
-
 function SideGround({ view, side, datum, format, wheels, wheelbase, crossmembers }: GroundProps) {
   const { top, height, foot, across } = side;
   const px = (x: number) => toPx(view, x);
@@ -79,10 +78,6 @@ function SideGround({ view, side, datum, format, wheels, wheelbase, crossmembers
   const [first, last] = [wheels[0], wheels.at(-1)];
   return (
     <g clipPath="url(#clip-side)">
-      <text x={10} y={top + 16} className="label" fontSize={12} fill="var(--color-pencil)" {...halo}>
-        Side · left rail
-        {across.scale < view.scale * 0.97 && ' · heights drawn smaller'}
-      </text>
       {wheels.map((wheel) => (
         <WheelMark key={wheel.id} {...{ wheel, view, across, top, height }} />
       ))}
@@ -112,14 +107,11 @@ function SideGround({ view, side, datum, format, wheels, wheelbase, crossmembers
   );
 }
 
-function PlanGround({ view, plan: { top, height, across }, crossmembers, onSelect }: GroundProps) {
+function PlanGround({ view, plan: { across }, crossmembers, onSelect }: GroundProps) {
   const px = (x: number) => toPx(view, x);
   const py = (y: number) => acrossPx(across, y);
   return (
     <g clipPath="url(#clip-plan)">
-      <text x={10} y={top + height - 6} className="label" fontSize={12} fill="var(--color-pencil)" {...halo}>
-        Plan · left on top{across.broken && ' · rails drawn nearer each other'}
-      </text>
       <path d={`M0 ${py(0)}H${view.width}`} stroke="var(--color-rule)" strokeDasharray="12 4 3 4" />
       {across.broken && <Break view={view} across={across} />}
       {crossmembers.map(({ id, name, x, length, left, right, ...state }) => (

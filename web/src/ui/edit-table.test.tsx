@@ -112,6 +112,48 @@ describe('a table to type in', () => {
     expect(alerts()).toEqual(['“wheel” is none of: hole, hanger.']);
   });
 
+  it('takes a block with the headings that the spreadsheet has over it, and without its empty lines', () => {
+    render(<Table />);
+    const block = 'FROM DATUM\tKind\tMass\r\n13\thole\t1\r\n\t\t\r\n25 1/4\thanger\t2\r\n';
+    fireEvent.paste(cell('From datum, row 1'), { clipboardData: { getData: () => block } });
+    expect(alerts()).toEqual([]);
+    const near = (value: number) => expect.closeTo(value, 9) as number;
+    expect(onChange).toHaveBeenLastCalledWith([
+      { ...START[0], x: near(inches(23)), kind: 'hole', mass: near(0.45359237) },
+      { ...START[1], x: near(inches(35.25)), kind: 'hanger', mass: near(2 * 0.45359237) },
+    ]);
+  });
+
+  it('takes a name that is also a heading where others stand beside it', () => {
+    render(<Table />);
+    fireEvent.paste(cell('Name, row 1'), { clipboardData: { getData: () => 'Name\t13\nKind\t25\n' } });
+    expect(alerts()).toEqual([]);
+    expect(onChange.mock.lastCall?.[0].map(({ name }) => name)).toEqual(['Name', 'Kind']);
+  });
+
+  it('takes a block that begins at a choice', () => {
+    render(<Table />);
+    fireEvent.paste(cell('Kind, row 1'), { clipboardData: { getData: () => 'hanger\t3\nhole\t4' } });
+    expect(alerts()).toEqual([]);
+    expect(onChange.mock.lastCall?.[0].map(({ kind }) => kind)).toEqual(['hanger', 'hole']);
+  });
+
+  it('keeps the rest of a block when one row of it is taken off', () => {
+    render(<Table />);
+    const block = 'Third\t13\nFourth\tcheese\nFifth\t99\nSixth\tmouse';
+    fireEvent.paste(cell('Name, row 1'), { clipboardData: { getData: () => block } });
+    expect(alerts()).toHaveLength(2);
+    expect(onChange).not.toHaveBeenCalled();
+    // The one that stood there before the block goes, and what was pasted over it.
+    fireEvent.click(screen.getByRole('button', { name: 'Remove row 2' }));
+    expect([1, 2, 3].map((row) => cell(`Name, row ${row}`).value)).toEqual(['Third', 'Fifth', 'Sixth']);
+    expect(cell('From datum, row 3').value).toBe('mouse');
+    expect(alerts()).toEqual([expect.stringContaining('mouse')]);
+    type('From datum, row 3', '120');
+    expect(alerts()).toEqual([]);
+    expect(onChange.mock.lastCall?.[0].map(({ name }) => name)).toEqual(['Third', 'Fifth', 'Sixth']);
+  });
+
   it('takes choices, new rows and rows off', () => {
     render(<Table />);
     fireEvent.change(cell('Kind, row 1'), { target: { value: 'hanger' } });

@@ -28,8 +28,22 @@ type Drafts = ReadonlyMap<string, string>;
 const cell = (row: number, column: string) => `${row}/${column}`;
 
 /**
+ * The cells of a block as a spreadsheet has it on the clipboard: without lines of nothing, and without the headings over
+ * it where its first line is those of the columns.
+ */
+function blockOf<Row>(text: string, columns: readonly Column<Row>[]): readonly (readonly string[])[] {
+  const lines = text
+    .split('\n')
+    .map((line) => line.split('\t').map((value) => value.trim()))
+    .filter((line) => line.some((value) => value !== ''));
+  const plain = (title: string) => title.toLowerCase().replace(/,.*$/, '');
+  const isHeading = (value: string, at: number) => plain(value) === plain(columns[at]?.title ?? '');
+  return lines[0]?.every(isHeading) ? lines.slice(1) : lines;
+}
+
+/**
  * A table to type in. What is typed is taken at once when it is right; what is not stays in its cell with the reason
- * under it, and nothing else changes. A column copied from a spreadsheet can be pasted into any cell.
+ * under it, and nothing else changes. A block copied from a spreadsheet can be pasted into any cell.
  */
 export function EditTable<Row>({
   caption,
@@ -81,10 +95,10 @@ export function EditTable<Row>({
     if (!/[\n\t]/.test(text)) return;
     event.preventDefault();
     const all = new Map(drafts);
-    text.split('\n').forEach((line, down) =>
-      line.split('\t').forEach((value, right) => {
+    blockOf(text, columns.slice(column)).forEach((line, down) =>
+      line.forEach((value, right) => {
         const target = columns[column + right];
-        if (target) all.set(cell(row + down, target.key), value.trim());
+        if (target) all.set(cell(row + down, target.key), value);
       }),
     );
     settle(all);
@@ -115,13 +129,27 @@ export function EditTable<Row>({
   };
 
   const rowCount = Math.max(rows.length, ...[...drafts.keys()].map((key) => Number(key.split('/')[0]) + 1));
+  /** Takes a row off; what is typed or pasted into others, and not right yet, stays in them. */
   const forget = (index: number) => {
+    const others = <T,>(of: ReadonlyMap<string, T>) =>
+      new Map(
+        [...of].flatMap(([key, value]): [string, T][] => {
+          const [row, name = ''] = [Number(key.split('/')[0]), key.split('/')[1]];
+          return row === index ? [] : [[cell(row > index ? row - 1 : row, name), value]];
+        }),
+      );
     // A row that only stands here, and was never taken, is simply dropped.
-    if (index >= rows.length) return settle(new Map([...drafts].filter(([key]) => !key.startsWith(`${index}/`))));
-    setDrafts(new Map());
-    setProblems(new Map());
-    for (const problem of onChange(rows.filter((_, other) => other !== index)))
-      setProblems(new Map([[cell(Math.min(problem.row, rows.length - 1), problem.column), problem.message]]));
+    if (index >= rows.length) return settle(others(drafts));
+    const wrong = onChange(rows.filter((_, other) => other !== index));
+    if (wrong.length === 0) {
+      setDrafts(others(drafts));
+      setProblems(others(problems));
+    } else {
+      const said = new Map(problems);
+      for (const problem of wrong)
+        said.set(cell(Math.min(problem.row, rows.length - 1), problem.column), problem.message);
+      setProblems(said);
+    }
   };
 
   return (
@@ -171,7 +199,11 @@ export function EditTable<Row>({
                     className: `w-full min-w-0 border bg-transparent px-1 py-0.5 ${problem ? 'border-oxide bg-oxide-wash' : 'border-transparent hover:border-rule'} ${figure ? 'text-right' : ''}`,
                   };
                   return (
-                    <td key={column.key} className="border-b border-rule/60 p-0 align-top">
+                    <td
+                      key={column.key}
+                      className="border-b border-rule/60 p-0 align-top"
+                      onPaste={(event) => !disabled && paste(event, rowIndex, columnIndex)}
+                    >
                       {column.kind === 'choice' ? (
                         <select
                           {...common}
@@ -193,7 +225,6 @@ export function EditTable<Row>({
                           onChange={(event) => setDrafts(new Map(drafts).set(key, event.target.value))}
                           onBlur={() => drafts.has(key) && settle(drafts)}
                           onKeyDown={(event) => move(event, rowIndex, columnIndex)}
-                          onPaste={(event) => paste(event, rowIndex, columnIndex)}
                         />
                       )}
                       {problem && (

@@ -70,7 +70,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
           {state.job.name}
         </h1>
         <p
-          className={`min-w-0 flex-1 truncate px-1 text-sm ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
+          className={`line-clamp-2 min-w-17 flex-1 px-1 text-sm max-lg:leading-4 lg:truncate ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
           role="status"
         >
           {!bad && <span className="max-lg:hidden">plan “{state.job.plan.name}” · </span>}
@@ -99,7 +99,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
         </button>
         <button
           type="button"
-          className={`button whitespace-nowrap ${state.showBefore ? 'button-dark' : ''}`}
+          className={`button shrink-0 whitespace-nowrap ${state.showBefore ? 'button-dark' : ''}`}
           aria-pressed={state.showBefore}
           onPointerDown={() => onHold(true)}
           onPointerUp={() => onHold(false)}
@@ -110,7 +110,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
           <span>
             <span className="max-lg:sr-only">Hold for </span>before
           </span>
-          <kbd className="border border-current px-1 text-xs leading-4">B</kbd>
+          <kbd className="border border-current px-1 text-xs leading-4 pointer-coarse:hidden">B</kbd>
         </button>
         {tool('Measure between two things', RulerDimensionLine, onMeasure, 'M')}
         {tool('Look around, in space', Box, onLookAround)}

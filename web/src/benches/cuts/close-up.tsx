@@ -5,6 +5,7 @@ import { FeatureLayer } from '../../board/feature-layer.tsx';
 import { Rails } from '../../board/steel.tsx';
 import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
 import { useHeld } from '../../board/use-held.ts';
+import { ViewNames } from '../../board/view-names.tsx';
 import { toMm, toPx } from '../../board/view.ts';
 import { useJobState } from '../../client/job-store.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
@@ -79,6 +80,7 @@ export function CloseUp(props: CloseUpProps) {
       aria-label={`${dotted(outcome.letters)} close up`}
     >
       <CloseClips width={width} height={height} sideHeight={sideHeight} />
+      <path d={`M0 ${sideHeight}H${width}`} stroke="var(--color-rule)" />
       {draws.map(({ what, across }) => {
         const common = { what, view: shown, across, section };
         return (
@@ -89,11 +91,6 @@ export function CloseUp(props: CloseUpProps) {
           </g>
         );
       })}
-      <Names
-        {...{ width, height, sideHeight }}
-        smaller={side.across.scale < shown.scale * 0.97}
-        nearer={plan.across.broken !== undefined}
-      />
       {!showBefore &&
         result.reworks.map((rework) => (
           <ReworkMark key={rework.operation.id} {...{ rework, result, section }} view={shown} across={side.across} />
@@ -137,11 +134,19 @@ export function CloseUp(props: CloseUpProps) {
           className="text-layout"
         />
       )}
+      <ViewNames
+        side="Side"
+        sideY={16}
+        plan="Plan"
+        planY={height - 6}
+        smaller={side.across.scale < shown.scale * 0.97}
+        nearer={plan.across.broken !== undefined}
+      />
     </svg>
   );
 }
 
-interface ViewsProps {
+interface CloseClipsProps {
   readonly width: number;
   readonly height: number;
   /** Where the side view ends and the plan view begins, px. */
@@ -149,7 +154,7 @@ interface ViewsProps {
 }
 
 /** What keeps each view in its part of the close-up. */
-const CloseClips = still(function CloseClips({ width, height, sideHeight }: ViewsProps) {
+const CloseClips = still(function CloseClips({ width, height, sideHeight }: CloseClipsProps) {
   return (
     <>
       <clipPath id="close-side">
@@ -158,27 +163,6 @@ const CloseClips = still(function CloseClips({ width, height, sideHeight }: View
       <clipPath id="close-plan">
         <rect x={0} y={sideHeight} width={width} height={height - sideHeight} />
       </clipPath>
-    </>
-  );
-});
-
-interface NamesProps extends ViewsProps {
-  /** Heights are drawn smaller than lengths; the rails nearer to each other than they are. */
-  readonly smaller: boolean;
-  readonly nearer: boolean;
-}
-
-/** Which view is which. */
-const Names = still(function Names({ width, height, sideHeight, smaller, nearer }: NamesProps) {
-  return (
-    <>
-      <path d={`M0 ${sideHeight}H${width}`} stroke="var(--color-rule)" />
-      <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
-        Side{smaller && ' · heights drawn smaller'}
-      </text>
-      <text x={10} y={height - 6} className="label" fontSize={12} fill="var(--color-pencil)">
-        Plan{nearer && ' · rails drawn nearer each other'}
-      </text>
     </>
   );
 });

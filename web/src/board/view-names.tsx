@@ -1,0 +1,29 @@
+import { still } from '../ui/still.ts';
+import { halo } from './halo.ts';
+
+interface ViewNamesProps {
+  /** What each view is, and where that stands, px. */
+  readonly side: string;
+  readonly sideY: number;
+  readonly plan: string;
+  readonly planY: number;
+  /** Heights are drawn smaller than lengths; the rails nearer to each other than they are. */
+  readonly smaller: boolean;
+  readonly nearer: boolean;
+}
+
+/** Which view is which, over everything that is drawn in it. */
+export const ViewNames = still(function ViewNames({ side, sideY, plan, planY, smaller, nearer }: ViewNamesProps) {
+  return (
+    <g className="label pointer-events-none" fontSize={12} fill="var(--color-pencil)" {...halo}>
+      <text x={10} y={sideY}>
+        {side}
+        {smaller && ' · heights drawn smaller'}
+      </text>
+      <text x={10} y={planY}>
+        {plan}
+        {nearer && ' · rails drawn nearer each other'}
+      </text>
+    </g>
+  );
+});
