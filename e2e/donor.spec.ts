@@ -95,6 +95,50 @@ test('tables go out as CSV and come in again; a bad one changes nothing', async 
   }
 });
 
+test('a block from a spreadsheet is pasted with its headings, drawn at once, and one step of undo', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Van from a spreadsheet'), 'donor');
+  await openDrawer(page, 'Features');
+  const table = page.getByRole('table', { name: 'Features' });
+  const names = table.getByRole('textbox', { name: /^Name, row / });
+  await expect(names.first()).toHaveValue('Datum hole');
+  const before = await names.count();
+  await page.getByRole('button', { name: 'Add a feature' }).click();
+  await expect(names).toHaveCount(before + 1);
+  const rows = [
+    ['Name', 'Kind', 'Side', 'Middle, from datum', 'Down'],
+    ['Hose clip', 'line clip', 'left', '100 1/2', '2'],
+    ['Tow eye', 'hole', 'both', `8' 6"`, '3 1/2'],
+    ['Pad', 'bed mount', 'right', '2641.6 mm', '1-1/4'],
+  ];
+  await page.evaluate(
+    (text) => navigator.clipboard.writeText(text),
+    `${rows.map((row) => row.join('\t')).join('\r\n')}\r\n`,
+  );
+  await names.last().click();
+  await page.keyboard.press('ControlOrMeta+v');
+  await expect(names).toHaveCount(before + 3);
+  await expect(table.getByRole('alert')).toHaveCount(0);
+  const where = (row: number) =>
+    table.getByRole('textbox', { name: `Middle, from datum, row ${before + row}`, exact: true });
+  await expect(where(1)).toHaveValue('100 1/2');
+  await expect(where(2)).toHaveValue('102');
+  await expect(where(3)).toHaveValue('104');
+  await expect(page.locator('svg title', { hasText: /^Pad, right/ }).first()).toBeAttached();
+  await expect(page.locator('svg title', { hasText: /^Pad, left/ })).toHaveCount(0);
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(names).toHaveCount(before + 1);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(where(3)).toHaveValue('104');
+});
+
 test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Read elsewhere');
