@@ -16,7 +16,7 @@ export function putBody(
 ): { readonly cells: readonly CellProblem[]; readonly elsewhere: string } {
   const edited = withoutDeadAcceptances(withBody(job, body));
   const index = edited.bodies.findIndex(({ id }) => id === body.id);
-  const wrong = editProblems(edited, `bodies[${index}].${table}`);
+  const wrong = editProblems(edited, `bodies[${index}].${table}`, job);
   if (wrong) return wrong;
   change(store, label, (old) => withoutDeadAcceptances(withBody(old, body)));
   return { cells: [], elsewhere: '' };

@@ -37,6 +37,40 @@ describe('the stations', () => {
   });
 });
 
+describe('a station on the drawing', () => {
+  const { rails } = van.donor;
+  const stations = railOf(rails, 'left');
+  /** The flagship with its fifth station a sixteenth behind the fourth. */
+  const tight: Job = {
+    ...van,
+    donor: {
+      ...van.donor,
+      rails: {
+        kind: 'mirrored',
+        stations: stations.map((station, at) =>
+          at === 4 ? { ...station, x: stations[3]!.x + inches(1 / 16) } : station,
+        ),
+      },
+    },
+  };
+
+  it('is nudged, picked with it, and where it cannot go the drawing says why, until it goes another way', () => {
+    const { now, store } = open(tight, '');
+    const peg = screen.getByRole('button', { name: /^Station 4/ });
+    const at = () => railOf(now().donor.rails, 'left')[3]!.x;
+    const before = at();
+    fireEvent.keyDown(peg, { key: 'ArrowRight' });
+    expect(store.getState().selected).toBe('station:both:3');
+    expect(alerts()).toEqual([
+      expect.stringMatching(/^Station 5 .* must lie behind the one above it .*Nothing was changed\.$/),
+    ]);
+    expect(at()).toBe(before);
+    fireEvent.keyDown(screen.getByRole('button', { name: /^Station 4/ }), { key: 'ArrowLeft' });
+    expect(alerts()).toEqual([]);
+    expect(at()).toBeCloseTo(before - inches(1 / 16), 6);
+  });
+});
+
 describe('the blade', () => {
   it('is where the section is shown, moved by arrow keys; beyond the frame there is none', async () => {
     const { store } = open(van, '');

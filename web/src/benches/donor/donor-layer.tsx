@@ -1,6 +1,7 @@
 import { type Job, type LengthFormat, nudgeOf, railOf, type Side, SIDES, sideSign, type Station } from '@splay/core';
-import type { KeyboardEvent, PointerEvent } from 'react';
+import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { Blade } from '../../board/blade.tsx';
+import { halo } from '../../board/halo.ts';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import { change, preview } from '../../client/job-store.ts';
@@ -85,21 +86,28 @@ const StationHandles = still(function StationHandles(props: StationHandlesProps)
   });
   const snap = nudgeOf(format);
   const step = (mm: number) => Math.round(mm / snap) * snap;
+  const [refused, setRefused] = useState('');
+  /** What cannot be is not taken: the drawing stays as it stood, and says why. */
+  const take = (label: string, made: Job): boolean => {
+    const wrong = editProblems(made, '', store.getState().job);
+    setRefused(wrong?.elsewhere ?? '');
+    if (!wrong) change(store, label, () => made);
+    return !wrong;
+  };
   const drop = (moved: boolean) => {
     const { preview: made } = store.getState();
     if (!moved || !made) return;
-    // What cannot be is not taken, and the drawing goes back to what stands.
-    if (editProblems(made, '')) store.setState({ preview: null });
-    else change(store, 'Dragged a station', () => made);
+    if (!take('Dragged a station', made)) store.setState({ preview: null });
   };
   const drag = (event: PointerEvent, figures: (px: number, py: number) => Partial<Station>) => {
     onSelect(id);
+    setRefused('');
     if (canWrite) startDrag(event, (px, py) => preview(store, put(figures(px, py))), drop);
   };
   const key = (event: KeyboardEvent, figure: 'top' | 'halfWidth' | 'x', by: number) => {
     event.preventDefault();
-    const made = put({ [figure]: station[figure] + by * nudgeStep(event, format) })(store.getState().job);
-    if (!editProblems(made, '')) change(store, 'Nudged a station', () => made);
+    onSelect(id);
+    take('Nudged a station', put({ [figure]: station[figure] + by * nudgeStep(event, format) })(store.getState().job));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const way = { ArrowLeft: ['x', -1], ArrowRight: ['x', 1], ArrowUp: ['top', 1], ArrowDown: ['top', -1] } as const;
@@ -176,6 +184,21 @@ const StationHandles = still(function StationHandles(props: StationHandlesProps)
           strokeWidth={1.3}
         />
       </g>
+      {refused && chosen && (
+        <text
+          role="alert"
+          x={x}
+          y={tape.top + 20}
+          textAnchor={x < view.width / 2 ? 'start' : 'end'}
+          fontSize={14}
+          fontWeight={600}
+          className="font-label"
+          fill="var(--color-oxide)"
+          {...halo}
+        >
+          {refused} Nothing was changed.
+        </text>
+      )}
     </g>
   );
 });

@@ -28,7 +28,7 @@ export function DonorPart({ part: Part, ...bench }: BenchProps & { readonly part
   const setRows: SetRows = (label, table, next) => {
     const donor = next(job.donor);
     const edited = withoutDeadAcceptances({ ...job, donor });
-    const wrong = editProblems(edited, `donor.${table}`);
+    const wrong = editProblems(edited, `donor.${table}`, job);
     setProblem(wrong?.elsewhere ? `${wrong.elsewhere} Nothing was changed.` : '');
     if (wrong) return wrong.cells.length > 0 ? wrong.cells : [{ row: 0, column: '', message: wrong.elsewhere }];
     change(store, label, (old) => withoutDeadAcceptances({ ...old, donor }));

@@ -15,7 +15,7 @@ export function FloorSurvey({ store, job, canWrite, onLook }: BenchProps) {
   const list = lists.some(([known]) => known === asked) ? asked : (lists[0]?.[0] ?? 'stations');
   const next = measuringGuide(job).find(({ state }) => state === 'missing');
   const put = (label: string, frame: Frame): string => {
-    const wrong = editProblems({ ...job, donor: frame }, '');
+    const wrong = editProblems({ ...job, donor: frame }, '', job);
     if (wrong) return wrong.elsewhere;
     change(store, label, (old) => ({ ...old, donor: frame }));
     return '';

@@ -163,7 +163,7 @@ export function FinderDrawer(props: BenchProps) {
           length: inches(24),
         })}
         onChange={(rack) => {
-          const wrong = editProblems({ ...job, rack }, 'rack');
+          const wrong = editProblems({ ...job, rack }, 'rack', job);
           if (wrong) return wrong.cells;
           change(store, 'Edited the rack', (old) => ({ ...old, rack }));
           return [];
