@@ -15,14 +15,22 @@ interface ConflictMarksProps {
 
 const SIZE = 15;
 
-/** Piles conflicts that fall on the same place one above the other. */
+/** So many stand one above the other: more would leave the strip. */
+const HIGH = 2;
+
+/** Piles conflicts that fall on the same place one above the other, and beside each other where that gets too high. */
 export function pileConflicts(conflicts: readonly Conflict[], view: View) {
   const piles: { x: number; height: number }[] = [];
   return conflicts.flatMap((conflict) => {
     const at = conflict.builtX ?? conflict.donorX;
     if (at === null || conflict.severity === 'note') return [];
-    const x = toPx(view, at);
-    const pile = piles.find((known) => Math.abs(known.x - x) < SIZE + 2);
+    let x = toPx(view, at);
+    const near = () => piles.find((known) => Math.abs(known.x - x) < SIZE + 2);
+    let pile = near();
+    while (pile && pile.height >= HIGH) {
+      x = pile.x + SIZE + 2;
+      pile = near();
+    }
     if (!pile) {
       piles.push({ x, height: 1 });
       return [{ conflict, x, level: 0 }];

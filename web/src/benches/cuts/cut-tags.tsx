@@ -3,6 +3,7 @@ import type { KeyboardEvent, PointerEvent } from 'react';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
 import { TagLetter } from '../../board/tag-letter.tsx';
+import { eachByKey } from '../../ui/each-by-key.ts';
 import { still } from '../../ui/still.ts';
 
 const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
@@ -14,6 +15,9 @@ const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
     })),
     ...cutEnds.map((end) => ({ ...end, free: true, colour: 'var(--color-oxide)' })),
   ].sort((a, b) => a.builtX - b.builtX);
+
+/** A tag stays that of its operation, whatever its letter becomes: a hand or the keys may be at it. */
+const operationOf = ({ operation }: { readonly operation: string }): string => operation;
 
 /** Tags closer than their width hang one below the other, three deep. */
 const tagLevels = (xs: readonly number[]): number[] =>
@@ -33,9 +37,9 @@ interface CutLinesProps {
 
 /** The lines of the cuts, through steel and tape only. */
 export function CutLines({ joints, cutEnds, view, through, selected }: CutLinesProps) {
-  return marksOf(joints, cutEnds).map((mark) => (
+  return eachByKey(marksOf(joints, cutEnds), operationOf).map(([name, mark]) => (
     <path
-      key={mark.letter}
+      key={name}
       transform={`translate(${toPx(view, mark.builtX)})`}
       d={through.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('')}
       stroke={mark.colour}
@@ -76,18 +80,18 @@ export function CutTags({
   onDragStart,
   onKey,
 }: CutTagsProps) {
-  const marks = marksOf(joints, cutEnds);
+  const marks = eachByKey(marksOf(joints, cutEnds), operationOf);
   const firstOf = new Map(operations.map((outcome) => [outcome.operation.id, outcome.letters[0]]));
-  const levels = tagLevels(marks.map((mark) => toPx(view, mark.builtX)));
+  const levels = tagLevels(marks.map(([, mark]) => toPx(view, mark.builtX)));
   return (
     <g>
-      {marks.map((mark, index) => {
+      {marks.map(([name, mark], index) => {
         const y = tagY + (levels[index] ?? 0) * 25;
         const chosen = selected === mark.operation;
         const handle = firstOf.get(mark.operation) === mark.letter;
         return (
           <g
-            key={mark.letter}
+            key={name}
             transform={`translate(${toPx(view, mark.builtX)})`}
             className="pointer-events-auto cursor-ew-resize touch-none"
             data-handle="cut"

@@ -91,4 +91,31 @@ describe('conflicts on the drawing', () => {
       [500, 0],
     ]);
   });
+
+  it('go on beside each other where a pile would leave the strip, each in a place of its own', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 8000 }), { maxLength: 40 }), (xs) => {
+        const drawn = pileConflicts(
+          xs.map((x) => at(x, 'warn')),
+          view,
+        );
+        expect(drawn).toHaveLength(xs.length);
+        for (const [index, a] of drawn.entries()) {
+          expect(a.level).toBeLessThan(2);
+          for (const b of drawn.slice(index + 1)) expect(a.level !== b.level || Math.abs(a.x - b.x) >= 17).toBe(true);
+        }
+      }),
+    );
+    const five = pileConflicts(
+      [1000, 1000, 1010, 1000, 990].map((x) => at(x, 'stop')),
+      view,
+    );
+    expect(five.map(({ x, level }) => [x, level])).toEqual([
+      [100, 0],
+      [100, 1],
+      [117, 0],
+      [117, 1],
+      [134, 0],
+    ]);
+  });
 });

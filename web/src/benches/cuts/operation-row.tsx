@@ -82,8 +82,8 @@ export function Row({ outcome, index, store, result, canWrite, selected, onSelec
         >
           {name}
           {thing && <span className="block truncate text-sm leading-4 font-normal text-pencil">{thing}</span>}
+          {status === 'refused' && <span className="block text-sm leading-4 font-normal">cannot be done</span>}
         </span>
-        {status === 'refused' && <span className="text-xs text-oxide">cannot</span>}
         <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">
           {viewOf(operation).figure(operation as never, job.display)}
         </span>

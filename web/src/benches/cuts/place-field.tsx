@@ -17,6 +17,11 @@ export function PlaceField({ label, place, job, result, disabled, onChange }: Pl
   const onDonor = place.on === 'donor';
   const other = onDonor ? builtOf(tape, place.x) : donorOf(tape, place.x);
   const [own, others] = onDonor ? [datum.donor, datum.built] : [datum.built, datum.donor];
+  const ends = tape.spans.flatMap(({ donorFrom, donorTo, builtFrom, builtTo }) =>
+    onDonor ? [donorFrom ?? [], donorTo ?? []].flat() : [builtFrom, builtTo],
+  );
+  const folds = onDonor ? tape.folds.flatMap(({ donorFrom, donorTo }) => [donorFrom, donorTo]) : [];
+  const onFrame = place.x >= Math.min(...ends, ...folds) && place.x <= Math.max(...ends, ...folds);
   // A place without another number, on new steel or on steel that is gone, keeps its figure and is typed over.
   const flip = () => onChange({ x: other ?? place.x - own + others, on: onDonor ? 'built' : 'donor' });
   return (
@@ -31,7 +36,15 @@ export function PlaceField({ label, place, job, result, disabled, onChange }: Pl
       <p className="mt-0.5 flex justify-between text-xs text-pencil">
         <span>
           {onDonor ? 'built: ' : 'donor: '}
-          {other === null ? onDonor ? 'taken out' : 'new steel' : <Length mm={other - others} format={job.display} />}
+          {other !== null ? (
+            <Length mm={other - others} format={job.display} />
+          ) : !onFrame ? (
+            'not on the frame'
+          ) : onDonor ? (
+            'taken out'
+          ) : (
+            'new steel'
+          )}
         </span>
         <button
           type="button"
