@@ -130,7 +130,8 @@ export function MatchOver(props: PictureProps) {
   const step = nudgeOf(job.display);
   const snapped = (mm: number) => Math.round(mm / step) * step;
   const grip = onFrame(pose, { x: gripX(body), z: gripZ(body) });
-  const [gx, gy] = [px(grip.x), Math.min(pz(grip.z), side.foot - 20)];
+  // Wherever the body is, its grip is in sight.
+  const [gx, gy] = [within(px(grip.x), 24, view.width - 24), within(pz(grip.z), side.top + 24, side.foot - 20)];
   return (
     <>
       <g clipPath="url(#clip-side)">
@@ -211,6 +212,8 @@ export function MatchOver(props: PictureProps) {
     </>
   );
 }
+
+const within = (value: number, least: number, most: number): number => Math.max(least, Math.min(most, value));
 
 /** Where a hand takes hold of a body: the middle of it, a little over its floor. */
 const xsOf = ({ outline, mounts, openings }: Parameters<typeof seatAtHand>[1]['job']['bodies'][number]) =>

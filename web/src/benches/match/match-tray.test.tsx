@@ -83,6 +83,28 @@ describe('the columns of the mounts', () => {
     expect(drawn.mounts.some(({ up }) => (up ?? 0) < -1)).toBe(true);
   });
 
+  it('say their words in sight, also where they stand at an edge; what lies beyond is not drawn', () => {
+    const pushed = (mm: number): Job => {
+      const [seat] = evaluatePlan(van).seats;
+      const { x, z, rake } = seat!.pose;
+      return { ...van, plan: { ...van.plan, seats: [{ body: seat!.body.id, x: x + mm, z, rake }] } };
+    };
+    const names = ({ container }: ReturnType<typeof tray>) =>
+      [...container.querySelectorAll<SVGGElement>('g.cursor-pointer')].map((pair) => ({
+        column: Number(/translate\((-?[\d.]+)/.exec(pair.getAttribute('transform') ?? '')?.[1]),
+        words: [...pair.querySelectorAll('text')].map((text) => Number(text.getAttribute('x') ?? 0)),
+      }));
+    const drawn = [0, 500, 900, 1300, 5000].map((mm) => names(tray(pushed(mm))));
+    expect(drawn[0]!.length).toBe(5);
+    for (const { column, words } of drawn.flat())
+      for (const aside of words) {
+        expect(column + aside).toBeGreaterThanOrEqual(54);
+        expect(column + aside).toBeLessThanOrEqual(900 - 54);
+      }
+    expect(drawn[4]!.length).toBeLessThan(5);
+    expect(drawn.flat().some(({ words }) => words.some((aside) => aside !== 0))).toBe(true);
+  });
+
   it('are pressed to look at the mount on the frame', () => {
     const { container, bench, mounts } = tray(van);
     const first = mounts.toSorted((a, b) => a.at.x - b.at.x)[0]!;

@@ -10,6 +10,8 @@ import { seatAtHand } from './seat-at-hand.ts';
 const [OVER, UNDER] = [44, 66];
 /** Width of a column, px. */
 const WIDE = 15;
+/** Half of what the words of a pair take up, about, px. */
+const HALF_WORDS = 54;
 /** The least that a full column stands for, mm: a gap of nothing is drawn as nothing. */
 const LEAST = 60;
 /** By so much the scale of all columns changes at once, mm: it stays while a body is moved a little. */
@@ -60,6 +62,7 @@ export function MatchTray(props: PictureProps) {
         const [first] = pair;
         if (!first) return null;
         const x = toPx(view, first.at.x);
+        if (x < -WIDE || x > tray.width + WIDE) return null;
         return (
           <g
             key={first.mount.id}
@@ -85,6 +88,7 @@ export function MatchTray(props: PictureProps) {
               pair={pair.map(saidOf)}
               top={zero - Math.max(0, ...pair.map(({ up }) => up ?? 0)) * scale}
               foot={tray.height}
+              aside={Math.min(Math.max(x, HALF_WORDS), tray.width - HALF_WORDS) - x}
               format={job.display}
             />
           </g>
@@ -133,11 +137,13 @@ interface WordsProps {
   /** Where its columns end, and the picture, px. */
   readonly top: number;
   readonly foot: number;
+  /** How far beside its columns it stands to be in sight, px. */
+  readonly aside: number;
   readonly format: LengthFormat;
 }
 
 /** What a pair says: its gap over it, one or two of them, and under the line its name and what it becomes. */
-const Words = still(function Words({ pair, top, foot, format }: WordsProps) {
+const Words = still(function Words({ pair, top, foot, aside, format }: WordsProps) {
   const [a, b] = pair;
   if (!a) return null;
   const alike = !b || (a.up !== null && b.up !== null && Math.abs(a.up - b.up) < 0.4);
@@ -147,7 +153,7 @@ const Words = still(function Words({ pair, top, foot, format }: WordsProps) {
   const bad = pair.some(({ way }) => isBad(way));
   return (
     <g className="font-label" textAnchor="middle">
-      <text y={top - 7} fontSize={15} fontWeight={600} fill="var(--color-graphite)">
+      <text x={aside} y={top - 7} fontSize={15} fontWeight={600} fill="var(--color-graphite)">
         {gap(a.up)}
         {!alike && (
           <>
@@ -156,10 +162,10 @@ const Words = still(function Words({ pair, top, foot, format }: WordsProps) {
           </>
         )}
       </text>
-      <text y={foot - 24} fontSize={12} fill="var(--color-graphite)">
+      <text x={aside} y={foot - 24} fontSize={12} fill="var(--color-graphite)">
         {a.name.split(',')[0]}
       </text>
-      <text y={foot - 9} fontSize={12} fill={bad ? 'var(--color-oxide)' : 'var(--color-pencil)'}>
+      <text x={aside} y={foot - 9} fontSize={12} fill={bad ? 'var(--color-oxide)' : 'var(--color-pencil)'}>
         {ways}
         {beside > 0.4 && (
           <>
