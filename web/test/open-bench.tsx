@@ -1,7 +1,7 @@
-import { emptyPlan, evaluateJob, evaluatePlan, type Job, type ShopRecord } from '@splay/core';
-import { vi } from 'vitest';
+import type { Job, ShopRecord } from '@splay/core';
 import type { BenchParts } from '../src/client/bench.ts';
 import { useJobState } from '../src/client/job-store.ts';
+import { asked, benchOf } from './bench.ts';
 import { openStore } from './demo.ts';
 import { picture } from './picture.ts';
 import { render } from './page.ts';
@@ -23,13 +23,7 @@ export function openBench(
 ) {
   const store = openStore(job, records, canWrite);
   store.setState({ selected: selected || null, drawer: drawer ?? null });
-  const asked = {
-    onShowMeasurement: vi.fn(),
-    onLook: vi.fn(),
-    onPickConflict: vi.fn(),
-    onRecord: vi.fn(),
-    onDropRecord: vi.fn(),
-  };
+  const heard = asked();
   function Workbench() {
     const state = useJobState(store, (whole) => ({
       job: whole.job,
@@ -39,15 +33,10 @@ export function openBench(
       canRecord: whole.canRecord,
       drawer: whole.drawer,
     }));
-    const whole = evaluateJob(state.job, state.records);
     const bench = {
+      ...benchOf(state.job, state.records, store),
       ...state,
-      ...asked,
-      store,
-      whole,
-      result: whole.plan,
-      readings: whole.readings,
-      donor: evaluatePlan({ ...state.job, plan: emptyPlan('Donor') }),
+      ...heard,
       onSelect: (id: string | null) => store.setState({ selected: id }),
     };
     if (shown === 'hand') return <Floor {...bench} />;
@@ -72,5 +61,5 @@ export function openBench(
     );
   }
   render(<Workbench />);
-  return { store, asked, now: () => store.getState().job, done: () => store.getState().labels };
+  return { store, asked: heard, now: () => store.getState().job, done: () => store.getState().labels };
 }

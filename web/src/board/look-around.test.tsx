@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
-import { emptyPlan, evaluateJob, evaluatePlan } from '@splay/core';
-import { expect, it, vi } from 'vitest';
+import { expect, it } from 'vitest';
+import { benchOf } from '../../test/bench.ts';
 import { demoJob, openStore } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
 import { useJobState } from '../client/job-store.ts';
@@ -11,25 +11,7 @@ const { job, records } = demoJob('parcel-van');
 const show = () => {
   const store = openStore(job, records);
   store.setState({ lookingAround: true });
-  const whole = evaluateJob(job, records);
-  const bench = {
-    store,
-    job,
-    whole,
-    result: whole.plan,
-    donor: evaluatePlan({ ...job, plan: emptyPlan('Donor') }),
-    records,
-    readings: whole.readings,
-    canWrite: true,
-    canRecord: true,
-    selected: null,
-    onSelect: vi.fn(),
-    onShowMeasurement: vi.fn(),
-    onLook: vi.fn(),
-    onPickConflict: vi.fn(),
-    onRecord: vi.fn(),
-    onDropRecord: vi.fn(),
-  };
+  const bench = benchOf(job, records, store);
   function Shown() {
     useJobState(store, ({ showBefore }) => showBefore);
     return <LookAround bench={bench} />;

@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
-import { emptyPlan, evaluateJob, evaluatePlan, inches, type Job, type SeatMount } from '@splay/core';
-import { describe, expect, it, vi } from 'vitest';
-import { demoJob, openStore } from '../../../test/demo.ts';
+import { evaluatePlan, inches, type Job, type SeatMount } from '@splay/core';
+import { describe, expect, it } from 'vitest';
+import { benchOf } from '../../../test/bench.ts';
+import { demoJob } from '../../../test/demo.ts';
 import { fireEvent, render, screen } from '../../../test/page.ts';
 import { picture } from '../../../test/picture.ts';
 import { MatchTray } from './match-tray.tsx';
@@ -11,30 +12,14 @@ const { job: sprayer } = demoJob('orchard-sprayer');
 
 /** The tray's picture of a job, with the gaps of its mounts that are drawn, and what was asked. */
 function tray(job: Job) {
-  const store = openStore(job);
-  const whole = evaluateJob(job, []);
-  const bench = {
-    ...store.getState(),
-    store,
-    job,
-    whole,
-    result: whole.plan,
-    readings: [],
-    donor: evaluatePlan({ ...job, plan: emptyPlan('') }),
-    onSelect: vi.fn(),
-    onShowMeasurement: vi.fn(),
-    onLook: vi.fn(),
-    onPickConflict: vi.fn(),
-    onRecord: vi.fn(),
-    onDropRecord: vi.fn(),
-  };
+  const bench = benchOf(job);
   const props = picture(bench);
   const { container } = render(<MatchTray {...props} />);
   const columns = [...container.querySelectorAll('rect')].map((rect) => {
     const [y, height] = ['y', 'height'].map((name) => Number(rect.getAttribute(name))) as [number, number];
     return { name: rect.previousElementSibling?.textContent ?? '', y, height, fill: rect.getAttribute('fill') };
   });
-  return { container, columns, bench, mounts: whole.plan.seats[0]?.mounts ?? [] };
+  return { container, columns, bench, mounts: bench.result.seats[0]?.mounts ?? [] };
 }
 /** The job with its body so much higher, mm. */
 function lifted(job: Job, mm: number): Job {
