@@ -17,7 +17,7 @@ async function scriptClock(page: Page): Promise<() => Promise<number>> {
 interface Handle {
   readonly name: string;
   readonly bench: string;
-  /** Waits for what is drawn later than the board; nothing where not said. */
+  /** Brings on what is not there at once; nothing where not said. */
   readonly ready?: (page: Page) => Promise<void>;
   /** What is taken hold of, and moves with the hand. */
   readonly grip: (page: Page) => Locator;
@@ -54,6 +54,29 @@ const HANDLES: readonly Handle[] = [
     grip: (page) => page.locator('[data-handle="plate-end"] .focus-ring').last(),
     way: 'along',
     lag: 3,
+  },
+  {
+    name: 'the blade of a joint',
+    bench: 'splice',
+    grip: (page) => page.locator('[data-handle="splice-blade"] .focus-ring'),
+    way: 'along',
+    lag: 1,
+  },
+  {
+    name: 'a stand',
+    bench: 'props',
+    grip: (page) => page.locator('[data-name^="Stand, carries"]').last().locator('path').first(),
+    way: 'along',
+    lag: 1,
+  },
+  {
+    name: 'the loose half',
+    bench: 'true-up',
+    ready: (page) =>
+      page.getByRole('group', { name: 'Stage of the job' }).getByRole('button', { name: 'Fit-up' }).click(),
+    grip: (page) => page.getByRole('button', { name: /^The loose half/ }),
+    way: 'along',
+    lag: 1,
   },
   {
     name: 'the body',
