@@ -15,7 +15,7 @@ export interface BenchDefinition {
   readonly sentence: string;
   /** Which frame the strips of the board show. */
   readonly shows: 'donor' | 'built';
-  /** Its picture says nothing of the plan: while the donor is dragged, the plan on it is worked out when the hand rests. */
+  /** Its picture reads nothing of `result`: while something is dragged there, that is worked out when the hand rests. */
   readonly donorAlone?: true;
   /** The figures at the foot: five. */
   readonly figures: readonly FigureId[];

@@ -10,6 +10,9 @@ import { standingOf } from '../prepare.ts';
 import type { PlanState } from '../state.ts';
 import { type Bearing, type LadenPiece, steelBearings } from './held.ts';
 
+/** What was on frames already looked at, evaluation by evaluation. */
+const standings = new WeakMap<Outcomes, WeakMap<PlanState, Standing>>();
+
 /**
  * Everything on the frame before an operation.
  *
@@ -17,6 +20,10 @@ import { type Bearing, type LadenPiece, steelBearings } from './held.ts';
  * @param state The frame before the operation.
  */
 export function standingBefore(outcomes: Outcomes, state: PlanState): Standing {
+  const looked = standings.get(outcomes) ?? new WeakMap<PlanState, Standing>();
+  standings.set(outcomes, looked);
+  const known = looked.get(state);
+  if (known) return known;
   const { input, prepared, context, before } = outcomes;
   const { view, carriers, wanted } = prepared;
   const features = featureOutcomes(state, view.seats, context, before);
@@ -29,7 +36,9 @@ export function standingBefore(outcomes: Outcomes, state: PlanState): Standing {
     stays: input.plan.stays,
     context,
   };
-  return standingOf(state, features, looking, before);
+  const standing = standingOf(state, features, looking, before);
+  looked.set(state, standing);
+  return standing;
 }
 
 /**

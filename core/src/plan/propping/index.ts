@@ -1,9 +1,10 @@
 import { datumStation, extentOf, type Frame } from '../../frame/index.ts';
+import { once } from '../../once.ts';
 import type { Prop, Propping } from '../../props/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { contextOf, type Context } from '../context.ts';
 import { evaluateGeometry } from '../geometry.ts';
-import { evaluateOutcomes } from '../outcomes.ts';
+import { evaluateOutcomes, type Outcomes } from '../outcomes.ts';
 import type { PlanInput } from '../plan-result.ts';
 import { type PropFinding, propFindings } from './findings.ts';
 import { standsUnder } from './stand-places.ts';
@@ -17,8 +18,29 @@ export { type PropStep, type Spanning } from './steps.ts';
 /** How the frame of a plan is held at each operation that cuts through its rails. */
 export interface PropResult {
   readonly steps: readonly PropStep[];
-  /** Of all steps in order, worst first in each. */
+  /** Of all steps in order, worst first in each: worked out when it is first asked for. */
   readonly findings: readonly PropFinding[];
+}
+
+/** Plans last evaluated for what holds them, by their operations. */
+const evaluated = new WeakMap<
+  PlanInput['plan']['operations'],
+  { readonly of: PlanInput; readonly outcomes: Outcomes }
+>();
+
+/** The same things under the same names, but for some of them. */
+const sameBut = (a: object, b: object, ...but: readonly string[]): boolean => {
+  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  return Object.keys({ ...a, ...b }).every((key) => but.includes(key) || Object.is(left[key], right[key]));
+};
+
+/** The frame at every operation: nothing of it rests on what holds it, and it is not evaluated again while a stand is moved. */
+function outcomesOf(input: PlanInput): Outcomes {
+  const last = evaluated.get(input.plan.operations);
+  if (last && sameBut(last.of, input, 'plan') && sameBut(last.of.plan, input.plan, 'propping')) return last.outcomes;
+  const outcomes = evaluateOutcomes(evaluateGeometry(input));
+  evaluated.set(input.plan.operations, { of: input, outcomes });
+  return outcomes;
 }
 
 /**
@@ -29,11 +51,14 @@ export interface PropResult {
  */
 export function evaluateProps(input: PlanInput): PropResult {
   const context = contextOf(input);
-  const steps = propSteps(evaluateOutcomes(evaluateGeometry(input)));
+  const steps = propSteps(outcomesOf(input), input.plan.propping);
   const datum = datumStation(input.donor);
+  const findings = once(() => steps.flatMap((step, at) => propFindings(step, steps[at + 1], datum, context)));
   return {
     steps,
-    findings: steps.flatMap((step, at) => propFindings(step, steps[at + 1], datum, context)),
+    get findings() {
+      return findings();
+    },
   };
 }
 

@@ -33,6 +33,51 @@ const only = (input: PlanInput) => evaluateProps(input).steps[0]!;
 const codes = (input: PlanInput) => evaluateProps(input).findings.map(({ code }) => code);
 const plain = inputOf(plainFrame(), lengthen);
 
+describe('what is remembered while a stand is moved', () => {
+  /** The same input as other objects throughout: nothing of it can be remembered. */
+  const anew = (input: PlanInput): PlanInput => structuredClone(input);
+  const told = (input: PlanInput) => {
+    const { steps, findings } = evaluateProps(input);
+    const parts = ({ whole, loose }: (typeof steps)[number]) =>
+      [whole, ...loose].map(({ name, mass, centre, stands }) => ({
+        name,
+        mass,
+        centre,
+        loads: stands.map(({ load }) => load),
+      }));
+    return JSON.stringify([steps.map((step) => [step.letters, parts(step), step.weightless]), findings]);
+  };
+  const [first] = van.plan.propping.props;
+  const moved = on(van, [{ ...first!, x: first!.x + 40 }, ...van.plan.propping.props.slice(1)]);
+  const { features, units } = van.donor;
+  /** Plans that share their operations, and differ elsewhere. */
+  const plans: readonly (readonly [string, PlanInput])[] = [
+    ['as it is', van],
+    ['a stand moved', moved],
+    ['a unit taken off', on(van, van.plan.propping.props, { off: units.map(({ id }) => id) })],
+    [
+      'units that stay where they are',
+      { ...van, plan: { ...van.plan, stays: [{ unit: units[0]!.id, mount: units[0]!.mounts[0]!.id }] } },
+    ],
+    [
+      'something heavier',
+      { ...van, donor: { ...van.donor, features: features.map((each) => ({ ...each, mass: each.mass + 7 })) } },
+    ],
+    ['as it is, again', van],
+  ];
+
+  it.each(plans)('is never of another plan: %s', (_, input) => {
+    for (const [, other] of plans) told(other);
+    expect(told(input)).toBe(told(anew(input)));
+  });
+
+  it('is not evaluated again', () => {
+    const [step, after] = [only(van), only(moved)];
+    expect(after.pieces[0]!.piece).toBe(step.pieces[0]!.piece);
+    expect(only(anew(moved)).pieces[0]!.piece).not.toBe(step.pieces[0]!.piece);
+  });
+});
+
 describe('a plain frame cut in two', () => {
   const held = on(
     plain,

@@ -1,5 +1,6 @@
 import { cutOf } from '../cut-moment.ts';
-import type { Prop } from '../../props/index.ts';
+import { once } from '../../once.ts';
+import type { Prop, Propping } from '../../props/index.ts';
 import type { Standing } from '../measures.ts';
 import { dotted, type Operation, operationName } from '../operations/index.ts';
 import type { Outcomes } from '../outcomes.ts';
@@ -19,7 +20,10 @@ export interface Spanning {
   readonly holds: boolean;
 }
 
-/** One operation of the plan, from the frame that stands to its parts that lie apart. */
+/**
+ * One operation of the plan, from the frame that stands to its parts that lie apart: how they stand is worked out when it is
+ * first asked for.
+ */
 export interface PropStep {
   readonly operation: Operation;
   readonly name: string;
@@ -106,10 +110,10 @@ function spanningAt(
  * How a frame stands on its props at each operation that cuts through its rails, before the cut and when it is through.
  *
  * @param outcomes The second stage of an evaluation.
+ * @param propping What holds the frame.
  */
-export function propSteps(outcomes: Outcomes): PropStep[] {
-  const { input, context, prepared, steps, joints, cutEnds } = outcomes;
-  const { props: all, level, off: away, holding } = input.plan.propping;
+export function propSteps(outcomes: Outcomes, { props: all, level, off: away, holding }: Propping): PropStep[] {
+  const { context, prepared, steps, joints, cutEnds } = outcomes;
   const off = new Set(away);
   return steps.flatMap((step, at): PropStep[] => {
     const { operation, status } = step.outcome;
@@ -125,21 +129,31 @@ export function propSteps(outcomes: Outcomes): PropStep[] {
     const props = all.filter((prop) => prop.step === null || prop.step === operation.id);
     const bodies: Bodies = { step, pieces, props, names: namesOf(step, letters, behinds), context };
     const { spanning, over } = spanningAt(standing, bodies, behinds, off, new Set(holding));
-    const cuts = cutsInOrder(bodies, behinds, over);
     const last = pieces.length - 1;
-    const parted = behinds.filter((behind) => cuts.find((cut) => cut.behind === behind)?.tied.length === 0);
-    const begins = [0, ...parted.map((behind) => behind + 1)];
     const part = (first: number, end: number) =>
       heldPart(partName(first, end, bodies), [first, end], pieces, props, level, context);
+    const whole = once(() => part(0, last));
+    const cuts = once(() => cutsInOrder(bodies, behinds, over));
+    const loose = once(() => {
+      const parted = behinds.filter((behind) => cuts().find((cut) => cut.behind === behind)?.tied.length === 0);
+      const begins = [0, ...parted.map((behind) => behind + 1)];
+      return begins.map((first, index) => part(first, (begins[index + 1] ?? last + 1) - 1));
+    });
     return [
       {
         operation,
         name: operationName(operation),
         letters,
         pieces,
-        whole: part(0, last),
-        cuts,
-        loose: begins.map((first, index) => part(first, (begins[index + 1] ?? last + 1) - 1)),
+        get whole() {
+          return whole();
+        },
+        get cuts() {
+          return cuts();
+        },
+        get loose() {
+          return loose();
+        },
         spanning,
         weightless: weightlessOn(standing, off, prepared.carriers),
         idle: props.filter(({ x }) => pieceOver(pieces, x) < 0),

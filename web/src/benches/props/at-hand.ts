@@ -18,6 +18,7 @@ export interface AtHand {
   /** Undefined where the plan cuts nothing. */
   readonly step: PropStep | undefined;
   readonly moment: CutMoment;
+  /** What is to be said of it: worked out when it is asked for. */
   readonly findings: readonly PropFinding[];
   /** The parts at that moment: the whole frame until it is through. */
   readonly parts: readonly HeldPart[];
@@ -28,7 +29,8 @@ export interface AtHand {
 /** The cut at hand, by what was asked for, else the picked prop's own, else the first. */
 export function useAtHand({ store, job, selected }: Pick<BenchProps, 'store' | 'job' | 'selected'>): AtHand {
   const { step: asked, moment } = useJobState(store, ({ propping }) => propping);
-  const { steps, findings } = propsOf(job);
+  const props = propsOf(job);
+  const { steps } = props;
   const prop = job.plan.propping.props.find(({ id }) => id === selected);
   const find = (id: string | null | undefined) => steps.find(({ operation }) => operation.id === id);
   const step = find(asked) ?? find(prop?.step) ?? steps[0];
@@ -37,7 +39,9 @@ export function useAtHand({ store, job, selected }: Pick<BenchProps, 'store' | '
     steps,
     step,
     moment,
-    findings: findings.filter(({ operation }) => operation === step?.operation.id),
+    get findings() {
+      return props.findings.filter(({ operation }) => operation === step?.operation.id);
+    },
     parts: step ? (whole ? [step.whole] : step.loose) : [],
     prop,
   };

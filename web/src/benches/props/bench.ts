@@ -5,6 +5,7 @@ export const props: BenchDefinition = {
   name: 'Props',
   sentence: 'What holds every part of the frame, and what happens when the kerf opens.',
   shows: 'donor',
+  donorAlone: true,
   figures: ['frame-weighs', 'tipping-margin', 'heaviest-stand', 'kerf-closes', 'cut-out-weighs'],
   keys: [
     ['[ ]', 'the prop ahead and the prop behind'],

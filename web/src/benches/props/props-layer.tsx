@@ -5,6 +5,7 @@ import { linePath } from '../../board/line-path.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
+import { still } from '../../ui/still.ts';
 import { type AtHand, hold, holdPreview, type PropUnder, propsUnder, ties, useAtHand, withProp } from './at-hand.ts';
 import { Balance } from './balance.tsx';
 
@@ -132,6 +133,46 @@ function StandMark(props: PictureProps & { readonly under: PropUnder }) {
       }}
     >
       <title>{name}</title>
+      <StandShape
+        {...{ x, top, foot, down, lifts, here, ink }}
+        pads={stands.map(({ at }) => acrossPx(plan.across, at.y))}
+      />
+      {!down && (
+        <text
+          x={x}
+          y={foot + 13}
+          textAnchor="middle"
+          fontSize={12}
+          fontWeight={here ? 700 : 500}
+          fill={ink}
+          paintOrder="stroke"
+          stroke="var(--color-paper)"
+          strokeWidth={3}
+          clipPath="url(#clip-side)"
+        >
+          {load === null ? '?' : lifts ? 'lifts' : loadText(load, job)}
+        </text>
+      )}
+    </g>
+  );
+}
+
+interface StandShapeProps {
+  /** Where it stands, px: along the frame, from the steel to its foot, and its pads from above. */
+  readonly x: number;
+  readonly top: number;
+  readonly foot: number;
+  readonly pads: readonly number[];
+  readonly down: boolean;
+  readonly lifts: boolean;
+  readonly here: boolean;
+  readonly ink: string;
+}
+
+/** A stand, or a strap, from the side and from above. */
+const StandShape = still(function StandShape({ x, top, foot, pads, down, lifts, here, ink }: StandShapeProps) {
+  return (
+    <>
       <rect
         className="touch-target"
         x={x - 24}
@@ -152,28 +193,13 @@ function StandMark(props: PictureProps & { readonly under: PropUnder }) {
             strokeLinejoin="round"
           />
         )}
-        {!down && (
-          <text
-            x={x}
-            y={foot + 13}
-            textAnchor="middle"
-            fontSize={12}
-            fontWeight={here ? 700 : 500}
-            fill={ink}
-            paintOrder="stroke"
-            stroke="var(--color-paper)"
-            strokeWidth={3}
-          >
-            {load === null ? '?' : lifts ? 'lifts' : loadText(load, job)}
-          </text>
-        )}
       </g>
       <g clipPath="url(#clip-plan)">
-        {stands.map(({ side: on, at }) => (
+        {pads.map((y, index) => (
           <rect
-            key={on}
+            key={index}
             x={x - 5}
-            y={acrossPx(plan.across, at.y) - 5}
+            y={y - 5}
             width={10}
             height={10}
             fill={lifts ? 'url(#hatch-cut)' : here ? 'var(--color-layout)' : 'var(--color-graphite)'}
@@ -181,9 +207,9 @@ function StandMark(props: PictureProps & { readonly under: PropUnder }) {
           />
         ))}
       </g>
-    </g>
+    </>
   );
-}
+});
 
 /** What ties two places, drawn over the rail from one to the other. */
 function TieMark({ view, side, selected, onSelect, prop }: PictureProps & { readonly prop: Prop }) {

@@ -1,5 +1,6 @@
 import { datumStation, loadText, neutralOf, type Neutral, type PropCut, quantityText } from '@splay/core';
-import { CUT_MOMENTS } from '../../client/job-store.ts';
+import { memo } from 'react';
+import { CUT_MOMENTS, jobRested, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { holdsUp, lookAt, propsUnder, useAtHand } from './at-hand.ts';
@@ -8,7 +9,7 @@ import { KerfPicture } from './kerf-picture.tsx';
 /** The kerf as it stands at the moment that is looked at, and beside it what each stand carries and should. */
 export function PropsTray(props: PictureProps) {
   const { store, job, tray } = props;
-  const { step, moment, parts } = useAtHand(props);
+  const { step, moment } = useAtHand(props);
   if (!step)
     return (
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
@@ -43,13 +44,20 @@ export function PropsTray(props: PictureProps) {
             aria-label="What the stands carry"
             tabIndex={0}
           >
-            <StandLoads {...props} cut={step.cuts[0]} under={propsUnder(parts)} />
+            <LoadsBeside store={store} selected={props.selected} />
           </div>
         )}
       </div>
     </div>
   );
 }
+
+/** What the stands carry once the hand that drags one rests; while it does not, their loads stand at the stands. */
+const LoadsBeside = memo(function LoadsBeside({ store, selected }: Pick<PictureProps, 'store' | 'selected'>) {
+  const job = useJobState(store, jobRested);
+  const { step, parts } = useAtHand({ store, job, selected });
+  return <StandLoads job={job} cut={step?.cuts[0]} under={propsUnder(parts)} />;
+});
 
 interface LoadsProps {
   readonly job: PictureProps['job'];
