@@ -94,5 +94,5 @@ export { findSpot, type Refusal, type Rework } from './state.ts';
 export { planSchema } from './schema.ts';
 export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
 export { type Between, between, type Thing, thingsOn } from './things.ts';
-export { builtOf, donorOf, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';
+export { builtOf, donorOf, isOnTape, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';
 export { groundUnder, type GroundLine, type Wheels, wheelsUnder } from './underside.ts';

@@ -1,3 +1,4 @@
+import type { Place } from './operation.ts';
 import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
 import type { PlanState } from './state.ts';
 
@@ -79,4 +80,19 @@ export function builtOf(tape: Tape, donorX: number): number | null {
 export function donorOf(tape: Tape, builtX: number): number | null {
   const span = tape.spans.find((s) => s.donorFrom !== null && builtX >= s.builtFrom && builtX <= s.builtTo);
   return span ? across(builtX, span.builtFrom, span.builtTo, span.donorFrom ?? 0, span.donorTo ?? 0) : null;
+}
+
+/**
+ * Whether a station is on the frame at all: on steel that stands or that was taken out, on the side of the tape that it is
+ * read on.
+ *
+ * @param tape The two-sided tape.
+ * @param place A station, mm, and the side that it is read on.
+ */
+export function isOnTape({ spans, folds }: Tape, { x, on }: Place): boolean {
+  const ends =
+    on === 'built'
+      ? spans.flatMap(({ builtFrom, builtTo }) => [builtFrom, builtTo])
+      : [...spans, ...folds].flatMap(({ donorFrom, donorTo }) => [donorFrom ?? [], donorTo ?? []].flat());
+  return x >= Math.min(...ends) && x <= Math.max(...ends);
 }

@@ -1,4 +1,4 @@
-import { builtOf, donorOf, type Job, type Place, type PlanResult } from '@splay/core';
+import { builtOf, donorOf, isOnTape, type Job, type Place, type PlanResult } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 
@@ -17,11 +17,6 @@ export function PlaceField({ label, place, job, result, disabled, onChange }: Pl
   const onDonor = place.on === 'donor';
   const other = onDonor ? builtOf(tape, place.x) : donorOf(tape, place.x);
   const [own, others] = onDonor ? [datum.donor, datum.built] : [datum.built, datum.donor];
-  const ends = tape.spans.flatMap(({ donorFrom, donorTo, builtFrom, builtTo }) =>
-    onDonor ? [donorFrom ?? [], donorTo ?? []].flat() : [builtFrom, builtTo],
-  );
-  const folds = onDonor ? tape.folds.flatMap(({ donorFrom, donorTo }) => [donorFrom, donorTo]) : [];
-  const onFrame = place.x >= Math.min(...ends, ...folds) && place.x <= Math.max(...ends, ...folds);
   // A place without another number, on new steel or on steel that is gone, keeps its figure and is typed over.
   const flip = () => onChange({ x: other ?? place.x - own + others, on: onDonor ? 'built' : 'donor' });
   return (
@@ -38,7 +33,7 @@ export function PlaceField({ label, place, job, result, disabled, onChange }: Pl
           {onDonor ? 'built: ' : 'donor: '}
           {other !== null ? (
             <Length mm={other - others} format={job.display} />
-          ) : !onFrame ? (
+          ) : !isOnTape(tape, place) ? (
             'not on the frame'
           ) : onDonor ? (
             'taken out'

@@ -188,7 +188,7 @@ const StationHandles = still(function StationHandles(props: StationHandlesProps)
         <text
           role="alert"
           x={x}
-          y={tape.top + 20}
+          y={tape.top + 15}
           textAnchor={x < view.width / 2 ? 'start' : 'end'}
           fontSize={14}
           fontWeight={600}
@@ -196,7 +196,10 @@ const StationHandles = still(function StationHandles(props: StationHandlesProps)
           fill="var(--color-oxide)"
           {...halo}
         >
-          {refused} Nothing was changed.
+          {refused}{' '}
+          <tspan x={x} dy={15}>
+            Nothing was changed.
+          </tspan>
         </text>
       )}
     </g>
