@@ -54,8 +54,14 @@ export const PROP_FIGURES = {
     name: 'Most on one stand',
     bench: 'props',
     tell: (looked) => {
-      const stands = looseOf(looked).flatMap(({ stands: under }) =>
-        under.flatMap(({ load, prop, side }) => (load === null ? [] : [{ load, prop, side }])),
+      const moments = propsOf(looked.job).steps.flatMap(({ whole, loose }) => [
+        ...loose.map((part) => ({ part, when: '' })),
+        { part: whole, when: ', not cut yet' },
+      ]);
+      const stands = moments.flatMap(({ part, when }) =>
+        part.removed
+          ? []
+          : part.stands.flatMap(({ load, prop, side }) => (load === null ? [] : [{ load, prop, side, when }])),
       );
       const found = most(stands, ({ load }) => load);
       if (!found) return cutsOf(looked).length === 0 ? NO_CUT : { ...NO_CUT, note: 'no part stands yet' };
@@ -63,7 +69,7 @@ export const PROP_FIGURES = {
       return {
         before: null,
         after: words(loadText(found.load, context)),
-        note: `${found.side}, ${context.show(found.prop.x - datumStation(looked.job.donor))} from datum`,
+        note: `${found.side}, ${context.show(found.prop.x - datumStation(looked.job.donor))} from datum${found.when}`,
         restsOn: [],
       };
     },
