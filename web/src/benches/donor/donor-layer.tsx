@@ -188,16 +188,16 @@ const StationHandles = still(function StationHandles(props: StationHandlesProps)
         <text
           role="alert"
           x={x}
-          y={tape.top + 15}
+          y={tape.top + 11}
           textAnchor={x < view.width / 2 ? 'start' : 'end'}
-          fontSize={14}
+          fontSize={13}
           fontWeight={600}
           className="font-label"
           fill="var(--color-oxide)"
           {...halo}
         >
           {refused}{' '}
-          <tspan x={x} dy={15}>
+          <tspan x={x} dy={13}>
             Nothing was changed.
           </tspan>
         </text>
