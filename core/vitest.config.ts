@@ -11,7 +11,7 @@ const replacing = tests.filter((file) => readFileSync(join(import.meta.dirname, 
 export default defineConfig({
   test: {
     setupFiles: ['./test/setup.ts'],
-    testTimeout: 60_000,
+    testTimeout: 600_000,
     // Every core: by default one is left free, which on two of them is half of all.
     maxWorkers: '100%',
     projects: [

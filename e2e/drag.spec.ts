@@ -1,5 +1,5 @@
 import { type ElementHandle, expect, type Locator, type Page, test } from '@playwright/test';
-import { paceOf } from './pace.ts';
+import { BENCH, paceOf } from './pace.ts';
 import { newFlagship, openBench, openDemoShop } from './steps.ts';
 
 /** Starts counting the script that a page runs; gives how much it was since then, ms. */
@@ -28,7 +28,7 @@ interface Handle {
 
 const drawing = (page: Page) => page.getByRole('group', { name: /^Drawing of the frame/ });
 
-/** Script in each frame at the pace of the reference, ms; more than `MOST` is a step back. */
+/** Script in each frame at the pace of the reference, ms; `npm run bench -- --pages` fails above `MOST`. */
 const GOAL = 4;
 const MOST = 15;
 
@@ -220,7 +220,7 @@ for (const { name, bench, ready, grip, way, lag } of HANDLES)
       `${at(idle, 0.95)} ms at the 95th with nothing moving;`,
       `${script.toFixed(1)} ms of script a frame, ${fair.toFixed(1)} at the pace of the reference (goal ${GOAL})`,
     );
-    expect(fair).toBeLessThan(MOST);
+    if (BENCH) expect(fair).toBeLessThan(MOST);
     // Drawn, and drawn in this frame: nearer to the hand than what a snap leaves.
     const farthest = Math.max(...frames.map(({ off }) => Math.abs(off - (begun?.off ?? NaN))));
     expect(farthest).toBeLessThan(lag);

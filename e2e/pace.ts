@@ -1,5 +1,8 @@
 import type { Page } from '@playwright/test';
 
+/** Whether times are asserted: only under `npm run bench`, on a machine that does nothing else. */
+export const BENCH = process.env.SPLAY_BENCH === '1';
+
 /**
  * How long `pieceOfWork` takes on the machine of docs/benchmarks.md in one moment of five, ms: what the goals are reckoned
  * against, because the machine is shared, and twice as slow in the next moment.

@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   // A busy machine is not a fault: what is waited for may take its time, but it must come.
-  timeout: 180_000,
-  expect: { timeout: 30_000 },
+  timeout: 600_000,
+  expect: { timeout: 90_000 },
   // Files of tests beside each other, each in jobs of its own; but whoever measures time is alone.
   workers: 2,
   projects: [

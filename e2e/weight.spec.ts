@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { paceOf } from './pace.ts';
+import { BENCH, paceOf } from './pace.ts';
 import { newFlagship, openDemoShop } from './steps.ts';
 
 /** A slow tablet in the shop: a quarter of this machine's speed, 10 Mbit/s, 40 ms away. */
 const TABLET = { cpu: 4, latency: 40, bytesPerSecond: 10e6 / 8 };
 /** What a job weighs when its board stands, kB, and how long that takes at the pace of the reference, ms. */
 const GOAL = { kilobytes: 250, ms: 1500 };
-/** More than this is a step back. */
+/** More than this is a step back; time is only asserted by `npm run bench -- --pages`. */
 const MOST = { kilobytes: 250, ms: 3000 };
 /** Of that the network alone, which no machine makes faster, ms: four times there and back, and all that is loaded. */
 const NETWORK = 350;
@@ -30,7 +30,7 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
   const fair: number[] = [];
   let [bytes, all] = [0, 0];
   let names: string[] = [];
-  for (let turn = 0; turn < 5; turn += 1) {
+  for (let turn = 0; turn < (BENCH ? 5 : 1); turn += 1) {
     // As somebody who was never here.
     const context = await browser.newContext({ viewport: { width: 1180, height: 820 }, serviceWorkers: 'block' });
     await context.addCookies(await page.context().cookies());
@@ -68,7 +68,7 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
     await context.close();
   }
   const soonest = Math.round(Math.min(...stood));
-  const fairly = Math.round(fair.toSorted((a, b) => a - b)[2] ?? Infinity);
+  const fairly = Math.round(fair.toSorted((a, b) => a - b)[Math.floor(fair.length / 2)] ?? Infinity);
   const [kilobytes, inAll] = [Math.round(bytes / 1000), Math.round(all / 1000)];
   console.log(
     `a job on a slow tablet: ${kilobytes} kB (goal ${GOAL.kilobytes}; ${inAll} kB with all that follows),`,
@@ -76,7 +76,7 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
     `${fairly} ms at the pace of the reference (goal ${GOAL.ms})`,
   );
   expect(kilobytes).toBeLessThan(MOST.kilobytes);
-  expect(fairly).toBeLessThan(MOST.ms);
+  if (BENCH) expect(fairly).toBeLessThan(MOST.ms);
   // The view in space, the charts and the whole faces come when they are asked for.
   expect(names.filter((name) => /space-view|chart|latin|core\.worker/.test(name))).toEqual([]);
 });

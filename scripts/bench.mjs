@@ -1,9 +1,25 @@
 // `npm run bench`: runs every *.bench.ts of core, bundled as the browser gets it, and prints medians in ms.
+// `npm run bench -- --pages`: times drags and the first view of a job in Chromium, and fails above their limits.
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { root } from './lib/run.mjs';
+import { build as buildApp } from './lib/app.mjs';
+import { chromium } from './lib/install.mjs';
+import { root, run } from './lib/run.mjs';
+import { withThrowAwayApp } from './lib/throw-away-app.mjs';
+
+if (process.argv.includes('--pages')) {
+  await chromium();
+  await buildApp();
+  const code = await withThrowAwayApp((address) =>
+    run('npx', ['playwright', 'test', 'weight.spec.ts', 'drag.spec.ts', '--reporter=list'], {
+      cwd: join(root, 'e2e'),
+      env: { BASE_URL: address, SPLAY_BENCH: '1' },
+    }),
+  );
+  process.exit(code);
+}
 
 const benches = readdirSync(join(root, 'core/src'), { recursive: true }).filter((name) => name.endsWith('.bench.ts'));
 const folder = mkdtempSync(join(root, '.splay-bench-'));

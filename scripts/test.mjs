@@ -1,12 +1,11 @@
 // `npm test`: types, lint, unit tests, a real database, the built application in a real browser. Ends with one line
 // that counts everything.
-import { randomBytes } from 'node:crypto';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, prepareDatabase, serve } from './lib/app.mjs';
+import { build } from './lib/app.mjs';
 import { chromium, modules, openssl } from './lib/install.mjs';
-import { freePort, ownDatabase, startPostgres } from './lib/postgres.mjs';
 import { root, run, say } from './lib/run.mjs';
+import { withThrowAwayApp } from './lib/throw-away-app.mjs';
 
 const count = { passed: 0, failed: 0 };
 const failures = [];
@@ -53,35 +52,19 @@ await suite('core', 'core', vitest, vitestCounts);
 await build();
 await suite('server, on a throw-away database', 'web', vitest, vitestCounts);
 
-const folder = mkdtempSync(join(root, '.splay-test-'));
-let cluster;
-let server;
 try {
-  cluster = await startPostgres(folder);
-  const env = {
-    ...(await ownDatabase(cluster, 'splay')),
-    BETTER_AUTH_SECRET: randomBytes(32).toString('hex'),
-    SPLAY_DEMO: '1',
-    SPLAY_SIGN_IN_LIMIT: 'off',
-  };
-  await prepareDatabase(env, true);
-  const port = await freePort();
-  server = await serve(env, { port, quiet: true });
-  await suite(
-    'the application in Chromium',
-    'e2e',
-    () => ['playwright', 'test', '--reporter=list,json'],
-    playwrightCounts,
-    { BASE_URL: `http://127.0.0.1:${port}` },
+  await withThrowAwayApp((address) =>
+    suite(
+      'the application in Chromium',
+      'e2e',
+      () => ['playwright', 'test', '--reporter=list,json'],
+      playwrightCounts,
+      { BASE_URL: address },
+    ),
   );
 } catch (error) {
   console.error(error);
   add('the application in Chromium', 0, 1);
-} finally {
-  server?.kill('SIGTERM');
-  cluster?.stop();
-  cluster?.remove();
-  rmSync(folder, { recursive: true, force: true });
 }
 
 if (failures.length > 0) console.log(`\nnot right: ${failures.join(', ')}`);

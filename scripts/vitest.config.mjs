@@ -1,3 +1,3 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { include: ['*.test.mjs'], testTimeout: 60_000 } });
+export default defineConfig({ test: { include: ['*.test.mjs'], testTimeout: 600_000 } });

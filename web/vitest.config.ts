@@ -6,8 +6,8 @@ import { defineConfig } from 'vitest/config';
  */
 export default defineConfig({
   test: {
-    testTimeout: 30_000,
-    hookTimeout: 120_000,
+    testTimeout: 300_000,
+    hookTimeout: 600_000,
     setupFiles: ['./test/setup.ts'],
     // Every core: by default one is left free, which on two of them is half of all.
     maxWorkers: '100%',

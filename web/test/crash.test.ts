@@ -41,7 +41,7 @@ it('kill -9 of the database in the middle of saves loses no acknowledged save', 
   expect((await readJob(owner, id, last[0])).job.name).toBe(last[1]);
   const head = await readJob(owner, id);
   expect((await saveJob(owner, id, { basedOn: head.revision, label: 'After', job })).revision).toBe(head.revision + 1);
-}, 90_000);
+});
 
 it('connections that the database drops before a transaction begins are replaced, and nobody sees it', async () => {
   const { owner } = await newShop();
@@ -52,7 +52,7 @@ it('connections that the database drops before a transaction begins are replaced
     expect(dropAll()).toBe(0);
     expect(await listJobs(owner)).toEqual([]);
   }
-}, 60_000);
+});
 
 /** Saves that are acknowledged before the database is killed. */
 const KILLED_AFTER = 60;

@@ -88,12 +88,11 @@ describe('who may come in', () => {
   });
 
   it('and is told so before anything that was sent is looked at, as for a job that is not there', async () => {
-    const heavy = JSON.stringify({ job: Array.from({ length: 200_000 }, () => ({})) });
+    // Whoever reads it answers 400: it is not JSON.
+    const broken = `{"job":${'['.repeat(200_000)}`;
     const nowhere = '/api/jobs/00000000-0000-4000-8000-000000000000';
-    const started = performance.now();
-    expect((await call('PUT', `/api/jobs/${jobId}`, looking, heavy)).status).toBe(403);
-    expect((await call('PUT', nowhere, mine, heavy)).status).toBe(404);
-    expect(performance.now() - started).toBeLessThan(1000);
+    expect((await call('PUT', `/api/jobs/${jobId}`, looking, broken)).status).toBe(403);
+    expect((await call('PUT', nowhere, mine, broken)).status).toBe(404);
   });
 
   it('refuses a wrong password without saying which half is wrong', async () => {

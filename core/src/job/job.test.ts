@@ -160,11 +160,11 @@ describe('parseJobFile', () => {
   });
 
   it('looks at how long a list is before what is in it, and lists a hundred problems at most', () => {
+    // Each entry is wrong too: one problem shows that none was looked at.
     const many = broken(
       'job.donor.features',
       Array.from({ length: 50_000 }, () => ({})),
     );
-    const started = performance.now();
     expect(problemsOf(many)).toMatchObject([
       { path: 'job.donor.features', message: 'must hold at most 2000 entries, not 50000' },
     ]);
@@ -176,7 +176,6 @@ describe('parseJobFile', () => {
         ),
       ),
     ).toHaveLength(100);
-    expect(performance.now() - started).toBeLessThan(1500);
   });
 
   it('lists every problem, not only the first', () => {

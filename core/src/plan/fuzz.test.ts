@@ -112,9 +112,9 @@ it('any plan gives a result: none throws, no NaN, every feature and crossmember 
       for (const { status, refusal } of result.operations)
         if (status === 'refused') expect(refusal!.waysOut.length).toBeGreaterThan(0);
     }),
-    { numRuns: 3000 },
+    { numRuns: 600 },
   );
-}, 120_000);
+});
 
 it('what lies on one piece keeps its distances', () => {
   fc.assert(
@@ -128,15 +128,15 @@ it('what lies on one piece keeps its distances', () => {
         expect(distance(here.built!, there.built!)).toBeNear(distance(here.donor!, there.donor!), 1e-7);
       }
     }),
-    { numRuns: 500 },
+    { numRuns: 300 },
   );
-}, 60_000);
+});
 
 it('the same plan gives the same result', () => {
   fc.assert(
     fc.property(fc.array(operation, { maxLength: 6 }), (operations) => {
       expect(evaluatePlan(inputOf(frame, ...operations))).toEqual(evaluatePlan(inputOf({ ...frame }, ...operations)));
     }),
-    { numRuns: 100 },
+    { numRuns: 60 },
   );
-}, 60_000);
+});

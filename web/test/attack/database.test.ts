@@ -82,4 +82,4 @@ it('eight that set up, migrate and load at once make one shop with each job once
   await superuser.query('drop database eight with (force)');
   expect(shops).toEqual([{ name: DEMO_SHOP }]);
   expect(jobs).toEqual([{ count: '4', names: '4' }]);
-}, 120_000);
+});

@@ -132,8 +132,8 @@ it.each([van, sprayer, tour, beach])(
           expect([mass, long, ...flat.outline.flat()].every(Number.isFinite)).toBe(true);
         expect(markSheet(input, result).parts.length).toBeGreaterThanOrEqual(0);
       }),
-      { numRuns: 150 },
+      { numRuns: 40 },
     );
-    expect(reckoned).toBeGreaterThan(15);
+    expect(reckoned).toBeGreaterThan(4);
   },
 );
