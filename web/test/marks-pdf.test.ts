@@ -59,8 +59,9 @@ describe('the marks sheet as a PDF, read back', () => {
       const [name, operation] = operationsFor(animal)[index]!;
       const job = { ...van, ...planned(animal, operation) };
       const text = await textOf(job);
-      for (const line of markSheet(job, evaluatePlan(job)).lines)
-        expect(text, `${animal.name}, ${name}`).toMatch(pattern(line.from.top, job.display));
+      for (const { from } of markSheet(job, evaluatePlan(job)).lines)
+        for (const mm of [from.top, from.web, from.bottom])
+          if (mm !== null) expect(text, `${animal.name}, ${name}`).toMatch(pattern(mm, job.display));
       expect(text).not.toMatch(/NaN|undefined|Infinity/);
     }
   });

@@ -1,4 +1,5 @@
 import type { Section } from '../sections/index.ts';
+import { isInside, TOLERANCE } from '../units/index.ts';
 import type { Frame, Rail, Station } from './frame.ts';
 
 /** A rail at one station: interpolated place, section id, and slopes (per mm of x) of the stretch it lies on. */
@@ -31,14 +32,14 @@ export function straightLength(rail: Rail): number {
   return Math.hypot(last.x - first.x, last.halfWidth - first.halfWidth, last.top - first.top);
 }
 
-/** Index of the stretch that holds `x`; at a station the stretch behind it, unless `toward` asks for the one ahead. */
+/** Index of the stretch that holds `x`; at a station (within the tolerance) the one that `toward` asks for. */
 function stretchAt(rail: Rail, x: number, toward: 'front' | 'rear'): number {
   let low = 0;
   let high = rail.length - 2;
   while (low < high) {
     const middle = (low + high + 1) >> 1;
     const start = rail[middle]?.x ?? 0;
-    if (toward === 'rear' ? start <= x : start < x) low = middle;
+    if (toward === 'rear' ? start <= x + TOLERANCE : start < x - TOLERANCE) low = middle;
     else high = middle - 1;
   }
   return low;
@@ -75,7 +76,7 @@ export function railAt(rail: Rail, x: number, toward: 'front' | 'rear' = 'rear')
  * @param to Station of its rear end, behind `from`, mm.
  */
 export function cutRail(rail: Rail, from: number, to: number): Rail {
-  const inner = rail.filter((station) => station.x > from && station.x < to);
+  const inner = rail.filter((station) => isInside(station.x, { from, to }));
   const start = railAt(rail, from, 'rear');
   const end = railAt(rail, to, 'front');
   return [

@@ -14,7 +14,7 @@ export {
   type NewPiece,
   type ReworkMark,
   type SheetNote,
-  type SpliceLine,
+  type LinePart,
   type SplicePartMark,
 } from './marks.ts';
 export { longerBy, spliceAssumptions } from './splice-marks.ts';

@@ -7,7 +7,7 @@ import { measurerOf } from './measure.ts';
 import { memberMarks } from './member-marks.ts';
 import { newPiecesOf } from './new-pieces.ts';
 import { mountMarks } from './mount-marks.ts';
-import { spliceAssumptions, spliceLines, splicePartMarks, weldNotes } from './splice-marks.ts';
+import { spliceAssumptions, splicePartMarks, weldNotes } from './splice-marks.ts';
 import { bracketMarks, crossmemberMarks, reworkMarks } from './work-marks.ts';
 
 /** What the shop wrote beside operations that are carried out. */
@@ -49,7 +49,7 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
   const { donor: frame, plan, rules } = input;
   const measurer = measurerOf(frame);
   const operations = new Map(plan.operations.map((operation): [string, Operation] => [operation.id, operation]));
-  const lines = cutLines(frame, result, operations, measurer);
+  const lines = cutLines(result, operations, measurer);
   return {
     datum: frame.features.find((feature) => feature.id === frame.datum)?.name ?? 'front axle',
     stops: result.conflicts.filter(({ severity }) => severity === 'stop').map(({ message }) => message),
@@ -62,7 +62,6 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
     crossmembers: crossmemberMarks(result, measurer),
     members: memberMarks(result),
     reworks: reworkMarks(result, measurer),
-    spliceLines: spliceLines(result, measurer),
     parts: splicePartMarks(input, result),
     checks: crossChecks(lines, measurer),
     newPieces: newPiecesOf(result, operations, measurer.depthOf, ruleValue(rules, 'cut/kerf')),

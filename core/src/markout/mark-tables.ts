@@ -4,7 +4,7 @@ import type { SpliceForm } from '../splice/index.ts';
 import { angleText } from '../units/index.ts';
 import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkSheet } from './marks.ts';
 import { bold, figure, orDash, railName, type SheetCell, type SheetTable, words } from './sheet-table.ts';
-import { partsTable, spliceLinesTable } from './splice-tables.ts';
+import { partsTable } from './splice-tables.ts';
 
 export const KERF_WORDS: Readonly<Record<KerfSide, string>> = {
   ahead: 'ahead of the line',
@@ -17,45 +17,68 @@ export const KERF_WORDS: Readonly<Record<KerfSide, string>> = {
  *
  * @param line A line to cut by.
  */
-export function lineName({ operation, kerf, lean }: CutLine): string {
-  const name = operationName(operation).toLowerCase();
-  return `${name}${isPaired(operation) && kerf !== 'line' ? `, ${kerf === 'behind' ? 'front' : 'rear'} line` : ''}${Math.abs(lean) > 0.05 ? ', leaning' : ''}`;
+export function lineName({ operation, kerf, lean, part, form, runsOut }: CutLine): string {
+  return [
+    operationName(operation).toLowerCase(),
+    ...(isPaired(operation) && kerf !== 'line' ? [`${kerf === 'behind' ? 'front' : 'rear'} line`] : []),
+    ...(form === null ? [] : [part === 'across' ? form : `${form}, ${PART_WORDS[part]}`]),
+    ...(form === null && Math.abs(lean) > 0.05 ? ['leaning'] : []),
+    ...(runsOut === null ? [] : ['runs out of the end of the rail: the end stays square beyond it']),
+  ].join(', ');
 }
+
+/** What the lines of a step run over. */
+const PART_WORDS: Readonly<Record<CutLine['part'], string>> = {
+  across: '',
+  'upper vertical': 'upper vertical and across the top flange',
+  horizontal: 'horizontal in the web',
+  'lower vertical': 'lower vertical and across the bottom flange',
+};
 
 const onNewRail = (origin: MarkOrigin): string =>
   origin.on === 'new' ? `, from the front end of new rail ${dotted(origin.letters)}` : '';
 
 function linesTable(sheet: MarkSheet, side: Side): SheetTable {
+  const lines = sheet.lines.filter((line) => line.side === side);
+  const stepped = lines.some(({ form }) => form === 'step');
+  const runningOut = lines.some(({ runsOut }) => runsOut !== null);
   return {
     id: `lines-${side}`,
     caption: railName(side),
-    measured: `From the ${sheet.datum.toLowerCase()}: top edge, web and bottom edge with the tape laid on the steel from over the hole; level plumbed down; hooked in the hole and pulled straight to the top edge`,
+    measured: `From the ${sheet.datum.toLowerCase()}: top edge, web and bottom edge with the tape laid on the steel from over the hole; level plumbed down; hooked in the hole and pulled straight to the top edge${stepped ? '; heights over the underside' : ''}`,
     columns: [
       words('', 2.4),
       words('Blade', 2),
       bold('Top edge'),
-      figure('Web'),
-      figure('Bottom edge'),
+      bold('Web'),
+      bold('Bottom edge'),
+      ...(stepped ? [figure('Web, to'), figure('Height'), figure('Corners', 1.2)] : []),
+      ...(runningOut ? [figure('Runs out below top')] : []),
       figure('Level'),
       figure('Hooked in hole'),
     ],
-    rows: sheet.lines
-      .filter((line) => line.side === side)
-      .map((line) => ({
-        mark: line.letters,
-        lettered: true,
-        cells: [
-          lineName(line),
-          line.instead === null ? KERF_WORDS[line.kerf] : `not here: ${line.instead}`,
-          { mm: line.from.top },
-          { mm: line.from.web },
-          { mm: line.from.bottom },
-          { mm: line.from.level },
-          line.from.hooked === null ? '–' : { mm: line.from.hooked },
-        ],
-      })),
+    rows: lines.map((line) => ({
+      mark: line.letters,
+      lettered: true,
+      cells: [
+        lineName(line),
+        KERF_WORDS[line.kerf],
+        orNone(line.from.top),
+        orNone(line.from.web),
+        orNone(line.from.bottom),
+        ...(stepped
+          ? [orNone(line.to), orNone(line.height), line.form === 'step' ? orDash(line.radius, 'square') : '–']
+          : []),
+        ...(runningOut ? [orNone(line.runsOut)] : []),
+        { mm: line.from.level },
+        orNone(line.from.hooked),
+      ],
+    })),
   };
 }
+
+/** A length, or a dash where there is none. */
+const orNone = (mm: number | null): SheetCell => (mm === null ? '–' : { mm });
 
 const FIXING: Readonly<Record<string, string>> = {
   bolts: 'bolted',
@@ -171,7 +194,6 @@ function reworksTable(sheet: MarkSheet): SheetTable {
 }
 
 function membersTable(sheet: MarkSheet): SheetTable {
-  const orNone = (mm: number | null): SheetCell => (mm === null ? '–' : { mm });
   return {
     id: 'members',
     caption: 'Members and braces',
@@ -261,7 +283,6 @@ export function markTables(sheet: MarkSheet): SheetTable[] {
     crossmembersTable(sheet),
     membersTable(sheet),
     reworksTable(sheet),
-    ...SIDES.map((side) => spliceLinesTable(sheet, side)),
     newRailTable(sheet),
     partsTable(sheet),
     checksTable(sheet),

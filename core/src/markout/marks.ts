@@ -6,30 +6,43 @@ import type { Assumption } from '../rules/index.ts';
 /** Which side of the line the blade goes: on the waste; `line` where both sides are kept. */
 export type KerfSide = 'ahead' | 'behind' | 'line';
 
-/** Distances of a mark from the datum hole, mm; negative: ahead of it. */
+/** Distances of a mark from the datum hole, mm; negative: ahead of it. Null along an edge that the line does not cross. */
 export interface MarkDistances {
   /** Tape laid on the steel, from over the hole: along the top edge, the web at half depth, the bottom edge. */
-  readonly top: number;
-  readonly web: number;
-  readonly bottom: number;
+  readonly top: number | null;
+  readonly web: number | null;
+  readonly bottom: number | null;
   /** Level, plumbed down. */
   readonly level: number;
-  /** Hooked in the hole and pulled straight to the mark on the top edge; null on a rail without that hole. */
+  /** Hooked in the hole and pulled straight to the mark on the top edge; null without that hole or that mark. */
   readonly hooked: number | null;
 }
 
-/** One line to scribe across a rail. */
+/** What a line is: straight across the rail, or one of the three lines of a step. */
+export type LinePart = 'across' | 'upper vertical' | 'horizontal' | 'lower vertical';
+
+/** One line to scribe and cut on a rail. A cut is one line, or the three lines of a step. */
 export interface CutLine {
   /** Letters of the joints or ends this line makes: `A`, or `A B` where one cut makes both ends of a new piece. */
   readonly letters: string;
   readonly operation: Operation;
   readonly side: Side;
   readonly kerf: KerfSide;
+  readonly part: LinePart;
+  /** How the joint is cut here, where that is not square across. */
+  readonly form: 'step' | 'angled cut' | null;
+  /** Of a horizontal, its front end. */
   readonly from: MarkDistances;
-  /** The line square across the web, or leaning: bottom end ahead (−) or behind (+) of the top end, mm. */
+  /** How far the bottom end of the line lies behind its top end, mm; below 0 ahead of it. */
   readonly lean: number;
-  /** What is cut in place of this line, where the joint is a step or an angled cut: then the line only stands for it. */
-  readonly instead: 'step' | 'angled cut' | null;
+  /** Rear end of a horizontal, along the web, mm. */
+  readonly to: number | null;
+  /** Height over the underside of the horizontal of a step, mm. */
+  readonly height: number | null;
+  /** Radius of the corners of a step, mm. */
+  readonly radius: number;
+  /** Where the line runs out of an older end of the rail: so far below its top edge, mm. Null where it crosses the rail. */
+  readonly runsOut: number | null;
 }
 
 /** What distances of work that hangs on a rail run from: the datum hole, or the front end of a piece of new rail. */
@@ -98,21 +111,6 @@ export interface ReworkMark {
   readonly plate: number;
 }
 
-/** A line of a step or of an angled cut, beside the square line of its joint. */
-export interface SpliceLine {
-  readonly letters: string;
-  readonly side: Side;
-  readonly what: string;
-  /** From the datum hole; of a horizontal its front end. */
-  readonly from: MarkDistances;
-  /** Where a horizontal ends, along the web, mm; null for a line across. */
-  readonly to: number | null;
-  /** Over the underside, mm; null where it runs from edge to middle. */
-  readonly height: number | null;
-  /** Its corners are rounded by so much, mm. */
-  readonly radius: number;
-}
-
 /** A part to cut for a joint, and where it goes on: from the joint, and its lower edge over the underside, mm. */
 export interface SplicePartMark {
   readonly part: CutPart;
@@ -166,7 +164,6 @@ export interface MarkSheet {
   readonly crossmembers: readonly CrossmemberMark[];
   readonly members: readonly MemberMark[];
   readonly reworks: readonly ReworkMark[];
-  readonly spliceLines: readonly SpliceLine[];
   readonly parts: readonly SplicePartMark[];
   readonly checks: readonly CrossCheck[];
   readonly newPieces: readonly NewPiece[];

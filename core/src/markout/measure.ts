@@ -16,8 +16,8 @@ import type { MarkDistances, MarkOrigin } from './marks.ts';
 type Level = 'top' | 'web' | 'bottom';
 export const SHARES: Readonly<Record<Level, number>> = { top: 0, web: 0.5, bottom: 1 };
 
-/** The places on three lines of a rail where a mark runs, donor stations. */
-export type MarkPlaces = Readonly<Record<Level, number>>;
+/** The stations on three lines of a rail where a mark runs, on the donor; null where it does not cross that line. */
+export type MarkPlaces = Readonly<Record<Level, number | null>>;
 
 /** Measures along the rails of a donor from its datum hole. */
 export interface Measurer {
@@ -48,17 +48,20 @@ export function measurerOf(frame: Frame): Measurer {
     corner,
     from: (side, places) => {
       const rail = railOf(frame.rails, side);
-      const along = (level: Level) => alongRail(rail, datum, places[level], SHARES[level], depthOf);
+      const along = (level: Level): number | null => {
+        const x = places[level];
+        return x === null ? null : alongRail(rail, datum, x, SHARES[level], depthOf);
+      };
       const over = corner(side, datum);
       const hooked =
-        hole && sidesOf(hole).includes(side)
+        hole && sidesOf(hole).includes(side) && places.top !== null
           ? distance({ ...over, z: over.z - hole.down }, corner(side, places.top))
           : null;
       return {
         top: along('top'),
         web: along('web'),
         bottom: along('bottom'),
-        level: places.top - datum,
+        level: (places.top ?? places.web ?? places.bottom ?? datum) - datum,
         hooked,
       };
     },

@@ -1,80 +1,9 @@
-import { type Side, SIDES } from '../frame/index.ts';
 import { type CutPart, type PlanInput, type PlanResult, spliceParts, type SpliceOutcome } from '../plan/index.ts';
 import { contextOf } from '../plan/index.ts';
 import { type Assumption, assumptionsOf, type Rulebook, type RuleId } from '../rules/index.ts';
 import { edgesOf, isOnWeb } from '../splice/index.ts';
 import { finer, type LengthFormat } from '../units/index.ts';
-import type { Measurer } from './measure.ts';
-import type { SheetNote, SpliceLine, SplicePartMark } from './marks.ts';
-
-/** A line of a form before it is measured from the datum: so far from the joint along the top edge, web or bottom edge. */
-interface FormLine {
-  readonly what: string;
-  readonly off: number;
-  readonly to: number | null;
-  readonly height: number | null;
-}
-
-/** What is scribed besides the line of a square cut. */
-function formLines({ splice: { form }, steel: { section } }: SpliceOutcome['rails'][number]): readonly FormLine[] {
-  switch (form.form) {
-    case 'butt':
-    case 'bolted':
-      return [];
-    case 'angled':
-      return [
-        { what: 'angled cut, at the top edge', off: form.run / 2, to: null, height: section.depth },
-        { what: 'angled cut, at the bottom edge', off: -form.run / 2, to: null, height: 0 },
-      ];
-    case 'step': {
-      const upper = (form.upper === 'ahead' ? -1 : 1) * (form.length / 2);
-      return [
-        { what: 'step, upper vertical and across the top flange', off: upper, to: null, height: null },
-        { what: 'step, lower vertical and across the bottom flange', off: -upper, to: null, height: null },
-        { what: 'step, horizontal', off: -form.length / 2, to: form.length / 2, height: form.height },
-      ];
-    }
-  }
-}
-
-/** Two lines that are one on the steel: both sides of a cut are kept. */
-const sameLine = (a: SpliceLine, b: SpliceLine): boolean =>
-  a.side === b.side &&
-  a.what === b.what &&
-  Math.abs(a.from.web - b.from.web) < 0.01 &&
-  Math.abs((a.to ?? 0) - (b.to ?? 0)) < 0.01;
-
-/**
- * The lines of steps and angled cuts on both rails of the donor, from the datum hole; where one cut makes two joints, once.
- *
- * @param result What the plan gives.
- * @param measurer Measures along the donor's rails.
- */
-export function spliceLines(result: PlanResult, measurer: Measurer): SpliceLine[] {
-  const at = (side: Side, x: number) => measurer.from(side, { top: x, web: x, bottom: x });
-  const all = SIDES.flatMap((side) =>
-    result.splices.flatMap(({ joint, rails, decided }): SpliceLine[] => {
-      const one = rails.find(({ rail }) => rail === side);
-      const { donorX } = joint;
-      if (!decided || !one || donorX === null) return [];
-      return formLines(one).map(({ what, off, to, height }) => ({
-        letters: joint.letter,
-        side,
-        what,
-        from: at(side, donorX + off),
-        to: to === null ? null : at(side, donorX + to).web,
-        height,
-        radius: one.splice.form.form === 'step' ? one.splice.form.radius : 0,
-      }));
-    }),
-  );
-  return all.reduce<SpliceLine[]>((lines, line) => {
-    const twin = lines.findIndex((other) => sameLine(other, line));
-    const known = lines[twin];
-    if (!known) return [...lines, line];
-    return lines.with(twin, { ...known, letters: `${known.letters} ${line.letters}` });
-  }, []);
-}
+import type { SheetNote, SplicePartMark } from './marks.ts';
 
 /** Where a part lies: ahead of and behind its joint, and how high its lower edge. */
 function placeOf(part: CutPart, result: PlanResult): Pick<SplicePartMark, 'ahead' | 'behind' | 'up'> {

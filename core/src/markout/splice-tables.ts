@@ -1,44 +1,5 @@
-import type { Side } from '../frame/index.ts';
 import type { MarkSheet } from './marks.ts';
-import { bold, figure, orDash, railName, type SheetTable, words } from './sheet-table.ts';
-
-/**
- * The lines of steps and angled cuts on one rail.
- *
- * @param sheet The sheet.
- * @param side Which rail.
- */
-export function spliceLinesTable(sheet: MarkSheet, side: Side): SheetTable {
-  return {
-    id: `splices-${side}`,
-    caption: `Steps and angled cuts, ${railName(side).toLowerCase()}`,
-    measured: `From the ${sheet.datum.toLowerCase()} along the edge or the web; heights over the underside. Cut these lines, not the square one`,
-    columns: [
-      words('', 3),
-      bold('Top edge'),
-      bold('Web'),
-      bold('Bottom edge'),
-      figure('To'),
-      figure('Height'),
-      figure('Corners', 1.2),
-    ],
-    rows: sheet.spliceLines
-      .filter((line) => line.side === side)
-      .map((line) => ({
-        mark: line.letters,
-        lettered: true,
-        cells: [
-          line.what,
-          { mm: line.from.top },
-          { mm: line.from.web },
-          { mm: line.from.bottom },
-          line.to === null ? '–' : { mm: line.to },
-          line.height === null ? '–' : { mm: line.height },
-          orDash(line.radius, 'square'),
-        ],
-      })),
-  };
-}
+import { bold, figure, orDash, type SheetTable, words } from './sheet-table.ts';
 
 /**
  * Plates and sleeves with where each goes on.

@@ -7,6 +7,8 @@ export interface CutFace {
   readonly lean: number;
   /** The operation that made it; undefined for the donor's own ends. */
   readonly operation?: string;
+  /** An older end that this face runs out of: the steel ends at whichever of the two comes first. */
+  readonly older?: CutFace;
 }
 
 /**
@@ -43,3 +45,45 @@ export function crossing(rail: Rail, face: CutFace, line: LineOf): number {
   }
   return face.x;
 }
+
+/** Heights above and below a cut in which an older end still matters, mm: more than any rail is deep. */
+const REACH = 1000;
+
+/**
+ * A new end of steel that ended at `old` before: where the new face runs past the old one within the depth of a rail,
+ * the steel keeps the old end there.
+ *
+ * @param face The new face.
+ * @param old The end that the steel had.
+ * @param end Which end of the steel it is.
+ */
+export function cutShorter(face: CutFace, old: CutFace, end: 'front' | 'rear'): CutFace {
+  if (face.lean === old.lean) return face;
+  const middle = face.lean === 0 ? old.z : face.z;
+  const isPast = (z: number): boolean => {
+    const beyond = faceAt(face, z) - endAt(old, end, z);
+    return end === 'rear' ? beyond > 0 : beyond < 0;
+  };
+  return isPast(middle - REACH) || isPast(middle + REACH) ? { ...face, older: old } : face;
+}
+
+/**
+ * Local x of an end of steel at height z, mm: of its face, or of an older end that the face runs out of.
+ *
+ * @param face The face of the end.
+ * @param end Which end of the steel it is.
+ * @param z Height, mm.
+ */
+export function endAt(face: CutFace, end: 'front' | 'rear', z: number): number {
+  const x = faceAt(face, z);
+  if (!face.older) return x;
+  const older = endAt(face.older, end, z);
+  return end === 'rear' ? Math.min(x, older) : Math.max(x, older);
+}
+
+/**
+ * The faces of an end, the newest first.
+ *
+ * @param face The face of the end.
+ */
+export const facesOf = (face: CutFace): readonly CutFace[] => (face.older ? [face, ...facesOf(face.older)] : [face]);

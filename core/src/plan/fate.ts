@@ -1,5 +1,6 @@
 import { whereIs } from './locate.ts';
-import { faceAt } from './face.ts';
+import { TOLERANCE } from '../units/index.ts';
+import { faceAt, facesOf } from './face.ts';
 import { holds, holdsInside, type Piece } from './piece.ts';
 import type { PlanState } from './state.ts';
 
@@ -73,9 +74,9 @@ export function cutThroughBefore(state: PlanState | undefined, extent: Extent): 
 /** The operation whose face runs through an extent, if one. */
 function cutterBetween(state: PlanState, source: string, extent: Extent): string | null {
   for (const piece of state.pieces)
-    for (const face of [piece.front, piece.rear]) {
+    for (const face of [...facesOf(piece.front), ...facesOf(piece.rear)]) {
       const x = faceAt(face, extent.z);
-      if (piece.source === source && face.operation && x >= extent.from - 1e-6 && x <= extent.to + 1e-6)
+      if (piece.source === source && face.operation && x >= extent.from - TOLERANCE && x <= extent.to + TOLERANCE)
         return face.operation;
     }
   return null;

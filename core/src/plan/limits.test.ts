@@ -4,8 +4,8 @@ import type { Crossmember, Feature, Frame } from '../frame/index.ts';
 import { type RuleId, ruleValue } from '../rules/index.ts';
 import { type Conflict, evaluatePlan, type PlanInput } from './index.ts';
 
-/** Every limit is tried on both sides: what is a hair within it, and what is a hair beyond. */
-const HAIR = 0.01;
+/** Every limit is tried on both sides: a little within it, and a little beyond; less is within the tolerance. */
+const HAIR = 0.02;
 
 const withFeatures = (...features: Feature[]): Frame =>
   plainFrame({ features: [...plainFrame().features, ...features] });

@@ -153,4 +153,23 @@ describe('a trim by what comes off', () => {
     expect(result.measures.after.overallLength).toBeNear(6000 + 600 - 150, 1e-9);
     expect(result.cutEnds).toMatchObject([{ donorX: 5850, letter: 'C' }]);
   });
+
+  it('is measured with the tape on the rail where that falls, bends or flares', () => {
+    const cutAt = (x: number, ...stations: readonly (readonly [number, number, number])[]) => {
+      const rail = stations.map(([at, halfWidth, top]) => ({ x: at, halfWidth, top, section: 'rail' }));
+      const trim = { kind: 'trim', end: 'rear', at: { x, on: 'end' }, angle: 0, lean: 'top-longer' } as const;
+      return evaluatePlan(inputOf(plainFrame({}, rail), trim)).cutEnds[0]!.donorX;
+    };
+    // 3-4-5: 400 along the frame for 500 along a tail that falls.
+    expect(cutAt(500, [0, 430, 900], [5000, 430, 900], [6000, 430, 150])).toBeNear(5600, 1e-6);
+    // 250 level at the end, then the ramp: 250 more along it are 200 of the frame.
+    expect(cutAt(500, [0, 430, 0], [5350, 430, 0], [5750, 430, 300], [6000, 430, 300])).toBeNear(5550, 1e-6);
+    // The same ramp in plan.
+    expect(cutAt(500, [0, 430, 0], [5350, 430, 0], [5750, 130, 0], [6000, 130, 0])).toBeNear(5550, 1e-6);
+  });
+
+  it('is refused where more comes off than the frame is long', () => {
+    const trim = { kind: 'trim', end: 'rear', at: { x: 7000, on: 'end' }, angle: 0, lean: 'top-longer' } as const;
+    expect(evaluatePlan(inputOf(frame, trim)).operations[0]!.refusal!.code).toBe('operation/off-the-frame');
+  });
 });

@@ -1,5 +1,6 @@
 import { cutRail, railAt, type Rail, type RailHere, type Side, sideSign, type Vec3 } from '../frame/index.ts';
-import { crossing, type CutFace, faceAt, type LineOf, TOP_EDGE } from './face.ts';
+import { TOLERANCE } from '../units/index.ts';
+import { crossing, type CutFace, cutShorter, endAt, faceAt, facesOf, type LineOf, TOP_EDGE } from './face.ts';
 import { axisOf, compose, type Pose, posed } from './pose.ts';
 
 /** A stretch of the frame that moves as one, both rails. */
@@ -68,40 +69,61 @@ export const endCrossing = (
   side: Side,
   end: 'front' | 'rear',
   line: LineOf,
-): number => crossing(piece.rails[side], piece[end], line);
+): number => {
+  const face = piece[end];
+  if (!face.older) return crossing(piece.rails[side], face, line);
+  const all = facesOf(face).map((one) => crossing(piece.rails[side], one, line));
+  return end === 'rear' ? Math.min(...all) : Math.max(...all);
+};
 
 /**
  * Local x at which the front face crosses the mean top edge, mm.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  */
-export const frontTop = (piece: Piece): number => faceTop(piece, piece.front, 'rear');
+export const frontTop = (piece: Piece): number =>
+  piece.front.older
+    ? Math.max(...facesOf(piece.front).map((face) => faceTop(piece, face, 'rear')))
+    : faceTop(piece, piece.front, 'rear');
 /**
  * Local x at which the rear face crosses the mean top edge, mm.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  */
-export const rearTop = (piece: Piece): number => faceTop(piece, piece.rear, 'front');
+export const rearTop = (piece: Piece): number =>
+  piece.rear.older
+    ? Math.min(...facesOf(piece.rear).map((face) => faceTop(piece, face, 'front')))
+    : faceTop(piece, piece.rear, 'front');
+
+/** Where a piece was cut at an end at height z, local x: its own ends cut nothing, so that things may stand out past them. */
+function cutAt(face: CutFace, end: 'front' | 'rear', z: number): number {
+  const own = face.operation === undefined;
+  const x = own ? (end === 'rear' ? Infinity : -Infinity) : faceAt(face, z);
+  if (!face.older) return x;
+  const older = cutAt(face.older, end, z);
+  return end === 'rear' ? Math.min(x, older) : Math.max(x, older);
+}
 
 /**
- * True when the local point lies between the piece's faces.
+ * Whether a local point lies on the steel between the cuts of a piece, or on one of them. Things may stand out past an end
+ * that nobody has cut.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  * @param x Station in the steel’s own coordinates, mm.
  * @param z Local height, mm.
  */
-export const holds = (piece: Piece, x: number, z: number): boolean =>
-  x >= faceAt(piece.front, z) - NO_LENGTH && x <= faceAt(piece.rear, z) + NO_LENGTH;
+export const holds = (piece: Pick<Piece, 'front' | 'rear'>, x: number, z: number): boolean =>
+  x >= cutAt(piece.front, 'front', z) - TOLERANCE && x <= cutAt(piece.rear, 'rear', z) + TOLERANCE;
 
 /**
- * True when it lies between them and on neither.
+ * Whether it lies between them and on neither.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  * @param x Station in the steel’s own coordinates, mm.
  * @param z Local height, mm.
  */
-export const holdsInside = (piece: Piece, x: number, z: number): boolean =>
-  x > faceAt(piece.front, z) + NO_LENGTH && x < faceAt(piece.rear, z) - NO_LENGTH;
+export const holdsInside = (piece: Pick<Piece, 'front' | 'rear'>, x: number, z: number): boolean =>
+  x > cutAt(piece.front, 'front', z) + TOLERANCE && x < cutAt(piece.rear, 'rear', z) - TOLERANCE;
 
 /**
  * Present x (and z) of the mean top edge at local x.
@@ -213,7 +235,7 @@ export const moved = (piece: Piece, move: Pose): Piece => ({ ...piece, pose: com
  * @param face A plane across the frame, in the coordinates of the steel that it cuts.
  */
 export function partAhead(piece: Piece, face: CutFace): Piece {
-  return { ...piece, rear: face };
+  return { ...piece, rear: cutShorter(face, piece.rear, 'rear') };
 }
 
 /**
@@ -223,15 +245,23 @@ export function partAhead(piece: Piece, face: CutFace): Piece {
  * @param face A plane across the frame, in the coordinates of the steel that it cuts.
  */
 export function partBehind(piece: Piece, face: CutFace): Piece {
-  return { ...piece, front: face };
+  return { ...piece, front: cutShorter(face, piece.front, 'front') };
 }
 
+/** Just below the top edge, mm: where steel is looked for that a leaning cut leaves only lower down. */
+const BELOW = 1;
+
 /**
- * True when a piece still has steel along its top edge or below it.
+ * Whether a piece still has steel along its top edge or below it.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  */
-export const hasLength = (piece: Piece): boolean => rearTop(piece) - frontTop(piece) > NO_LENGTH;
+export function hasLength(piece: Piece): boolean {
+  if (rearTop(piece) - frontTop(piece) > NO_LENGTH) return true;
+  if (piece.front.lean === piece.rear.lean) return false;
+  const z = meanTop(piece, rearTop(piece), 'front').top - BELOW;
+  return endAt(piece.rear, 'rear', z) - endAt(piece.front, 'front', z) > NO_LENGTH;
+}
 
 /**
  * The stations of one rail of a piece between its faces (at the top edge), local.

@@ -1,6 +1,6 @@
 import { type Rail, SIDES, type Side, type Station, type Vec3 } from '../frame/index.ts';
 import { type Part, partsOf, type Section, sectionProperties } from '../sections/index.ts';
-import type { CutFace } from './face.ts';
+import { type CutFace, facesOf } from './face.ts';
 import { perCut } from './per-cut.ts';
 import { type Piece, place } from './piece.ts';
 
@@ -88,20 +88,28 @@ interface Moments {
   readonly z: number;
 }
 
-/** Depths between `from` and `to` at which a leaning edge meets an end of the stretch, or the other edge. */
-function breaks(stretch: Stretch, [a, b]: readonly [Edge, Edge], from: number, to: number): number[] {
-  if (a.per === 0 && b.per === 0) return [from, to];
+/** The faces in a stretch between which its steel is: behind all of the front ones and ahead of all of the rear ones. */
+interface Between {
+  readonly front: readonly Edge[];
+  readonly rear: readonly Edge[];
+}
+
+/** Depths between `from` and `to` at which a leaning edge meets an end of the stretch, or another edge. */
+function breaks(stretch: Stretch, { front, rear }: Between, from: number, to: number): number[] {
+  const all = [...front, ...rear];
   const meet = (edge: Edge, x: number) => (x - edge.at) / edge.per;
-  const at = [a, b].flatMap((edge) => (edge.per === 0 ? [] : [meet(edge, stretch.from), meet(edge, stretch.to)]));
-  if (a.per !== b.per) at.push((b.at - a.at) / (a.per - b.per));
+  const at = all.flatMap((edge) => (edge.per === 0 ? [] : [meet(edge, stretch.from), meet(edge, stretch.to)]));
+  all.forEach((a, index) => {
+    for (const b of all.slice(index + 1)) if (a.per !== b.per) at.push((b.at - a.at) / (a.per - b.per));
+  });
   return [from, ...at.filter((down) => down > from && down < to).sort((p, q) => p - q), to];
 }
 
 /** Exact for what is straight between breaks: Simpson's rule over integrands of the second degree. */
-function momentsOf(stretch: Stretch, edges: readonly [Edge, Edge], layer: Layer): Moments {
+function momentsOf(stretch: Stretch, between: Between, layer: Layer): Moments {
   const sum = { volume: 0, x: 0, outward: 0, z: 0 };
-  const within = (x: number) => Math.min(stretch.to, Math.max(stretch.from, x));
-  const at = breaks(stretch, edges, layer.from, layer.to);
+  const at = breaks(stretch, between, layer.from, layer.to);
+  const xOf = (down: number) => (edge: Edge) => edge.at + edge.per * down;
   for (let index = 0; index + 1 < at.length; index += 1) {
     const [low, high] = [at[index] as number, at[index + 1] as number];
     for (const [down, share] of [
@@ -109,8 +117,9 @@ function momentsOf(stretch: Stretch, edges: readonly [Edge, Edge], layer: Layer)
       [(low + high) / 2, 4 / 6],
       [high, 1 / 6],
     ] as const) {
-      const front = within(edges[0].at + edges[0].per * down);
-      const rear = Math.max(front, within(edges[1].at + edges[1].per * down));
+      const begins = Math.max(stretch.from, ...between.front.map(xOf(down)));
+      const rear = Math.min(stretch.to, ...between.rear.map(xOf(down)));
+      const front = Math.min(begins, rear);
       const weight = share * (high - low) * layer.width;
       const [long, moment] = [rear - front, (rear * rear - front * front) / 2];
       sum.volume += weight * long;
@@ -193,18 +202,30 @@ const localLumps = perCut(({ rails: { left, right }, front, rear }, section) => 
 const lumpsOf = (rail: Rail, front: CutFace, rear: CutFace, section: (id: string) => Section): readonly LocalLump[] => {
   // What a square face leaves out needs no closer look.
   const [ahead, behind] = [front.lean === 0 ? front.x : -Infinity, rear.lean === 0 ? rear.x : Infinity];
+  const [begins, ends] = [facesOf(front), facesOf(rear)];
   const lumps: LocalLump[] = [];
   for (const stretch of stretchesOf(rail)) {
     if (stretch.to <= ahead || stretch.from >= behind) continue;
     const used = section(stretch.section);
-    const [begin, end] = [edgeIn(stretch, front), edgeIn(stretch, rear)];
-    if (rearmost(end, used.depth) <= stretch.from || foremost(begin, used.depth) >= stretch.to) continue;
+    const begin = begins.map((face) => edgeIn(stretch, face));
+    const end = ends.map((face) => edgeIn(stretch, face));
+    if (end.some((edge) => rearmost(edge, used.depth) <= stretch.from)) continue;
+    if (begin.some((edge) => foremost(edge, used.depth) >= stretch.to)) continue;
     // A stretch that no face touches is square at both ends, wherever the faces lean.
-    if (rearmost(begin, used.depth) <= stretch.from && foremost(end, used.depth) >= stretch.to)
-      lumps.push(wholeLump(stretch, used));
-    else if (begin.per === 0 && end.per === 0)
-      lumps.push(squareLump(stretch, Math.max(stretch.from, begin.at), Math.min(stretch.to, end.at), used));
-    else lumps.push(leaningLump(stretch, [begin, end], used));
+    const isWhole =
+      begin.every((edge) => rearmost(edge, used.depth) <= stretch.from) &&
+      end.every((edge) => foremost(edge, used.depth) >= stretch.to);
+    if (isWhole) lumps.push(wholeLump(stretch, used));
+    else if ([...begin, ...end].every(({ per }) => per === 0))
+      lumps.push(
+        squareLump(
+          stretch,
+          Math.max(stretch.from, ...begin.map(({ at }) => at)),
+          Math.min(stretch.to, ...end.map(({ at }) => at)),
+          used,
+        ),
+      );
+    else lumps.push(leaningLump(stretch, { front: begin, rear: end }, used));
   }
   return lumps.filter(({ volume }) => volume > 1e-9);
 };
@@ -214,10 +235,10 @@ const foremost = ({ at, per }: Edge, depth: number): number => Math.min(at, at +
 const rearmost = ({ at, per }: Edge, depth: number): number => Math.max(at, at + per * depth);
 
 /** The steel of a stretch between two faces of which one leans at least; of no volume, it balances nowhere. */
-function leaningLump(stretch: Stretch, edges: readonly [Edge, Edge], section: Section): LocalLump {
+function leaningLump(stretch: Stretch, between: Between, section: Section): LocalLump {
   const total = { volume: 0, x: 0, outward: 0, z: 0 };
   for (const layer of layersOf(section)) {
-    const part = momentsOf(stretch, edges, layer);
+    const part = momentsOf(stretch, between, layer);
     total.volume += part.volume;
     total.x += part.x;
     total.outward += part.outward;

@@ -4,9 +4,13 @@ import {
   type Feature,
   type Frame,
   type Member,
+  railAt,
   railEnds,
   railOf,
+  SIDES,
+  type Vec3,
 } from '../frame/index.ts';
+import { isInside, isWithin } from '../units/index.ts';
 import type { EndPlace, Place } from './operation.ts';
 import type { Box } from './operations/box.ts';
 import type { Notch } from './operations/notch.ts';
@@ -25,7 +29,7 @@ import {
   frontSpine,
   rearSpine,
 } from './piece.ts';
-import { type Pose, STAY } from './pose.ts';
+import { distance, type Pose, STAY } from './pose.ts';
 
 /** A feature or crossmember and the local coordinates its `x` is in. */
 export interface Hung<T> {
@@ -119,8 +123,8 @@ export class OperationRefused extends Error {
 export function findSpot(state: PlanState, given: Place): Spot {
   const index = state.pieces.findIndex((piece) =>
     given.on === 'donor'
-      ? piece.source === 'donor' && given.x >= frontTop(piece) && given.x <= rearTop(piece)
-      : given.x >= frontSpine(piece).x && given.x <= rearSpine(piece).x,
+      ? piece.source === 'donor' && isWithin(given.x, { from: frontTop(piece), to: rearTop(piece) })
+      : isWithin(given.x, { from: frontSpine(piece).x, to: rearSpine(piece).x }),
   );
   const piece = state.pieces[index];
   if (piece) return { index, x: given.on === 'donor' ? given.x : localAt(piece, given.x) };
@@ -151,9 +155,46 @@ export function findEndSpot(state: PlanState, given: EndPlace, end: 'front' | 'r
     throw new OperationRefused('operation/not-positive', 'What comes off the end must be more than 0.', [
       'Type a length above 0.',
     ]);
-  const [first, last] = [state.pieces[0] as Piece, state.pieces[state.pieces.length - 1] as Piece];
-  const x = end === 'rear' ? rearSpine(last).x - given.x : frontSpine(first).x + given.x;
-  return findSpot(state, { x, on: 'built' });
+  return alongTopFrom(state, end, given.x);
+}
+
+/** Stations of a piece along its mean top edge, from one end to the other, local x. */
+function topStations(piece: Piece, from: 'front' | 'rear'): readonly number[] {
+  const [front, rear] = [frontTop(piece), rearTop(piece)];
+  const inner = SIDES.flatMap((side) => piece.rails[side].map(({ x }) => x)).filter((x) =>
+    isInside(x, { from: front, to: rear }),
+  );
+  const xs = [front, ...[...new Set(inner)].sort((a, b) => a - b), rear];
+  return from === 'front' ? xs : xs.reverse();
+}
+
+/** A point of the mean top edge of a piece, local: both rails together. */
+function topPoint({ rails }: Piece, x: number, toward: 'front' | 'rear'): Vec3 {
+  const [left, right] = [railAt(rails.left, x, toward), railAt(rails.right, x, toward)];
+  return { x, y: (left.halfWidth + right.halfWidth) / 2, z: (left.top + right.top) / 2 };
+}
+
+/**
+ * The spot so far from an end of the frame along its top edge, as a tape laid on the rail measures it.
+ *
+ * @throws OperationRefused when that is more than the frame is long.
+ */
+function alongTopFrom(state: PlanState, end: 'front' | 'rear', amount: number): Spot {
+  const order = state.pieces.map((piece, index) => ({ piece, index }));
+  let left = amount;
+  for (const { piece, index } of end === 'front' ? order : order.reverse()) {
+    const xs = topStations(piece, end);
+    for (const [at, x] of xs.slice(1).entries()) {
+      const before = xs[at] as number;
+      const [a, b] = [topPoint(piece, before, end === 'front' ? 'rear' : 'front'), topPoint(piece, x, end)];
+      const long = distance(a, b);
+      if (left <= long) return { index, x: before + (left / (long || 1)) * (x - before) };
+      left -= long;
+    }
+  }
+  throw new OperationRefused('operation/off-the-frame', 'More would come off than the frame is long.', [
+    'Type a smaller length.',
+  ]);
 }
 
 /**

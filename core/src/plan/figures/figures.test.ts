@@ -162,6 +162,7 @@ it('a trim says what comes off along the top, how far its face leans and how lon
     off: near(400),
     lean: near(150 * Math.tan(Math.PI / 6)),
     face: near(150 / Math.cos(Math.PI / 6)),
+    runsOut: null,
   });
 });
 

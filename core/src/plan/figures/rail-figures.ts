@@ -1,5 +1,6 @@
 import { railAt, type Side, SIDES } from '../../frame/index.ts';
 import { ruleValue } from '../../rules/index.ts';
+import { faceSpan } from '../face-span.ts';
 import { topLength } from '../new-rail.ts';
 import type { Extend } from '../operations/extend.ts';
 import type { Lengthen } from '../operations/lengthen.ts';
@@ -11,7 +12,7 @@ import type { Widen } from '../operations/widen.ts';
 import { pieTurn } from '../pie-turn.ts';
 import { faceTop, type Piece, rearTop, spine } from '../piece.ts';
 import { massOf, steelLumps } from '../solid.ts';
-import { findEndSpot, findSpot, pieceAt, type PlanState } from '../state.ts';
+import { findSpot, pieceAt, type PlanState } from '../state.ts';
 import { type Around, type Lead, type OfSides, sectionOn } from './figures.ts';
 
 /** Rail taken out. */
@@ -67,6 +68,8 @@ export interface Trimmed {
   readonly off: number;
   readonly lean: number;
   readonly face: number;
+  /** Where the cut runs out of the old end: so far below the top edge; null where it crosses the whole rail. */
+  readonly runsOut: number | null;
 }
 
 const both = (of: (side: Side) => number): OfSides => ({ left: of('left'), right: of('right') });
@@ -193,14 +196,16 @@ const cutOff = (operation: string, { after }: Around): number =>
  * @param around The frame before and after it, and the whole plan.
  */
 export function trimFigures(operation: Trim, around: Around): Trimmed {
-  const { before, context } = around;
-  const at = findEndSpot(before, operation.at, operation.end);
-  const { depth } = sectionOn(pieceAt(before, at), at.x, context);
+  const { after, context } = around;
+  const kept = (operation.end === 'rear' ? after.pieces.at(-1) : after.pieces[0]) as Piece;
+  const span = faceSpan(kept, 'left', operation.end, (id) => context.section(id).depth);
+  const out = [span?.upper, span?.lower].find((point) => point?.runsOut);
   return {
     kind: 'trim',
     off: cutOff(operation.id, around),
-    lean: depth * Math.tan(operation.angle),
-    face: depth / Math.cos(operation.angle),
+    lean: span ? Math.abs(span.lower.x - span.upper.x) : 0,
+    face: span?.length ?? 0,
+    runsOut: out?.down ?? null,
   };
 }
 

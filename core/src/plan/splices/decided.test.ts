@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { jobOf, operationsFor, ZOO } from '../../../test/zoo.ts';
-import { donor as onDonor, plainFrame, planOf as plan } from '../../../test/frames.ts';
+import { donor as onDonor, inputOf, plainFrame, planOf as plan } from '../../../test/frames.ts';
 import { van, tour, channel, inside, proposing } from '../../../test/joints.ts';
 import { type Job, checkJob, couponsOf, progressOf, isHeld } from '../../job/index.ts';
 import { markSheet, markTables } from '../../markout/index.ts';
@@ -85,24 +85,50 @@ describe('what a plan says of its joints', () => {
     expect(markSheet(open, evaluatePlan(open)).newPieces[0]!.gaps).toBe(0);
   });
 
-  it('the square line of a step says that it is not cut there, the others that they are', () => {
+  it('a step is marked by the three lines that are cut, once where one cut makes two joints, and by no square line', () => {
     const sheet = markSheet(van, evaluatePlan(van));
-    expect(sheet.lines.filter(({ side }) => side === 'left').map(({ letters, instead }) => [letters, instead])).toEqual(
-      [
-        ['A B', 'step'],
-        ['C', null],
-      ],
-    );
-    const blade = markTables(sheet)[0]!.rows.map(({ cells }) => cells[1]);
-    expect(blade).toEqual(['not here: step', 'behind the line']);
+    const left = sheet.lines.filter(({ side }) => side === 'left');
+    expect(left.map(({ letters, part, kerf }) => [letters, part, kerf])).toEqual([
+      ['A B', 'upper vertical', 'line'],
+      ['A B', 'horizontal', 'line'],
+      ['A B', 'lower vertical', 'line'],
+      ['C', 'across', 'behind'],
+    ]);
+    const [upper, horizontal, lower] = left;
+    expect(lower!.from.bottom! - upper!.from.top!).toBeNear(76.2, 1e-9);
+    expect([upper!.from.bottom, lower!.from.top, horizontal!.from.top]).toEqual([null, null, null]);
+    expect(horizontal).toMatchObject({ height: 187.325 / 2, to: lower!.from.web });
+    expect(markTables(sheet)[0]!.rows).toHaveLength(4);
   });
 
-  it('a step is marked by its verticals and its horizontal, once where one cut makes two joints', () => {
-    const { spliceLines } = markSheet(van, evaluatePlan(van));
-    const left = spliceLines.filter(({ side }) => side === 'left');
-    expect(left.map(({ letters }) => letters)).toEqual(['A B', 'A B', 'A B']);
-    expect(left[1]!.from.top - left[0]!.from.top).toBeNear(76.2, 1e-9);
-    expect(left[2]).toMatchObject({ height: 187.325 / 2, to: left[1]!.from.web });
+  it('a shorten with a step has the three lines at each of its two cuts, and each end its own side of the blade', () => {
+    const job = inputOf(plainFrame(), { kind: 'shorten', from: onDonor(2000), to: onDonor(2500) });
+    const form = { form: 'step', length: 80, height: 60, radius: 6, upper: 'ahead' } as const;
+    const splices = [{ joint: 'op1/1', rails: { ...PLAIN_BUTT, form }, others: [] }];
+    const input = { ...job, plan: { ...job.plan, splices } };
+    const left = markSheet(input, evaluatePlan(input)).lines.filter(({ side }) => side === 'left');
+    // The datum hole is at 100: each vertical half of 80 beside its cut.
+    expect(left.map(({ part, kerf, from, to }) => [part, kerf, from.top ?? from.bottom ?? from.web, to])).toEqual([
+      ['upper vertical', 'behind', 1860, null],
+      ['horizontal', 'behind', 1860, 1940],
+      ['lower vertical', 'behind', 1940, null],
+      ['upper vertical', 'ahead', 2360, null],
+      ['horizontal', 'ahead', 2360, 2440],
+      ['lower vertical', 'ahead', 2440, null],
+    ]);
+  });
+
+  it('an angled cut is one line that leans by its run, on every side it is cut', () => {
+    const job = inputOf(plainFrame(), { kind: 'shorten', from: onDonor(2000), to: onDonor(2500) });
+    const splices = [
+      { joint: 'op1/1', rails: { ...PLAIN_BUTT, form: { form: 'angled' as const, run: 90 } }, others: [] },
+    ];
+    const input = { ...job, plan: { ...job.plan, splices } };
+    const left = markSheet(input, evaluatePlan(input)).lines.filter(({ side }) => side === 'left');
+    expect(left.map(({ form, from, lean }) => [form, from.top, from.web, from.bottom, lean])).toEqual([
+      ['angled cut', 1945, 1900, 1855, -90],
+      ['angled cut', 2445, 2400, 2355, -90],
+    ]);
   });
 });
 

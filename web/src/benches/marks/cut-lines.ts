@@ -13,7 +13,7 @@ export interface CutOnBoth {
 export function linesByCut(lines: readonly CutLine[]): readonly CutOnBoth[] {
   const byKey = new Map<string, CutOnBoth>();
   for (const line of lines) {
-    const key = `${line.letters}/${line.kerf}/${line.operation.id}`;
+    const key = `${line.letters}/${line.kerf}/${line.operation.id}/${line.part}`;
     const known = byKey.get(key) ?? {
       key,
       letters: dotted(line.letters),
@@ -23,6 +23,17 @@ export function linesByCut(lines: readonly CutLine[]): readonly CutOnBoth[] {
     };
     byKey.set(key, { ...known, [line.side]: line });
   }
-  const at = ({ left, right }: CutOnBoth) => (left ?? right)?.from.top ?? 0;
+  const at = ({ left, right }: CutOnBoth) => (left ?? right)?.from.level ?? 0;
   return [...byKey.values()].sort((a, b) => at(a) - at(b));
+}
+
+/**
+ * Where a line is measured: along the top edge where it crosses that, else along the web or the bottom edge.
+ *
+ * @param line The line.
+ */
+export function mainFigure({ from }: CutLine): { readonly mm: number; readonly along: string } {
+  if (from.top !== null) return { mm: from.top, along: 'top edge' };
+  if (from.web !== null) return { mm: from.web, along: 'web' };
+  return { mm: from.bottom ?? from.level, along: 'bottom edge' };
 }

@@ -52,8 +52,11 @@ function MarkCard({
 }) {
   const cells = table.columns.map((column, index) => ({ column, cell: row.cells[index] ?? '' }));
   const said = cells.filter(({ column }) => !column.figure);
-  const bold = cells.filter(({ column }) => column.bold);
-  const others = cells.filter(({ column, cell }) => column.figure && !column.bold && cell !== '–');
+  const figures = cells.filter(({ column, cell }) => column.figure && cell !== '–');
+  // The first of the figures to mark by is the largest.
+  const [first, ...more] = figures.filter(({ column }) => column.bold);
+  const bold = first ? [first] : figures.slice(0, 1);
+  const others = [...more, ...figures.filter(({ column }) => !column.bold)].filter((one) => !bold.includes(one));
   return (
     <div className="border-2 border-graphite bg-sheet p-3">
       <div className="flex items-baseline justify-between gap-3">

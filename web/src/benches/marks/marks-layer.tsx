@@ -1,20 +1,41 @@
-import { markSheet } from '@splay/core';
+import { type CutLine, markSheet } from '@splay/core';
 import { useMemo } from 'react';
 import { toPx } from '../../board/view.ts';
-import type { PictureProps } from '../../client/picture-props.ts';
+import type { PictureProps, Strip } from '../../client/picture-props.ts';
 import { linesByCut } from './cut-lines.ts';
 
+/** How far a line is drawn beyond the steel, px. */
+const OVER = 10;
+
+/** A line through the side view: across all of the rail, or what of it a line of a step runs over. */
+function sideLine(line: CutLine, depth: number, px: (fromDatum: number) => number, { across, foot }: Strip): string {
+  const x = px(line.from.level);
+  const middle = foot - ((line.height ?? 0) / depth) * (foot - across.zero);
+  switch (line.part) {
+    case 'across':
+      return `M${x} ${across.zero - OVER}L${x + line.lean * (px(1) - px(0))} ${foot + OVER}`;
+    case 'upper vertical':
+      return `M${x} ${across.zero - OVER}V${middle}`;
+    case 'lower vertical':
+      return `M${x} ${middle}V${foot + OVER}`;
+    case 'horizontal':
+      return `M${x} ${middle}H${px(line.from.level + (line.to ?? 0) - (line.from.web ?? 0))}`;
+  }
+}
+
 /** The lines to scribe on the donor: through the steel of both strips, with their letters. */
-export function MarksOver({ job, result, view, side, plan, tape, datum, selected, onSelect }: PictureProps) {
+export function MarksOver(props: PictureProps) {
+  const { job, result, view, side, plan, tape, datum, section, selected, onSelect } = props;
   const lines = useMemo(() => linesByCut(markSheet(job, result).lines), [job, result]);
   const half = plan.foot - plan.across.zero + 5;
+  const depth = Math.max(1, ...job.donor.sections.slice(0, 1).map(({ id }) => section(id).depth));
+  const px = (fromDatum: number) => toPx(view, datum + fromDatum);
   return (
     <g>
       {lines.map(({ key, letters, operation, left, right }) => {
         const line = left ?? right;
         if (!line) return null;
-        const x = toPx(view, datum + line.from.level);
-        const lean = line.lean * view.scale;
+        const x = px(line.from.level);
         const chosen = selected === operation;
         return (
           <g
@@ -27,31 +48,34 @@ export function MarksOver({ job, result, view, side, plan, tape, datum, selected
             <title>{`Line ${letters}`}</title>
             <rect className="touch-target" x={x - 24} y={side.top + 20} width={48} height={48} fill="transparent" />
             <path
-              d={`M${x} ${side.across.zero - 10}L${x + lean} ${side.foot + 6}M${x} ${tape.top}V${tape.top + tape.height}M${x} ${plan.across.zero - half}V${plan.across.zero + half}`}
+              d={`${sideLine(line, depth, px, side)}M${x} ${tape.top}V${tape.top + tape.height}${line.part === 'horizontal' ? '' : `M${x} ${plan.across.zero - half}V${plan.across.zero + half}`}`}
               stroke="var(--color-layout)"
               strokeWidth={chosen ? 2.6 : 1.5}
-              strokeDasharray={line.instead ? '3 4' : undefined}
               fill="none"
             />
-            <rect
-              x={x - 4 - letters.length * 4.4}
-              y={side.top + 22}
-              width={8 + letters.length * 8.8}
-              height={19}
-              fill="var(--color-layout)"
-            />
-            <text
-              x={x}
-              y={side.top + 32}
-              dy="0.34em"
-              textAnchor="middle"
-              fontSize={14}
-              fontWeight={600}
-              className="font-label"
-              fill="var(--color-sheet)"
-            >
-              {letters}
-            </text>
+            {(line.part === 'across' || line.part === 'upper vertical') && (
+              <>
+                <rect
+                  x={x - 4 - letters.length * 4.4}
+                  y={side.top + 22}
+                  width={8 + letters.length * 8.8}
+                  height={19}
+                  fill="var(--color-layout)"
+                />
+                <text
+                  x={x}
+                  y={side.top + 32}
+                  dy="0.34em"
+                  textAnchor="middle"
+                  fontSize={14}
+                  fontWeight={600}
+                  className="font-label"
+                  fill="var(--color-sheet)"
+                >
+                  {letters}
+                </text>
+              </>
+            )}
           </g>
         );
       })}

@@ -7,7 +7,7 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { ReleaseNotice } from '../../ui/release-notice.tsx';
-import { linesByCut } from './cut-lines.ts';
+import { linesByCut, mainFigure } from './cut-lines.ts';
 
 /** Whether the marks may be cut by, the lines one after the other, and the sheet for the wall. */
 export function MarksPanel(props: BenchProps) {
@@ -37,14 +37,15 @@ export function MarksPanel(props: BenchProps) {
       )}
       {lines.length > 0 ? (
         <section>
-          <PanelHeading aside={<span>along the top edge</span>}>From the {sheet.datum.toLowerCase()}</PanelHeading>
+          <PanelHeading aside={<span>along the rail</span>}>From the {sheet.datum.toLowerCase()}</PanelHeading>
           <ul>
             {lines.map(({ key, letters, operation, left, right }) => {
               const [first, other] = left ? [left, right] : [right, null];
               if (!first) return null;
+              const figure = mainFigure(first);
+              const onRight = other && mainFigure(other);
               const differs =
-                other &&
-                formatLength(first.from.top, job.display).text !== formatLength(other.from.top, job.display).text;
+                onRight && formatLength(figure.mm, job.display).text !== formatLength(onRight.mm, job.display).text;
               return (
                 <li key={key} className="border-b border-rule/60">
                   <button
@@ -54,15 +55,15 @@ export function MarksPanel(props: BenchProps) {
                     onClick={() => onSelect(operation)}
                   >
                     <span className="heading bg-layout px-1.5 text-sheet">{letters}</span>
-                    <span className="text-sm text-pencil">
-                      {lineName(first)}
-                      {first.instead && <b className="block text-oxide">not here: {first.instead}, see the tray</b>}
-                    </span>
+                    <span className="text-sm text-pencil">{lineName(first)}</span>
                     <span className="ml-auto text-right">
-                      <Length mm={first.from.top} format={job.display} className="heading text-xl" />
+                      <Length mm={figure.mm} format={job.display} className="heading text-xl" />
+                      {figure.along !== 'top edge' && (
+                        <span className="block text-sm text-pencil">along the {figure.along}</span>
+                      )}
                       {differs && (
                         <span className="block text-sm">
-                          right <Length mm={other.from.top} format={job.display} className="font-semibold" />
+                          right <Length mm={onRight.mm} format={job.display} className="font-semibold" />
                         </span>
                       )}
                     </span>

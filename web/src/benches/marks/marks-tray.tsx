@@ -1,9 +1,10 @@
-import { type CutLine, dotted, lengthText, markSheet, type Side, SIDES, type SpliceLine } from '@splay/core';
+import { type CutLine, dotted, lengthText, markSheet, type Side, SIDES } from '@splay/core';
 import { useMemo } from 'react';
 import { layLabels } from '../../board/lanes.ts';
 import { lengthWidth, SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
+import { mainFigure } from './cut-lines.ts';
 
 /** How the height of a rail's web goes into its unfolded bands: flanges are drawn as deep as they are to the web. */
 const GAP = 30;
@@ -71,13 +72,7 @@ export function MarksTray(props: PictureProps) {
               stroke="var(--color-graphite)"
               strokeWidth={1.4}
             />
-            <Lines
-              {...props}
-              lines={lines}
-              splices={sheet.spliceLines.filter((line) => line.side === side)}
-              depth={used.depth}
-              band={bands[side]}
-            />
+            <Lines {...props} lines={lines} depth={used.depth} band={bands[side]} />
           </g>
         );
       })}
@@ -110,31 +105,49 @@ const bandName = (x: number, y: number, name: string) => (
   </text>
 );
 
+/** A line in words: where it is along each edge that it crosses. */
+const titleOf = ({ letters, from }: CutLine, display: PictureProps['job']['display']): string =>
+  `${letters}: ${(
+    [
+      [from.top, 'top edge'],
+      [from.web, 'web'],
+      [from.bottom, 'bottom edge'],
+    ] as const
+  )
+    .flatMap(([mm, along]) => (mm === null ? [] : [`${lengthText(mm, display)} along the ${along}`]))
+    .join(', ')}`;
+
 /** How wide the blade's side is hatched, px. */
 const KERF = 7;
 
-/** The line that is cut where a joint is a step or an angled cut: across the top flange, down the web, across the bottom. */
-function formPath(
-  lines: readonly SpliceLine[],
-  px: (fromDatum: number) => number,
-  { top, flange, web }: Band,
-  depth: number,
-): string {
-  const [upper, lower, horizontal] = lines;
-  if (!upper || !lower) return '';
+/** A line on the unfolded rail: across the flanges and down the web, or what of that a line of a step runs over. */
+function linePath(line: CutLine, depth: number, px: (fromDatum: number) => number, { top, flange, web }: Band): string {
+  const x = px(line.from.level);
   const [webTop, webFoot] = [top + flange, top + flange + web];
-  const [a, b] = [px(upper.from.level), px(lower.from.level)];
-  const bottom = webFoot + flange;
-  if (!horizontal) return `M${a} ${top}V${webTop}L${b} ${webFoot}V${bottom}`;
-  return `M${a} ${top}V${webFoot - ((horizontal.height ?? 0) / depth) * web}H${b}V${bottom}`;
+  const step = webFoot - ((line.height ?? 0) / depth) * web;
+  switch (line.part) {
+    case 'across': {
+      const out = line.runsOut === null ? null : webTop + (line.runsOut / depth) * web;
+      const lean = line.lean * (px(1) - px(0));
+      // A line that runs out of the end of the rail ends there, at the station where the rail does.
+      if (out !== null)
+        return line.from.top === null ? `M${x} ${out}V${webFoot + flange}` : `M${x} ${top}V${webTop}L${x} ${out}`;
+      return `M${x} ${top}V${webTop}L${x + lean} ${webFoot}V${webFoot + flange}`;
+    }
+    case 'upper vertical':
+      return `M${x} ${top}V${step}`;
+    case 'lower vertical':
+      return `M${x} ${step}V${webFoot + flange}`;
+    case 'horizontal':
+      return `M${x} ${step}H${px(line.from.level + (line.to ?? 0) - (line.from.web ?? 0))}`;
+  }
 }
 
 /** The lines on one rail, each with its letter and what it is marked by. */
 function Lines({
   lines,
-  splices,
   depth,
-  band: { top, flange, web },
+  band,
   view,
   datum,
   job,
@@ -142,61 +155,46 @@ function Lines({
   onSelect,
 }: PictureProps & {
   readonly lines: readonly CutLine[];
-  readonly splices: readonly SpliceLine[];
   /** Of the rail, mm. */
   readonly depth: number;
   readonly band: Band;
 }) {
-  const places = lines.map(({ letters, from }) => {
-    const width = letters.length * 8 + 12 + lengthWidth(from.top, job.display, 16);
-    return { x: toPx(view, datum + from.level), width };
+  const { top, flange, web } = band;
+  const px = (fromDatum: number) => toPx(view, datum + fromDatum);
+  const places = lines.map((line) => {
+    const width = line.letters.length * 8 + 12 + lengthWidth(mainFigure(line).mm, job.display, 16);
+    return { x: px(line.from.level), width };
   });
   const labels = layLabels(
     places.map(({ x, width }) => ({ middle: x, width })),
     1,
     0,
   );
-  const bottom = top + 2 * flange + web;
   return (
     <>
       {lines.map((line, index) => {
         const { x, width } = places[index] ?? { x: 0, width: 0 };
         const chosen = selected === line.operation.id;
-        const lean = line.lean * view.scale;
-        const [webTop, webFoot] = [top + flange, top + flange + web];
-        const path = `M${x} ${top}V${webTop}L${x + lean} ${webFoot}V${bottom}`;
+        const path = linePath(line, depth, px, band);
         const side = line.kerf === 'ahead' ? -1 : line.kerf === 'behind' ? 1 : 0;
+        const isAcross = line.part === 'across' && line.runsOut === null;
+        const [webTop, webFoot] = [top + flange, top + flange + web];
         const label = labels[index]?.x ?? x;
         return (
-          <g key={`${line.letters}${line.kerf}`} className="cursor-pointer" onClick={() => onSelect(line.operation.id)}>
-            <title>{`${line.letters}: ${lengthText(line.from.top, job.display)} along the top edge, ${lengthText(line.from.web, job.display)} along the web, ${lengthText(line.from.bottom, job.display)} along the bottom edge`}</title>
-            {line.instead !== null && (
-              <path
-                d={formPath(
-                  splices.filter(({ letters }) => letters === line.letters),
-                  (mm) => toPx(view, datum + mm),
-                  { top, flange, web },
-                  depth,
-                )}
-                fill="none"
-                stroke="var(--color-layout)"
-                strokeWidth={chosen ? 3 : 2.2}
-              />
-            )}
-            {side !== 0 && line.instead === null && (
+          <g
+            key={`${line.letters}${line.kerf}${line.part}`}
+            className="cursor-pointer"
+            onClick={() => onSelect(line.operation.id)}
+          >
+            <title>{titleOf(line, job.display)}</title>
+            {side !== 0 && isAcross && (
               <path
                 d={`${path}h${side * KERF}V${webFoot}L${x + side * KERF} ${webTop}V${top}Z`}
                 fill="url(#hatch-cut)"
                 stroke="none"
               />
             )}
-            <path
-              d={path}
-              fill="none"
-              stroke="var(--color-layout)"
-              strokeWidth={line.instead === null ? (chosen ? 3 : 1.9) : 0.9}
-              strokeDasharray={line.instead === null ? undefined : '3 4'}
-            />
+            <path d={path} fill="none" stroke="var(--color-layout)" strokeWidth={chosen ? 3 : 1.9} />
             <path d={`M${label} ${top - 4}L${x} ${top}`} stroke="var(--color-layout)" strokeWidth={0.9} />
             <rect
               x={label - width / 2}
@@ -217,7 +215,7 @@ function Lines({
               fill="var(--color-graphite)"
             >
               <tspan fill="var(--color-layout)">{dotted(line.letters)}</tspan>{' '}
-              <SvgLength mm={line.from.top} format={job.display} />
+              <SvgLength mm={mainFigure(line).mm} format={job.display} />
             </text>
           </g>
         );

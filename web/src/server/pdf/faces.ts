@@ -41,6 +41,9 @@ function opened(bytes: Uint8Array): Face {
   const known = faces.get(bytes);
   if (known) return known;
   const face = fontkit.create(bytes) as Face;
+  // A glyph keeps the characters of the first time that it is asked for: a subset that asks for the period as a part of a
+  // colon, before any text has one, would leave every later period without its character when text is copied.
+  for (const code of face.characterSet) face.glyphForCodePoint(code);
   const layOut = face.layout.bind(face) as (text: string, features: unknown) => object;
   const laidOut = new LRUCache<string, object>({ max: MOST_TEXTS });
   const layout = (text: string, features: unknown) => {
