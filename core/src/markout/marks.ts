@@ -105,8 +105,12 @@ export interface ReworkMark {
   readonly edge: 'top' | 'bottom';
   readonly from: number;
   readonly to: number;
-  /** Depth of a notch, or the taper at each end of a plate, mm. */
+  /** Depth of a notch from its edge near its front end, or the taper at each end of a plate, mm. */
   readonly deep: number;
+  /** Depth of a notch from its edge near its rear end, mm: another one where its floor is level on a slope. Null for a plate. */
+  readonly deepRear: number | null;
+  /** Whether the floor of a notch is level or follows the edge; null for a plate. */
+  readonly floor: 'level' | 'follows' | null;
   /** Thickness of the plate, mm; 0: none. */
   readonly plate: number;
 }

@@ -1,5 +1,12 @@
 import { railAt, type Side, SIDES } from '../frame/index.ts';
-import type { CrossmemberOutcome, FeatureOutcome, Piece, PlanResult } from '../plan/index.ts';
+import {
+  type CrossmemberOutcome,
+  type FeatureOutcome,
+  notchDepths,
+  notchFloor,
+  type Piece,
+  type PlanResult,
+} from '../plan/index.ts';
 import type { BracketMark, CrossmemberMark, ReworkMark } from './marks.ts';
 import { lettersOfPiece, type Measurer, type Origin, originOn } from './measure.ts';
 
@@ -92,10 +99,15 @@ export function reworkMarks(result: PlanResult, measurer: Measurer): ReworkMark[
   return SIDES.flatMap((side) =>
     result.reworks.flatMap(({ operation, source, from, to }): ReworkMark[] => {
       const index = result.pieces.findIndex(
-        (piece) => piece.source === source && piece.front.x < to && piece.rear.x > from,
+        (each) => each.source === source && each.front.x < to && each.rear.x > from,
       );
       if (index < 0) return [];
       const { origin, along } = originOf(result, index, measurer);
+      const piece = result.pieces[index] as Piece;
+      const depths =
+        operation.kind === 'notch'
+          ? notchDepths(notchFloor(operation, { from, to }, piece.rails[side], measurer.depthOf))
+          : null;
       const below = operation.kind === 'notch' && operation.from === 'below';
       const share = below ? 1 : 0;
       return [
@@ -107,7 +119,9 @@ export function reworkMarks(result: PlanResult, measurer: Measurer): ReworkMark[
           edge: below ? 'bottom' : 'top',
           from: along(side, from, share),
           to: along(side, to, share),
-          deep: operation.kind === 'box' ? operation.taper : operation.depth,
+          deep: operation.kind === 'box' ? operation.taper : (depths?.front ?? operation.depth),
+          deepRear: depths?.rear ?? null,
+          floor: operation.kind === 'notch' ? (operation.floor ?? 'follows') : null,
           plate: operation.plate,
         },
       ];

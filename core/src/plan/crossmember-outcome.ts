@@ -1,8 +1,8 @@
 import { type Crossmember, railAt, type Vec3 } from '../frame/index.ts';
 import { sectionProperties } from '../sections/index.ts';
 import type { Context } from './context.ts';
-import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
-import { topAt } from './locate.ts';
+import { cutThroughBefore, type Extent, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
+import { steelOf, topAt } from './locate.ts';
 import { meanTop, type Piece } from './piece.ts';
 import { posed } from './pose.ts';
 import type { Hung, PlanState } from './state.ts';
@@ -29,12 +29,14 @@ export interface CrossmemberOutcome {
 const widthAt = (piece: Piece, x: number): number =>
   railAt(piece.rails.left, x).halfWidth + railAt(piece.rails.right, x).halfWidth + 2 * piece.spread;
 
-/** What a crossmember takes up of the rail, at half its depth. */
-const extentOf = ({ x, length, below, depth }: Crossmember, top: number) => ({
-  from: x - length / 2,
-  to: x + length / 2,
-  z: top - below - depth / 2,
-});
+/** What a crossmember takes up of the rail, from its top to its underside as far as the rail is beside it. */
+function extentOf({ x, length, below, depth }: Crossmember, piece: Piece, context: Context): Extent {
+  const { top } = meanTop(piece, x);
+  const rail = context.section(railAt(piece.rails.left, x).section).depth;
+  const within = (down: number): number => top - Math.min(rail, Math.max(0, down));
+  const [upper, lower] = [within(below), within(below + depth)];
+  return { from: x - length / 2, to: x + length / 2, zs: [upper, (upper + lower) / 2, lower] };
+}
 
 /** Mass of a crossmember on a piece, kg. */
 function massOf({ x, mass, section }: Crossmember, piece: Piece, context: Context): number {
@@ -71,7 +73,7 @@ export function crossmemberOutcome(
   const top = topAt(state, source, item.x);
   const cutBefore =
     was && (change === 'removed' || change === 'moved')
-      ? cutThroughBefore(before(operation), extentOf(was, meanTop(donor.piece, was.x).top))
+      ? cutThroughBefore(before(operation), extentOf(was, donor.piece, context))
       : null;
   const nowhere = (fate: Fate, reason: string, by: string | null): CrossmemberOutcome => ({
     crossmember: item,
@@ -87,7 +89,9 @@ export function crossmemberOutcome(
     cutBefore,
   });
   if (change === 'removed') return nowhere('removed', 'taken out by the plan', operation);
-  const lies = fateOfExtent(state, source, extentOf(item, top));
+  const steel = steelOf(state, source);
+  if (!steel) return nowhere('lost', 'on steel that is taken out', null);
+  const lies = fateOfExtent(state, source, extentOf(item, steel, context));
   if (lies.fate !== 'kept')
     return nowhere(
       lies.fate,

@@ -7,6 +7,8 @@ export interface CutFace {
   readonly lean: number;
   /** The operation that made it; undefined for the donor's own ends. */
   readonly operation?: string;
+  /** A face in two halves: over the height z it lies so far behind, under it so far. */
+  readonly step?: { readonly z: number; readonly above: number; readonly below: number };
   /** An older end that this face runs out of: the steel ends at whichever of the two comes first. */
   readonly older?: CutFace;
 }
@@ -17,7 +19,8 @@ export interface CutFace {
  * @param face A plane across the frame, in the coordinates of the steel that it cuts.
  * @param z Height, mm.
  */
-export const faceAt = (face: CutFace, z: number): number => face.x + face.lean * (z - face.z);
+export const faceAt = ({ x, z: through, lean, step }: CutFace, z: number): number =>
+  x + lean * (z - through) + (step ? (z >= step.z ? step.above : step.below) : 0);
 
 /** How far a line along a rail runs below its top edge, mm, by the section there: 0 for the top edge itself. */
 export type LineOf = (section: string) => number;
@@ -56,15 +59,21 @@ const REACH = 1000;
  * @param face The new face.
  * @param old The end that the steel had.
  * @param end Which end of the steel it is.
+ * @param deep Heights in which the old end matters: from so far over the cut's own point to so far under it, mm.
  */
-export function cutShorter(face: CutFace, old: CutFace, end: 'front' | 'rear'): CutFace {
+export function cutShorter(
+  face: CutFace,
+  old: CutFace,
+  end: 'front' | 'rear',
+  deep: { readonly over: number; readonly under: number } = { over: REACH, under: REACH },
+): CutFace {
   if (face.lean === old.lean) return face;
   const middle = face.lean === 0 ? old.z : face.z;
   const isPast = (z: number): boolean => {
     const beyond = faceAt(face, z) - endAt(old, end, z);
     return end === 'rear' ? beyond > 0 : beyond < 0;
   };
-  return isPast(middle - REACH) || isPast(middle + REACH) ? { ...face, older: old } : face;
+  return isPast(middle - deep.under) || isPast(middle + deep.over) ? { ...face, older: old } : face;
 }
 
 /**

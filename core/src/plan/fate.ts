@@ -1,5 +1,5 @@
 import { whereIs } from './locate.ts';
-import { TOLERANCE } from '../units/index.ts';
+import { isWithin } from '../units/index.ts';
 import { faceAt, facesOf } from './face.ts';
 import { holds, holdsInside, type Piece } from './piece.ts';
 import type { PlanState } from './state.ts';
@@ -18,11 +18,11 @@ export type Fate =
   /** A cut runs through it. */
   | 'cut-through';
 
-/** A stretch of a piece at one height, local. */
-interface Extent {
+/** A stretch of a piece over some heights, local: each of them is looked at. */
+export interface Extent {
   readonly from: number;
   readonly to: number;
-  readonly z: number;
+  readonly zs: readonly number[];
 }
 
 type ExtentFate =
@@ -31,8 +31,8 @@ type ExtentFate =
   | { readonly fate: 'cut-through'; readonly operation: string | null };
 
 /**
- * The piece an extent lies on whole, or what happened to it. Where it lies on a face of two, the front one. The piece
- * at `guess` is looked at first.
+ * The piece an extent lies on whole, at all of its heights, or what happened to it. Where it lies on a face of two, the front one.
+ * The piece at `guess` is looked at first.
  *
  * @param state The frame in work.
  * @param source Whose coordinates: `donor`, or the id of the operation that added the steel.
@@ -42,18 +42,18 @@ type ExtentFate =
 export function fateOfExtent(state: PlanState, source: string, extent: Extent, guess = 0): ExtentFate {
   const { pieces } = state;
   const near = pieces[guess];
-  if (near?.source === source && holdsInside(near, extent.from, extent.z) && holdsInside(near, extent.to, extent.z))
+  const { from, to, zs } = extent;
+  if (near?.source === source && zs.every((z) => holdsInside(near, from, z) && holdsInside(near, to, z)))
     return { fate: 'kept', piece: guess };
   for (let index = 0; index < pieces.length; index += 1) {
     const piece = pieces[index] as Piece;
-    if (piece.source === source && holds(piece, extent.from, extent.z) && holds(piece, extent.to, extent.z))
+    if (piece.source === source && zs.every((z) => holds(piece, from, z) && holds(piece, to, z)))
       return { fate: 'kept', piece: index };
   }
-  const ends = [extent.from, extent.to].map((x) => whereIs(state, source, x, extent.z));
-  const [a, b] = ends as [ReturnType<typeof whereIs>, ReturnType<typeof whereIs>];
-  if (a.at === 'removed' && b.at === 'removed') return { fate: 'lost', operation: a.operation };
-  const remover = a.at === 'removed' ? a.operation : b.at === 'removed' ? b.operation : null;
-  return { fate: 'cut-through', operation: remover ?? cutterBetween(state, source, extent) };
+  const ends = zs.flatMap((z) => [from, to].map((x) => whereIs(state, source, x, z)));
+  const takers = ends.flatMap((end) => (end.at === 'removed' ? [end.operation] : []));
+  if (takers.length === ends.length) return { fate: 'lost', operation: takers[0] ?? null };
+  return { fate: 'cut-through', operation: takers[0] ?? cutterBetween(state, source, extent) };
 }
 
 /** The frame ahead of an operation that moved or took off something; undefined where there is none such. */
@@ -75,9 +75,8 @@ export function cutThroughBefore(state: PlanState | undefined, extent: Extent): 
 function cutterBetween(state: PlanState, source: string, extent: Extent): string | null {
   for (const piece of state.pieces)
     for (const face of [...facesOf(piece.front), ...facesOf(piece.rear)]) {
-      const x = faceAt(face, extent.z);
-      if (piece.source === source && face.operation && x >= extent.from - TOLERANCE && x <= extent.to + TOLERANCE)
-        return face.operation;
+      const cuts = extent.zs.some((z) => isWithin(faceAt(face, z), extent));
+      if (piece.source === source && face.operation && cuts) return face.operation;
     }
   return null;
 }

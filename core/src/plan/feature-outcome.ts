@@ -1,7 +1,9 @@
 import { extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
+import { isWithin, TOLERANCE } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
 import { steelOf } from './locate.ts';
+import { floorAt, notchFloor } from './notch-profile.ts';
 import { type Piece, place } from './piece.ts';
 import type { Hung, PlanState, Rework } from './state.ts';
 
@@ -38,8 +40,8 @@ interface Seat {
   /** What it takes up along the rail, its reach or its hole. */
   readonly from: number;
   readonly to: number;
-  /** Height of its middle, mean of both rails. */
-  readonly z: number;
+  /** Heights that it takes up, mean of both rails: of a hole its upper and its lower edge. */
+  readonly zs: readonly number[];
   /** Outward from the centre line, and up, on each side it stands on. */
   readonly on: readonly { readonly side: Side; readonly outward: number; readonly z: number }[];
 }
@@ -51,11 +53,17 @@ function seatOf(feature: Feature, piece: Piece, context: Context): Seat {
   const { x } = feature;
   const [left, right] = [railAt(piece.rails.left, x), railAt(piece.rails.right, x)];
   const { from, to } = extentOf(feature);
+  const depth = context.section(left.section).depth;
+  const down = feature.face === 'bottom' ? depth : feature.down;
+  // A hole in the web is there over its height; the edges of the rail end it.
+  const radius = feature.face === 'web-outside' || feature.face === 'web-inside' ? feature.diameter / 2 : 0;
+  const heights = radius > 0 ? [Math.max(0, down - radius), Math.min(depth, down + radius)] : [down];
+  const top = (left.top + right.top) / 2;
   return {
     x,
     from,
     to,
-    z: (left.top + right.top) / 2 - feature.down,
+    zs: heights.map((below) => top - below),
     on: sidesOf(feature).map((side) => {
       const { halfWidth, top, section } = side === 'left' ? left : right;
       const down = feature.face === 'bottom' ? context.section(section).depth : feature.down;
@@ -195,10 +203,18 @@ const REASONS = {
 /** True when a notch takes away the steel that a feature sits on. */
 function inNotch({ operation, source, from, to }: Rework, item: Feature, seat: Seat, piece: Piece, context: Context) {
   if (operation.kind !== 'notch' || source !== piece.source) return false;
-  if (seat.to <= from || seat.from >= to) return false;
-  const { depth } = context.section(railAt(piece.rails.left, seat.x).section);
-  const down = item.face === 'bottom' ? depth : item.down;
-  return operation.from === 'above' ? down < operation.depth : down > depth - operation.depth;
+  if (seat.to < from - TOLERANCE || seat.from > to + TOLERANCE) return false;
+  const depthOf = (id: string) => context.section(id).depth;
+  const { top, section } = railAt(piece.rails.left, seat.x);
+  const z = top - (item.face === 'bottom' ? depthOf(section) : item.down);
+  const half = item.diameter / 2;
+  const profile = notchFloor(operation, { from, to }, piece.rails.left, depthOf);
+  const places = [seat.from, seat.x, seat.to].flatMap((x) => floorAt(profile, Math.min(to, Math.max(from, x))) ?? []);
+  return [...places, ...profile.filter(({ x }) => isWithin(x, seat))].some(
+    ({ edge, floor }) =>
+      Math.abs(floor - edge) > TOLERANCE &&
+      (operation.from === 'above' ? z + half > floor + TOLERANCE : z - half < floor - TOLERANCE),
+  );
 }
 
 /** The mean move of the sides that have both places. */

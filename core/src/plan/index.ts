@@ -76,6 +76,7 @@ export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outco
 export * from './propping/index.ts';
 export { type RiderOutcome } from './rider-outcome.ts';
 export { type CutFace, endAt, faceAt, facesOf, type LineOf, TOP_EDGE } from './face.ts';
+export { type NotchAt, notchDepths, notchFloor, notchOutline } from './notch-profile.ts';
 export { type FacePoint, faceSpan, type FaceSpan } from './face-span.ts';
 export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';
 export { endCrossing, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
@@ -97,3 +98,4 @@ export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.
 export { type Between, between, type Thing, thingsOn } from './things.ts';
 export { builtOf, donorOf, isOnTape, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';
 export { groundUnder, type GroundLine, type Wheels, wheelsUnder } from './underside.ts';
+export { clears, removeAllFirst, triedWays } from './tried-ways.ts';

@@ -1,6 +1,6 @@
-import { extentOf, factsOf, type Side, SIDES, straightLength } from '../frame/index.ts';
+import { extentOf, factsOf, type Side, SIDES, sidesOf, straightLength } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import { angleText } from '../units/index.ts';
+import { angleText, readsLess } from '../units/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -9,6 +9,7 @@ import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide
 import { waysToClear } from './moving-cuts.ts';
 import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
+import { weldDistance } from './weld-distance.ts';
 import { PLAIN_BOLTED, type SpliceOutcome, usualPlate } from './splices/index.ts';
 
 export const JOINT_WORDS: Readonly<
@@ -159,6 +160,9 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
   });
 };
 
+/** No weld of a joint runs farther along the rail from its middle than this, mm. */
+const FARTHEST_WELD = 1000;
+
 /**
  * Holes, brackets and the identity stamp close to a joint.
  *
@@ -167,13 +171,7 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
 export const nearJoints: Finder = ({ joints: all, splices, features, state }, context) => {
   const { rules, show } = context;
   const limit = ruleValue(rules, 'joint/hole-distance');
-  // A step or an angled cut lies along the rail: it keeps clear over its whole length.
-  const welds = new Map(
-    splices.map(({ joint, rails }) => [
-      joint.id,
-      [Math.min(...rails.map(({ reach }) => reach.weld[0])), Math.max(...rails.map(({ reach }) => reach.weld[1]))],
-    ]),
-  );
+  const made = new Map(splices.map((outcome) => [outcome.joint.id, outcome.rails]));
   const found: Finding[] = [];
   for (const outcome of features) {
     const x = builtXOf(outcome);
@@ -182,10 +180,21 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
     const { from, to } = extentOf(feature);
     const ahead = x - feature.x + from;
     const behind = x - feature.x + to;
+    const sides = sidesOf(feature);
     for (const joint of all) {
-      const [front = 0, rear = 0] = welds.get(joint.id) ?? [];
-      const clear = Math.max(ahead - (joint.builtX + rear), joint.builtX + front - behind);
-      if (clear >= limit) continue;
+      if (Math.max(ahead - joint.builtX, joint.builtX - behind) >= limit + FARTHEST_WELD) continue;
+      const rails = (made.get(joint.id) ?? []).filter(({ rail }) => sides.includes(rail as Side));
+      const [front, rear] = [
+        Math.min(0, ...rails.map(({ reach }) => reach.weld[0])),
+        Math.max(0, ...rails.map(({ reach }) => reach.weld[1])),
+      ];
+      const span = { from: ahead - joint.builtX, to: behind - joint.builtX };
+      const clear = Math.min(
+        ...(rails.length > 0
+          ? rails.map(({ splice, steel }) => weldDistance(splice.form, steel.section, feature, span))
+          : [Math.max(span.from, -span.to)]),
+      );
+      if (!readsLess(clear, limit, show)) continue;
       const stamp = factsOf(feature.kind).untouchable;
       found.push({
         code: stamp ? 'identity-stamp' : 'near-joint',

@@ -3,6 +3,7 @@ import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { widthOf } from '../sections/index.ts';
 import { inches } from '../units/index.ts';
 import type { Context } from './context.ts';
+import { jointIdsOf, operationAt } from './joint-ids.ts';
 import type { MemberMeeting, MemberOutcome } from './members/index.ts';
 import { type Operation, turnsRail } from './operations/index.ts';
 import { endCrossing, type Piece, type RailEnd, railEnd } from './piece.ts';
@@ -225,10 +226,10 @@ export function jointsOf(
   context: Context,
 ): Omit<Joint, 'letter'>[] {
   const meetings = members.flatMap(({ copies }) => copies.flatMap((copy) => copy.meetings));
-  const counted = new Map<string, number>();
+  const ids = jointIdsOf(state);
   return state.pieces.slice(0, -1).map((front, index) => {
     const rear = state.pieces[index + 1] as Piece;
-    const operation = rear.front.operation ?? front.rear.operation ?? rear.source;
+    const operation = operationAt(front, rear);
     const maker = made(operation);
     const plannedKink = maker !== undefined && turnsRail(maker);
     const ahead = { left: railEnd(front, 'left', 'rear'), right: railEnd(front, 'right', 'rear') };
@@ -244,10 +245,8 @@ export function jointsOf(
       right: sideOf('right'),
       ...Object.fromEntries(beside),
     };
-    const count = (counted.get(operation) ?? 0) + 1;
-    counted.set(operation, count);
     return {
-      id: `${operation}/${count}`,
+      id: ids[index] as string,
       operation,
       piece: index,
       builtX: ahead.left.point.x,

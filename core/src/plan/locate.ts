@@ -1,4 +1,6 @@
 import { railAt, type Side, type Vec3 } from '../frame/index.ts';
+import { isWithin, type Span } from '../units/index.ts';
+import { type CutFace, facesOf } from './face.ts';
 import { frontTop, holds, meanTop, type Piece, place, rearTop } from './piece.ts';
 import { posed } from './pose.ts';
 import type { PlanState } from './state.ts';
@@ -61,23 +63,27 @@ export function railPlace(piece: Piece, side: Side, x: number, down: number, inb
   return place(piece, side, x, here.halfWidth - inboard, here.top - down);
 }
 
+/** The stretch of the donor that a piece of it carries things over: without limit past an end that nobody has cut. */
+function carries(piece: Piece): Span {
+  const isUncut = (face: CutFace) => facesOf(face).some(({ operation }) => operation === undefined);
+  return {
+    from: isUncut(piece.front) ? -Infinity : frontTop(piece),
+    to: isUncut(piece.rear) ? Infinity : rearTop(piece),
+  };
+}
+
 /**
- * The piece that something in space rides on: the one whose top edge spans its donor x. Beyond the ends of the
- * donor it rides on the end piece; where the steel was taken out there is none.
+ * The piece that something in space rides on: the one whose top edge spans its donor x. What stands out past an end of the
+ * donor rides on the steel of that end, and goes with it where it is cut off.
  *
  * @param state The frame in work.
  * @param x Donor station, mm.
  */
 export function carrierOf(state: PlanState, x: number): { readonly index: number } | { readonly operation: string } {
-  const donor = state.pieces.flatMap((piece, index) => (piece.source === 'donor' ? [{ piece, index }] : []));
-  const under = donor.find(({ piece }) => x >= frontTop(piece) && x <= rearTop(piece));
-  if (under) return { index: under.index };
-  const gone = state.removed.find((piece) => piece.source === 'donor' && x >= frontTop(piece) && x <= rearTop(piece));
-  if (gone) return { operation: gone.operation };
-  const first = donor[0];
-  const last = donor[donor.length - 1];
-  if (first && x < frontTop(first.piece)) return { index: first.index };
-  return { index: last?.index ?? 0 };
+  const index = state.pieces.findIndex((piece) => piece.source === 'donor' && isWithin(x, carries(piece)));
+  if (index >= 0) return { index };
+  const gone = state.removed.find((piece) => piece.source === 'donor' && isWithin(x, carries(piece)));
+  return gone ? { operation: gone.operation } : { index: 0 };
 }
 
 /**

@@ -3,6 +3,7 @@ import { once } from '../once.ts';
 import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
 import type { StateBefore } from './fate.ts';
 import { featureOutcomes } from './feature-outcome.ts';
+import { withFormedEnds } from './formed-ends.ts';
 import type { Geometry } from './geometry.ts';
 import { type Joint, jointsOf } from './joint.ts';
 import { type Obstacles, obstaclesOn, type SeatOutcome, seatOutcomes } from './match/index.ts';
@@ -43,9 +44,10 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     return index < 0 ? undefined : (steps[index - 1]?.state ?? prepared.state);
   };
   const operations = new Map(plan.operations.map((operation) => [operation.id, operation]));
-  const features = featureOutcomes(state, prepared.view.seats, context, before);
+  const made = withFormedEnds(state, plan.splices, context);
+  const features = featureOutcomes(made, prepared.view.seats, context, before);
   const { view, carriers, wanted } = prepared;
-  const looking = { frame, view, donor: prepared.state, carriers, wanted, stays: plan.stays, context };
+  const looking = { frame, view, donor: prepared.state, carriers, wanted, stays: plan.stays, context, made };
   const standing = standingOf(state, features, looking, before);
   const { joints, cutEnds } = lettered(
     jointsOf(state, (id) => operations.get(id), standing.members, context),
@@ -58,7 +60,7 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     { ...standing, obstacles, pieces: state.pieces },
     context,
   );
-  const mountings = once(() => mountingOutcomes(seats, plan.mountings, state.pieces, frame.material, context));
+  const mountings = once(() => mountingOutcomes(seats, plan.mountings, state, frame.material, context));
   const splices = once(() =>
     spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context),
   );

@@ -228,14 +228,21 @@ export function railEnd(piece: Piece, side: Side, end: 'front' | 'rear'): RailEn
  */
 export const moved = (piece: Piece, move: Pose): Piece => ({ ...piece, pose: compose(move, piece.pose) });
 
+/** Heights of the rail about the point that a face is given by, mm: an older end matters only within them. */
+export interface RailHeights {
+  readonly over: number;
+  readonly under: number;
+}
+
 /**
  * A new face on a piece: the part of it ahead of the face, or behind it.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ * @param deep Heights of the rail about the face's own point.
  */
-export function partAhead(piece: Piece, face: CutFace): Piece {
-  return { ...piece, rear: cutShorter(face, piece.rear, 'rear') };
+export function partAhead(piece: Piece, face: CutFace, deep?: RailHeights): Piece {
+  return { ...piece, rear: cutShorter(face, piece.rear, 'rear', deep) };
 }
 
 /**
@@ -243,9 +250,10 @@ export function partAhead(piece: Piece, face: CutFace): Piece {
  *
  * @param piece The piece; its own coordinates are those of its steel.
  * @param face A plane across the frame, in the coordinates of the steel that it cuts.
+ * @param deep Heights of the rail about the face's own point.
  */
-export function partBehind(piece: Piece, face: CutFace): Piece {
-  return { ...piece, front: cutShorter(face, piece.front, 'front') };
+export function partBehind(piece: Piece, face: CutFace, deep?: RailHeights): Piece {
+  return { ...piece, front: cutShorter(face, piece.front, 'front', deep) };
 }
 
 /** Just below the top edge, mm: where steel is looked for that a leaning cut leaves only lower down. */

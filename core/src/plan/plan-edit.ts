@@ -38,6 +38,8 @@ export type PlanEdit =
   | { readonly do: 'outboard'; readonly body: string; readonly mount: string; readonly by: number }
   /** Puts new operations last, in order; each gets an id of its own. */
   | { readonly do: 'add'; readonly operations: readonly Operation[] }
+  /** Several edits in one step, in order; each new operation gets an id of its own. */
+  | { readonly do: 'all'; readonly edits: readonly PlanEdit[] }
   | { readonly do: 'datum'; readonly feature: string }
   | { readonly do: 'movable'; readonly feature: string; readonly movable: Feature['movable'] };
 
@@ -145,6 +147,11 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
           (made, operation, at) => inserted(made, { ...operation, id: at === 0 ? newId : `${newId}-${at + 1}` }, null),
           plan,
         ),
+      );
+    case 'all':
+      return edit.edits.reduce(
+        (made, each, at) => carryOutEdit(made, each, at === 0 ? newId : `${newId}-${at + 1}`),
+        job,
       );
     case 'datum':
       return { ...job, donor: { ...donor, datum: edit.feature } };

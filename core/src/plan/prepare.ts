@@ -58,6 +58,8 @@ interface Looking {
   readonly wanted: ReadonlySet<string>;
   readonly stays: Plan['stays'];
   readonly context: Context;
+  /** The same frame with its ends as their joints are really cut. */
+  readonly made: PlanState;
 }
 
 /**
@@ -70,12 +72,12 @@ interface Looking {
 export function standingOf(
   state: PlanState,
   features: readonly FeatureOutcome[],
-  { frame, view, donor, carriers, wanted, stays, context }: Looking,
+  { frame, view, donor, carriers, wanted, stays, context, made }: Looking,
   before: StateBefore,
 ): Standing {
   const crossmembers = state.crossmembers.map((hung) =>
     crossmemberOutcome(
-      state,
+      made,
       hung,
       { piece: view.piece, crossmember: view.crossmembers.get(hung.item.id) },
       before,
@@ -139,7 +141,7 @@ export function prepare(frame: Frame, context: Context): Prepared {
   const features = frame.features.map((feature) => donorOutcome(feature, view.seats));
   const carriers = carriersIn(frame);
   const wanted = wantedIn(frame, carriers);
-  const looking = { frame, view, donor: state, carriers, wanted, stays: [], context };
+  const looking = { frame, view, donor: state, carriers, wanted, stays: [], context, made: state };
   const standing = standingOf(state, features, looking, () => undefined);
   const prepared: Prepared = {
     state,

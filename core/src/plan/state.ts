@@ -14,7 +14,7 @@ import { isInside, isWithin } from '../units/index.ts';
 import type { EndPlace, Place } from './operation.ts';
 import type { Box } from './operations/box.ts';
 import type { Notch } from './operations/notch.ts';
-import type { CutFace } from './face.ts';
+import { type CutFace, endAt } from './face.ts';
 import {
   frontTop,
   hasLength,
@@ -24,6 +24,7 @@ import {
   partAhead,
   partBehind,
   type Piece,
+  type RailHeights,
   rearTop,
   type RemovedPiece,
   frontSpine,
@@ -118,14 +119,20 @@ export class OperationRefused extends Error {
  *
  * @param state The frame in work.
  * @param given A station on the donor, or on the frame in work, mm.
+ * @param down How far below the top edge, mm: at an end that leans there is steel at other stations lower down.
  * @throws OperationRefused when it is off the frame or on steel that is gone.
  */
-export function findSpot(state: PlanState, given: Place): Spot {
-  const index = state.pieces.findIndex((piece) =>
-    given.on === 'donor'
-      ? piece.source === 'donor' && isWithin(given.x, { from: frontTop(piece), to: rearTop(piece) })
-      : isWithin(given.x, { from: frontSpine(piece).x, to: rearSpine(piece).x }),
-  );
+export function findSpot(state: PlanState, given: Place, down = 0): Spot {
+  const lies = (piece: Piece, x: number): boolean => {
+    const z = meanTop(piece, x).top - down;
+    return isWithin(x, { from: endAt(piece.front, 'front', z), to: endAt(piece.rear, 'rear', z) });
+  };
+  const index = state.pieces.findIndex((piece) => {
+    if (given.on === 'donor') return piece.source === 'donor' && lies(piece, given.x);
+    return piece.pose.turn === 0
+      ? lies(piece, given.x - piece.pose.dx)
+      : isWithin(given.x, { from: frontSpine(piece).x, to: rearSpine(piece).x });
+  });
   const piece = state.pieces[index];
   if (piece) return { index, x: given.on === 'donor' ? given.x : localAt(piece, given.x) };
   const gone =
@@ -241,6 +248,7 @@ export interface SplitResult {
  * @param from The front cut.
  * @param to The rear cut, behind it or at the same spot.
  * @param faces The face that each of the four ends gets.
+ * @param deep Heights of the rail about the faces’ own points; without it any that a rail may have.
  */
 export function split(
   state: PlanState,
@@ -252,21 +260,22 @@ export function split(
     readonly toAhead: CutFace;
     readonly toBehind: CutFace;
   },
+  deep?: RailHeights,
 ): SplitResult {
   const { pieces } = state;
   const [first, last] = [pieces[from.index] as Piece, pieces[to.index] as Piece];
   const between =
     from.index === to.index
-      ? [partBehind(partAhead(first, faces.toAhead), faces.fromBehind)]
+      ? [partBehind(partAhead(first, faces.toAhead, deep), faces.fromBehind, deep)]
       : [
-          partBehind(first, faces.fromBehind),
+          partBehind(first, faces.fromBehind, deep),
           ...pieces.slice(from.index + 1, to.index),
-          partAhead(last, faces.toAhead),
+          partAhead(last, faces.toAhead, deep),
         ];
   return {
-    ahead: [...pieces.slice(0, from.index), partAhead(first, faces.fromAhead)].filter(hasLength),
+    ahead: [...pieces.slice(0, from.index), partAhead(first, faces.fromAhead, deep)].filter(hasLength),
     between: between.filter(hasLength),
-    behind: [partBehind(last, faces.toBehind), ...pieces.slice(to.index + 1)].filter(hasLength),
+    behind: [partBehind(last, faces.toBehind, deep), ...pieces.slice(to.index + 1)].filter(hasLength),
   };
 }
 

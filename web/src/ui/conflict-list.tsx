@@ -1,4 +1,4 @@
-import { acceptedText, type Conflict, type PlanEdit } from '@splay/core';
+import { acceptedText, type Conflict, type PlanEdit, type WayOut } from '@splay/core';
 import { eachByKey } from './each-by-key.ts';
 import { still } from './still.ts';
 import { Verdict } from './verdict.tsx';
@@ -6,6 +6,10 @@ import { AcceptConflict } from './accept-conflict.tsx';
 
 /** What can be done about conflicts; none of it where nothing may be changed. */
 export interface ConflictActions {
+  /** The suggested fixes of a conflict that work, each tried on a copy of the job. */
+  readonly tried: (conflict: Conflict) => readonly WayOut[];
+  /** One edit that takes off everything that stands in the way of an operation; null where there is none such. */
+  readonly removeFirst: (stops: readonly Conflict[]) => WayOut | null;
   /** Carries out a way out as one step of undo. */
   readonly onEdit: (edit: PlanEdit, label: string) => void;
   readonly onAccept: (conflict: Conflict, reason: string) => void;
@@ -61,7 +65,8 @@ export function WaysOut({
   readonly conflict: Conflict;
   readonly actions: ConflictActions | undefined;
 }) {
-  const { waysOut, accepted, acceptable } = conflict;
+  const { accepted, acceptable } = conflict;
+  const waysOut = actions && !accepted ? actions.tried(conflict) : conflict.waysOut;
   const advice = waysOut.filter(({ edit }) => edit === null || !actions);
   return (
     <>

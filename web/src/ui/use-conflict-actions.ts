@@ -1,4 +1,4 @@
-import { carryOutEdit, type Conflict, withoutDeadAcceptances } from '@splay/core';
+import { carryOutEdit, type Conflict, removeAllFirst, triedWays, withoutDeadAcceptances } from '@splay/core';
 import type { BenchProps } from '../client/bench-props.ts';
 import { freshId } from '../client/fresh-id.ts';
 import { useMemo } from 'react';
@@ -21,7 +21,16 @@ function actionsOf(store: JobStore, memberName: string): ConflictActions {
       const accepted = reason === null ? kept : [...kept, { conflict: key, reason, by: memberName }];
       return { ...old, plan: { ...old.plan, accepted } };
     });
+  const shownJob = () => {
+    const { rested, job } = store.getState();
+    return rested ?? job;
+  };
   return {
+    tried: (conflict) => triedWays(shownJob(), conflict),
+    removeFirst: (stops) =>
+      [...new Set(stops.flatMap(({ operation }) => operation ?? []))]
+        .map((operation) => removeAllFirst(shownJob(), stops, operation))
+        .find((way) => way !== null) ?? null,
     onEdit: (edit, label) => {
       const id = freshId('cut');
       change(store, label, (old) => withoutDeadAcceptances(carryOutEdit(old, edit, id)));

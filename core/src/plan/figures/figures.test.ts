@@ -188,6 +188,7 @@ describe('a notch', () => {
     expect(figures('notch', round, { ...notch, plate: 5 })).toEqual({
       kind: 'notch',
       left: 90,
+      deep: { front: 60, rear: 60 },
       modulus: null,
       plated: null,
     });

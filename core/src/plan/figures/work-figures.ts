@@ -3,6 +3,7 @@ import type { Box } from '../operations/box.ts';
 import type { ChangeBracket } from '../operations/bracket.ts';
 import type { ChangeCrossmember } from '../operations/crossmember.ts';
 import type { Notch } from '../operations/notch.ts';
+import { notchDepths, notchFloor } from '../notch-profile.ts';
 import { frontTop, rearTop } from '../piece.ts';
 import type { Context } from '../context.ts';
 import { findSpot, pieceAt, type PlanState } from '../state.ts';
@@ -11,6 +12,8 @@ import { type Around, sectionOn } from './figures.ts';
 export interface Notched {
   readonly kind: 'notch';
   readonly left: number;
+  /** How deep it is, square up from the edge, a third of its width from its front end and from its rear end. */
+  readonly deep: { readonly front: number; readonly rear: number };
   /** The smaller modulus at the notch against the rail's, without and with its plate; null where not computed. */
   readonly modulus: number | null;
   readonly plated: number | null;
@@ -58,20 +61,27 @@ export interface Bracketed {
  */
 export function notchStrength(notch: Notch, before: PlanState, context: Context) {
   const at = findSpot(before, notch.at);
-  const section = sectionOn(pieceAt(before, at), at.x, context);
-  const left = section.depth - notch.depth;
-  if (section.kind === 'round') return { section, left, modulus: null, plated: null };
+  const piece = pieceAt(before, at);
+  const section = sectionOn(piece, at.x, context);
+  const span = { from: at.x - notch.width / 2, to: at.x + notch.width / 2 };
+  const { front, rear, most } = notchDepths(
+    notchFloor(notch, span, piece.rails.left, (id) => context.section(id).depth),
+  );
+  const left = section.depth - most;
+  const deep = { front, rear };
+  if (section.kind === 'round') return { section, left, deep, modulus: null, plated: null };
   const least = ({ modulusTop, modulusBottom }: ReturnType<typeof sectionProperties>) =>
     Math.min(modulusTop, modulusBottom);
   const whole = least(sectionProperties(section));
   const share = (plate?: { readonly width: number; readonly thickness: number }) => {
-    const cut = { kind: 'notch', from: notch.from, depth: notch.depth } as const;
+    const cut = { kind: 'notch', from: notch.from, depth: most } as const;
     return least(builtUpSection(section, [plate ? { ...cut, plate } : cut]).properties) / whole;
   };
   const fits = notch.plate > 0 && notch.plate < left;
   return {
     section,
     left,
+    deep,
     modulus: share(),
     plated: fits ? share({ width: widthOf(section), thickness: notch.plate }) : null,
   };
@@ -83,8 +93,8 @@ export function notchStrength(notch: Notch, before: PlanState, context: Context)
  * @param operation The operation.
  */
 export function notchFigures(operation: Notch, { before, context }: Around): Notched {
-  const { left, modulus, plated } = notchStrength(operation, before, context);
-  return { kind: 'notch', left, modulus, plated };
+  const { left, deep, modulus, plated } = notchStrength(operation, before, context);
+  return { kind: 'notch', left, deep, modulus, plated };
 }
 
 /**

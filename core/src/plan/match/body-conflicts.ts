@@ -2,11 +2,15 @@ import { advise, type Finding, NOWHERE, type WayOut } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
 import { ruleValue } from '../../rules/index.ts';
+import { inches } from '../../units/index.ts';
+import { IN_LINE } from '../operation.ts';
+import type { Operation } from '../operations/index.ts';
 import { donorOf } from '../tape.ts';
 import type { Clash } from './clashes.ts';
 import { clashWays } from './clash-ways.ts';
 import type { SeatOutcome } from './seat-outcome.ts';
 import { followConflicts } from './follow-conflicts.ts';
+import { beyondRail } from './rail-under.ts';
 import { seatOf } from './seat-of.ts';
 import { wheelbaseWays } from './wheelbase-ways.ts';
 
@@ -122,6 +126,59 @@ function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Fi
   };
 }
 
+/** Mounts that no rail is under: how much longer it must be, where the frame ends before it. */
+function offTheRail(
+  seat: SeatOutcome,
+  { state, tape }: Findings,
+  { show, section, rules, display }: Context,
+): Finding[] {
+  const step = display.unit === 'in' ? inches(1 / 4) : 5;
+  return seat.mounts.flatMap(({ mount, at, side, way }): Finding[] => {
+    if (way !== 'no-rail') return [];
+    const beyond = beyondRail(state, side, at.x, section);
+    const end = beyond > 0 ? 'rear' : 'front';
+    // The bracket must lie on it with all of its width.
+    const longer = Math.ceil((Math.abs(beyond) + ruleValue(rules, 'mount/width') / 2) / step) * step;
+    const operation: Operation = { ...EXTENSION, end, length: longer };
+    return [
+      {
+        ...NOWHERE,
+        builtX: at.x,
+        donorX: donorOf(tape, at.x),
+        about: mount.id,
+        code: 'mount-no-rail',
+        severity: 'warn',
+        message:
+          beyond === 0
+            ? `No rail under ${mount.name} of ${seat.body.name}: the steel is cut away there.`
+            : `No rail under ${mount.name} of ${seat.body.name}: the ${side} rail ends ${show(Math.abs(beyond))} ${beyond > 0 ? 'ahead of' : 'behind'} it and must be ${show(longer)} longer.`,
+        waysOut: [
+          ...(beyond === 0
+            ? []
+            : [
+                {
+                  say: `Extend the ${end} by ${show(longer)}`,
+                  edit: { do: 'add' as const, operations: [operation] },
+                },
+              ]),
+          ...advise('Move the mount on the body.', 'Move the cut or the notch away from the mount.'),
+        ],
+      },
+    ];
+  });
+}
+
+/** New rail on an end, in line with it. */
+const EXTENSION = {
+  id: 'new',
+  note: '',
+  off: false,
+  kind: 'extend',
+  cut: null,
+  section: null,
+  align: IN_LINE,
+} as const;
+
 /** How far outside the rail a bracket is moved that hangs beside it: room for a bolt and a washer, mm. */
 const BESIDE_RAIL = 32;
 
@@ -133,6 +190,7 @@ export const BODY_CODES: ReadonlySet<string> = new Set([
   'tyre-uncovered',
   'body-clash',
   'mount-clash',
+  'mount-no-rail',
   'bodies-near',
   'deck-cab-to-axle',
   'deck-pinched',
@@ -204,6 +262,7 @@ export const bodyConflicts: Finder = (findings, context) =>
         : [],
     );
     return [
+      ...offTheRail(seat, findings, context),
       ...openingsOff(seat, findings, context),
       ...standing,
       ...rubbing,

@@ -1,10 +1,10 @@
 import { type Body, type BodyPose, onBody, onFrame } from '../../body/index.ts';
-import { type Side, SIDES, sideSign } from '../../frame/index.ts';
+import { type Side, SIDES } from '../../frame/index.ts';
 import type { Section } from '../../sections/index.ts';
 import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
-import type { Piece } from '../piece.ts';
-import { bendsBetween, railUnder } from './rail-under.ts';
-import type { OtherSolid, Solid } from './solids.ts';
+import { TOLERANCE } from '../../units/index.ts';
+import type { RailSteel } from './rail-under.ts';
+import { crossmemberStretch, type OtherSolid, railStretches, type Solid, type Stretch, stretchesOf } from './solids.ts';
 import { acrossOf, type TyreRoom } from './tyre-box.ts';
 
 /** Something of the frame that stands in a part of the body which must stay clear. mm. */
@@ -24,12 +24,7 @@ export interface Clash {
   readonly deep: number;
 }
 
-/** Less than this is a touch, mm. */
-const TOUCH = 0.05;
-/** Stations looked at between the bends of a rail, mm from each other at most. */
-const STEP = 60;
-
-/** A part of the body by its height over each station of its own; `low` is where it begins to be in the way. */
+/** A part of the body, in coordinates of its own: from its lower edge up it is in the way. */
 interface Keep {
   readonly id: string;
   readonly name: string;
@@ -37,14 +32,22 @@ interface Keep {
   readonly rear: number;
   readonly left: number;
   readonly right: number;
-  readonly low: (x: number) => number;
-  /** The least that it lies over `low`, between two distances across; below 0 it hangs under it there. */
+  readonly lower: readonly Lower[];
+  /** Whether its lower edge rises or falls across. */
+  readonly across: boolean;
+  /** The least that it lies over its lower edge, between two distances across; below 0 it hangs under it there. */
   readonly dip: (y: readonly [number, number]) => number;
   readonly high: number;
   /** Over all of the frame's width. */
   readonly wide: boolean;
-  /** Where its lower edge bends, in its own coordinates. */
-  readonly corners: Body['underside'];
+}
+
+/** A straight stretch of a lower edge: its height at its front end, and how much it rises to the rear, dz/dx. */
+interface Lower {
+  readonly front: number;
+  readonly rear: number;
+  readonly low: number;
+  readonly rise: number;
 }
 
 /** Where nothing is above a floor: all of the body stands on it. */
@@ -62,21 +65,26 @@ function keptClear({ boxes, underside, across, id }: Body): readonly Keep[] {
             rear: last.x,
             left: -NO_TOP,
             right: NO_TOP,
-            low: (x) => heightAt(underside, x),
+            lower: underside.slice(1).flatMap((to, index): Lower[] => {
+              const from = underside[index] as typeof to;
+              return to.x > from.x
+                ? [{ front: from.x, rear: to.x, low: from.z, rise: (to.z - from.z) / (to.x - from.x) }]
+                : [];
+            }),
+            across: (across ?? []).length > 0,
             dip: (y) => leastAcross(across ?? [], y),
             high: NO_TOP,
             wide: true,
-            corners: underside,
           },
         ]
       : [];
   return [
     ...boxes.map((box): Keep => ({
       ...box,
-      low: () => box.low,
+      lower: [{ front: box.front, rear: box.rear, low: box.low, rise: 0 }],
+      across: false,
       dip: () => 0,
       wide: false,
-      corners: [],
     })),
     ...floor,
   ];
@@ -101,33 +109,111 @@ function leastAcross(across: NonNullable<Body['across']>, [left, right]: readonl
   return Math.min(at(inner), at(outer), ...within);
 }
 
-/** How deep solid stations stand in a part of the body, and between which stations; null where they do not. */
-function standsIn(keep: Keep, pose: BodyPose, solids: readonly Solid[]) {
-  const within = solids.flatMap(({ x, y, low, top }) => {
-    const upper = onBody(pose, { x, y: 0, z: top });
-    const lower = onBody(pose, { x, y: 0, z: low });
-    if (upper.x < keep.front || upper.x > keep.rear || y[1] <= keep.left || y[0] >= keep.right) return [];
-    const from = keep.low(upper.x) + keep.dip(y);
-    if (lower.z >= keep.high || upper.z - from <= TOUCH) return [];
-    return [{ x, deep: (upper.z - from) * Math.cos(pose.rake) }];
+type Point = readonly [x: number, z: number];
+
+/** The part of a convex outline where `inside` is 0 or more; it must be straight in x and z. */
+function clip(outline: readonly Point[], inside: (point: Point) => number): readonly Point[] {
+  return outline.flatMap((to, index): Point[] => {
+    const from = outline[index === 0 ? outline.length - 1 : index - 1] as Point;
+    const [a, b] = [inside(from), inside(to)];
+    const share = a / (a - b);
+    const cut: Point = [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])];
+    return [...((a > 0 && b < 0) || (a < 0 && b > 0) ? [cut] : []), ...(b >= 0 ? [to] : [])];
   });
-  if (within.length === 0) return null;
-  return {
-    from: Math.min(...within.map(({ x }) => x)),
-    to: Math.max(...within.map(({ x }) => x)),
-    deep: Math.max(...within.map(({ deep }) => deep)),
-  };
 }
 
-/** Stations from one to another, none farther from the next than a step. */
-function everyStep(xs: readonly number[]): readonly number[] {
-  return xs.flatMap((x, at) => {
-    const next = xs[at + 1];
-    if (next === undefined) return [x];
-    const count = Math.max(1, Math.ceil((next - x) / STEP));
-    return Array.from({ length: count }, (_, step) => x + ((next - x) * step) / count);
-  });
+/** The part of a stretch of something solid that lies between two distances across; null where none does. */
+function between([a, b]: Stretch, left: number, right: number): Stretch | null {
+  // Both edges run straight: where each passes a limit is known exactly.
+  const [over, under] = [(at: Solid) => at.y[1] - left, (at: Solid) => right - at.y[0]];
+  let [from, to] = [0, 1];
+  for (const room of [over, under]) {
+    const [here, there] = [room(a), room(b)];
+    if (here <= TOLERANCE && there <= TOLERANCE) return null;
+    const share = here / (here - there);
+    if (here <= 0) from = Math.max(from, share);
+    else if (there <= 0) to = Math.min(to, share);
+  }
+  if (to <= from) return null;
+  const at = (share: number): Solid => {
+    const mix = (p: number, q: number) => p + share * (q - p);
+    return {
+      x: mix(a.x, b.x),
+      y: [mix(a.y[0], b.y[0]), mix(a.y[1], b.y[1])],
+      low: mix(a.low, b.low),
+      top: mix(a.top, b.top),
+    };
+  };
+  return [from === 0 ? a : at(from), to === 1 ? b : at(to)];
 }
+
+/** Parts that a stretch is looked at in where the floor rises or falls across and the stretch runs across too. */
+const ACROSS_PARTS = 16;
+
+/** A stretch in parts, where the floor over it is not the same all along. */
+function inParts([a, b]: Stretch, { across }: Keep): readonly Stretch[] {
+  if (!across || (a.y[0] === b.y[0] && a.y[1] === b.y[1])) return [[a, b]];
+  const at = (step: number): Solid => {
+    const mix = (p: number, q: number) => p + ((q - p) * step) / ACROSS_PARTS;
+    return {
+      x: mix(a.x, b.x),
+      y: [mix(a.y[0], b.y[0]), mix(a.y[1], b.y[1])],
+      low: mix(a.low, b.low),
+      top: mix(a.top, b.top),
+    };
+  };
+  return Array.from({ length: ACROSS_PARTS }, (_, step): Stretch => [at(step), at(step + 1)]);
+}
+
+/** How deep something stands in a part of a body, and between which built stations. */
+interface StandsIn {
+  readonly from: number;
+  readonly to: number;
+  readonly deep: number;
+}
+
+/** Both together: the deeper, over all that they take up. */
+const together = <T extends StandsIn>(known: T | null, here: T): T =>
+  known === null
+    ? here
+    : {
+        ...here,
+        from: Math.min(known.from, here.from),
+        to: Math.max(known.to, here.to),
+        deep: Math.max(known.deep, here.deep),
+      };
+
+/** How deep a straight stretch of something solid stands in a part of a body: exact, by the corners of what they share. */
+function shared(keep: Keep, pose: BodyPose, stretch: Stretch): StandsIn | null {
+  const [a, b] = stretch;
+  const corner = (x: number, z: number): Point => {
+    const at = onBody(pose, { x, y: 0, z });
+    return [at.x, at.z];
+  };
+  const side = [corner(a.x, a.top), corner(b.x, b.top), corner(b.x, b.low), corner(a.x, a.low)];
+  const dip = Math.min(keep.dip(a.y), keep.dip(b.y));
+  return keep.lower.reduce<StandsIn | null>((found, { front, rear, low, rise }) => {
+    const over = ([x, z]: Point): number => z - (low + rise * (x - front) + dip);
+    const inside = [([x]: Point) => x - front, ([x]: Point) => rear - x, ([, z]: Point) => keep.high - z, over].reduce<
+      readonly Point[]
+    >(clip, side);
+    const deep = Math.max(-Infinity, ...inside.map(over)) * Math.cos(pose.rake);
+    if (!(deep > TOLERANCE)) return found;
+    const xs = inside.map(([x, z]) => onFrame(pose, { x, z }).x);
+    return together(found, { from: Math.min(...xs), to: Math.max(...xs), deep });
+  }, null);
+}
+
+/** How deep something solid stands in a part of the body, and between which stations; null where it does not. */
+const standsIn = (keep: Keep, pose: BodyPose, stretches: readonly Stretch[]): StandsIn | null =>
+  stretches
+    .map((stretch) => between(stretch, keep.left, keep.right))
+    .filter((stretch) => stretch !== null)
+    .flatMap((stretch) => inParts(stretch, keep))
+    .reduce<StandsIn | null>((found, stretch) => {
+      const here = shared(keep, pose, stretch);
+      return here ? together(found, here) : found;
+    }, null);
 
 /**
  * What of the frame stands in the parts of a body that must stay clear, and how deep: rails, crossmembers, the room that
@@ -142,7 +228,8 @@ export function clashesOf(
   body: Body,
   pose: BodyPose,
   frame: {
-    readonly pieces: readonly Piece[];
+    readonly pieces: RailSteel['pieces'];
+    readonly reworks: RailSteel['reworks'];
     readonly crossmembers: readonly CrossmemberOutcome[];
     readonly tyres: readonly TyreRoom[];
     readonly others: readonly OtherSolid[];
@@ -151,37 +238,14 @@ export function clashesOf(
 ): readonly Clash[] {
   return keptClear(body).flatMap((keep): Clash[] => {
     const part = { id: keep.id, name: keep.name };
-    const ends = [keep.front, keep.rear].map(
-      (x) => pose.x + x * Math.cos(pose.rake) - keep.low(x) * Math.sin(pose.rake),
-    );
-    const [from, to] = [Math.min(...ends), Math.max(...ends)];
-    const corners = keep.corners.map((point) => onFrame(pose, point).x);
-    const bends = [...bendsBetween(frame.pieces, from, to), ...corners].sort((a, b) => a - b);
     const rails = SIDES.flatMap((side): Clash[] => {
-      const solidsAt = (xs: readonly number[]) =>
-        xs.flatMap((x): Solid[] => {
-          const rail = railUnder(frame.pieces, side, x, sectionOf);
-          if (!rail) return [];
-          const [a, b] = [rail.inner, rail.outer].map((out) => sideSign(side) * out) as [number, number];
-          return [{ x, y: [Math.min(a, b), Math.max(a, b)], low: rail.underside, top: rail.top }];
-        });
-      // Under a floor a rail stands deepest where one of them bends; how far along is looked at only where it does.
-      if (keep.wide && !standsIn(keep, pose, solidsAt(bends))) return [];
-      const found = standsIn(keep, pose, solidsAt(everyStep(bends)));
+      const found = standsIn(keep, pose, railStretches(frame, side, sectionOf));
       return found ? [{ part, with: { kind: 'rail', side }, withName: `the ${side} rail`, ...found }] : [];
     });
-    const crossmembers = frame.crossmembers.flatMap(({ crossmember, built }): Clash[] => {
-      if (!built) return [];
-      const { id, name, length, depth } = crossmember;
-      const rail = railUnder(frame.pieces, 'right', built.x, sectionOf);
-      const out = rail?.inner ?? 0;
-      const solids = [-length / 2, 0, length / 2].map((by): Solid => ({
-        x: built.x + by,
-        y: [-out, out],
-        low: built.z - depth,
-        top: built.z,
-      }));
-      const found = standsIn(keep, pose, solids);
+    const crossmembers = frame.crossmembers.flatMap((outcome): Clash[] => {
+      const stretch = crossmemberStretch(outcome, frame, sectionOf);
+      const found = stretch && standsIn(keep, pose, [stretch]);
+      const { id, name } = outcome.crossmember;
       return found ? [{ part, with: { kind: 'crossmember', id }, withName: name, ...found }] : [];
     });
     // A floor lies over the tyres' openings; only what stands out of it is met by them.
@@ -189,15 +253,24 @@ export function clashesOf(
       ? []
       : frame.tyres.flatMap((tyre): Clash[] => {
           const { front, rear, low, high, axle, side, name } = tyre;
-          const middle = Math.min(Math.max((from + to) / 2, front), rear);
-          const solids = [front, middle, rear].map((x): Solid => ({ x, y: acrossOf(tyre), low, top: high }));
-          const found = standsIn(keep, pose, solids);
+          const at = (x: number): Solid => ({ x, y: acrossOf(tyre), low, top: high });
+          const found = standsIn(keep, pose, [[at(front), at(rear)]]);
           return found ? [{ part, with: { kind: 'tyre', axle, side }, withName: name, ...found }] : [];
         });
     const others = frame.others.flatMap(({ kind, id, name, stations }): Clash[] => {
-      const found = standsIn(keep, pose, stations);
+      const found = standsIn(keep, pose, stretchesOf(stations));
       return found ? [{ part, with: { kind, id }, withName: name, ...found }] : [];
     });
-    return [...rails, ...crossmembers, ...tyres, ...others];
+    return [...rails, ...crossmembers, ...tyres, ...deepestOfEach(others)];
   });
+}
+
+/** Copies of one thing as one clash: the deepest of them, over all that they take up. */
+function deepestOfEach(clashes: readonly Clash[]): readonly Clash[] {
+  const byThing = new Map<string, Clash>();
+  for (const clash of clashes) {
+    const key = 'id' in clash.with ? `${clash.with.kind}/${clash.with.id}` : clash.withName;
+    byThing.set(key, together(byThing.get(key) ?? null, clash));
+  }
+  return [...byThing.values()];
 }

@@ -27,7 +27,7 @@ export function lowestThatClears(
     const there = { ...pose, z };
     const below = body.mounts.some((mount) => {
       const at = onFrame(there, { x: mount.x, y: mount.y, z: mount.z });
-      const rail = railUnder(frame.pieces, sideOfMount(at), at.x, sectionOf);
+      const rail = railUnder(frame, sideOfMount(at), at.x, sectionOf);
       return rail !== null && Math.abs(at.y) >= rail.inner && Math.abs(at.y) <= rail.outer && at.z < rail.top - NEAR;
     });
     return !below && clashesOf(body, there, frame, sectionOf).length === 0;

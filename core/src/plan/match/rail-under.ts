@@ -1,6 +1,12 @@
-import { type Side, SIDES, sideSign } from '../../frame/index.ts';
+import { type Rail, railAt, type Side, SIDES, sideSign } from '../../frame/index.ts';
 import { type Section, widthOf } from '../../sections/index.ts';
-import { type Piece, place, stationsOf } from '../piece.ts';
+import { TOLERANCE } from '../../units/index.ts';
+import { facesOf } from '../face.ts';
+import { notchOutline } from '../notch-profile.ts';
+import { type DrawnPoint, sideOutline } from '../outline.ts';
+import { endCrossing, type Piece, place } from '../piece.ts';
+import { posed } from '../pose.ts';
+import type { PlanState } from '../state.ts';
 
 /** A rail of the built frame at a station, mm: how far its faces lie from the centre line, and its edges in height. */
 export interface RailUnder {
@@ -13,6 +19,9 @@ export interface RailUnder {
   readonly section: Section;
 }
 
+/** The steel that rails are looked up in: the pieces of the frame, and the notches in them. */
+export type RailSteel = Pick<PlanState, 'pieces' | 'reworks'>;
+
 interface EdgePoint {
   readonly x: number;
   readonly outer: number;
@@ -20,64 +29,174 @@ interface EdgePoint {
   readonly section: string;
 }
 
-/** The top edge of both rails of a piece as it stands; a dragged cut changes few pieces. */
-const edges = new WeakMap<Piece, Readonly<Record<Side, readonly EdgePoint[]>>>();
+/** One rail of a piece as it stands: its top edge as far as there is steel at any height, and its outline in side view. */
+interface Standing {
+  readonly edge: readonly EdgePoint[];
+  readonly outline: readonly DrawnPoint[];
+}
 
-function edgesOf(piece: Piece): Readonly<Record<Side, readonly EdgePoint[]>> {
-  const known = edges.get(piece);
-  if (known) return known;
-  const edge = (side: Side) =>
-    stationsOf(piece, side).map(({ x, halfWidth, top, section }): EdgePoint => {
+type SectionOf = (id: string) => Section;
+interface Known {
+  readonly sectionOf: SectionOf;
+  readonly sides: Readonly<Record<Side, Standing>>;
+}
+
+/** Rails of a piece as they stand; a dragged cut changes few pieces. */
+const known = new WeakMap<Piece, Known>();
+
+/** Stations of a rail, as far as any of it reaches: an end that leans reaches farther at one edge than at the other. */
+function stationsAsFar(piece: Piece, side: Side, sectionOf: SectionOf): Rail {
+  const rail = piece.rails[side];
+  const depth = (id: string) => sectionOf(id).depth;
+  const reach = (end: 'front' | 'rear') => [
+    endCrossing(piece, side, end, () => 0),
+    endCrossing(piece, side, end, depth),
+  ];
+  const between = (end: 'front' | 'rear') =>
+    facesOf(piece[end]).length > 1
+      ? facesOf(piece[end])
+          .slice(1)
+          .map(({ x }) => x)
+      : [];
+  const from = Math.min(...reach('front'), ...between('front'));
+  const to = Math.max(...reach('rear'), ...between('rear'));
+  const at = (x: number, toward: 'front' | 'rear') => {
+    const { halfWidth, top, section } = railAt(rail, x, toward);
+    return { x, halfWidth, top, section };
+  };
+  return [at(from, 'rear'), ...rail.filter(({ x }) => x > from && x < to), at(to, 'front')];
+}
+
+function standingOf(piece: Piece, sectionOf: SectionOf): Known['sides'] {
+  const found = known.get(piece);
+  if (found?.sectionOf === sectionOf) return found.sides;
+  const stand = (side: Side): Standing => ({
+    edge: stationsAsFar(piece, side, sectionOf).map(({ x, halfWidth, top, section }): EdgePoint => {
       const at = place(piece, side, x, halfWidth, top);
       return { x: at.x, outer: sideSign(side) * at.y, top: at.z, section };
-    });
-  const made = { left: edge('left'), right: edge('right') };
-  edges.set(piece, made);
-  return made;
+    }),
+    outline: sideOutline(piece, side, sectionOf),
+  });
+  const sides = { left: stand('left'), right: stand('right') };
+  known.set(piece, { sectionOf, sides });
+  return sides;
+}
+
+/** The highest and the lowest of an outline at a station, as z; null where the station is not in it. */
+function heightsAt(outline: readonly DrawnPoint[], x: number): readonly [low: number, high: number] | null {
+  let [low, high] = [Infinity, -Infinity];
+  const take = (z: number) => {
+    low = Math.min(low, z);
+    high = Math.max(high, z);
+  };
+  outline.forEach(([bx, bz], index) => {
+    const [ax, az] = outline[index === 0 ? outline.length - 1 : index - 1] as DrawnPoint;
+    if (Math.abs(bx - x) <= TOLERANCE) take(bz);
+    if ((ax - x) * (bx - x) < 0) take(az + ((x - ax) / (bx - ax)) * (bz - az));
+  });
+  return high >= low ? [low, high] : null;
+}
+
+/** What notches leave of a rail between two heights at a station. */
+function withoutNotches(
+  { reworks }: RailSteel,
+  piece: Piece,
+  side: Side,
+  x: number,
+  [low, high]: readonly [number, number],
+  sectionOf: SectionOf,
+): readonly [number, number] | null {
+  let [under, over] = [low, high];
+  for (const { operation, source, from, to } of reworks) {
+    if (operation.kind !== 'notch' || source !== piece.source) continue;
+    const outline = notchOutline(operation, { from, to }, piece.rails, side, (id) => sectionOf(id).depth).map(
+      ([localX, z]): DrawnPoint => {
+        const at = posed(piece.pose, localX, z);
+        return [at.x, at.z];
+      },
+    );
+    const gone = heightsAt(outline, x);
+    if (!gone) continue;
+    if (operation.from === 'above') over = Math.min(over, gone[0]);
+    else under = Math.max(under, gone[1]);
+  }
+  return over - under > TOLERANCE ? [under, over] : null;
 }
 
 /**
- * A rail of the frame at a built station; null where there is none. Where a step in height has two, the higher counts.
+ * A rail of the frame at a built station, as its steel really is: less what notches take out, to where an end that leans really
+ * ends. Null where there is none. Where a step in height has two, the higher counts.
  *
- * @param pieces The pieces of the frame, front to rear.
+ * @param steel The pieces of the frame, front to rear, and the notches in them.
  * @param side Left or right, as seated.
  * @param x The station, mm.
  * @param sectionOf Looks a section up by its id.
  */
-export function railUnder(
-  pieces: readonly Piece[],
-  side: Side,
-  x: number,
-  sectionOf: (id: string) => Section,
-): RailUnder | null {
+export function railUnder(steel: RailSteel, side: Side, x: number, sectionOf: SectionOf): RailUnder | null {
   let found: RailUnder | null = null;
-  for (const piece of pieces) {
-    const edge = edgesOf(piece)[side];
+  for (const piece of steel.pieces) {
+    const { edge, outline } = standingOf(piece, sectionOf)[side];
+    const [first, last] = [edge[0], edge.at(-1)];
+    if (!first || !last || x < first.x - TOLERANCE || x > last.x + TOLERANCE) continue;
+    const whole = heightsAt(outline, x);
+    const heights = whole && withoutNotches(steel, piece, side, x, whole, sectionOf);
+    if (!heights || (found && found.top >= heights[1])) continue;
     for (let at = 1; at < edge.length; at += 1) {
       const [a, b] = [edge[at - 1] as EdgePoint, edge[at] as EdgePoint];
-      if (x < a.x || x > b.x || b.x <= a.x) continue;
+      if (x < a.x - TOLERANCE || x > b.x + TOLERANCE || b.x <= a.x) continue;
       const share = (x - a.x) / (b.x - a.x);
-      const slope = (b.top - a.top) / (b.x - a.x);
-      const top = a.top + share * (b.top - a.top);
-      if (found && found.top >= top) continue;
-      const section = sectionOf(a.section);
       const outer = a.outer + share * (b.outer - a.outer);
-      // A sloping rail is as much deeper plumb down.
-      const underside = top - section.depth * Math.hypot(1, slope);
-      found = { outer, inner: outer - widthOf(section), top, underside, slope, section };
+      const section = sectionOf(a.section);
+      found = {
+        outer,
+        inner: outer - widthOf(section),
+        top: heights[1],
+        underside: heights[0],
+        slope: (b.top - a.top) / (b.x - a.x),
+        section,
+      };
     }
   }
   return found;
 }
 
 /**
- * Built stations at which a rail bends or ends, within a stretch, and the ends of that stretch, mm, front to rear.
+ * How far the rail on a side is from a built station along the frame, mm: behind its rear end above 0, ahead of its front end
+ * below 0; 0 where it reaches the station.
  *
- * @param pieces The pieces of the frame.
+ * @param steel The pieces of the frame, front to rear.
+ * @param side Left or right, as seated.
+ * @param x The station, mm.
+ * @param sectionOf Looks a section up by its id.
+ */
+export function beyondRail(steel: Pick<RailSteel, 'pieces'>, side: Side, x: number, sectionOf: SectionOf): number {
+  const xs = steel.pieces.flatMap((piece) => standingOf(piece, sectionOf)[side].outline.map(([at]) => at));
+  const [front, rear] = [Math.min(...xs), Math.max(...xs)];
+  return x > rear ? x - rear : x < front ? x - front : 0;
+}
+
+/**
+ * Built stations at which a rail bends or ends, or a notch does, within a stretch, and the ends of that stretch, mm, front to rear.
+ *
+ * @param steel The pieces of the frame, and the notches in them.
  * @param from Where the stretch begins.
  * @param to Where it ends.
+ * @param sectionOf Looks a section up by its id.
  */
-export function bendsBetween(pieces: readonly Piece[], from: number, to: number): readonly number[] {
-  const all = pieces.flatMap((piece) => SIDES.flatMap((side) => edgesOf(piece)[side].map(({ x }) => x)));
+export function bendsBetween(steel: RailSteel, from: number, to: number, sectionOf: SectionOf): readonly number[] {
+  const all = steel.pieces.flatMap((piece) => {
+    const sides = standingOf(piece, sectionOf);
+    const notches = steel.reworks.flatMap(({ operation, source, from: begins, to: ends }) =>
+      operation.kind === 'notch' && source === piece.source
+        ? notchOutline(operation, { from: begins, to: ends }, piece.rails, 'left', (id) => sectionOf(id).depth).map(
+            ([x, z]) => posed(piece.pose, x, z).x,
+          )
+        : [],
+    );
+    return [
+      ...SIDES.flatMap((side) => [...sides[side].edge.map(({ x }) => x), ...sides[side].outline.map(([x]) => x)]),
+      ...notches,
+    ];
+  });
   return [...new Set([from, ...all.filter((x) => x > from && x < to), to])].sort((a, b) => a - b);
 }

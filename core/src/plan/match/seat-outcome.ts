@@ -228,7 +228,7 @@ export function seatOutcomes(
       const loads = mountLoads(body);
       return body.mounts.map((mount, nth): SeatMount => {
         const at = onFrame(pose, { x: mount.x, y: mount.y, z: mount.z });
-        const rail = railUnder(standing.pieces, sideOfMount(at), at.x, context.section);
+        const rail = railUnder(standing.state, sideOfMount(at), at.x, context.section);
         const gap = mountGap(mount, at, rail, ruleValue(rules, 'mount/sits'));
         const serves = bracketFor(gap, standing.features, ruleValue(rules, 'mount/serves'));
         return { ...gap, load: loads[nth] ?? null, serves };
@@ -244,7 +244,9 @@ export function seatOutcomes(
     const between = ({ front, rear }: AxlePlaces) => (front && rear ? rear.x - front.x : null);
     const [has, had] = [between(built), between(donor)];
     const openings = once(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')));
-    const clashes = once(() => clashesOf(body, pose, { ...standing, ...standing.obstacles() }, context.section));
+    const clashes = once(() =>
+      clashesOf(body, pose, { ...standing, reworks: standing.state.reworks, ...standing.obstacles() }, context.section),
+    );
     const fenders = once(() => fendersOver(body, standing.axles, rules));
     const ramps = once(() => rampsOf(lowPoints(body, pose), wheels));
     const work = once(() => workOutcome(body, standing, rules));

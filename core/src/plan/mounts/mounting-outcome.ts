@@ -17,8 +17,7 @@ import {
 import { ruleValue } from '../../rules/index.ts';
 import type { Context } from '../context.ts';
 import type { SeatMount, SeatOutcome } from '../match/seat-outcome.ts';
-import { type RailUnder, railUnder } from '../match/rail-under.ts';
-import type { Piece } from '../piece.ts';
+import { type RailSteel, type RailUnder, railUnder } from '../match/rail-under.ts';
 import { makingOrder, type MakingTurn } from './order.ts';
 import { contactOf, edgeOf, type EdgePoint, misfits, NO_CONTACT, reachOf, wedgeOf } from './bracket-fit.ts';
 import { strongerBrackets } from './stronger.ts';
@@ -208,14 +207,14 @@ function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }:
  *
  * @param seats Where the bodies sit.
  * @param mountings What the plan says of their mounts.
- * @param pieces The pieces of the built frame.
+ * @param steel The pieces of the built frame, and the notches in them.
  * @param material The rails' material: what must not be welded is bolted.
  * @param context Sections, rules and how lengths are written.
  */
 export function mountingOutcomes(
   seats: readonly SeatOutcome[],
   mountings: readonly Mounting[],
-  pieces: readonly Piece[],
+  steel: RailSteel,
   material: Frame['material'],
   context: Context,
 ): readonly MountingOutcome[] {
@@ -226,7 +225,7 @@ export function mountingOutcomes(
     const turns = makingOrder(mounts);
     const made = mounts.map((seat): MountingOutcome => {
       const { mount, side, at, load } = seat;
-      const railAt = (x: number) => railUnder(pieces, side, x, section);
+      const railAt = (x: number) => railUnder(steel, side, x, section);
       const rail = railAt(at.x);
       const share = load === null ? null : load * GRAVITY;
       const decided = mountings.find((one) => one.body === body.id && one.mount === mount.id);

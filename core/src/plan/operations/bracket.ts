@@ -1,8 +1,10 @@
 import { id, length, record, variant, whole } from '../../fields/index.ts';
-import { factsOf, type Feature, featureFields } from '../../frame/index.ts';
+import { factsOf, type Feature, featureFields, railAt } from '../../frame/index.ts';
+import type { Context } from '../context.ts';
 import { bracketFigures, type Bracketed } from '../figures/work-figures.ts';
 import { newHole } from '../new-things.ts';
 import { type Common, place, type Place } from '../operation.ts';
+import type { Piece } from '../piece.ts';
 import { findSpot, type Hung, OperationRefused, pieceAt, type PlanState } from '../state.ts';
 import type { OperationDefinition } from './definition.ts';
 import { added, changed } from './hung.ts';
@@ -23,19 +25,25 @@ export interface ChangeBracket extends Common {
       };
 }
 
-function carryOut(state: PlanState, operation: ChangeBracket): PlanState {
+function carryOut(state: PlanState, operation: ChangeBracket, context: Context): PlanState {
   const { change, id } = operation;
+  const spotOf = (at: Place, { face }: Pick<Feature, 'face'>, down: number) => {
+    const { section } = railAt((state.pieces[0] as Piece).rails.left, at.x);
+    const depth = context.section(section).depth;
+    return findSpot(state, at, face === 'top' ? 0 : face === 'bottom' ? depth : Math.min(depth, Math.max(0, down)));
+  };
   const into = (features: readonly Hung<Feature>[]): PlanState => ({ ...state, features });
   switch (change.what) {
     case 'add': {
-      const spot = findSpot(state, change.at);
+      const spot = spotOf(change.at, change.feature, change.feature.down);
       const item = { ...change.feature, x: spot.x };
       return into(added(state.features, { item, source: pieceAt(state, spot).source, change: 'added', operation: id }));
     }
     case 'remove':
       return into(changed(state.features, change.feature, (hung) => ({ ...hung, change: 'removed', operation: id })));
     case 'move': {
-      const spot = findSpot(state, change.to);
+      const moving = state.features.find(({ item }) => item.id === change.feature)?.item;
+      const spot = spotOf(change.to, moving ?? { face: 'web-outside' }, change.down);
       const source = pieceAt(state, spot).source;
       return into(
         changed(state.features, change.feature, (hung) => {
@@ -54,7 +62,7 @@ function carryOut(state: PlanState, operation: ChangeBracket): PlanState {
         throw new OperationRefused('operation/not-positive', 'The holes need a pitch above 0.', [
           'Type the distance between two holes.',
         ]);
-      const spot = findSpot(state, change.at);
+      const spot = spotOf(change.at, change.feature, change.feature.down);
       const source = pieceAt(state, spot).source;
       const row = Array.from({ length: change.count }, (_, index): Hung<Feature> => ({
         item: {

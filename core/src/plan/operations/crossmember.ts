@@ -18,12 +18,15 @@ export interface ChangeCrossmember extends Common {
     | { readonly what: 'thin'; readonly crossmember: string; readonly depth: number };
 }
 
+/** How far below the top edge of the rail the top of a crossmember meets it, mm. */
+const heightOf = ({ below }: Crossmember): number => Math.max(0, below);
+
 function carryOut(state: PlanState, operation: ChangeCrossmember, context: Context): PlanState {
   const { change, id } = operation;
   const into = (crossmembers: readonly Hung<Crossmember>[]): PlanState => ({ ...state, crossmembers });
   switch (change.what) {
     case 'add': {
-      const spot = findSpot(state, change.at);
+      const spot = findSpot(state, change.at, heightOf(change.crossmember));
       const item = { ...change.crossmember, x: spot.x };
       return into(
         added(state.crossmembers, { item, source: pieceAt(state, spot).source, change: 'added', operation: id }),
@@ -34,7 +37,8 @@ function carryOut(state: PlanState, operation: ChangeCrossmember, context: Conte
         changed(state.crossmembers, change.crossmember, (hung) => ({ ...hung, change: 'removed', operation: id })),
       );
     case 'move': {
-      const spot = findSpot(state, change.to);
+      const moving = state.crossmembers.find(({ item }) => item.id === change.crossmember)?.item;
+      const spot = findSpot(state, change.to, moving ? heightOf(moving) : 0);
       const source = pieceAt(state, spot).source;
       return into(
         changed(state.crossmembers, change.crossmember, (hung) => ({

@@ -1,8 +1,9 @@
-import { length, oneOf } from '../../fields/index.ts';
-import { railAt } from '../../frame/index.ts';
-import { inches } from '../../units/index.ts';
+import { length, oneOf, optional } from '../../fields/index.ts';
+import { railAt, SIDES } from '../../frame/index.ts';
+import { inches, TOLERANCE } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import { notchFigures, type Notched } from '../figures/work-figures.ts';
+import { notchDepths, notchFloor } from '../notch-profile.ts';
 import { type Common, place, type Place } from '../operation.ts';
 import { frontTop, rearTop } from '../piece.ts';
 import { findSpot, OperationRefused, pieceAt, type PlanState } from '../state.ts';
@@ -17,6 +18,8 @@ export interface Notch extends Common {
   readonly depth: number;
   readonly from: 'below' | 'above';
   readonly form: 'round' | 'arch';
+  /** Whether its floor is level, as deep as stated at its middle; without it, it follows the edge of the rail. */
+  readonly floor?: 'level' | 'follows';
   /** Thickness of the plate along the cut edge; 0: none. */
   readonly plate: number;
 }
@@ -33,7 +36,17 @@ function carryOut(state: PlanState, operation: Notch, context: Context): PlanSta
       'Take a shallower notch, or a step over the axle.',
     ]);
   const [from, to] = [at.x - operation.width / 2, at.x + operation.width / 2];
-  if (from < frontTop(piece) || to > rearTop(piece))
+  const depthOf = (id: string) => context.section(id).depth;
+  const deepest = Math.max(
+    ...SIDES.map((side) => notchDepths(notchFloor(operation, { from, to }, piece.rails[side], depthOf)).most),
+  );
+  if (deepest >= depth - TOLERANCE)
+    throw new OperationRefused(
+      'operation/notch-depth',
+      `A level floor is ${context.show(deepest)} deep where the rail slopes most: deeper than the rail (${context.show(depth)}).`,
+      ['Take a shallower notch, or let its floor follow the edge.'],
+    );
+  if (from < frontTop(piece) - TOLERANCE || to > rearTop(piece) + TOLERANCE)
     throw new OperationRefused('operation/notch-over-joint', 'The notch runs over a joint or the end of the rail.', [
       'Move the notch, or make it narrower.',
     ]);
@@ -49,6 +62,7 @@ export const notch: OperationDefinition<Notch, Notched> = {
     depth: length(),
     from: oneOf(['below', 'above']),
     form: oneOf(['round', 'arch']),
+    floor: optional(oneOf(['level', 'follows'])),
     plate: length(),
   },
   room: { ahead: inches(5), behind: inches(5), onOnePiece: true },

@@ -1,5 +1,7 @@
 import { angle, oneOf } from '../../fields/index.ts';
+import { railAt } from '../../frame/index.ts';
 import { inches } from '../../units/index.ts';
+import type { Context } from '../context.ts';
 import { trimFigures, type Trimmed } from '../figures/rail-figures.ts';
 import { type Common, type EndPlace, endPlace } from '../operation.ts';
 import {
@@ -25,7 +27,7 @@ export interface Trim extends Common {
 }
 
 /** Cuts an end off by a plane through the top edge that may lean. */
-function carryOut(state: PlanState, operation: Trim): PlanState {
+function carryOut(state: PlanState, operation: Trim, context: Context): PlanState {
   if (!(operation.angle >= 0 && operation.angle < Math.PI / 2))
     throw new OperationRefused(
       'operation/trim-angle',
@@ -41,7 +43,14 @@ function carryOut(state: PlanState, operation: Trim): PlanState {
     Math.tan(operation.angle) * (topFurtherBack ? 1 : -1),
     operation.id,
   );
-  const { ahead, behind } = split(state, at, at, { fromAhead: face, fromBehind: face, toAhead: face, toBehind: face });
+  const { section } = railAt(pieceAt(state, at).rails.left, at.x);
+  const { ahead, behind } = split(
+    state,
+    at,
+    at,
+    { fromAhead: face, fromBehind: face, toAhead: face, toBehind: face },
+    { over: 0, under: context.section(section).depth },
+  );
   const [kept, cutOff] = rear ? [ahead, behind] : [behind, ahead];
   mustHave(kept, 'first', rear ? 'ahead of' : 'behind');
   return { ...state, pieces: kept, removed: [...state.removed, ...asRemoved(cutOff, operation.id)] };

@@ -35,6 +35,7 @@ export function standingBefore(outcomes: Outcomes, state: PlanState): Standing {
     wanted,
     stays: input.plan.stays,
     context,
+    made: state,
   };
   const standing = standingOf(state, features, looking, before);
   looked.set(state, standing);

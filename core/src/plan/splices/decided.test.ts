@@ -199,7 +199,7 @@ describe('what is advised against', () => {
     expect(stop.message).toMatch(/runs past the flat of the rail: make it less deep/);
   });
 
-  it('a step keeps clear of holes over its whole length, and moving the cut clears it', () => {
+  it('a step keeps clear of holes along all of its weld: by the true distance to the nearest seam', () => {
     const near = (length: number) => {
       const step = { form: 'step', length, height: 90, radius: 4, upper: 'ahead' } as const;
       const form = length > 0 ? step : PLAIN_BUTT.form;
@@ -208,7 +208,8 @@ describe('what is advised against', () => {
       return evaluatePlan(job).conflicts.filter(({ code, about }) => code === 'near-joint' && about === 'hole-7');
     };
     expect(near(0)).toEqual([]);
-    expect(near(60)[0]!.message).toBe('Hole 7 is 13/16 in from joint B.');
+    // 20.6 behind the lower vertical and 40.2 over the horizontal that ends there: √(20.6² + 40.2²) = 45.2.
+    expect(near(60)[0]!.message).toBe('Hole 7 is 1 3/4 in full from joint B.');
   });
 
   it('rails that must not be welded are bolted: shown, checked in shear and bearing, and let through', () => {

@@ -1,4 +1,4 @@
-import type { PlanResult, Section } from '@splay/core';
+import { notchOutline, type PlanResult, posed, type Section } from '@splay/core';
 import type { Across } from '../../client/picture-props.ts';
 import { acrossPx } from '../../board/strips.ts';
 import type { View } from '../../client/picture-props.ts';
@@ -42,14 +42,10 @@ export function ReworkMark({
         strokeDasharray="5 2"
       />
     );
-  const deep = operation.depth * across.scale;
-  const y = operation.from === 'below' ? top + depth * across.scale : top;
-  const way = operation.from === 'below' ? -1 : 1;
-  const [inner, bend] = [y + way * deep, Math.min(deep, (right - left) / 3)];
-  // A round notch is one curve; an arch runs flat over the axle between two bends.
-  const edge =
-    operation.form === 'round'
-      ? `C${left} ${y + way * deep * (4 / 3)} ${right} ${y + way * deep * (4 / 3)} ${right} ${y}`
-      : `C${left} ${inner} ${left} ${inner} ${left + bend} ${inner}H${right - bend}C${right} ${inner} ${right} ${inner} ${right} ${y}`;
-  return <path d={`M${left} ${y}${edge}Z`} fill="url(#hatch-cut)" stroke="var(--color-oxide)" strokeWidth={1.5} />;
+  const edge = notchOutline(operation, rework, piece.rails, 'left', (id) => section(id).depth);
+  const px = edge.map(([x, z]) => {
+    const at = posed(piece.pose, x, z);
+    return `${toPx(view, at.x).toFixed(1)} ${acrossPx(across, at.z).toFixed(1)}`;
+  });
+  return <path d={`M${px.join('L')}Z`} fill="url(#hatch-cut)" stroke="var(--color-oxide)" strokeWidth={1.5} />;
 }

@@ -13,6 +13,7 @@ interface StopNoticeProps {
 /** A stop, over everything else of the panel: nothing good is said beside it. */
 export function StopNotice({ stops, onPick, actions }: StopNoticeProps) {
   if (stops.length === 0) return null;
+  const first = actions?.removeFirst(stops);
   return (
     <section
       role="alert"
@@ -23,6 +24,15 @@ export function StopNotice({ stops, onPick, actions }: StopNoticeProps) {
         <OctagonX size={18} strokeWidth={2.4} aria-hidden="true" />
         {stops.length === 1 ? '1 thing stops this plan' : `${stops.length} things stop this plan`}
       </h2>
+      {first?.edit && (
+        <button
+          type="button"
+          className="button mt-1.5 w-full"
+          onClick={() => first.edit && actions?.onEdit(first.edit, first.say)}
+        >
+          {first.say}
+        </button>
+      )}
       <ul className="mt-1 space-y-1.5 text-[0.92rem]">
         {eachByKey(stops, ({ key }) => key).map(([name, stop], index) => (
           <li key={name}>
@@ -41,5 +51,5 @@ export function StopNotice({ stops, onPick, actions }: StopNoticeProps) {
   );
 }
 
-/** As many begin with their ways out in sight: more would push the fields out of it. */
-const OPENED = 1;
+/** As many begin with their fixes in sight; more would make a list that nobody reads. */
+const OPENED = 6;

@@ -49,6 +49,16 @@ function NotchFields(props: Fields<'notch'>) {
         ]}
         onChange={(form) => onChange({ ...operation, form })}
       />
+      <Choice
+        label="Floor of the notch"
+        value={operation.floor ?? 'follows'}
+        disabled={disabled}
+        choices={[
+          ['follows', 'follows the edge'],
+          ['level', 'level'],
+        ]}
+        onChange={(floor) => onChange({ ...operation, floor })}
+      />
       <LengthField
         {...common}
         label="Plate along the cut edge (0: none)"

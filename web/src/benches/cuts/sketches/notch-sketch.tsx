@@ -4,12 +4,12 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** A notch: what is left over it, and what that still carries against the whole rail. */
 export function NotchSketch({ operation, figures, job }: SketchOf<'notch'>) {
-  const { left, modulus, plated } = figures;
+  const { left, deep, modulus, plated } = figures;
   const [top, height] = [22, 54];
-  const deep = (operation.depth / (operation.depth + left)) * height;
+  const drawn = (operation.depth / (operation.depth + left)) * height;
   const below = operation.from === 'below';
   const edge = below ? top + height : top;
-  const inner = below ? edge - deep : edge + deep;
+  const inner = below ? edge - drawn : edge + drawn;
   const arch =
     operation.form === 'round'
       ? `M86 ${edge}C86 ${inner + (inner - edge) / 3} 178 ${inner + (inner - edge) / 3} 178 ${edge}`
@@ -19,6 +19,12 @@ export function NotchSketch({ operation, figures, job }: SketchOf<'notch'>) {
       name="Notch seen from the side"
       figures={[
         [below ? 'steel left over it' : 'steel left under it', lengthsOf(job).one(left)],
+        [
+          operation.floor === 'level' ? 'floor level: depth at its front and rear' : 'floor follows the edge: depth',
+          operation.floor === 'level'
+            ? `${lengthsOf(job).one(deep.front)} · ${lengthsOf(job).one(deep.rear)}`
+            : lengthsOf(job).one(deep.front),
+        ] as const,
         ...(modulus === null
           ? []
           : [
