@@ -156,9 +156,9 @@ describe('members and braces', () => {
     const { members } = markSheet(tour, evaluatePlan(tour));
     const leg = members.filter(({ name }) => name === 'X leg');
     expect(leg.map(({ what, side }) => `${what}, ${side}`)).toEqual([
-      'between its ends it was, each',
-      'goes in, each',
-      'cut to, between its ends, each',
+      'along its axis it was, each',
+      'cut here, so much goes in, each',
+      'cut to, along its axis, each',
       'front end turned by a sideways pie cut, each',
       'rear end turned by a sideways pie cut, each',
     ]);

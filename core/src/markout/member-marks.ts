@@ -1,4 +1,5 @@
 import type { MemberCopy, MemberOutcome, PlanResult } from '../plan/index.ts';
+import { isAt } from '../units/index.ts';
 import type { MemberMark } from './marks.ts';
 
 const NONE = { from: null, length: null, wedge: null } as const;
@@ -6,13 +7,22 @@ const NONE = { from: null, length: null, wedge: null } as const;
 /** What is done to one copy that is re-fitted: its new length, what comes out or goes in, and both ends turned. */
 function refitMarks({ refit }: MemberCopy): Omit<MemberMark, 'name' | 'side'>[] {
   if (!refit) return [];
-  const { before, after, out, front, rear } = refit;
+  const { before, after, out, front, rear, cutAt } = refit;
   const turned = (end: 'front' | 'rear', wedge: number) =>
     wedge > 0.1 ? [{ ...NONE, what: `${end} end turned by a sideways pie cut`, wedge }] : [];
   return [
-    { ...NONE, what: 'between its ends it was', length: before },
-    { ...NONE, what: out < 0 ? 'goes in' : 'comes out', length: Math.abs(out) },
-    { ...NONE, what: 'cut to, between its ends', length: after },
+    { ...NONE, what: 'along its axis it was', length: before },
+    ...(isAt(out, 0)
+      ? []
+      : [
+          {
+            ...NONE,
+            what: out < 0 ? 'cut here, so much goes in' : 'cut here, so much comes out',
+            from: cutAt,
+            length: Math.abs(out),
+          },
+        ]),
+    { ...NONE, what: 'cut to, along its axis', length: after },
     ...turned('front', front.wedge.plan.symmetric),
     ...turned('rear', rear.wedge.plan.symmetric),
   ];

@@ -28,7 +28,14 @@ export function burdensOn({ crossmembers, members, braces, features, points }: S
     for (const lump of memberLumps(member))
       burdens.push({ ref: { kind: 'member', id: member.member.id }, name: member.member.name, ...lump });
   for (const { brace, built, mass } of braces)
-    if (built) burdens.push({ ref: { kind: 'brace', id: brace.id }, name: brace.name, mass, at: middleOf(built) });
+    if (built)
+      burdens.push({
+        ref: { kind: 'brace', id: brace.id },
+        name: brace.name,
+        mass,
+        at: middleOf(built),
+        line: [built.from, built.to],
+      });
   for (const { feature, places } of features)
     if (feature.mass > 0)
       for (const side of SIDES) {

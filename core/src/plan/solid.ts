@@ -8,6 +8,8 @@ import { type Piece, place } from './piece.ts';
 export interface Lump {
   readonly mass: number;
   readonly at: Vec3;
+  /** The straight line that its weight is spread along evenly; without one it is at one place, or as `run` says. */
+  readonly line?: readonly [Vec3, Vec3];
 }
 
 /** The steel of one straight stretch of a rail: its weight is spread evenly over its run along the frame, mm. */

@@ -1,4 +1,4 @@
-import { type Body, type BodyPose, onFrame, type ProfilePoint, type WheelOpening } from '../../body/index.ts';
+import { type Body, type BodyPose, onBody, onFrame, type ProfilePoint, type WheelOpening } from '../../body/index.ts';
 import type { Axle } from '../../frame/index.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 
@@ -37,6 +37,20 @@ function distanceTo(edge: readonly ProfilePoint[], { x, z }: ProfilePoint): numb
 }
 
 /**
+ * Distance of a point from the steel round an opening given by its radius, mm; below 0 inside it. There is steel over the centerline
+ * only: outside the circle, and nothing below it.
+ *
+ * @param radius Of the opening, mm.
+ * @param x From its middle, in the body’s own axes, mm.
+ * @param z Over its middle.
+ */
+export function fromArch(radius: number, x: number, z: number): number {
+  const away = Math.hypot(x, z);
+  if (z >= 0) return away <= radius ? radius - away : -Math.min(away - radius, z);
+  return Math.abs(x) >= radius ? -z : Math.hypot(radius - Math.abs(x), z);
+}
+
+/**
  * The openings of a body over the axles.
  *
  * @param body The body; validated.
@@ -60,7 +74,8 @@ export const openingsOver = (
       if (!wheel) return 0;
       const middle = { x: wheel.x, z: wheel.z + lift };
       if (edge.length > 1) return distanceTo(edge, middle) - axle.item.tyreRadius;
-      return (radius ?? 0) - axle.item.tyreRadius - Math.hypot(at.x - middle.x, at.z - middle.z);
+      const own = onBody(pose, { ...middle, y: 0 });
+      return fromArch(radius ?? 0, own.x - opening.x, own.z - (z ?? 0)) - axle.item.tyreRadius;
     };
     const known = wheel && (edge.length > 1 || (z !== undefined && radius !== undefined));
     return {
@@ -68,6 +83,7 @@ export const openingsOver = (
       at: { x: at.x, z: at.z },
       measured: z !== undefined,
       behind: wheel ? at.x - wheel.x : null,
-      room: known ? { ride: left(0), bump: left(bump) } : null,
+      // On the way up a tire passes every height between: it never has more room at bump than at ride height.
+      room: known ? { ride: left(0), bump: Math.min(left(0), left(bump)) } : null,
     };
   });

@@ -1,6 +1,6 @@
-import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint, wheelbaseOf } from '../../body/index.ts';
+import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint } from '../../body/index.ts';
 import type { Axle, FramePoint, FrameRoom } from '../../frame/index.ts';
-import type { BodyPoint } from '../../body/index.ts';
+import type { BodyPoint, WheelOpening } from '../../body/index.ts';
 import { once } from '../../once.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { axleXs } from '../axle-loads.ts';
@@ -188,6 +188,15 @@ function aheadOf(
   return cab && front > cab.x - wanted ? { name: cab.name, gap: front - cab.x, wanted } : null;
 }
 
+/** Between the middles of its openings along the frame, as it sits: less than along a raked body. Null without both. */
+function wheelbaseAsked(body: Body, pose: BodyPose): number | null {
+  const [front, rear] = [openingOver(body, 'front'), openingOver(body, 'rear')];
+  if (!front || !rear) return null;
+  // A height that nobody measured is taken to be that of the other opening.
+  const at = ({ x, z }: WheelOpening) => onFrame(pose, { x, z: z ?? front.z ?? rear.z ?? 0 }).x;
+  return at(rear) - at(front);
+}
+
 /** What hangs low on a body where it sits. */
 const lowPoints = (body: Body, pose: BodyPose) =>
   body.points
@@ -240,7 +249,7 @@ export function seatOutcomes(
       return at && ground ? at.z - ground.at(at.x) : null;
     };
     const [frontFloor, rearFloor] = [over(body.underside[0]), over(body.underside.at(-1))];
-    const asked = wheelbaseOf(body);
+    const asked = wheelbaseAsked(body, pose);
     const between = ({ front, rear }: AxlePlaces) => (front && rear ? rear.x - front.x : null);
     const [has, had] = [between(built), between(donor)];
     const openings = once(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')));

@@ -10,6 +10,7 @@ export function memberLumps({ copies, mass }: MemberOutcome): Lump[] {
   const stretch = (a: Vec3, b: Vec3, length: number): Lump => ({
     mass: perLength * length,
     at: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, z: (a.z + b.z) / 2 },
+    line: [a, b],
   });
   return copies.flatMap(({ built, meetings }) => [
     ...built.flatMap(({ points }) =>

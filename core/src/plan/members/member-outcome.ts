@@ -15,11 +15,11 @@ import { carrierOf } from '../locate.ts';
 import type { Piece } from '../piece.ts';
 import { distance, posed } from '../pose.ts';
 import type { HungMember, PlanState } from '../state.ts';
-import { type LegAnchor, refittedLeg, type RefittedLeg } from './leg.ts';
+import { type LegAnchor, type LegAxis, refittedLeg, type RefittedLeg } from './leg.ts';
 import { type MemberMeeting, meetingOf } from './meeting.ts';
 import { distanceAlong, type MemberRun, outwardShift, pathLength, placedRun, runOn } from './runs.ts';
 
-/** A stretch of one copy of a member that is re-fitted between two of its points. */
+/** One copy of a member that is re-fitted between its two ends. */
 export interface Refit extends RefittedLeg {
   readonly from: Vec3;
   readonly to: Vec3;
@@ -114,15 +114,25 @@ function partedAt(member: Member, run: MemberRun | undefined, end: 'front' | 're
   return outwardOfEnd(member, end, run.piece) - outwardShift(run);
 }
 
-/** The stretch of the path that a re-fit replaces: from the vertex ahead of the first cut to that behind the last. */
-function refitStretch({ path }: Member, meetings: readonly MemberMeeting[], runs: readonly MemberRun[]) {
-  const [first, last] = [meetings[0], meetings.at(-1)];
-  if (!first || !last) return { from: 0, to: path.length - 1 };
-  const cutFront = runs.find(({ index }) => index === first.pieces[0])?.points.at(-1)?.x ?? 0;
-  const cutRear = runs.find(({ index }) => index === last.pieces[1])?.points[0]?.x ?? 0;
-  const from = path.findLastIndex(({ x }) => x <= cutFront);
-  const to = path.findIndex(({ x }) => x >= cutRear);
-  return { from: Math.max(0, from), to: to < 0 ? path.length - 1 : to };
+/**
+ * Where a re-fitted leg is cut: in the straight stretch that the plan's first cut runs through, at that cut; a leg that no cut runs
+ * through is cut in the middle of its longest stretch.
+ */
+function refitAxis(
+  { path }: Member,
+  side: Side,
+  meetings: readonly MemberMeeting[],
+  runs: readonly MemberRun[],
+): LegAxis {
+  const points = path.map((point) => memberPlace(point, side));
+  const first = meetings[0];
+  const cut = first && runs.find(({ index }) => index === first.pieces[0])?.points.at(-1);
+  if (cut) {
+    const next = path.findIndex(({ x }) => x >= cut.x);
+    return { path: points, stretch: Math.max(0, next - 1), along: distanceAlong(path, cut) };
+  }
+  const lengths = points.slice(1).map((point, index) => distance(points[index] as Vec3, point));
+  return { path: points, stretch: lengths.indexOf(Math.max(...lengths)) };
 }
 
 function copyOf(state: PlanState, hung: HungMember, side: Side, context: Context): MemberCopy {
@@ -159,18 +169,13 @@ function copyOf(state: PlanState, hung: HungMember, side: Side, context: Context
   };
   const refit = change === 're-fitted' ? refitOf(state, member, side, meetings, runs, section) : null;
   if (refit) {
-    const kept = [
-      ...keptParts(runs, member, 0, refit.stretch.from),
-      { points: [refit.leg.from, refit.leg.to], piece: null, isNew: true },
-      ...keptParts(runs, member, refit.stretch.to, member.path.length - 1),
-    ];
     return {
       ...common,
-      built: kept,
+      built: [{ points: refit.points, piece: null, isNew: true }],
       meetings: [],
-      refit: refit.leg,
+      refit,
       parted: { front: 0, rear: 0 },
-      lengthAfter: kept.reduce((sum, { points }) => sum + lineLength(points), 0),
+      lengthAfter: lineLength(refit.points),
     };
   }
   const built = runs.map((run) => ({ points: placedRun(run), piece: run.index, isNew: false }));
@@ -185,16 +190,6 @@ function copyOf(state: PlanState, hung: HungMember, side: Side, context: Context
   };
 }
 
-/** What of a member's path between two of its vertices is kept as it is, where it is now. */
-function keptParts(runs: readonly MemberRun[], { path }: Member, from: number, to: number) {
-  const [a, b] = [path[from]?.x ?? 0, path[to]?.x ?? 0];
-  if (to <= from) return [];
-  return runs.flatMap((run) => {
-    const points = run.points.filter(({ x }) => x >= a - 1e-9 && x <= b + 1e-9);
-    return points.length < 2 ? [] : [{ points: placedRun({ ...run, points }), piece: run.index, isNew: false }];
-  });
-}
-
 function refitOf(
   state: PlanState,
   member: Member,
@@ -202,12 +197,12 @@ function refitOf(
   meetings: readonly MemberMeeting[],
   runs: readonly MemberRun[],
   section: Parameters<typeof widthOf>[0],
-): { readonly leg: Refit; readonly stretch: { readonly from: number; readonly to: number } } | null {
-  const stretch = refitStretch(member, meetings, runs);
-  const [front, rear] = [anchorAt(state, member, side, stretch.from), anchorAt(state, member, side, stretch.to)];
+): Refit | null {
+  const [front, rear] = [0, member.path.length - 1].map((index) => anchorAt(state, member, side, index));
   if (!front || !rear) return null;
-  const leg = refittedLeg(front, rear, { width: widthOf(section), depth: section.depth });
-  return { leg: { ...leg, from: front.built, to: rear.built }, stretch };
+  const axis = refitAxis(member, side, meetings, runs);
+  const leg = refittedLeg(front, rear, { width: widthOf(section), depth: section.depth }, axis);
+  return { ...leg, from: front.built, to: rear.built };
 }
 
 const still = ({ donor, built }: MemberCopy): boolean =>

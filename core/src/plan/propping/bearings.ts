@@ -4,7 +4,10 @@ import type { Context } from '../context.ts';
 import { featureOutcomes } from '../feature-outcome.ts';
 import type { Standing } from '../measures.ts';
 import type { Outcomes } from '../outcomes.ts';
-import { frontSpine } from '../piece.ts';
+import type { Vec3 } from '../../frame/index.ts';
+import { endAt } from '../face.ts';
+import { frontSpine, type Piece } from '../piece.ts';
+import { unposed } from '../pose.ts';
 import type { PlanStep } from '../plan-result.ts';
 import { standingOf } from '../prepare.ts';
 import type { PlanState } from '../state.ts';
@@ -85,24 +88,72 @@ export const weightlessOn = (
     return weighs || off.has(unit.id) ? [] : [unit.name];
   });
 
+/** How far a point lies behind the front face of a piece, mm along the piece; below 0 ahead of it. */
+function behindFace({ pose, front }: Piece, { x, z }: Vec3): number {
+  const local = unposed(pose, x, z);
+  return local.x - endAt(front, 'front', local.z);
+}
+
 /**
- * The pieces of a step with what bears on each; what bears beyond the ends bears on the end piece.
+ * What is spread along a line, cut where the pieces of a step are parted: each part bears on its own piece.
+ *
+ * @param pieces The pieces at the moment of the cut, front to rear.
+ * @param bearing What bears on them.
+ */
+function cutApart(pieces: readonly Piece[], bearing: Bearing): readonly { readonly index: number; readonly bearing: Bearing }[] {
+  const at = (share: number): Vec3 => {
+    const [a, b] = bearing.line as readonly [Vec3, Vec3];
+    const mix = (axis: keyof Vec3) => a[axis] + share * (b[axis] - a[axis]);
+    return { x: mix('x'), y: mix('y'), z: mix('z') };
+  };
+  const behind = pieces.slice(1);
+  const breaks = behind.flatMap((piece) => {
+    const [a, b] = [behindFace(piece, at(0)), behindFace(piece, at(1))];
+    return a * b < 0 ? [a / (a - b)] : [];
+  });
+  const shares = [0, ...breaks.sort((a, b) => a - b), 1];
+  return shares.slice(1).map((to, step) => {
+    const from = shares[step] as number;
+    const middle = at((from + to) / 2);
+    return {
+      index: behind.filter((piece) => behindFace(piece, middle) >= 0).length,
+      bearing: {
+        ...bearing,
+        mass: bearing.mass * (to - from),
+        at: middle,
+        run: Math.abs(at(to).x - at(from).x),
+        line: [at(from), at(to)],
+      },
+    };
+  });
+}
+
+/**
+ * The pieces of a step with what bears on each; what bears beyond the ends bears on the end piece. A member or a brace that the
+ * cut runs through bears on both sides of it, each part with its own weight.
  *
  * @param step The step.
  * @param bearings What bears on the frame.
  * @param context Sections and density.
  */
 export function ladenPieces(step: PlanStep, bearings: readonly Bearing[], context: Context): LadenPiece[] {
-  const begins = cutOf(step).map((piece) => frontSpine(piece).x);
+  const pieces = cutOf(step);
+  const begins = pieces.map((piece) => frontSpine(piece).x);
   const over = (x: number) =>
     Math.max(
       0,
       begins.findLastIndex((begin) => x >= begin),
     );
   const taken = step.state.removed.filter(({ operation }) => operation === step.outcome.operation.id);
-  return cutOf(step).map((piece, index) => ({
+  const placed = bearings.flatMap((bearing) =>
+    bearing.line ? cutApart(pieces, bearing) : [{ index: over(bearing.at.x), bearing }],
+  );
+  return pieces.map((piece, index) => ({
     piece,
     removed: taken.some(({ front, rear }) => front === piece.front && rear === piece.rear),
-    bearings: [...steelBearings(piece, context), ...bearings.filter(({ at }) => over(at.x) === index)],
+    bearings: [
+      ...steelBearings(piece, context),
+      ...placed.filter((each) => each.index === index).map(({ bearing }) => bearing),
+    ],
   }));
 }

@@ -28,6 +28,8 @@ export interface Bearing {
   readonly at: Vec3;
   /** How far along the frame it is spread, mm; 0: at one place. */
   readonly run: number;
+  /** The line that it is spread along, where it is: a member or a brace, which a cut parts. */
+  readonly line?: readonly [Vec3, Vec3];
 }
 
 /** One support under a piece as it stands: mm, N. */

@@ -63,7 +63,7 @@ export function CutsTray(props: PictureProps) {
         <CloseUp {...props} outcome={outcome} span={span} width={wide ? tray.width - FIGURES : tray.width} />
       ) : (
         <p className="flex flex-1 items-center justify-center px-8 text-center text-pencil">
-          {outcome.refusal?.message ?? `${nameOfKind(outcome.operation.kind)}: nothing is cut here.`}
+          {outcome.refusal?.message ?? `${nameOfKind(outcome.operation.kind)}: the rails are not cut.`}
         </p>
       )}
       {wide && (
