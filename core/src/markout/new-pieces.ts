@@ -32,7 +32,8 @@ export function newPiecesOf(
     const operation = operations.get(piece.source);
     // Where a sleeve with caps runs through, no rail is let in.
     const capped = result.splices.some(
-      ({ joint, worst }) => joint.operation === piece.source && worst.splice.sleeve?.caps === true,
+      ({ joint, rails }) =>
+        joint.operation === piece.source && rails.some(({ splice }) => splice.sleeve?.caps && splice.sleeve.through),
     );
     if (!operation || capped) return [];
     const foremost = !begun.has(operation.id);

@@ -16,6 +16,8 @@ function placeOf(part: CutPart, result: PlanResult): Pick<SplicePartMark, 'ahead
     return { ahead: plate.ahead, behind: plate.behind, up: isOnWeb(plate.face) ? lowest : null };
   }
   const sleeve = one?.splice.sleeve;
+  // A cap lies over the stretch behind its joint, edge on edge with the rails.
+  if (part.name.startsWith('cap,')) return { ahead: 0, behind: part.length, up: null };
   return { ahead: sleeve?.ahead ?? 0, behind: sleeve?.behind ?? 0, up: null };
 }
 

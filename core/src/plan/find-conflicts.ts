@@ -12,6 +12,7 @@ import { mountConflicts } from './mounts/mount-conflicts.ts';
 import { memberConflicts } from './member-conflicts.ts';
 import { weakNotches } from './notch-conflicts.ts';
 import { lostRiders } from './rider-conflicts.ts';
+import { sleeveRuns } from './splices/sleeve-run.ts';
 import { overlappingParts, spliceConflicts, underPlates } from './splices/splice-conflicts.ts';
 import { builtOf, type Tape } from './tape.ts';
 import { unitConflicts } from './unit-conflicts.ts';
@@ -142,6 +143,7 @@ const FINDERS: readonly Finder[] = [
   spliceConflicts,
   underPlates,
   overlappingParts,
+  sleeveRuns,
   overlaps,
   cutReworks,
   weakNotches,

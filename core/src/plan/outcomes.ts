@@ -9,6 +9,7 @@ import { type Joint, jointsOf } from './joint.ts';
 import { type Obstacles, obstaclesOn, type SeatOutcome, seatOutcomes } from './match/index.ts';
 import { type MountingOutcome, mountingOutcomes } from './mounts/mounting-outcome.ts';
 import type { Standing } from './measures.ts';
+import { pivotOf } from './operations/index.ts';
 import { standingOf } from './prepare.ts';
 import { type SpliceOutcome, spliceOutcomes } from './splices/index.ts';
 
@@ -62,7 +63,18 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
   );
   const mountings = once(() => mountingOutcomes(seats, plan.mountings, state, frame.material, context));
   const splices = once(() =>
-    spliceOutcomes(joints, state.pieces, standing.members, plan.splices, frame.material, context),
+    spliceOutcomes(
+      joints,
+      state.pieces,
+      standing.members,
+      plan.splices,
+      frame.material,
+      (id) => {
+        const operation = operations.get(id);
+        return operation ? pivotOf(operation) : null;
+      },
+      context,
+    ),
   );
   return {
     ...geometry,

@@ -38,9 +38,14 @@ export {
 export * from './rail-splice.ts';
 export {
   BOLT_TENSILE,
+  contactOf,
   cornerRadiusOf,
   edgesAt,
   efficiencyOf,
+  type EndFit,
+  ENDS_MEET,
+  flangeLength,
+  isClosed,
   jointFormOf,
   laidPlate,
   type MadeSplice,

@@ -2,6 +2,7 @@ import type { InputProblem } from '../input-error.ts';
 import { type Section, widthOf } from '../sections/index.ts';
 import type { Plug, SplicePart } from './part.ts';
 import type { SpliceSleeve } from './rail-splice.ts';
+import { exceeds } from '../units/index.ts';
 import { insideOf, sleeveWalls } from './sleeve.ts';
 
 /**
@@ -10,9 +11,20 @@ import { insideOf, sleeveWalls } from './sleeve.ts';
  * @param sleeve The sleeve. mm.
  * @param section The rail; its walls validated.
  * @param cornerRadius Radius of the rail's corners inside, mm.
+ * @param limits The most room in all that a weld still bridges, the saw's kerf, and how far it runs through to the next joint, mm.
  */
-export function sleeveProblems(sleeve: SpliceSleeve, section: Section, cornerRadius: number): InputProblem[] {
-  const { kind, height, width, wall, ahead, behind, endLeg } = sleeve;
+export function sleeveProblems(
+  sleeve: SpliceSleeve,
+  section: Section,
+  cornerRadius: number,
+  limits: { readonly loose: number; readonly kerf: number; readonly through: number } = {
+    loose: Infinity,
+    kerf: 0,
+    through: 0,
+  },
+): InputProblem[] {
+  const { kind, height, width, wall, ahead, behind, endLeg, wedgeLength } = sleeve;
+  const { loose, kerf, through } = limits;
   const problem = (field: string, message: string): InputProblem[] => [
     { code: `splice/sleeve-${field}`, path: `sleeve.${field}`, message },
   ];
@@ -28,25 +40,47 @@ export function sleeveProblems(sleeve: SpliceSleeve, section: Section, cornerRad
     if (section.kind === 'hat' || section.kind === 'round')
       return problem('kind', 'A rectangular tube does not go over this rail.');
     const [over, beside] = [height - 2 * wall - section.depth, width - 2 * wall - widthOf(section)];
-    return over >= 0 && beside >= 0
-      ? []
-      : problem('height', 'This tube does not go over the rail: it is too small inside.');
+    if (over < 0 || beside < 0)
+      return problem('height', 'This tube does not go over the rail: it is too small inside.');
+    return exceeds(Math.max(over, beside), loose)
+      ? problem(
+          'height',
+          'This tube is so much larger than the rail that its welds would be in air: take one that lies on it.',
+        )
+      : [];
   }
   const room = insideOf(section, cornerRadius);
   if (!room) return problem('kind', 'A rectangular tube does not go into this rail: take plates, or an outer sleeve.');
   if (width > room.width) return problem('width', 'The sleeve is wider than the inside of the rail.');
-  if (kind === 'wedge')
-    return height >= room.height
-      ? []
-      : problem(
-          'height',
-          'A wedge sleeve is cut from a tube that is higher than the inside of the rail: take a plain one.',
-        );
+  if (kind === 'wedge') {
+    if (height < room.height)
+      return problem(
+        'height',
+        'A wedge sleeve is cut from a tube that is higher than the inside of the rail: take a plain one.',
+      );
+    if (wedgeLength <= 0) return problem('wedgeLength', 'Say over what length the tube is cut corner to corner.');
+    const slope = height / wedgeLength;
+    const slide = (height - kerf * Math.hypot(1, slope) - room.height) / slope;
+    const [overlap, reach] = [wedgeLength - Math.max(0, slide), ahead + behind + through];
+    return exceeds(reach, overlap)
+      ? problem(
+          'wedgeLength',
+          'The halves of the wedge sleeve overlap over less than it has to reach: cut it over a longer tube, or let it reach less.',
+        )
+      : [];
+  }
   if (kind === 'folded' && section.kind !== 'channel')
     return problem('kind', 'A folded channel lies in an open channel: here it cannot be reached. Take a tube.');
-  return height <= room.height
-    ? []
-    : problem('height', 'The sleeve is higher than the inside of the rail: grind it, or make it a wedge sleeve.');
+  if (height > room.height)
+    return problem('height', 'The sleeve is higher than the inside of the rail: grind it, or make it a wedge sleeve.');
+  // In an open channel there is room beside it to the open edge, which nothing has to fill.
+  const spare = Math.max(room.height - height, room.closed ? room.width - width : 0);
+  return exceeds(spare, loose)
+    ? problem(
+        'height',
+        'The sleeve is so much smaller than the inside of the rail that its plug welds would be in air: take a tube that fills it.',
+      )
+    : [];
 }
 
 /** How far from the joint so many plugs stand, evenly to the end, mm. */
@@ -67,8 +101,11 @@ export function sleeveParts(
   cornerRadius: number,
   span: readonly [from: number, to: number],
 ): readonly SplicePart[] {
-  const { kind, stock, width, wall, ahead, behind, yieldStress, endLeg, plugs } = sleeve;
+  const { kind, stock, width, wall, ahead, behind, yieldStress, plugs } = sleeve;
   const { thickness } = section;
+  // Deep inside a closed rail nobody welds the ends of a sleeve.
+  const inside = insideOf(section, cornerRadius);
+  const endLeg = kind !== 'outer' && inside?.closed === true ? 0 : sleeve.endLeg;
   // Halves of a wedge sleeve are slid until they fill the rail.
   const height = kind === 'wedge' ? (insideOf(section, cornerRadius)?.height ?? sleeve.height) : sleeve.height;
   const outer = kind === 'outer';
@@ -90,12 +127,14 @@ export function sleeveParts(
       (x) => ({ x, across, diameter: plugs.diameter }),
     );
   };
+  const isFree = ({ name }: SplicePart): boolean => name === 'inner' && !outer && inside?.closed === false;
   const called = (part: SplicePart): SplicePart => {
     const flange = part.name === 'top' || part.name === 'bottom';
     return {
       ...part,
       name: `sleeve, ${WALL_NAMES[part.name] ?? part.name}`,
-      plugs: plugsIn(part, flange ? plugs.flanges : plugs.sides),
+      // Beside the open edge of a channel there is no wall that a plug could go through.
+      plugs: isFree(part) ? [] : plugsIn(part, flange ? plugs.flanges : plugs.sides),
     };
   };
   if (kind !== 'folded') return walls.map(called);

@@ -2,7 +2,7 @@ import { InputError } from '../input-error.ts';
 import { resistingMoment, type Section, sectionProperties } from '../sections/index.ts';
 import { type Band, type JointForm, weldAt, weldReach } from './joint-form.ts';
 import { fedFrom, reachOfPart, sliceAt, type SplicePart, type WeldMetal } from './part.ts';
-import { ofRectangle, ofSlice, sumOf, wall, type Weighted } from './weighted.ts';
+import { ofRectangle, ofSlice, sumOf, wall, type WallContact, type Weighted } from './weighted.ts';
 
 /** A hole through one wall of a rail; on the web so high over the underside, mm. */
 export interface SpliceHole {
@@ -28,6 +28,10 @@ export interface Splice {
   readonly holes: readonly SpliceHole[];
   /** The edge that the bending moment is taken to: the rail's own, or that of every part that is fed in full too. */
   readonly edge: 'rail' | 'fed-parts';
+  /** How the walls of the two ends lie on each other; whole where not said. */
+  readonly contact?: WallContact;
+  /** The flange that a pie cut folds about: it is never cut, and is not in weld. */
+  readonly uncut?: 'top' | 'bottom' | null;
 }
 
 /** How much of a part acts at a station. Forces N, moments N·mm. */
@@ -99,6 +103,15 @@ function presentAt(splice: Splice, x: number) {
   });
 }
 
+/** The heights in weld, less the flange that is never cut. */
+function cutBand({ section, uncut }: Splice, band: Band | null): Band | null {
+  if (!band || !uncut || !('thickness' in section)) return band;
+  const [low, high] = band;
+  return uncut === 'top'
+    ? [low, Math.min(high, section.depth - section.thickness)]
+    : [Math.max(low, section.thickness), high];
+}
+
 const shareOf = (fed: number, asked: number): number => (asked <= 0 ? 1 : Math.min(1, fed / asked));
 
 /**
@@ -113,8 +126,8 @@ const shareOf = (fed: number, asked: number): number => (asked <= 0 ? 1 : Math.m
  */
 export function effectiveSection(splice: Splice, x: number, parent = bareRail(splice)): EffectiveSection {
   const { section, yieldStress, efficiency, heatAffected } = splice;
-  const inWeld = weldAt(splice.joint, section.depth, x);
-  const steel = wall(section, inWeld, efficiency * heatAffected);
+  const inWeld = cutBand(splice, weldAt(splice.joint, section.depth, x));
+  const steel = wall(section, inWeld, efficiency * heatAffected, splice.contact);
   const present = presentAt(splice, x);
   const sum = (shares: readonly number[], less: readonly Weighted[] = []) =>
     sumOf([

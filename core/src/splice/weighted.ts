@@ -48,6 +48,15 @@ function banded(part: Part, low: number, high: number, factor: number): readonly
   });
 }
 
+/**
+ * How the walls of two ends lie on each other at a joint: the share of their thickness that meets. Upright walls are offset by how far
+ * the ends are apart sideways, level ones by how far they are apart in height.
+ */
+export interface WallContact {
+  readonly upright: number;
+  readonly level: number;
+}
+
 /** The wall of a rail where none of it is in weld: asked for at every station. */
 const bareWalls = new WeakMap<Section, readonly Weighted[]>();
 
@@ -57,8 +66,14 @@ const bareWalls = new WeakMap<Section, readonly Weighted[]>();
  * @param section The rail.
  * @param inWeld Heights between which the wall is in weld, mm; null where none is.
  * @param factor What the wall in weld counts by, 0 to 1.
+ * @param contact How the walls of the two ends lie on each other.
  */
-export function wall(section: Section, inWeld: Band | null, factor: number): readonly Weighted[] {
+export function wall(
+  section: Section,
+  inWeld: Band | null,
+  factor: number,
+  contact: WallContact = { upright: 1, level: 1 },
+): readonly Weighted[] {
   const parts = partsOf(section);
   if (!inWeld) {
     const known = bareWalls.get(section);
@@ -69,9 +84,13 @@ export function wall(section: Section, inWeld: Band | null, factor: number): rea
     return bare;
   }
   const [low, high] = inWeld;
+  const meets = (part: Part): number => {
+    if (part.shape === 'ring') return Math.min(contact.upright, contact.level);
+    return part.height > part.width ? contact.upright : contact.level;
+  };
   return parts.flatMap((part) => [
     ...banded(part, -Infinity, low, 1),
-    ...banded(part, low, high, factor),
+    ...banded(part, low, high, factor * meets(part)),
     ...banded(part, high, Infinity, 1),
   ]);
 }

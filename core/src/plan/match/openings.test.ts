@@ -55,7 +55,10 @@ describe('an opening given by its radius', () => {
     const rake = (3 * Math.PI) / 180;
     const input = {
       ...seated(-150),
-      plan: { ...inputOf(plainFrame()).plan, seats: [{ body: 'b', x: 700 - 700 * Math.cos(rake) - 150 * Math.sin(rake), z: 0, rake }] },
+      plan: {
+        ...inputOf(plainFrame()).plan,
+        seats: [{ body: 'b', x: 700 - 700 * Math.cos(rake) - 150 * Math.sin(rake), z: 0, rake }],
+      },
     };
     const { wheelbase } = evaluatePlan(input).seats[0]!;
     expect(wheelbase!.asked).toBeNear(3600 * Math.cos(rake), 1e-9);

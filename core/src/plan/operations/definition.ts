@@ -45,6 +45,8 @@ export interface OperationDefinition<O extends Common & { readonly kind: string 
   readonly carryOut: (state: PlanState, operation: O, context: Context) => PlanState;
   /** Whether it turns the rail at its joints on purpose, by its cut or an oblique new piece; not where not said. */
   readonly turnsRail?: (operation: O) => boolean;
+  /** The flange that it folds the rails about without cutting it; null, or not said: it cuts all of them. */
+  readonly pivot?: (operation: O) => 'top' | 'bottom' | null;
   /** Whether what lies between its two places comes out or turns: its marks have a front and a rear line. */
   readonly paired?: boolean;
   /** The section that it names for new steel; null for that of the rail beside it. */

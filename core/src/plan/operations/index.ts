@@ -61,6 +61,14 @@ export const operationName = (operation: Operation): string =>
 export const turnsRail = (operation: Operation): boolean => definitionOf(operation).turnsRail?.(operation) ?? false;
 
 /**
+ * The flange that an operation folds the rails about without cutting it; null where it cuts all of them.
+ *
+ * @param operation The operation.
+ */
+export const pivotOf = (operation: Operation): 'top' | 'bottom' | null =>
+  definitionOf(operation).pivot?.(operation) ?? null;
+
+/**
  * Whether an operation's marks have a front and a rear line.
  *
  * @param operation The operation.

@@ -93,6 +93,7 @@ export const pieCut: OperationDefinition<PieCut, PieTurned> = {
   places: (operation, visit) => ({ ...operation, at: visit(operation.at) }),
   carryOut,
   turnsRail: () => true,
+  pivot: ({ pivot }) => pivot,
   paired: true,
   figures: pieFigures,
 };

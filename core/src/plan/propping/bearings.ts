@@ -100,7 +100,10 @@ function behindFace({ pose, front }: Piece, { x, z }: Vec3): number {
  * @param pieces The pieces at the moment of the cut, front to rear.
  * @param bearing What bears on them.
  */
-function cutApart(pieces: readonly Piece[], bearing: Bearing): readonly { readonly index: number; readonly bearing: Bearing }[] {
+function cutApart(
+  pieces: readonly Piece[],
+  bearing: Bearing,
+): readonly { readonly index: number; readonly bearing: Bearing }[] {
   const at = (share: number): Vec3 => {
     const [a, b] = bearing.line as readonly [Vec3, Vec3];
     const mix = (axis: keyof Vec3) => a[axis] + share * (b[axis] - a[axis]);

@@ -1,13 +1,12 @@
 import type { RailId, Side } from '../../frame/index.ts';
 import type { InputProblem } from '../../input-error.ts';
-import { type Rulebook, ruleValue } from '../../rules/index.ts';
+import { ruleValue } from '../../rules/index.ts';
 import {
   cornerRadiusOf,
   insideOf,
   type RailSplice,
   type SleeveFit,
   sleeveFit,
-  type SleeveRules,
   type SpliceSleeve,
   STOCK_TUBES,
   type StockTube,
@@ -15,6 +14,7 @@ import {
 import type { LengthFormat } from '../../units/index.ts';
 import type { PlanResult } from '../plan-result.ts';
 import { reckonSplice } from './splice-outcome.ts';
+import { sleeveRulesOf } from './sleeve-rules.ts';
 import { type Proposing, usualSleeve } from './usual.ts';
 
 /** A tube on the shop's own rack, or an offcut. mm. */
@@ -57,18 +57,6 @@ export interface FoundSleeve {
   /** Why it does not serve yet: too short, its wall too thin. Empty where nothing speaks against it. */
   readonly against: readonly string[];
 }
-
-/**
- * What a shop takes as a fit, by its rulebook.
- *
- * @param rules The shop’s rulebook.
- */
-export const sleeveRulesOf = (rules: Rulebook): SleeveRules => ({
-  slide: ruleValue(rules, 'sleeve/slide'),
-  loose: ruleValue(rules, 'sleeve/loose'),
-  grind: ruleValue(rules, 'sleeve/grind'),
-  wedge: ruleValue(rules, 'sleeve/wedge'),
-});
 
 /** Fits in the order a shop prefers them. */
 const ORDER: readonly SleeveFit['fit'][] = ['slides-in', 'slides-in-ground', 'wedge', 'slides-over'];

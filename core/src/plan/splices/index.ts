@@ -24,6 +24,6 @@ export {
   inTheWay,
   rackProblems,
   type RackTube,
-  sleeveRulesOf,
 } from './find-sleeve.ts';
 export { splicePlanWith } from './plan-with.ts';
+export { sleeveRulesOf } from './sleeve-rules.ts';

@@ -1,5 +1,15 @@
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
-import { isOnWeb, type Plate, type RailSplice, type RailSteel, type SplicePlate } from '../../splice/index.ts';
+import type { Section } from '../../sections/index.ts';
+import {
+  edgesAt,
+  edgesOf,
+  isOnWeb,
+  type Plate,
+  type RailSplice,
+  type RailSteel,
+  type SplicePlate,
+} from '../../splice/index.ts';
+import { exceeds } from '../../units/index.ts';
 
 /** Something about how a joint is made that welders or standards advise against, with its number. */
 export interface SpliceLimit {
@@ -90,6 +100,41 @@ function ofPoints(plate: Plate, laid: SplicePlate, { rules, show }: Looking): Sp
   ];
 }
 
+/** A plate that ends between the verticals of a step covers only one of them; a plug beyond its edge holds nothing. */
+function ofCover(plate: Plate, { form }: RailSplice, section: Section, { show }: Looking): SpliceLimit[] {
+  const half = form.form === 'step' ? form.length / 2 : 0;
+  const short = Math.max(half - plate.ahead, half - plate.behind);
+  const edges = edgesOf(plate, section);
+  const outside = plate.plugs.filter(({ x, across, diameter }) =>
+    [x - diameter / 2, x, x + diameter / 2].some((at) => {
+      if (exceeds(-plate.ahead, at) || exceeds(at, plate.behind)) return true;
+      const { low, high } = edgesAt(edges, at);
+      const reach = Math.sqrt(Math.max(0, diameter ** 2 / 4 - (at - x) ** 2));
+      return exceeds(low, across - reach) || exceeds(across + reach, high);
+    }),
+  );
+  return [
+    ...(exceeds(short, 0)
+      ? [
+          {
+            code: 'plate-short-of-step',
+            severity: 'warn' as const,
+            message: `The ${plate.name} ends ${show(short)} short of a vertical of the step: it does not bridge the weld there.`,
+          },
+        ]
+      : []),
+    ...(outside.length > 0
+      ? [
+          {
+            code: 'plug-outside',
+            severity: 'warn' as const,
+            message: `${outside.length} of ${plate.plugs.length} plug holes of the ${plate.name} run over its edge.`,
+          },
+        ]
+      : []),
+  ];
+}
+
 function ofPlate(plate: Plate, laid: SplicePlate, looking: Looking): SpliceLimit[] {
   const { steel, rules, show } = looking;
   const thick = ruleValue(rules, 'splice/plate-thick') * steel.section.thickness;
@@ -164,7 +209,10 @@ export function spliceLimits(splice: RailSplice, plates: readonly Plate[], looki
     sleeve && sleeve.plugs.flanges > 1 ? Math.min(sleeve.ahead, sleeve.behind) / sleeve.plugs.flanges : Infinity;
   const wanted = ruleValue(rules, 'splice/plug-spacing') * (sleeve?.plugs.diameter ?? 0);
   return [
-    ...plates.flatMap((plate, at) => ofPlate(plate, splice.plates[at] as SplicePlate, looking)),
+    ...plates.flatMap((plate, at) => [
+      ...ofPlate(plate, splice.plates[at] as SplicePlate, looking),
+      ...ofCover(plate, splice, section, looking),
+    ]),
     ...thinWall(section.kind === 'tube' ? 'The inner wall of the rail' : 'The wall of the rail', inner),
     ...(sleeve ? thinWall('The sleeve', sleeve.wall) : []),
     ...(spacing < wanted - SLIGHT

@@ -1,10 +1,11 @@
 import { InputError } from '../../input-error.ts';
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
-import { type Section, widthOf } from '../../sections/index.ts';
+import type { Section } from '../../sections/index.ts';
 import { cornerRadiusOf, insideOf, type SpliceSleeve, wedgeSleeve } from '../../splice/index.ts';
 import type { DrawnPoint } from '../outline.ts';
 import { box, laidOut, sizeOf } from '../flat-part.ts';
 import { type MadePart, sideOf } from './cut-part.ts';
+import { capSides } from './cap-sides.ts';
 import type { RailSpliceOutcome } from './splice-outcome.ts';
 import { sleeveMass } from './steel.ts';
 
@@ -144,21 +145,15 @@ function wedgeParts(
  */
 export function capParts(one: RailSpliceOutcome, length: number): readonly MadePart[] {
   const { section, material } = one.steel;
-  const sides: readonly (readonly [name: string, width: number])[] = [
-    ['cap, web', section.depth],
-    ['cap, top', widthOf(section)],
-    ['cap, bottom', widthOf(section)],
-    ...(section.kind === 'channel' ? [] : [['cap, inner side', section.depth] as const]),
-  ];
-  return sides.map(([name, width]) => {
-    const flat = laidOut({ outline: box(length, width, 0), holes: [], lines: [] }, sideOf(one.rail));
+  return capSides(section).map((side) => {
+    const flat = laidOut({ outline: box(length, side.width, 0), holes: [], lines: [] }, sideOf(one.rail));
     return {
-      name,
+      name: side.name,
       stock: 'plate',
-      thickness: section.thickness,
+      thickness: side.thickness,
       flat,
       ...sizeOf(flat),
-      mass: length * width * section.thickness * material.density,
+      mass: length * side.width * side.thickness * material.density,
       note: 'restores the outside between the joints; counts for nothing in strength',
     };
   });

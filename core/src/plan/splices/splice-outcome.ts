@@ -2,6 +2,9 @@ import type { Frame, RailId, Side } from '../../frame/index.ts';
 import type { Rulebook } from '../../rules/index.ts';
 import { resistingMoment, type Section, sectionProperties } from '../../sections/index.ts';
 import {
+  type EndFit,
+  ENDS_MEET,
+  isClosed,
   type MadeSplice,
   jointFormOf,
   type RailSplice,
@@ -14,7 +17,7 @@ import {
   weldReach,
 } from '../../splice/index.ts';
 import type { Context } from '../context.ts';
-import { type Joint, railsOf } from '../joint.ts';
+import { type Joint, type JointSide, railsOf } from '../joint.ts';
 import type { MemberOutcome } from '../members/index.ts';
 import { type Piece, railEnd } from '../piece.ts';
 import { type FatigueDetail, fatigueDetails } from './fatigue.ts';
@@ -79,8 +82,11 @@ interface Known {
   readonly rules: Rulebook;
   readonly display: Context['display'];
   readonly span: readonly [from: number, to: number];
+  readonly fit: EndFit;
   readonly reckoned: Reckoned;
 }
+
+const FIT_KEYS = ['sideways', 'height', 'opening', 'uncut'] as const satisfies readonly (keyof EndFit)[];
 
 /** What was reckoned last of each splice: a dragged cut changes none of it. */
 const known = new WeakMap<RailSplice, Known[]>();
@@ -95,6 +101,7 @@ const KEPT = 4;
  * @param material The donor's material.
  * @param context Rules, and how lengths are written.
  * @param span The stretch between two joints that its sleeve runs through, from the joint, mm.
+ * @param fit How the ends come to the joint.
  */
 export function reckonSplice(
   splice: RailSplice,
@@ -102,6 +109,7 @@ export function reckonSplice(
   material: RailSteel['material'],
   { rules, display, show }: Pick<Context, 'rules' | 'display' | 'show'>,
   span: readonly [from: number, to: number] = [0, 0],
+  fit: EndFit = ENDS_MEET,
 ): Reckoned {
   const kept = known.get(splice) ?? [];
   const same = kept.find(
@@ -111,11 +119,12 @@ export function reckonSplice(
       one.rules === rules &&
       one.display === display &&
       one.span[0] === span[0] &&
-      one.span[1] === span[1],
+      one.span[1] === span[1] &&
+      FIT_KEYS.every((key) => one.fit[key] === fit[key]),
   );
   if (same) return same.reckoned;
   const steel: RailSteel = { section, material };
-  const made = spliceOf(splice, steel, rules, span);
+  const made = spliceOf(splice, steel, rules, span, fit);
   const weld = weldReach(jointFormOf(splice.form, rules));
   const laid = [
     ...splice.plates,
@@ -133,11 +142,11 @@ export function reckonSplice(
         Math.max(weld[1], ...laid.map(({ behind }) => behind)),
       ],
     },
-    weld: weldWork(splice, made, section, rules),
+    weld: weldWork(splice, made, section, rules, { span, uncut: fit.uncut }),
     details: fatigueDetails(splice, made.plates, steel, rules),
     limits: spliceLimits(splice, made.plates, { steel, rules, show }),
   };
-  known.set(splice, [{ section, material, rules, display, span, reckoned }, ...kept].slice(0, KEPT));
+  known.set(splice, [{ section, material, rules, display, span, fit, reckoned }, ...kept].slice(0, KEPT));
   return reckoned;
 }
 
@@ -177,22 +186,46 @@ interface Through {
   readonly rail: RailId;
   readonly section: Section | null;
   readonly turn: number;
+  readonly fit: EndFit;
 }
+
+/** How the ends of one rail come to a joint: what the plan turns on purpose is filled, and does not count as an opening. */
+function fitOf(
+  rail: RailId,
+  { dy, dz, gapTop, gapBottom, depth, width }: JointSide,
+  { plannedKink }: Joint,
+  section: Section | null,
+  uncut: EndFit['uncut'],
+): EndFit {
+  const outward = rail === 'left' || rail.endsWith('/left') ? -dy : dy;
+  // A closed rail has a second upright wall, whose offset is another one where the widths differ.
+  const inner = section && isClosed(section) ? Math.abs(outward - width) : 0;
+  return {
+    sideways: Math.max(Math.abs(dy), inner),
+    height: Math.max(Math.abs(dz), Math.abs(dz - depth)),
+    opening: plannedKink ? 0 : Math.max(0, gapTop, gapBottom),
+    uncut,
+  };
+}
+
+/** The flange that an operation folds the rails about without cutting it; null where it cuts all of them. */
+export type PivotOf = (operation: string) => EndFit['uncut'];
 
 /** The joints of the rails with what runs through them, then those in members that are re-fitted. */
 function jointsToMake(
   joints: readonly Joint[],
   pieces: readonly Piece[],
   members: readonly MemberOutcome[],
+  pivotOf: PivotOf,
   context: Context,
 ): readonly { readonly joint: SpliceJoint; readonly through: readonly Through[] }[] {
   const ofRails = joints.map((joint) => ({
     joint: { ...joint, of: 'rails' as const },
-    through: railsOf(joint).map(([rail, { pitch }]): Through => ({
-      rail,
-      section: sectionAt(rail, joint, pieces, members, context),
-      turn: pitch,
-    })),
+    through: railsOf(joint).map(([rail, side]): Through => {
+      const section = sectionAt(rail, joint, pieces, members, context);
+      const uncut = rail === 'left' || rail === 'right' ? pivotOf(joint.operation) : null;
+      return { rail, section, turn: side.pitch, fit: fitOf(rail, side, joint, section, uncut) };
+    }),
   }));
   const ofMembers = members.flatMap(({ member, operation, copies }) => {
     const refits = copies.flatMap(({ rail, refit }) => (refit ? [{ rail, refit }] : []));
@@ -208,7 +241,7 @@ function jointsToMake(
       of: 'member',
     };
     const section = context.section(member.section);
-    return [{ joint, through: refits.map(({ rail }): Through => ({ rail, section, turn: 0 })) }];
+    return [{ joint, through: refits.map(({ rail }): Through => ({ rail, section, turn: 0, fit: ENDS_MEET })) }];
   });
   return [...ofRails, ...ofMembers];
 }
@@ -221,6 +254,7 @@ function jointsToMake(
  * @param members What became of each member.
  * @param splices What the plan says of them.
  * @param material The donor's material.
+ * @param pivotOf The flange that an operation folds about.
  * @param context Sections, rules and how lengths are written.
  */
 export function spliceOutcomes(
@@ -229,6 +263,7 @@ export function spliceOutcomes(
   members: readonly MemberOutcome[],
   splices: readonly SplicePlan[],
   material: Frame['material'],
+  pivotOf: PivotOf,
   context: Context,
 ): readonly SpliceOutcome[] {
   const weldable = material.weldable && !material.heatTreated;
@@ -240,7 +275,7 @@ export function spliceOutcomes(
     const own = of === 'member' || rail === 'left' || rail === 'right' ? decided?.rails : undefined;
     return other?.splice ?? own ?? usual;
   };
-  return jointsToMake(joints, pieces, members, context).flatMap(({ joint, through }): SpliceOutcome[] => {
+  return jointsToMake(joints, pieces, members, pivotOf, context).flatMap(({ joint, through }): SpliceOutcome[] => {
     const decided = decidedOf(joint.id);
     const [ahead, behind] = [-1, 1].map((step) => {
       const at = joints.findIndex(({ id }) => id === joint.id);
@@ -248,7 +283,7 @@ export function spliceOutcomes(
       return other?.operation === joint.operation ? other : undefined;
     });
     const planAhead = ahead ? decidedOf(ahead.id) : null;
-    const rails = through.flatMap(({ rail, section, turn }): RailSpliceOutcome[] => {
+    const rails = through.flatMap(({ rail, section, turn, fit }): RailSpliceOutcome[] => {
       if (!section) return [];
       const other = decided?.others.find((one) => one.rail === rail);
       const made = madeOn(decided, rail, joint.of);
@@ -260,7 +295,7 @@ export function spliceOutcomes(
           : made.sleeve?.through && behind
             ? [0, behind.builtX - joint.builtX]
             : [0, 0];
-      const reckoned = reckonSplice(shared ? withSleeve(made, shared) : made, section, material, context, span);
+      const reckoned = reckonSplice(shared ? withSleeve(made, shared) : made, section, material, context, span, fit);
       return [{ ...reckoned, rail, turn, otherwise: other ? other.reason : null }];
     });
     const runsOn = rails.some(({ splice }) => splice.sleeve?.through === true);

@@ -2,6 +2,8 @@ import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { Section } from '../../sections/index.ts';
 import {
   cornerRadiusOf,
+  insideOf,
+  isClosed,
   jointFormOf,
   type Pattern,
   type PlateFace,
@@ -11,10 +13,14 @@ import {
   roomFor,
   type SpliceForm,
   type SplicePlate,
+  sleeveFit,
   type SpliceSleeve,
+  STOCK_TUBES,
+  type StockTube,
   weldReach,
 } from '../../splice/index.ts';
-import { inches, type LengthFormat } from '../../units/index.ts';
+import { inches, type LengthFormat, TOLERANCE } from '../../units/index.ts';
+import { sleeveRulesOf } from './sleeve-rules.ts';
 
 /** A joint that nothing is decided of: square, welded from one side, looked at, nothing over it. */
 export const PLAIN_BUTT: RailSplice = {
@@ -89,6 +95,45 @@ export function usualPlate(id: string, face: PlateFace, form: SpliceForm, propos
 /** Room that a sleeve keeps beside it where nobody has chosen a tube yet, in all, mm. */
 const CLEAR = 1.6;
 
+/** To what the size of a tube is rounded that is made for a rail, mm. */
+const FINE = inches(1 / 16);
+
+/**
+ * The stock tube that serves best as a sleeve: one that slides in or over as it is before one that is ground, then the thickest wall
+ * that is no thicker than the rail's, then the largest; null where no yard's does.
+ */
+function stockSleeve(
+  kind: 'inner' | 'outer',
+  section: Section,
+  rules: Rulebook,
+): (Omit<StockTube, 'name'> & { readonly stock: string }) | null {
+  const room = insideOf(section, cornerRadiusOf(section));
+  const fits = STOCK_TUBES.flatMap((tube) => {
+    const fit = sleeveFit(tube, section, room, sleeveRulesOf(rules));
+    if (kind === 'outer') return fit.fit === 'slides-over' ? [{ tube, ground: { height: 0, width: 0 }, order: 0 }] : [];
+    if (fit.fit === 'slides-in') return [{ tube, ground: { height: 0, width: 0 }, order: 0 }];
+    return fit.fit === 'slides-in-ground' ? [{ tube, ground: fit.grind, order: 1 }] : [];
+  });
+  const thick = ({ wall }: StockTube) => (wall <= section.thickness + TOLERANCE ? wall : -wall);
+  const [best] = fits.toSorted(
+    (a, b) =>
+      a.order - b.order ||
+      thick(b.tube) - thick(a.tube) ||
+      b.tube.height - a.tube.height ||
+      b.tube.width - a.tube.width,
+  );
+  if (!best) return null;
+  const { tube, ground } = best;
+  const off = [ground.height, ground.width].some((mm) => mm > 0);
+  return {
+    stock: off ? `${tube.name}, ground` : tube.name,
+    height: tube.height - ground.height,
+    width: tube.width - ground.width,
+    wall: tube.wall,
+    cornerRadius: tube.cornerRadius,
+  };
+}
+
 /**
  * A sleeve to begin with: as large as fits, as thick as the rail's wall, with as many plugs as go in at the rulebook's
  * spacing; null where none goes.
@@ -113,17 +158,22 @@ export function usualSleeve(
   const across = 'width' in section ? section.width : section.flange;
   const far = 'inner' in section ? section.inner : 0;
   const outer = kind === 'outer';
+  const tube = kind === 'folded' ? null : stockSleeve(kind, section, rules);
   return {
     kind,
-    stock: kind === 'folded' ? 'folded from sheet' : 'tube to be found',
-    height: outer ? section.depth + 2 * wall + CLEAR : section.depth - 2 * wall - CLEAR,
-    width: outer ? across + 2 * wall + CLEAR : across - wall - far - CLEAR,
-    wall,
-    cornerRadius: 1.5 * wall,
+    ...(tube ?? {
+      stock: kind === 'folded' ? 'folded from sheet' : 'tube made to size',
+      // What no yard sells is at least of whole steps: up over a rail, down in it.
+      height: outer ? up(section.depth + 2 * wall + CLEAR, FINE) : down(section.depth - 2 * wall - CLEAR, FINE),
+      width: outer ? up(across + 2 * wall + CLEAR, FINE) : down(across - wall - far - CLEAR, FINE),
+      wall,
+      cornerRadius: 1.5 * wall,
+    }),
     ahead: reach,
     behind: reach,
     plugs: { diameter, flanges: count, sides: count },
-    endLeg: wall,
+    // Deep inside a closed rail nobody can weld its ends.
+    endLeg: outer || !isClosed(section) ? wall : 0,
     through: false,
     caps: false,
     wedgeLength: 0,

@@ -1,6 +1,15 @@
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { Section } from '../../sections/index.ts';
-import { type MadeSplice, type RailSplice, shrinkageAcross, wallLength } from '../../splice/index.ts';
+import {
+  type EndFit,
+  flangeLength,
+  type MadeSplice,
+  type RailSplice,
+  shrinkageAcross,
+  type SplicePart,
+  wallLength,
+} from '../../splice/index.ts';
+import { capWeld } from './cap-sides.ts';
 import { weldOn } from './steel.ts';
 
 /** What welding a joint takes. */
@@ -16,8 +25,9 @@ export interface WeldWork {
   readonly shrinkage: number;
 }
 
-/** Length of the weld through the wall, mm: longer where the cut slants or steps. */
-function wallWeld({ form }: RailSplice, section: Section): number {
+/** Length of the weld through the wall, mm: longer where the cut slants or steps, without a flange that is not cut. */
+function wallWeld({ form }: RailSplice, section: Section, uncut: EndFit['uncut']): number {
+  if (uncut && form.form === 'butt') return wallLength(section) - flangeLength(section);
   switch (form.form) {
     case 'bolted':
       return 0;
@@ -39,8 +49,18 @@ const websOf = ({ kind }: Section): number => (kind === 'channel' ? 1 : kind ===
  * @param made What `spliceOf` makes of it.
  * @param section The rail's section.
  * @param rules The rulebook.
+ * @param at How far its sleeve runs through from the joint ahead or to the one behind, mm, and a flange that is not cut.
  */
-export function weldWork(splice: RailSplice, made: MadeSplice, section: Section, rules: Rulebook): WeldWork {
+export function weldWork(
+  splice: RailSplice,
+  made: MadeSplice,
+  section: Section,
+  rules: Rulebook,
+  { span, uncut }: { readonly span: readonly [number, number]; readonly uncut: EndFit['uncut'] } = {
+    span: [0, 0],
+    uncut: null,
+  },
+): WeldWork {
   const { weld, form } = splice;
   const t = section.thickness;
   const welded = form.form !== 'bolted';
@@ -48,6 +68,12 @@ export function weldWork(splice: RailSplice, made: MadeSplice, section: Section,
   // From both sides the groove is a double one: half of the steel of a single one.
   const groove = t ** 2 * Math.tan(ruleValue(rules, 'weld/groove') / 2) * (weld.way === 'both-sides' ? 0.5 : 1);
   const area = welded ? gap * t + groove : 0;
-  const length = wallWeld(splice, section) + (made.splice?.parts ?? []).reduce((sum, part) => sum + weldOn(part), 0);
+  // A sleeve that runs on from the joint ahead is welded once, and counted there; its caps are welded to the rails at both.
+  const isOurs = ({ name }: SplicePart): boolean => span[0] === 0 || !name.startsWith('sleeve');
+  const capped = splice.sleeve?.caps === true && span[1] > span[0];
+  const caps = capped && span[0] === 0 ? capWeld(section, span[1]) : 0;
+  const wallIn = capped ? 0 : wallWeld(splice, section, uncut);
+  const parts = (made.splice?.parts ?? []).filter(isOurs).reduce((sum, part) => sum + weldOn(part), 0);
+  const length = wallIn + parts + caps;
   return { area, length, heat: length * ruleValue(rules, 'weld/heat'), gap, shrinkage: shrinkageAcross(area, t) };
 }
