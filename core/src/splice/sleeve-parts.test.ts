@@ -114,7 +114,7 @@ describe('what is wrong with a sleeve is said at its field', () => {
   it('and nothing is said of those that go', () => {
     expect(said({})).toEqual([]);
     expect(said({ height: 132, width: 62 })).toEqual([]);
-    expect(said({ kind: 'wedge', height: 133 })).toEqual([]);
+    expect(said({ kind: 'wedge', height: 133, wedgeLength: 900 })).toEqual([]);
     expect(said({ kind: 'outer', height: 148, width: 78 })).toEqual([]);
     expect(said({ kind: 'folded', height: 170, width: 59 }, channel)).toEqual([]);
   });

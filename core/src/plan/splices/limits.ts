@@ -9,7 +9,7 @@ import {
   type RailSteel,
   type SplicePlate,
 } from '../../splice/index.ts';
-import { exceeds } from '../../units/index.ts';
+import { exceeds, readsLess } from '../../units/index.ts';
 
 /** Something about how a joint is made that welders or standards advise against, with its number. */
 export interface SpliceLimit {
@@ -40,7 +40,7 @@ function ofFillets(
   const back = thickness > THIN_EDGE ? ruleValue(rules, 'splice/edge-back') : 0;
   const least = ruleValue(rules, 'splice/fillet-least');
   const most = Math.min(thinner, thickness - back);
-  if (leg > most + SLIGHT)
+  if (readsLess(most, leg, show))
     return [
       {
         code: 'fillet-large',
@@ -48,7 +48,7 @@ function ofFillets(
         message: `The fillets of the ${name} have a leg of ${show(leg)}; the steel there takes ${show(most)}.`,
       },
     ];
-  if (leg < least - SLIGHT)
+  if (readsLess(leg, least, show))
     return [
       {
         code: 'fillet-small',
@@ -79,7 +79,7 @@ function ofPoints(plate: Plate, laid: SplicePlate, { rules, show }: Looking): Sp
   const toJoint = Math.min(...points.map(({ x }) => Math.abs(x)));
   const near = Math.min(toEnd, toJoint);
   return [
-    ...(apart < spacing - SLIGHT
+    ...(readsLess(apart, spacing, show)
       ? [
           {
             code: bolted ? 'bolt-spacing' : 'plug-spacing',
@@ -88,7 +88,7 @@ function ofPoints(plate: Plate, laid: SplicePlate, { rules, show }: Looking): Sp
           },
         ]
       : []),
-    ...(near < edge - SLIGHT
+    ...(readsLess(near, edge, show)
       ? [
           {
             code: bolted ? 'bolt-edge' : 'plug-edge',
@@ -143,7 +143,7 @@ function ofPlate(plate: Plate, laid: SplicePlate, looking: Looking): SpliceLimit
   return [
     ...ofFillets(plate, laid, looking),
     ...ofPoints(plate, laid, looking),
-    ...(plate.thickness > thick + SLIGHT
+    ...(readsLess(thick, plate.thickness, show)
       ? [
           {
             code: 'plate-thick',
@@ -215,7 +215,7 @@ export function spliceLimits(splice: RailSplice, plates: readonly Plate[], looki
     ]),
     ...thinWall(section.kind === 'tube' ? 'The inner wall of the rail' : 'The wall of the rail', inner),
     ...(sleeve ? thinWall('The sleeve', sleeve.wall) : []),
-    ...(spacing < wanted - SLIGHT
+    ...(readsLess(spacing, wanted, show)
       ? [
           {
             code: 'plug-spacing',

@@ -127,7 +127,7 @@ describe('the parts', () => {
   it('a wedge sleeve says how far its halves slide, and what fills the rail beside it', () => {
     const [wedge, strip] = partsOf(sprayer);
     expect(wedge).toMatchObject({ name: 'wedge sleeve', mark: 'A1L' });
-    expect(wedge!.note).toMatch(/slid 1 1\/2 in .* overlap over 22 1\/2 in/);
+    expect(wedge!.note).toMatch(/slid 1 1\/8 in .* overlap over 16 7\/8 in/);
     expect(wedge!.flat.lines).toEqual([expect.objectContaining({ what: 'cut' })]);
     expect(strip).toMatchObject({ name: 'packing strip' });
     expect(strip!.thickness).toBeNear(4.7625, 1e-6);

@@ -1,8 +1,7 @@
-import type { Side, Station } from '../../frame/index.ts';
-import { ruleValue } from '../../rules/index.ts';
+import type { Side } from '../../frame/index.ts';
 import { type Section, widthOf } from '../../sections/index.ts';
 import { insideOf, cornerRadiusOf, type RailSplice, type SpliceSleeve } from '../../splice/index.ts';
-import { exceeds } from '../../units/index.ts';
+import { exceeds, nudgeOf, type Span } from '../../units/index.ts';
 import { advise, type Finding, type WayOut } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
@@ -10,136 +9,122 @@ import { type Piece, place, stationsOf } from '../piece.ts';
 import { splicePlanWith } from './plan-with.ts';
 import type { RailSpliceOutcome, SpliceOutcome } from './splice-outcome.ts';
 
-/** A point of a rail's outside top edge beside a joint: along the frame from it, sideways and in height, mm. */
-interface EdgePoint {
-  readonly x: number;
-  readonly y: number;
-  readonly z: number;
-  readonly section: string;
-}
+/** A point of a rail’s outside top edge: along the frame from a joint, sideways and in height, mm. */
+type EdgePoint = Readonly<Record<'x' | 'y' | 'z', number>>;
 
-/** The top edge of one rail of a piece, front to rear, from a joint. */
-const edgeOf = (piece: Piece, side: Side, joint: number): readonly EdgePoint[] =>
-  stationsOf(piece, side).map(({ x, halfWidth, top, section }: Station): EdgePoint => {
-    const at = place(piece, side, x, halfWidth, top);
-    return { x: at.x - joint, y: at.y, z: at.z, section };
+/** The top edge of one rail between two built stations, front to rear, from the station `origin`. */
+function edgeBetween(pieces: readonly Piece[], side: Side, { from, to }: Span, origin: number): readonly EdgePoint[] {
+  return pieces.flatMap((piece) => {
+    const points = stationsOf(piece, side).map(({ x, halfWidth, top }) => place(piece, side, x, halfWidth, top));
+    return points.slice(1).flatMap((b, index): EdgePoint[] => {
+      const a = points[index] as EdgePoint;
+      if (b.x <= from || a.x >= to || b.x <= a.x) return [];
+      const at = (x: number): EdgePoint => {
+        const share = (x - a.x) / (b.x - a.x);
+        return { x: x - origin, y: a.y + share * (b.y - a.y), z: a.z + share * (b.z - a.z) };
+      };
+      return [at(Math.max(a.x, from)), at(Math.min(b.x, to))];
+    });
   });
-
-/** How far a rail turns from its line at the joint over the reach of a sleeve, and where that begins, mm. */
-interface Departure {
-  readonly by: number;
-  readonly at: number;
 }
 
-/**
- * How far the rail departs from the straight line of the piece that the sleeve is begun in, over the sleeve's reach on the other side
- * of the joint: the sleeve is straight, so that it must have so much room.
- */
-function departureOf(own: readonly EdgePoint[], reach: number): Departure {
-  const [first, second] = own;
-  if (!first || !second) return { by: 0, at: 0 };
-  const sign = Math.sign(second.x - first.x) || 1;
-  const slope = (of: 'y' | 'z') => (second[of] - first[of]) / (second.x - first.x || sign);
-  let [by, at] = [0, reach];
-  for (const [index, point] of own.entries()) {
-    const before = own[index - 1];
-    if (!before) continue;
-    // The last stretch counts as far as the sleeve reaches.
-    const share = Math.abs(point.x) > reach ? (sign * reach - before.x) / (point.x - before.x) : 1;
-    const mix = (of: 'x' | 'y' | 'z') => before[of] + share * (point[of] - before[of]);
-    const end = { x: mix('x'), y: mix('y'), z: mix('z') };
-    const off = Math.hypot(
-      end.y - (first.y + slope('y') * (end.x - first.x)),
-      end.z - (first.z + slope('z') * (end.x - first.x)),
-    );
-    if (exceeds(off, by)) {
-      if (!exceeds(by, 0)) at = Math.abs(before.x);
-      by = off;
+/** The narrowest straight strip that some points lie in, across, mm: what a rail bends out of line. */
+function stripOf(points: readonly EdgePoint[], across: 'y' | 'z'): number {
+  let narrowest = Infinity;
+  points.forEach((a, index) => {
+    for (const b of points.slice(index + 1)) {
+      if (b.x - a.x < 1) continue;
+      const slope = (b[across] - a[across]) / (b.x - a.x);
+      const off = points.map((point) => point[across] - slope * point.x);
+      narrowest = Math.min(narrowest, Math.max(...off) - Math.min(...off));
     }
-    if (Math.abs(point.x) >= reach) break;
-  }
-  return { by, at };
+  });
+  return Number.isFinite(narrowest) ? narrowest : 0;
 }
 
-/** The room beside a sleeve in a rail, or beside the rail in a sleeve, mm: the least of height and width. */
-function roomBeside({ kind, height, width, wall }: SpliceSleeve, section: Section): number {
+/** The room beside a sleeve in a rail, or beside the rail in a sleeve, mm. */
+function roomBeside(
+  { kind, height, width, wall }: SpliceSleeve,
+  section: Section,
+): Readonly<Record<'y' | 'z', number>> {
   if (kind === 'outer')
-    return Math.max(0, Math.min(height - 2 * wall - section.depth, width - 2 * wall - widthOf(section)));
+    return {
+      y: Math.max(0, width - 2 * wall - widthOf(section)),
+      z: Math.max(0, height - 2 * wall - section.depth),
+    };
   const inside = insideOf(section, cornerRadiusOf(section));
-  if (!inside) return 0;
-  const high = kind === 'wedge' ? 0 : inside.height - height;
-  return Math.max(0, inside.closed ? Math.min(high, inside.width - width) : high);
+  return {
+    y: Math.max(0, (inside?.width ?? 0) - width),
+    // Halves of a wedge are slid until they fill the height.
+    z: kind === 'wedge' ? 0 : Math.max(0, (inside?.height ?? 0) - height),
+  };
 }
 
-/** A splice whose sleeve reaches less to one side, its plugs as many as they were. */
-const shorter = (splice: RailSplice, side: 'ahead' | 'behind', reach: number): RailSplice => ({
+/** A splice whose sleeve reaches no farther than so much to each side. */
+const shorter = (splice: RailSplice, reach: number): RailSplice => ({
   ...splice,
-  sleeve: splice.sleeve && { ...splice.sleeve, [side]: reach },
+  sleeve: splice.sleeve && {
+    ...splice.sleeve,
+    ahead: Math.min(splice.sleeve.ahead, reach),
+    behind: Math.min(splice.sleeve.behind, reach),
+  },
 });
 
 /** Sleeves that cannot lie where they are meant to: they are straight, and the rail is not. */
-function bent(
-  outcome: SpliceOutcome,
-  one: RailSpliceOutcome,
-  { state, joints }: Findings,
-  { show, rules }: Context,
-): Finding[] {
+function bent(outcome: SpliceOutcome, one: RailSpliceOutcome, { state }: Findings, context: Context): Finding[] {
   const { sleeve } = one.splice;
-  const joint = joints.find(({ id }) => id === outcome.joint.id);
-  if (!sleeve || !joint || (one.rail !== 'left' && one.rail !== 'right')) return [];
+  const { joint } = outcome;
+  if (!sleeve || outcome.sleeveFrom !== null || (one.rail !== 'left' && one.rail !== 'right')) return [];
   const side = one.rail;
-  const [ahead, behind] = [state.pieces[joint.piece], state.pieces[joint.piece + 1]];
-  const here = joint.sides[side];
-  if (!ahead || !behind || !here) return [];
+  const { show, display } = context;
   const room = roomBeside(sleeve, one.steel.section);
-  const kink = Math.hypot(Math.tan(here.yaw), Math.tan(here.pitch));
-  const atKink = kink * Math.min(sleeve.ahead, sleeve.behind);
-  const place = {
-    operation: joint.operation,
-    donorX: joint.donorX,
-    builtX: joint.builtX,
-    about: joint.id,
+  const through = sleeve.through ? (outcome.next?.distance ?? 0) : 0;
+  const over = (ahead: number, behind: number) => {
+    const edge = edgeBetween(
+      state.pieces,
+      side,
+      { from: joint.builtX - ahead, to: joint.builtX + through + behind },
+      joint.builtX,
+    );
+    return { y: stripOf(edge, 'y'), z: stripOf(edge, 'z') };
   };
-  if (exceeds(atKink, room))
-    return [
-      {
-        ...place,
-        code: `sleeve-kink-${side}`,
-        severity: 'stop',
-        message: `The sleeve of joint ${joint.letter} is straight and the rail kinks there: over its reach it comes ${show(atKink)} out of line, and has ${show(room)} of room.`,
-        waysOut: advise('Take plates cut to the kink, or a folded channel welded up on both sides of it.'),
-      },
-    ];
-  const least = ruleValue(rules, 'splice/plug-spacing') * sleeve.plugs.diameter;
-  const sides = [
-    { reach: sleeve.ahead, which: 'ahead' as const, edge: edgeOf(ahead, side, joint.builtX).toReversed() },
-    ...(sleeve.through
-      ? []
-      : [{ reach: sleeve.behind, which: 'behind' as const, edge: edgeOf(behind, side, joint.builtX) }]),
+  const fits = (ahead: number, behind: number): boolean => {
+    const strip = over(ahead, behind);
+    return !exceeds(strip.y, room.y) && !exceeds(strip.z, room.z);
+  };
+  if (fits(sleeve.ahead, sleeve.behind)) return [];
+  const strip = over(sleeve.ahead, sleeve.behind);
+  const way = exceeds(strip.y, room.y) ? 'y' : 'z';
+  const step = nudgeOf(display);
+  const least = 2 * sleeve.plugs.diameter;
+  const longest = Math.max(sleeve.ahead, sleeve.behind);
+  const reaches = Array.from({ length: Math.floor((longest - least) / step) + 1 }, (_, at) => longest - at * step);
+  const reach = reaches.find((each) => fits(Math.min(each, sleeve.ahead), Math.min(each, sleeve.behind)));
+  return [
+    {
+      operation: joint.operation,
+      donorX: joint.donorX,
+      builtX: joint.builtX,
+      about: joint.id,
+      code: `sleeve-bent-${side}`,
+      severity: 'stop',
+      message: `The sleeve of joint ${joint.letter} is straight: over its reach the rail bends ${show(strip[way])} out of line ${way === 'y' ? 'sideways' : 'in height'}, and the sleeve has ${show(room[way])} of room.`,
+      waysOut: [
+        ...(reach === undefined
+          ? []
+          : [
+              {
+                say: `Let it reach ${show(reach)} to each side`,
+                edit: {
+                  do: 'splice' as const,
+                  splices: [splicePlanWith(outcome, side, shorter(one.splice, reach))],
+                },
+              },
+            ]),
+        ...advise('Move the joint farther from the bend, or take plates that follow it.'),
+      ],
+    },
   ];
-  return sides.flatMap(({ reach, which, edge }): Finding[] => {
-    const { by, at } = departureOf(edge, reach);
-    if (!exceeds(by, room)) return [];
-    const short = Math.floor(at);
-    const fix: WayOut[] =
-      short >= least
-        ? [
-            {
-              say: `End the sleeve ${show(short)} ${which} of the joint, at the bend`,
-              edit: { do: 'splice', splices: [splicePlanWith(outcome, side, shorter(one.splice, which, short))] },
-            },
-          ]
-        : [];
-    return [
-      {
-        ...place,
-        code: `sleeve-bend-${side}-${which}`,
-        severity: 'stop',
-        message: `The sleeve of joint ${joint.letter} runs ${show(reach)} ${which}, past a bend of the rail ${show(at)} from the joint: it is straight and would stand ${show(by)} out of line there.`,
-        waysOut: [...fix, ...advise('Move the joint farther from the bend, or take plates.')],
-      },
-    ];
-  });
 }
 
 /** Sleeves that reach past the next joint without running through it. */
