@@ -1,4 +1,5 @@
 import { once } from '../once.ts';
+import { addedSteel } from './added-steel.ts';
 import { ladenOf } from './axle-loads.ts';
 import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type WayOut } from './conflict.ts';
 import { controlPredictions, pointFinder } from './control.ts';
@@ -63,7 +64,7 @@ export function judge(outcomes: Outcomes): PlanResult {
   const { donor: frame, rules } = input;
   const measures = once(() => ({
     before: donorMeasures(prepared, rules, context),
-    after: measuresOf(outcomes, context),
+    after: measuresOf(outcomes, context, () => addedSteel(outcomes, context)),
   }));
   const laden = once(() => ({
     before: ladenOf(

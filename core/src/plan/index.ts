@@ -79,6 +79,7 @@ export { type CutFace, endAt, faceAt, facesOf, type LineOf, TOP_EDGE } from './f
 export { type NotchAt, notchDepths, notchFloor, notchOutline } from './notch-profile.ts';
 export { type FacePoint, faceSpan, type FaceSpan } from './face-span.ts';
 export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';
+export { crossmemberStretch } from './match/solids.ts';
 export { endCrossing, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
 export { type DrawnPoint, insideEdge, planOutline, sideOutline, tallOf } from './outline.ts';
 export {

@@ -6,7 +6,7 @@ import { burdensOn } from './burdens.ts';
 import type { Context } from './context.ts';
 import { perCut } from './per-cut.ts';
 import { stationsOf } from './piece.ts';
-import { steelLumps } from './solid.ts';
+import { type Lump, steelLumps } from './solid.ts';
 import { lowestOf, rampsOf, undersides, wheelsUnder } from './underside.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -87,8 +87,9 @@ const minus = (a: number | null, b: number | null): number | null => (a === null
  *
  * @param standing Everything on the frame, where it is.
  * @param context Sections, rules and how lengths are written.
+ * @param added Steel that the plan adds to the rails or takes out of them besides cutting them.
  */
-export function measuresOf(standing: Standing, context: Context): Measures {
+export function measuresOf(standing: Standing, context: Context, added: () => readonly Lump[] = () => []): Measures {
   const { pieces } = standing.state;
   const { front: frontAxle, rear: rearAxle, cabBack, wheelbase, cabToAxle } = axleLengthsOf(standing);
   const behindCab = standing.points.flatMap(({ item, built }) =>
@@ -114,7 +115,9 @@ export function measuresOf(standing: Standing, context: Context): Measures {
   });
   const wheels = wheelsUnder(standing.axles);
   const ramps = once(() => rampsOf(low(), wheels));
-  const weight = once(() => balance([...steelLumps(pieces, context.section, context.density), ...burdensOn(standing)]));
+  const weight = once(() =>
+    balance([...steelLumps(pieces, context.section, context.density), ...added(), ...burdensOn(standing)]),
+  );
   return {
     wheelbase,
     cabToAxle,

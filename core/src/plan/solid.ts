@@ -61,6 +61,18 @@ function layersOf(section: Section): readonly Layer[] {
   return found;
 }
 
+/**
+ * The area of a section up to a height over its underside, mm².
+ *
+ * @param section The section.
+ * @param height Over the underside, mm.
+ */
+export const sectionBelow = (section: Section, height: number): number =>
+  layersOf(section).reduce((sum, { from, to, width }) => {
+    const [low, high] = [section.depth - to, section.depth - from];
+    return sum + width * Math.max(0, Math.min(high, height) - low);
+  }, 0);
+
 /** A stretch of rail between two stations, as lines in x: z = top + slope·x and outward = half + spread·x. */
 interface Stretch {
   readonly from: number;

