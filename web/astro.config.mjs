@@ -34,6 +34,8 @@ export default defineConfig({
     },
   },
   vite: {
+    // A worker loads the solids only when they are asked for.
+    worker: { format: 'es' },
     plugins: [tailwindcss(), preloads(new URL('./dist/preloads.json', import.meta.url))],
     build: { assetsInlineLimit: 0 },
     define: { __PROGRAM__: JSON.stringify(sourcesHash().slice(0, 16)) },

@@ -53,10 +53,14 @@ const ACCEPTABLE_STOPS: readonly string[] = ['unit-split', 'joint-cannot'];
  *
  * @param finding What was found.
  * @param acceptances What somebody has decided to live with.
+ * @param key Names it within its plan, where its code and what it is about do not.
  */
-export function conflictOf(finding: Finding, acceptances: readonly Acceptance[]): Conflict {
-  const { code, operation, about, severity } = finding;
-  const key = [code, operation, about].filter((part) => part !== null).join('/');
+export function conflictOf(
+  finding: Finding,
+  acceptances: readonly Acceptance[],
+  key = [finding.code, finding.operation, finding.about].filter((part) => part !== null).join('/'),
+): Conflict {
+  const { code, severity } = finding;
   const acceptable = severity === 'warn' || (severity === 'stop' && ACCEPTABLE_STOPS.includes(code));
   const accepted = acceptable ? (acceptances.find(({ conflict }) => conflict === key) ?? null) : null;
   return { ...finding, severity: accepted ? 'note' : severity, key, acceptable, accepted };

@@ -1,6 +1,6 @@
 export { type AxleLoad, type Laden } from './axle-loads.ts';
 export { type Bending, bendingOf } from './bending.ts';
-export { acceptedText, type Conflict, type WayOut } from './conflict.ts';
+export { acceptedText, advise, type Conflict, conflictOf, type WayOut } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
   operationOfJoint,

@@ -1,5 +1,14 @@
 import type { Side } from '../frame/index.ts';
-import { emptyPlan, evaluatePlan, type PlanInput, type PlanResult } from '../plan/index.ts';
+import {
+  type Acceptance,
+  advise,
+  type Conflict,
+  conflictOf,
+  emptyPlan,
+  evaluatePlan,
+  type PlanInput,
+  type PlanResult,
+} from '../plan/index.ts';
 import { inWorkshop, type Kernel, type Manifold, type Triple, type Workshop } from './kernel.ts';
 import { type FrameSolid, frameSolids, type SolidKind } from './things.ts';
 
@@ -14,8 +23,8 @@ export interface SolidFinding {
   /** Ids of what it is about, the first one picked. */
   readonly about: readonly string[];
   readonly message: string;
-  /** Built station of its middle, mm. */
-  readonly builtX: number;
+  /** Its middle in frame coordinates, mm; x is its built station. */
+  readonly at: Triple;
   /** How much, mm; for a plate off the steel the share of it that lies on the rail. */
   readonly amount: number;
 }
@@ -41,6 +50,11 @@ const mayMeet = (a: FrameSolid, b: FrameSolid): boolean => {
   return !APART.some(([p, q]) => (a.kind === p && b.kind === q) || (a.kind === q && b.kind === p));
 };
 
+const middleOf = (solid: Manifold): Triple => {
+  const { min, max } = solid.boundingBox();
+  return [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];
+};
+
 /** How far two solids stand in each other, mm, and where; null where they do not. */
 function overlapOf(
   workshop: Workshop,
@@ -57,11 +71,17 @@ function overlapOf(
   // A thin skin along a slanting face is large in every direction: it is as thick as it has volume for its surface.
   const thick = (2 * shared.volume()) / Math.max(1e-9, shared.surfaceArea());
   const deep = Math.min(...size, 2 * thick);
-  return deep > TOUCH ? { deep, at: axes.map((axis) => (min[axis] + max[axis]) / 2) as unknown as Triple } : null;
+  return deep > TOUCH ? { deep, at: middleOf(shared) } : null;
 }
 
-const keyOf = (code: SolidFinding['code'], a: FrameSolid, b?: FrameSolid): string =>
-  [code, ...[a, ...(b ? [b] : [])].map(({ kind, id, side }) => [kind, id ?? side ?? ''].join(':')).sort()].join('/');
+/** What has an id comes first: an acceptance is kept as long as that is there. */
+const keyOf = (code: SolidFinding['code'], ...about: readonly FrameSolid[]): string => {
+  const named = about.flatMap(({ id }) => id ?? []).sort();
+  const unnamed = about
+    .flatMap(({ id, kind, side }) => (id === null || kind === 'rail' ? [`${kind} ${side}`] : []))
+    .sort();
+  return [`solid-${code}`, ...named, ...unnamed].join('/');
+};
 
 /** Things that stand in each other. */
 function overlapsOf(workshop: Workshop, all: readonly FrameSolid[], show: (mm: number) => string): SolidFinding[] {
@@ -84,7 +104,7 @@ function overlapsOf(workshop: Workshop, all: readonly FrameSolid[], show: (mm: n
           code === 'sleeve-blocked'
             ? `The ${first.name} does not go in: it stands ${show(here.deep)} in the steel of the ${second.name}.`
             : `${first.name} and ${second.kind === 'rail' ? `the ${second.name}` : second.name} stand ${show(here.deep)} in each other.`,
-        builtX: here.at[0],
+        at: here.at,
         amount: here.deep,
       });
     }
@@ -127,14 +147,13 @@ function platesOff(workshop: Workshop, all: readonly FrameSolid[]): SolidFinding
     .flatMap((plate): SolidFinding[] => {
       const share = contactShare(workshop, plate, rails);
       if (share === null || share >= LEAST_CONTACT) return [];
-      const { min, max } = plate.solid.boundingBox();
       return [
         {
           code: 'plate-off-steel',
-          key: `${keyOf('plate-off-steel', plate)}/${plate.name}/${plate.side}`,
+          key: `${keyOf('plate-off-steel', plate)}/${plate.name} ${plate.side}`,
           about: plate.id === null ? [] : [plate.id],
           message: `The ${plate.name}, ${plate.side}, lies on steel over ${Math.floor(100 * share)} % of its face only.`,
-          builtX: (min[0] + max[0]) / 2,
+          at: middleOf(plate.solid),
           amount: share,
         },
       ];
@@ -170,11 +189,37 @@ function unsupported(workshop: Workshop, all: readonly FrameSolid[]): SolidFindi
               key: keyOf('unsupported', one),
               about: one.id === null ? [] : [one.id],
               message: `${one.name} has no rail beside it on the ${missing.join(' and the ')} at its height.`,
-              builtX: (min[0] + max[0]) / 2,
+              at: middleOf(one.solid),
               amount: missing.length,
             },
           ];
     });
+}
+
+/** Ways that a sleeve is turned, degrees, and shifted, mm, to find whether it goes in with the play that it has. */
+const TURNS = [0.5, -0.5, 1, -1, 1.5, -1.5, 2.5, -2.5];
+const SHIFTS = [0, 1, -1, 2, -2, 4, -4];
+
+/** How deep a sleeve stands in the rails of its side, mm. */
+const blockedBy = (workshop: Workshop, sleeve: Manifold, rails: readonly FrameSolid[]): number =>
+  Math.max(0, ...rails.map(({ solid }) => overlapOf(workshop, sleeve, solid)?.deep ?? 0));
+
+/** A sleeve as it lies in its rail: straight where it fits so, else turned and shifted until it fits best. */
+function eased(workshop: Workshop, sleeve: FrameSolid, all: readonly FrameSolid[]): FrameSolid {
+  const rails = all.filter(({ kind, side }) => kind === 'rail' && side === sleeve.side);
+  let best = { solid: sleeve.solid, deep: blockedBy(workshop, sleeve.solid, rails) };
+  const [x, y, z] = middleOf(sleeve.solid);
+  const centred = workshop.own(sleeve.solid.translate([-x, -y, -z]));
+  for (const across of [true, false])
+    for (const turn of TURNS)
+      for (const shift of SHIFTS) {
+        if (best.deep === 0) return { ...sleeve, solid: best.solid };
+        const turned = workshop.own(centred.rotate(across ? [0, 0, turn] : [0, turn, 0]));
+        const solid = workshop.own(turned.translate(across ? [x, y + shift, z] : [x, y, z + shift]));
+        const deep = blockedBy(workshop, solid, rails);
+        if (deep < best.deep) best = { solid, deep };
+      }
+  return { ...sleeve, solid: best.solid };
 }
 
 const allFindings = (
@@ -183,9 +228,13 @@ const allFindings = (
   result: PlanResult,
   show: (mm: number) => string,
 ): SolidFinding[] => {
-  const all = frameSolids(workshop, input, result);
+  const made = frameSolids(workshop, input, result);
+  const all = made.map((one) => (one.kind === 'sleeve' ? eased(workshop, one, made) : one));
   return [...overlapsOf(workshop, all, show), ...platesOff(workshop, all), ...unsupported(workshop, all)];
 };
+
+/** What crossed on the donor still crosses when one of the two is turned a little: so much deeper is no news, as a share. */
+const CROSSING = 0.25;
 
 /** What stood in each other on the donor already, by key: it is as it was measured. */
 const onDonor = new WeakMap<PlanInput['donor'], ReadonlyMap<string, number>>();
@@ -214,6 +263,39 @@ export function checkSolids(
   }
   const known = before;
   return inWorkshop(kernel, (workshop) => allFindings(workshop, input, result, show)).filter(
-    ({ key, amount }) => amount > (known.get(key) ?? 0) + TOUCH || !known.has(key),
+    ({ key, amount }) => !known.has(key) || amount > (1 + CROSSING) * (known.get(key) ?? 0) + TOUCH,
   );
 }
+
+/** What to do about each kind of finding. */
+const ADVICE: Readonly<Record<SolidFinding['code'], readonly string[]>> = {
+  overlap: ['Move one of them, or change the plan so that they part.', 'Measure both again where they are assumed.'],
+  'plate-off-steel': ['Move or shorten the plate until it lies on the rail, or take another kind.'],
+  'sleeve-blocked': ['Take a smaller tube or a shorter reach, or splice with plates.'],
+  unsupported: ['Move it to where both rails are, or make its ends longer.'],
+};
+
+/**
+ * A finding as a conflict of the plan. It warns: what stands in each other may be a measurement that was not taken.
+ *
+ * @param finding What was found.
+ * @param acceptances What somebody has decided to live with.
+ */
+export const solidConflict = (
+  { code, key, about, message, at }: SolidFinding,
+  acceptances: readonly Acceptance[],
+): Conflict =>
+  conflictOf(
+    {
+      code: `solid-${code}`,
+      severity: 'warn',
+      operation: null,
+      donorX: null,
+      builtX: at[0],
+      about: about[0] ?? null,
+      message,
+      waysOut: advise(...ADVICE[code]),
+    },
+    acceptances,
+    key,
+  );

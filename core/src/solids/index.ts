@@ -1,4 +1,4 @@
-export { checkSolids, contactShare, type SolidFinding, TOUCH } from './check.ts';
+export { checkSolids, contactShare, solidConflict, type SolidFinding, TOUCH } from './check.ts';
 export { inWorkshop, type Kernel, loadKernel, type Workshop } from './kernel.ts';
 export { railSteel, sectionOutline, type SteelStretch } from './steel.ts';
 export { type FrameSolid, frameSolids, type SolidKind } from './things.ts';

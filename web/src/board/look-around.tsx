@@ -3,6 +3,7 @@ import { X } from 'lucide-react';
 import { lazy, useMemo, useState } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import { useJobState } from '../client/job-store.ts';
+import { useSolidCheck } from '../client/solid-check.ts';
 import { Verdict } from '../ui/verdict.tsx';
 import type { ViewFrom } from './space-view.tsx';
 import { Waits } from '../ui/waits.tsx';
@@ -36,6 +37,10 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
   const shown = showBefore ? donor : result;
   const scene = useMemo(() => sceneOf(job.donor, shown), [job.donor, shown]);
   const there = SCENE_LAYERS.filter((layer) => scene.some((mesh) => mesh.layer === layer));
+  const solid = useSolidCheck(store);
+  // What was found is of the frame as planned, and lies where that is with its joints closed.
+  const found = showBefore ? [] : solid.found;
+  const places = open === 0 ? found.map(({ at }) => at) : [];
   const clashes = shown.seats.flatMap((seat) => seat.clashes);
   return (
     <section aria-label="Look around" className="flex min-h-0 min-w-0 flex-1 flex-col bg-paper">
@@ -89,7 +94,7 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
       <div className="relative min-h-0 flex-1">
         {able ? (
           <Waits place={<p className="p-6 text-pencil">Loading the view in space …</p>}>
-            <SpaceView scene={scene} hidden={hidden} open={open} from={from} />
+            <SpaceView scene={scene} hidden={hidden} found={places} open={open} from={from} />
           </Waits>
         ) : (
           <p className="p-6">
@@ -113,10 +118,15 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
             </label>
           ))}
         </fieldset>
-        {clashes.length > 0 && (
-          <p className="absolute top-2 left-2 border-l-4 border-oxide bg-oxide-wash px-3 py-1 text-sm">
-            Lit: {[...new Set(clashes.map(({ part, withName }) => `${part.name} and ${withName}`))].join('; ')}
-          </p>
+        {(clashes.length > 0 || found.length > 0) && (
+          <div className="absolute top-2 left-2 space-y-1 border-l-4 border-oxide bg-oxide-wash px-3 py-1 text-sm">
+            {clashes.length > 0 && (
+              <p>Lit: {[...new Set(clashes.map(({ part, withName }) => `${part.name} and ${withName}`))].join('; ')}</p>
+            )}
+            {found.map(({ key, message }) => (
+              <p key={key}>{message}</p>
+            ))}
+          </div>
         )}
       </div>
     </section>

@@ -9,6 +9,8 @@ export type ViewFrom = 'corner' | 'side' | 'above' | 'rear';
 interface SpaceViewProps {
   readonly scene: readonly SceneMesh[];
   readonly hidden: readonly SceneLayer[];
+  /** Places that something was found at, in frame coordinates, mm. */
+  readonly found: readonly (readonly [x: number, y: number, z: number])[];
   /** Gap that the pieces are drawn apart by, mm. */
   readonly open: number;
   /** A new object turns the view there again. */
@@ -25,7 +27,7 @@ const DIRECTIONS: Readonly<Record<ViewFrom, readonly [number, number, number]>> 
 const METRE = 1e-3;
 
 /** The frame in space, drawn on demand: nothing runs while nobody turns it. */
-export function SpaceView({ scene, hidden, open, from }: SpaceViewProps) {
+export function SpaceView({ scene, hidden, found, open, from }: SpaceViewProps) {
   return (
     <Canvas
       frameloop="demand"
@@ -41,6 +43,12 @@ export function SpaceView({ scene, hidden, open, from }: SpaceViewProps) {
         .map((mesh) => (
           <OneMesh key={`${mesh.layer} ${mesh.piece}`} mesh={mesh} shift={(mesh.piece ?? 0) * open * METRE} />
         ))}
+      {found.map(([x, y, z]) => (
+        <mesh key={`${x} ${y} ${z}`} position={[x * METRE, y * METRE, z * METRE]} renderOrder={1}>
+          <sphereGeometry args={[0.06, 20, 12]} />
+          <meshBasicMaterial color="#b3261e" transparent opacity={0.75} depthTest={false} />
+        </mesh>
+      ))}
     </Canvas>
   );
 }

@@ -13,7 +13,8 @@ import {
   tailOf,
 } from '@splay/core';
 import { createStore, useStore } from 'zustand';
-import { browserThread, inWorker, type Running, type Thread, WorkerStopped } from '../workers/in-worker.ts';
+import { inWorker, type Running, WorkerStopped } from '../workers/in-worker.ts';
+import { keptThread } from '../workers/kept-thread.ts';
 import type { JobStore } from './job-store.ts';
 
 /** The search of a page: what was asked, how far it has come, and what came of it. */
@@ -59,25 +60,6 @@ export function isStale({ found, of }: Finding, job: Job): boolean {
 
 let running: Running<FinderResult> | null = null;
 
-/** A worker that searched before is quicker: it is kept for the next search, and let go when none comes, ms. */
-const IDLE = 60_000;
-let kept: { readonly thread: Thread; readonly until: number } | null = null;
-
-/** A thread for a search: the one that was kept. It is kept again where the search came to its end, and not broken off. */
-function searchThread(finished: () => boolean): Thread {
-  const thread = kept?.thread ?? browserThread();
-  if (kept) window.clearTimeout(kept.until);
-  kept = null;
-  const keep = () => {
-    const until = window.setTimeout(() => {
-      kept = null;
-      thread.end();
-    }, IDLE);
-    kept = { thread, until };
-  };
-  return { ...thread, end: () => (finished() && !kept ? keep() : thread.end()) };
-}
-
 /**
  * Looks for places in a worker. A search that is under way is ended.
  *
@@ -99,7 +81,7 @@ export function look(store: JobStore, job: Job, ask: FinderAsk): void {
         if (running === task) search.setState({ share });
         finished = share >= 1;
       },
-      start: () => searchThread(() => finished),
+      start: () => keptThread(() => finished),
     });
   } catch {
     search.setState({ state: 'failed', problem: 'This browser has no workers, and nothing can be searched in it.' });

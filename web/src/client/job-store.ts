@@ -190,6 +190,9 @@ export function preview(store: JobStore, edit: (job: Job) => Job): void {
 /** The job as the board shows it: with what is dragged, as it is now. */
 export const jobNow = ({ job, preview }: JobState): Job => preview ?? job;
 
+/** The job as it was last changed, without what is only shown while it is dragged. */
+export const jobMade = ({ job }: JobState): Job => job;
+
 /** The job as everything beside the board shows it: with what is dragged, as it was when the hand last rested. */
 export const jobRested = ({ job, preview, rested }: JobState): Job => (preview && rested) ?? job;
 

@@ -11,7 +11,13 @@ const [asks, other] = all.map((conflict): Conflict => ({ ...conflict, severity: 
   Conflict,
   Conflict,
 ];
-const actions = { onEdit: vi.fn(), onAccept: vi.fn(), onTakeBack: vi.fn(), tried: ({ waysOut }: Conflict) => waysOut, removeFirst: () => null };
+const actions = {
+  onEdit: vi.fn(),
+  onAccept: vi.fn(),
+  onTakeBack: vi.fn(),
+  tried: ({ waysOut }: Conflict) => waysOut,
+  removeFirst: () => null,
+};
 const list = (conflicts: readonly Conflict[]) => (
   <ConflictList opened conflicts={conflicts} onPick={() => undefined} actions={actions} />
 );

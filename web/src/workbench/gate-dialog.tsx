@@ -1,6 +1,7 @@
 import { type Gate, type GateCheck, isOpen, isPassed, signableNow } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
+import { useSolidCheck } from '../client/solid-check.ts';
 import { recordNow } from '../client/job-store.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Verdict } from '../ui/verdict.tsx';
@@ -17,6 +18,8 @@ const lookOf = (check: GateCheck) => (check.passed ? 'good' : check.signed ? 'no
 export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }: GateDialogProps) {
   const [reason, setReason] = useState('');
   const open = signableNow(gate);
+  const solid = useSolidCheck(store);
+  const found = solid.conflicts.filter(({ accepted }) => accepted === null);
   const sign = () => {
     onRecord(
       recordNow(store, 'gate-signed', { gate: gate.id, checks: open.map(({ id }) => id), reason: reason.trim() }),
@@ -52,8 +55,21 @@ export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }
             )}
           </li>
         ))}
+        <li className="py-2">
+          {solid.state === 'checking' ? (
+            <p role="status">Checking the steel in 3D …</p>
+          ) : (
+            <Verdict kind={solid.state === 'failed' || found.length > 0 ? 'warn' : 'good'}>
+              <b className="font-semibold">Check in 3D</b>:{' '}
+              {solid.state === 'failed'
+                ? `not checked. ${solid.problem}`
+                : found.map(({ message }) => message).join(' ') ||
+                  'nothing found; what was not measured is not checked.'}
+            </Verdict>
+          )}
+        </li>
       </ul>
-      {isPassed(gate) ? (
+      {isPassed(gate) && solid.state === 'done' && found.length === 0 ? (
         <p className="mt-3">Nothing holds the work here. That is not an approval.</p>
       ) : canWrite && open.length > 0 ? (
         <>
@@ -70,10 +86,22 @@ export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }
             Your name and the moment are kept with it for good, for what is open now:{' '}
             {open.map(({ name }) => name).join(', ')}. It is not an engineer’s approval.
           </p>
-          <button type="button" className="button button-dark mt-2" disabled={reason.trim() === ''} onClick={sign}>
+          <button
+            type="button"
+            className="button button-dark mt-2"
+            disabled={reason.trim() === '' || solid.state === 'checking'}
+            onClick={sign}
+          >
             Sign
           </button>
         </>
+      ) : isPassed(gate) ? (
+        solid.state !== 'checking' && (
+          <p className="mt-3">
+            Nothing else holds the work here. Look at what the check in 3D says on Cuts, and mend it or accept it with a
+            reason, before you go on.
+          </p>
+        )
       ) : (
         <p className="mt-3">What stops the plan cannot be signed away: it is to be put right first.</p>
       )}

@@ -6,6 +6,7 @@ import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { leftDraft } from '../client/device.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
+import { useSolidChecking } from '../client/solid-check.ts';
 import { later } from '../client/later.ts';
 import { workbenchActions } from './actions.ts';
 import { Beside } from './beside.tsx';
@@ -86,6 +87,7 @@ interface OpenJobProps {
 
 function OpenJob({ store, server }: OpenJobProps) {
   const actions = useMemo(() => workbenchActions(store), [store]);
+  useSolidChecking(store);
   const { state, bench } = useBench(store, server, actions);
   const { job, whole, result } = bench;
   const definition = benchOf(state.bench);

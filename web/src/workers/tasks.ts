@@ -1,4 +1,5 @@
 import {
+  contextOf,
   evaluatePlan,
   type FinderAsk,
   type FinderResult,
@@ -10,6 +11,7 @@ import {
   summaryOf,
   whereToCut,
 } from '@splay/core';
+import type { SolidFinding } from '@splay/core/solids';
 
 /** How far a task has come: from 0 to 1. */
 export type Progress = (share: number) => void;
@@ -43,6 +45,14 @@ export const TASKS = {
   /** Where to cut. */
   whereToCut: (job: PlanInput, ask: FinderAsk, onProgress: Progress): FinderResult =>
     whereToCut(job, ask, nowAndThen(onProgress)),
+
+  /** What a check of the frame as solid steel finds. Its kernel is loaded when it is first asked for. */
+  checkSolids: async (job: PlanInput, onProgress: Progress): Promise<readonly SolidFinding[]> => {
+    const { checkSolids, loadKernel } = await import('@splay/core/solids');
+    const found = checkSolids(await loadKernel(), job, contextOf(job).show);
+    onProgress(1);
+    return found;
+  },
 } as const;
 
 export type Tasks = typeof TASKS;
@@ -51,4 +61,4 @@ export type TaskName = keyof Tasks;
 /** The arguments of a task without its progress, and what it gives. */
 export type TaskInput<K extends TaskName> =
   Parameters<Tasks[K]> extends [...infer Given, Progress] ? Given : Parameters<Tasks[K]>;
-export type TaskResult<K extends TaskName> = ReturnType<Tasks[K]>;
+export type TaskResult<K extends TaskName> = Awaited<ReturnType<Tasks[K]>>;

@@ -11,10 +11,10 @@ const problemsOf = (error: unknown): readonly InputProblem[] =>
 
 /** What a worker exposes: runs a task by its name. */
 export const workerApi = {
-  run(name: TaskName, input: readonly unknown[], onProgress: Progress): WorkerAnswer {
+  async run(name: TaskName, input: readonly unknown[], onProgress: Progress): Promise<WorkerAnswer> {
     try {
       const task = TASKS[name] as (...given: readonly unknown[]) => unknown;
-      return { ok: true, value: task(...input, onProgress) };
+      return { ok: true, value: await task(...input, onProgress) };
     } catch (error) {
       const { name: kind, message } = error instanceof Error ? error : new Error(String(error));
       return { ok: false, name: kind, message, problems: problemsOf(error) };

@@ -1,4 +1,7 @@
 import type { Conflict, JobResult } from '@splay/core';
+import { useMemo } from 'react';
+import type { JobStore } from '../../client/job-store.ts';
+import { useSolidCheck } from '../../client/solid-check.ts';
 import { eachByKey } from '../../ui/each-by-key.ts';
 import { still } from '../../ui/still.ts';
 import { useStands } from '../../ui/use-stands.ts';
@@ -6,6 +9,7 @@ import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
 
 interface ConflictMarksProps {
+  readonly store: JobStore;
   readonly whole: JobResult;
   readonly view: View;
   /** Where the marks stand: the lowest of a pile, px. */
@@ -45,8 +49,11 @@ export function pileConflicts(conflicts: readonly Conflict[], view: View) {
  * the steel that it is about and, as on the panel, when the hand that drags rests: to judge a whole plan takes longer than
  * to draw it.
  */
-export function ConflictMarks({ whole, ...placing }: ConflictMarksProps) {
-  return useStands() && <Marks conflicts={whole.plan.conflicts} {...placing} />;
+export function ConflictMarks({ whole, store, ...placing }: ConflictMarksProps) {
+  const { conflicts: solid } = useSolidCheck(store);
+  const { conflicts } = whole.plan;
+  const all = useMemo(() => [...conflicts, ...solid], [conflicts, solid]);
+  return useStands() && <Marks conflicts={all} {...placing} />;
 }
 
 const Marks = still(function Marks({
@@ -54,7 +61,7 @@ const Marks = still(function Marks({
   view,
   y,
   onPick,
-}: Omit<ConflictMarksProps, 'whole'> & { readonly conflicts: readonly Conflict[] }) {
+}: Omit<ConflictMarksProps, 'whole' | 'store'> & { readonly conflicts: readonly Conflict[] }) {
   return (
     <g>
       {eachByKey(pileConflicts(conflicts, view), (mark) => mark.conflict.key).map(([name, { conflict, x, level }]) => {

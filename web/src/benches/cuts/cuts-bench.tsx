@@ -6,6 +6,7 @@ import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { ConflictList } from '../../ui/conflict-list.tsx';
+import { SolidCheckList } from './solid-check-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { addOperation } from './add-operation.ts';
@@ -135,6 +136,7 @@ export function CutsBench(props: BenchProps) {
           <CautionList {...cautions} />
         </div>
       )}
+      <SolidCheckList store={store} listed={listed} />
       {others.length > 0 && (
         <>
           <PanelHeading aside={<span>{others.length}</span>}>Everywhere else</PanelHeading>

@@ -217,7 +217,13 @@ export function CutsOver(props: PictureProps) {
         }
         onKey={props.onNudgeCut}
       />
-      <ConflictMarks whole={props.whole} view={view} y={acrossPx(side.across, 0) - 26} onPick={props.onPickConflict} />
+      <ConflictMarks
+        store={props.store}
+        whole={props.whole}
+        view={view}
+        y={acrossPx(side.across, 0) - 26}
+        onPick={props.onPickConflict}
+      />
     </>
   );
 }
