@@ -89,6 +89,6 @@ test('the marks at the frame are one card a line, and nothing runs off the side'
   await page.goto(`/jobs/${id}/donor`);
   for (const next of ['Body', 'Match', 'Where', 'Cuts', 'Splice', 'Marks'])
     await page.getByRole('button', { name: `Next: ${next}` }).tap();
-  await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('56');
+  await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('54 1⁄2');
   await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');
 });

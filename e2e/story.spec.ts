@@ -60,7 +60,8 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await openDrawer(page, 'All marks');
   for (const side of ['left', 'right']) {
     const cut = page.locator(`[data-mark="lines-${side} A B"] td`);
-    await expect(cut.nth(2)).toHaveText('56');
+    // Its first line is the upper vertical of the step, half the step ahead of the middle at 56.
+    await expect(cut.nth(2)).toHaveText('54 1⁄2');
     await expect(page.locator(`[data-mark="lines-${side} C"] td`).nth(2)).toHaveText('164 3⁄4');
   }
   await expect(page.getByRole('row', { name: /^A·B left/ })).toContainText('14 11⁄16 scant');
@@ -72,7 +73,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
     page.getByRole('link', { name: 'Print page' }).click(),
   ]);
   await expect(print.getByRole('heading', { name: 'Marks for cutting' })).toBeVisible();
-  await expect(print.locator('[data-mark="lines-left A B"]')).toContainText('56');
+  await expect(print.locator('[data-mark="lines-left A B"]').first()).toContainText('54 1⁄2');
   await expect(print.getByText('not an approval')).toBeVisible();
   for (const paper of ['a4', 'letter']) {
     const pdf = await page.request.get(`/api/jobs/${id}/marks.pdf?paper=${paper}`);

@@ -265,14 +265,14 @@ export const schools: Finder = ({ frame, splices, features }, context) => {
   const { material } = frame;
   const welded = splices.filter((splice) => !isBolted(splice));
   if (material.heatTreated || !material.weldable)
-    return welded.slice(0, 1).map((splice) => ({
+    return welded.map((splice) => ({
       operation: splice.joint.operation,
       donorX: splice.joint.donorX,
       builtX: splice.joint.builtX,
       about: splice.joint.id,
       code: 'not-weldable',
       severity: 'stop',
-      message: `The rails are ${material.name}: they must not be welded or heated.`,
+      message: `Joint ${splice.joint.letter}: the rails are ${material.name}, and must not be welded or heated.`,
       waysOut: [...bolted(splice, context), ...advise('Use a donor with mild-steel rails.')],
     }));
   if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];

@@ -125,7 +125,13 @@ const LEAST_CONTACT = 0.9;
 /** How far a plate is pushed to see what it touches, mm. */
 const PUSH = 0.5;
 
-/** The share of a plate's face that lies on steel. */
+/**
+ * The share of a plate's face that lies on steel; null for a plate on no face of a rail.
+ *
+ * @param workshop Holds what is made.
+ * @param plate The plate.
+ * @param rails All rails of the frame.
+ */
 export function contactShare(workshop: Workshop, plate: FrameSolid, rails: readonly FrameSolid[]): number | null {
   const way = ONTO.find(([name]) => name.test(plate.name));
   if (!way || !plate.side) return null;

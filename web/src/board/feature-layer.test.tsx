@@ -114,7 +114,7 @@ it('what arithmetic leaves over draws nothing anew', () => {
 });
 
 it('a hole that the cut goes through or passes is drawn where it is then, and nothing else is', () => {
-  const { names, symbols } = changed(moved(0), moved(60));
+  const { names, symbols } = changed(moved(0), moved(90));
   expect(names.length).toBeGreaterThan(0);
   expect(symbols).toBeLessThan(8);
   for (const name of names) expect(name).toMatch(/^Hole \d/);

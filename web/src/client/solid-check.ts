@@ -51,7 +51,7 @@ function start(store: JobStore, job: Job): Running<readonly SolidFinding[]> | nu
       start: () => keptThread(() => finished),
     });
     task.done.then(
-      (found) => check.setState({ found, of: job, problem: '' }),
+      (found) => takeCheck(store, job, found),
       (reason: unknown) => {
         if (reason instanceof WorkerStopped && reason.code === 'worker/cancelled') return;
         check.setState({ found: [], of: job, problem: reason instanceof Error ? reason.message : String(reason) });
@@ -63,6 +63,16 @@ function start(store: JobStore, job: Job): Running<readonly SolidFinding[]> | nu
     return null;
   }
 }
+
+/**
+ * Takes up a check of a job.
+ *
+ * @param store The open job.
+ * @param job The job it is of.
+ * @param found What was found.
+ */
+export const takeCheck = (store: JobStore, job: Job, found: readonly SolidFinding[]): void =>
+  checkOf(store).setState({ found, of: job, problem: '' });
 
 /** Keeps the open job checked: begins again a moment after each change, never while something is dragged. */
 export function useSolidChecking(store: JobStore): void {

@@ -16,15 +16,61 @@ const cells = (table: RegExp, row: RegExp) => {
 
 it.each([/^Left rail/, /^Right rail/])('gives every line of the %s on three edges, level and hooked', (rail) => {
   show(van);
-  expect(cells(rail, /^A·B/)).toEqual(['lengthen', 'not here: step', '56', '56', '56', '56', '56 1⁄8']);
-  expect(cells(rail, /^C/)).toEqual([
-    'trim the rear, leaning',
-    'behind the line',
-    '164 3⁄4',
-    '161 1⁄16',
-    '157 3⁄8',
-    '163 1⁄2',
-    '163 9⁄16 scant',
+  const rows = within(screen.getByRole('table', { name: rail }))
+    .getAllByRole('row')
+    .slice(1)
+    .map((row) => [row.querySelector('th')!, ...row.querySelectorAll('td')].map(({ textContent }) => textContent));
+  const height = ['3 11⁄16', '1⁄4'];
+  expect(rows).toEqual([
+    [
+      'A·B',
+      'lengthen, step, upper vertical and across the top flange',
+      'on the line',
+      '54 1⁄2',
+      '54 1⁄2',
+      '–',
+      '–',
+      ...height,
+      '54 1⁄2',
+      '54 5⁄8',
+    ],
+    [
+      'A·B',
+      'lengthen, step, horizontal in the web',
+      'on the line',
+      '–',
+      '54 1⁄2',
+      '–',
+      '57 1⁄2',
+      ...height,
+      '54 1⁄2',
+      '–',
+    ],
+    [
+      'A·B',
+      'lengthen, step, lower vertical and across the bottom flange',
+      'on the line',
+      '–',
+      '57 1⁄2',
+      '57 1⁄2',
+      '–',
+      ...height,
+      '57 1⁄2',
+      '–',
+    ],
+    [
+      'C',
+      'trim the rear, leaning',
+      'behind the line',
+      '164 3⁄4',
+      '161 1⁄16',
+      '157 3⁄8',
+      '–',
+      '–',
+      '–',
+      '163 1⁄2',
+      '163 9⁄16 scant',
+    ],
   ]);
 });
 

@@ -1,16 +1,26 @@
 // @vitest-environment jsdom
 import { type Job, newRecord, progressOf, type ShopRecord } from '@splay/core';
+import type { SolidFinding } from '@splay/core/solids';
 import { expect, it, vi } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
+import { takeCheck } from '../client/solid-check.ts';
 import { GateDialog } from './gate-dialog.tsx';
 
 const { job, records } = demoJob('parcel-van');
 
-function open(which: 0 | 1, of: Job = job, own: readonly ShopRecord[] = records, canWrite = true) {
+function open(
+  which: 0 | 1,
+  of: Job = job,
+  own: readonly ShopRecord[] = records,
+  canWrite = true,
+  found: readonly SolidFinding[] | null = [],
+) {
   const asked = { onRecord: vi.fn(), onBench: vi.fn(), onClose: vi.fn() };
   const gate = progressOf(of, own).gates[which]!;
-  render(<GateDialog gate={gate} store={openStore(of, own, canWrite)} canWrite={canWrite} {...asked} />);
+  const store = openStore(of, own, canWrite);
+  if (found) takeCheck(store, store.getState().job, found);
+  render(<GateDialog gate={gate} store={store} canWrite={canWrite} {...asked} />);
   return asked;
 }
 
@@ -57,4 +67,28 @@ it('what stops a plan is not to be signed away, and who may only look signs noth
 it('a reviewer signs nothing', () => {
   open(1, job, records, false);
   expect(screen.queryByRole('button', { name: 'Sign' })).toBeNull();
+});
+
+it('waits for the check in 3D, and says what it found', () => {
+  open(1, job, records, true, null);
+  fireEvent.change(screen.getByRole('textbox'), { target: { value: 'read twice' } });
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign' }).disabled).toBe(true);
+  expect(screen.getByRole('status').textContent).toMatch(/in 3D/);
+});
+
+it('does not call a hold point clear while something stands in something else', () => {
+  const body = { gate: 'before-welding-out', checks: ['readings-tacked'], reason: 'tape read twice' };
+  const signed = newRecord('gate-signed', body, { id: 's', taken: '2026-05-04T10:00:00Z', by: 'owner' });
+  const message = 'Tank and Crossmember 3 stand 10 mm in each other.';
+  const finding: SolidFinding = {
+    code: 'overlap',
+    key: 'solid-overlap/a/b',
+    about: ['a', 'b'],
+    message,
+    at: [0, 0, 0],
+    amount: 10,
+  };
+  open(1, job, [...records, signed], true, [finding]);
+  expect(screen.getByText(/stand 10 mm in each other/)).toBeTruthy();
+  expect(screen.queryByText(/Nothing holds the work here/)).toBeNull();
 });

@@ -118,7 +118,8 @@ function Conflicts({ bench, seat }: SeatProps) {
     ...[...seat.body.openings, ...seat.body.mounts, ...seat.body.boxes, ...seat.body.fenders].map(({ id }) => id),
   ]);
   // What the openings ask of the wheelbase is told at the top, with the ways to give it.
-  const told = seat.wheelbase !== null && Math.abs(seat.wheelbase.overPlan) >= 0.5;
+  const over = Math.abs(seat.wheelbase?.overPlan ?? 0);
+  const told = over >= 0.5 && seat.openings.every(({ behind }) => behind === null || Math.abs(behind) <= over + 0.5);
   const own = result.conflicts.filter(
     ({ code, about }) => BODY_CODES.has(code) && about !== null && ids.has(about) && !(told && code === 'opening-off'),
   );
