@@ -67,6 +67,27 @@ describe('the strips', () => {
     }
   });
 
+  it('keep a member that rises high above the rails inside too', () => {
+    const loop = {
+      id: 'loop',
+      name: 'Loop over the axle',
+      copies: 'pair' as const,
+      section: job.donor.sections[0]!.id,
+      path: [
+        { x: 2000, z: 0, outward: 300 },
+        { x: 2600, z: 700, outward: 300 },
+        { x: 3200, z: 0, outward: 300 },
+      ],
+      front: { on: 'own-rail' as const, fixing: 'welded' as const },
+      rear: { on: 'own-rail' as const, fixing: 'welded' as const },
+    };
+    const high = evaluatePlan({ ...job, donor: { ...job.donor, members: [loop] }, plan: emptyPlan('') });
+    for (const scale of [0.05, 0.3, 1.6]) {
+      const side = sideStrip(0, 170, at(scale), high, section);
+      expect(acrossPx(side.across, 700)).toBeGreaterThanOrEqual(40);
+    }
+  });
+
   it('draw the rails nearer each other only when both do not fit, and left still over right', () => {
     expect(planStrip(0, 150, at(0.1), donor, section).across.broken).toBeUndefined();
     const { across } = planStrip(0, 150, at(1), donor, section);

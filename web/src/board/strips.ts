@@ -21,8 +21,8 @@ export const mostScale = (
   sideHeight: number,
 ): number => (sideHeight - OVER) / (over + under);
 
-/** Heights of rails over and under the datum plane, mm. */
-function railsTall({ pieces }: PlanResult, section: (id: string) => Section): readonly [number, number] {
+/** Heights of rails and members over and under the datum plane, mm: what rises above the rails is seen too. */
+function railsTall({ pieces, members }: PlanResult, section: (id: string) => Section): readonly [number, number] {
   let [over, under] = [0, 1];
   for (const { rails, pose } of pieces)
     for (const { x, top, section: id } of rails.left) {
@@ -30,12 +30,18 @@ function railsTall({ pieces }: PlanResult, section: (id: string) => Section): re
       over = Math.max(over, z);
       under = Math.max(under, section(id).depth - z);
     }
+  for (const { member, copies } of members)
+    for (const { z } of copies.flatMap(({ built }) => built.flatMap(({ points }) => points))) {
+      const half = section(member.section).depth / 2;
+      over = Math.max(over, z + half);
+      under = Math.max(under, half - z);
+    }
   return [over, under];
 }
 
 /** Heights of the left rail over and under the datum plane between two stations, mm. */
 function tallBetween(
-  { pieces }: PlanResult,
+  { pieces, members }: PlanResult,
   section: (id: string) => Section,
   [from, to]: readonly [number, number],
 ): readonly [number, number] {
@@ -50,7 +56,7 @@ function tallBetween(
       return [...inside, ...crossed];
     }),
   );
-  return zs.length > 0 ? [Math.max(...zs), -Math.min(...zs)] : railsTall({ pieces } as PlanResult, section);
+  return zs.length > 0 ? [Math.max(...zs), -Math.min(...zs)] : railsTall({ pieces, members } as PlanResult, section);
 }
 
 /** Room in a close side view over the rail, for letters, and under it, for a dimension, px. */

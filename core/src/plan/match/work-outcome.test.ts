@@ -48,6 +48,44 @@ const look = (changes: Partial<WorkBody> = {}) => {
   return { ...result.seats[0]!.work!, codes: result.conflicts.map(({ code }) => code) };
 };
 
+describe('where a mechanism may stand', () => {
+  const stood = (changes: object, ...operations: Parameters<typeof inputOf>[1][]) => {
+    const body: Body = { ...newBody('bed', 'Tipper'), gapAhead: 60, work };
+    const input = inputOf({ ...frame, ...changes }, ...operations);
+    return evaluatePlan({ ...input, bodies: [body] }).seats[0]!.work!.mechanism!;
+  };
+  const box = (left: number, right: number) => ({
+    rooms: [
+      { id: 't', name: 'Tank', kind: 'tank' as const, front: 4700, rear: 4900, left, right, low: -300, high: -20 },
+    ],
+  });
+
+  it('a box between the rails is in its way, one outside them is not', () => {
+    // The hinge at 6100, so that it may stand from 4500 to 5300; the crossmember at 5200 takes 5060 and on.
+    expect(stood({}).clear).toEqual([[4500, 5060]]);
+    expect(stood(box(-200, 200)).clear).toEqual([
+      [4500, 4600],
+      [5000, 5060],
+    ]);
+    expect(stood(box(-800, -450)).clear).toEqual([[4500, 5060]]);
+  });
+
+  it('a crossmember that the plan puts under its foot carries it', () => {
+    const add = (x: number) =>
+      ({
+        kind: 'crossmember',
+        change: { what: 'add', at: { x, on: 'donor' }, crossmember: { ...member, id: 'own', name: 'Its own', x: 0 } },
+      }) as const;
+    const own = stood({}, add(5000));
+    expect(own.clear).toEqual([[4500, 5060]]);
+    expect(own.standsOn).toContain('Its own');
+    expect(stood({}, add(4700)).clear).toEqual([
+      [4500, 4560],
+      [4840, 5060],
+    ]);
+  });
+});
+
 describe('a deck', () => {
   it('asks for cab to axle by its length and share behind, and says the longest that the frame takes', () => {
     // Gap 60 and three fifths of 3000; the frame has 2000: (2000 − 60) / 0.6.

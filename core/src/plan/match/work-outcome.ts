@@ -1,11 +1,12 @@
 import type { Body, DeckLayer, DeckMechanism, WorkBody } from '../../body/index.ts';
-import type { Axle, FramePoint, Side } from '../../frame/index.ts';
+import { type Axle, type FramePoint, type Side, SIDES } from '../../frame/index.ts';
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import type { FeatureOutcome } from '../feature-outcome.ts';
 import { type Piece, rearSpine } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 import { axleUnder } from './openings.ts';
+import type { Obstacles } from './seat-outcome.ts';
 
 /** An open layer of a deck's stack, and how much room it leaves beyond what must pass through; below 0 it is pinched. */
 export interface OpenLayer {
@@ -20,7 +21,10 @@ export interface MechanismOutcome {
   readonly at: number;
   /** Whether that is within what it works with. */
   readonly works: boolean;
-  /** Stretches within its range where its foot meets no crossmember, front to rear. */
+  /**
+   * Stretches within its range where its foot meets no crossmember and no box between the rails, front to rear. A crossmember that the
+   * plan puts under its foot carries it, and is not in its way.
+   */
   readonly clear: readonly (readonly [from: number, to: number])[];
   /** What it would stand on where it is meant to. */
   readonly standsOn: readonly string[];
@@ -60,6 +64,19 @@ interface Under {
   readonly points: readonly RiderOutcome<FramePoint>[];
   readonly crossmembers: readonly CrossmemberOutcome[];
   readonly features: readonly FeatureOutcome[];
+  readonly obstacles: () => Obstacles;
+}
+
+/** Stretches of the boxes that reach between the rails, mm. */
+function boxesBetween({ obstacles, pieces }: Under): { name: string; from: number; to: number }[] {
+  const outside = Math.max(
+    ...pieces.flatMap(({ rails, spread }) => SIDES.flatMap((side) => rails[side].map((at) => at.halfWidth + spread))),
+  );
+  return obstacles().rooms.flatMap(({ name, stations }) => {
+    const inside = stations.filter(({ y: [left, right] }) => left < outside && right > -outside);
+    const xs = inside.map(({ x }) => x);
+    return xs.length > 0 ? [{ name, from: Math.min(...xs), to: Math.max(...xs) }] : [];
+  });
 }
 
 /** Stretches of a range that no obstacle lies in. */
@@ -78,15 +95,24 @@ function clearOf(
   return clear.filter(([a, b]) => b > a);
 }
 
-function mechanismOn(mechanism: DeckMechanism, hingeX: number, { crossmembers, features }: Under): MechanismOutcome {
+function mechanismOn(mechanism: DeckMechanism, hingeX: number, under: Under): MechanismOutcome {
+  const { crossmembers, features } = under;
   const { least, most, stands, foot } = mechanism;
   const half = foot / 2;
   const at = hingeX - stands;
-  const stretches = crossmembers.flatMap(({ crossmember, built }) =>
+  const across = crossmembers.flatMap(({ crossmember: { name, length }, built, fate }) =>
     built
-      ? [{ name: crossmember.name, from: built.x - crossmember.length / 2, to: built.x + crossmember.length / 2 }]
+      ? [
+          {
+            name,
+            from: built.x - length / 2,
+            to: built.x + length / 2,
+            own: fate === 'new' && Math.abs(built.x - at) <= half,
+          },
+        ]
       : [],
   );
+  const stretches = [...across, ...boxesBetween(under).map((box) => ({ ...box, own: false }))];
   const holes = features.flatMap(({ feature, places }) => {
     if (feature.attachment !== 'hole' || feature.diameter <= 0) return [];
     const sides = (['left', 'right'] as const).filter((side) => places[side]?.built);
@@ -102,7 +128,7 @@ function mechanismOn(mechanism: DeckMechanism, hingeX: number, { crossmembers, f
     works: stands >= least && stands <= most,
     clear: clearOf(
       [hingeX - most, hingeX - least],
-      stretches.map(({ from, to }) => [from - half, to + half] as const),
+      stretches.filter(({ own }) => !own).map(({ from, to }) => [from - half, to + half] as const),
     ),
     standsOn: stretches.filter(({ from, to }) => at + half > from && at - half < to).map(({ name }) => name),
     holes: holes.toSorted((a, b) => a.x - b.x),
