@@ -8,7 +8,7 @@ export interface BentStrip {
 }
 
 /**
- * The flat length of a strip: the straights, and the fibre at r + k·t through each bend (ENGINEERING 14).
+ * The flat length of a strip: the straights, and the fibre at r + k·t through each bend.
  *
  * @param legs Outside lengths of its legs, from edge or bend to bend, to where their outer faces would meet, mm.
  * @param angles By how much each bend turns, radians, from 0 to less than π; one less than legs.

@@ -97,7 +97,7 @@ function fixingCheck(
 }
 
 /**
- * What a bracket comes to under its mount's load times the rulebook's dynamic factor: levers, no approval (ENGINEERING 14).
+ * What a bracket comes to under its mount's load times the rulebook's dynamic factor: levers, no approval.
  * A bracket of the body's own is not reckoned but for its welds: nobody knows its steel. Sideways loads are left out.
  *
  * @param bracket The bracket; without problems.

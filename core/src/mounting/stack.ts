@@ -11,7 +11,7 @@ export interface LoadedLayer extends StackLayer {
 export const GRAVITY = 9.80665;
 
 /**
- * Layers under a load: a bushing gives by load over rate, and the others not at all (ENGINEERING 14). The preload of a
+ * Layers under a load: a bushing gives by load over rate, and the others not at all. The preload of a
  * bolt is left out. A bushing that would be squeezed to nothing is told by `loaded` below 0.
  *
  * @param layers The layers; validated.

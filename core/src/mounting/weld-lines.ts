@@ -13,7 +13,7 @@ export interface WeldGroup {
 }
 
 /**
- * Welds as lines (ENGINEERING 14, elastic).
+ * Welds as lines (elastic).
  *
  * @param lines The welds; one at least, and one that is longer than 0.
  */

@@ -38,7 +38,7 @@ function dropped(stations: Rail, drop: number, distance: number, changes: object
 }
 
 describe('a pie cut given by how far a point drops', () => {
-  // ENGINEERING 3: L 690, D 95: a level rail turns by 7.914° and the point comes 6.57 forward; one that rises at 15° turns
+  // By hand: L 690, D 95: a level rail turns by 7.914° and the point comes 6.57 forward; one that rises at 15° turns
   // by 8.042° and the point goes 18.43 back.
   it.each([
     [0, 7.914, 6.57],

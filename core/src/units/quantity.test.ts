@@ -6,7 +6,7 @@ import { otherQuantityText, parseQuantity, quantityFigure, quantitySize, quantit
 const plain = (text: string) => text.replaceAll('\u202f', ' ').replaceAll('\u00a0', ' ');
 
 describe('quantityText', () => {
-  // The rail of ENGINEERING 7: S 80 326.6 mm³, J 11 203 mm⁴, RBM 27 713 N·m = 245 277 in·lb at 345 MPa.
+  // A rail by hand: S 80 326.6 mm³, J 11 203 mm⁴, RBM 27 713 N·m = 245 277 in·lb at 345 MPa.
   it.each([
     ['modulus', 80_326.6, '80.3 cm³', '4.9 in³'],
     ['second moment', 11_203, '1.12 cm⁴', '0.027 in⁴'],

@@ -33,8 +33,8 @@ const MOST_STEPS = 60;
 const NO_STEP = 1e-12;
 
 /**
- * The place of a body that misses what is wanted least: the least sum of weight × miss² over x, z and rake, turned exactly
- * (ENGINEERING 5). What the targets do not say stays as it was.
+ * The place of a body that misses what is wanted least: the least sum of weight × miss² over x, z and rake, turned exactly.
+ * What the targets do not say stays as it was.
  *
  * @param targets What is wanted; none leaves the body where it is.
  * @param from Where the body sits now.

@@ -6,7 +6,7 @@ import { solve } from '../../solve.ts';
 const MISSED = 1e-6;
 
 /**
- * What each mount carries of a weight, kg: the body rigid on springs of equal rate (ENGINEERING 14). A share below 0 says
+ * What each mount carries of a weight, kg: the body rigid on springs of equal rate. A share below 0 says
  * that the mount is pulled. Null where the mounts cannot carry the weight where it balances, as two on one side cannot.
  *
  * @param mounts Where the mounts are, mm.

@@ -35,7 +35,7 @@ function most(a: number, b: number, lock: number): number {
 }
 
 /**
- * The room that a tyre needs through all angles up to lock, lifted by bump and let down by droop (ENGINEERING 5).
+ * The room that a tyre needs through all angles up to lock, lifted by bump and let down by droop.
  *
  * @param tyre The tyre and its moves.
  */

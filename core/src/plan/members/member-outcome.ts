@@ -10,6 +10,7 @@ import {
   type Vec3,
 } from '../../frame/index.ts';
 import { sectionProperties, widthOf } from '../../sections/index.ts';
+import { isAt } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import { carrierOf } from '../locate.ts';
 import type { Piece } from '../piece.ts';
@@ -71,7 +72,8 @@ function outwardOfEnd({ front, rear, path }: Member, end: 'front' | 'rear', piec
   const toOwnSide = outward >= 0;
   if (on === 'own-rail') return piece.spread;
   if (on === 'other-rail') return -piece.spread;
-  return on === 'free' ? 0 : toOwnSide ? piece.spread : -piece.spread;
+  // In the middle of a crossmember it stays in the middle, however much wider that becomes.
+  return on === 'free' || isAt(outward, 0) ? 0 : toOwnSide ? piece.spread : -piece.spread;
 }
 
 /** The piece that a vertex of a member's path rides on; null where its steel was taken out. */

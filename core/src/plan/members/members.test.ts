@@ -40,7 +40,7 @@ const pie = (x: number, angle: number): Bare => ({
 
 describe('a leg re-fitted between its anchors', () => {
   it('loses less than the rails do, and turns at both ends', () => {
-    // ENGINEERING 2: from (0, 400) to (1100, 60), 241.3 out of the rails between.
+    // By hand: from (0, 400) to (1100, 60), 241.3 out of the rails between.
     const leg = refittedLeg(
       { donor: { x: 0, y: 400, z: 0 }, built: { x: 0, y: 400, z: 0 }, turn: 0 },
       { donor: { x: 1100, y: 60, z: 0 }, built: { x: 858.7, y: 60, z: 0 }, turn: 0 },
@@ -301,6 +301,23 @@ describe('an X of legs', () => {
     expect(codes(input)).not.toContain('member-parted x-leg');
     const { refit } = evaluatePlan(input).members[0]!.copies[0]!;
     expect(refit!.after).toBeNear(Math.hypot(1800, 780 + 60), 1e-9);
+  });
+
+  it('between the middles of two crossmembers stays in the middle when the frame is widened', () => {
+    const onCross = { on: 'crossmember', fixing: 'welded' } as const;
+    const spine = member(
+      'spine',
+      [
+        [2000, 0, -60],
+        [3200, 0, -60],
+      ],
+      { copies: 'single', front: onCross, rear: onCross },
+    );
+    const wider: Bare = { kind: 'widen', amount: 60, from: null, to: null, transition: 0 };
+    const input = inputOf(framed({ members: [spine] }), wider);
+    const [copy] = evaluatePlan(input).members[0]!.copies;
+    expect(copy!.built.flatMap(({ points }) => points.map(({ y }) => y))).toEqual([0, 0]);
+    expect(copy!.parted).toEqual({ front: 0, rear: 0 });
   });
 
   it('that goes with the steel is missed aloud, and one taken off is not', () => {

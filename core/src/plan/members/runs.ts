@@ -7,6 +7,7 @@ import {
   sideSign,
   type Vec3,
 } from '../../frame/index.ts';
+import { isAt } from '../../units/index.ts';
 import { type CutFace, faceAt } from '../face.ts';
 import type { Piece } from '../piece.ts';
 import { posed } from '../pose.ts';
@@ -124,9 +125,10 @@ export function distanceAlong(path: readonly MemberPoint[], to: MemberPoint): nu
 
 /**
  * How far a run goes outward with its piece's rails, mm: with its own side's, against it where it lies on the other
- * side of the middle, and not at all where it crosses.
+ * side of the middle, and not at all where it crosses or lies along the middle.
  */
 export function outwardShift({ points, piece }: Pick<MemberRun, 'points' | 'piece'>): number {
+  if (points.every(({ outward }) => isAt(outward, 0))) return 0;
   if (points.every(({ outward }) => outward >= 0)) return piece.spread;
   return points.every(({ outward }) => outward <= 0) ? -piece.spread : 0;
 }
