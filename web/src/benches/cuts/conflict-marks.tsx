@@ -18,6 +18,7 @@ interface ConflictMarksProps {
 }
 
 const SIZE = 15;
+const HAIR = 1e-6;
 
 /** So many stand one above the other: more would leave the strip. */
 const HIGH = 2;
@@ -29,7 +30,8 @@ export function pileConflicts(conflicts: readonly Conflict[], view: View) {
     const at = conflict.builtX ?? conflict.donorX;
     if (at === null || conflict.severity === 'note') return [];
     let x = toPx(view, at);
-    const near = () => piles.find((known) => Math.abs(known.x - x) < SIZE + 2);
+    // Beside a pile is beside it also where rounding puts it a hair nearer: else it would be tried for ever.
+    const near = () => piles.find((known) => Math.abs(known.x - x) < SIZE + 2 - HAIR);
     let pile = near();
     while (pile && pile.height >= HIGH) {
       x = pile.x + SIZE + 2;

@@ -102,7 +102,8 @@ describe('conflicts on the drawing', () => {
         expect(drawn).toHaveLength(xs.length);
         for (const [index, a] of drawn.entries()) {
           expect(a.level).toBeLessThan(2);
-          for (const b of drawn.slice(index + 1)) expect(a.level !== b.level || Math.abs(a.x - b.x) >= 17).toBe(true);
+          for (const b of drawn.slice(index + 1))
+            expect(a.level !== b.level || Math.abs(a.x - b.x) >= 17 - 1e-6).toBe(true);
         }
       }),
     );
@@ -117,5 +118,11 @@ describe('conflicts on the drawing', () => {
       [117, 1],
       [134, 0],
     ]);
+  });
+
+  it('come to an end where rounding puts the next place a hair too near', () => {
+    // 0.01 + 17 − 0.01 is less than 17 in binary fractions.
+    const drawn = pileConflicts([at(0.1, 'stop'), at(0.1, 'warn'), at(0.1, 'warn')], view);
+    expect(drawn.map(({ level }) => level)).toEqual([0, 1, 0]);
   });
 });
