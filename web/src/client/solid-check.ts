@@ -1,18 +1,18 @@
-import type { Conflict, Job } from '@splay/core';
-import { solidConflict, type SolidFinding } from '@splay/core/solids';
+import type { Acceptance, Conflict, Job } from '@splay/core';
+import type { SolidFinding } from '@splay/core/solids';
 import { useEffect, useMemo } from 'react';
 import { createStore, useStore } from 'zustand';
-import { inWorker, type Running, WorkerStopped } from '../workers/in-worker.ts';
-import { keptThread } from '../workers/kept-thread.ts';
 import { jobMade, type JobStore, useJobState } from './job-store.ts';
 
 /** The check of a job in 3D. */
-interface Checked {
+export interface Checked {
   readonly found: readonly SolidFinding[];
   /** The job it was of; null before the first one. */
   readonly of: Job | null;
   /** Why there is none; empty where there is. */
   readonly problem: string;
+  /** A finding as a conflict, with what somebody decided of it: comes with the check, which is loaded when it runs. */
+  readonly conflictOf: (finding: SolidFinding, accepted: readonly Acceptance[]) => Conflict | null;
 }
 
 /** What is said of the job as it is now: nothing is told of a frame that has changed since. */
@@ -25,9 +25,11 @@ export interface SolidCheck {
 
 /** So long after the last change it begins, ms: it must not start for every key that is typed. */
 const REST = 120;
+/** So long after a page was opened, ms: the board, and all that stands beside it, is loaded first. */
+const OPENED = 4000;
 
 const checks = new WeakMap<JobStore, ReturnType<typeof newCheck>>();
-const newCheck = () => createStore<Checked>()(() => ({ found: [], of: null, problem: '' }));
+const newCheck = () => createStore<Checked>()(() => ({ found: [], of: null, problem: '', conflictOf: () => null }));
 
 function checkOf(store: JobStore) {
   const known = checks.get(store) ?? newCheck();
@@ -38,41 +40,13 @@ function checkOf(store: JobStore) {
 const isSame = (a: Job, b: Job): boolean =>
   a.donor === b.donor && a.bodies === b.bodies && a.plan === b.plan && a.rules === b.rules && a.display === b.display;
 
-/** Checks a job in a worker. */
-function start(store: JobStore, job: Job): Running<readonly SolidFinding[]> | null {
-  const check = checkOf(store);
-  const { donor, bodies, plan, rules, display } = job;
-  let finished = false;
-  try {
-    const task = inWorker('checkSolids', [{ donor, bodies, plan, rules, display }], {
-      onProgress: (share) => {
-        finished = share >= 1;
-      },
-      start: () => keptThread(() => finished),
-    });
-    task.done.then(
-      (found) => takeCheck(store, job, found),
-      (reason: unknown) => {
-        if (reason instanceof WorkerStopped && reason.code === 'worker/cancelled') return;
-        check.setState({ found: [], of: job, problem: reason instanceof Error ? reason.message : String(reason) });
-      },
-    );
-    return task;
-  } catch {
-    check.setState({ found: [], of: job, problem: 'This browser has no workers, and nothing can be checked in it.' });
-    return null;
-  }
-}
-
 /**
  * Takes up a check of a job.
  *
  * @param store The open job.
- * @param job The job it is of.
- * @param found What was found.
+ * @param checked What was checked, and what came of it.
  */
-export const takeCheck = (store: JobStore, job: Job, found: readonly SolidFinding[]): void =>
-  checkOf(store).setState({ found, of: job, problem: '' });
+export const takeCheck = (store: JobStore, checked: Checked): void => checkOf(store).setState(checked);
 
 /** Keeps the open job checked: begins again a moment after each change, never while something is dragged. */
 export function useSolidChecking(store: JobStore): void {
@@ -80,13 +54,20 @@ export function useSolidChecking(store: JobStore): void {
   useEffect(() => {
     const { of } = checkOf(store).getState();
     if (of && isSame(of, job)) return undefined;
-    let task: ReturnType<typeof start> = null;
-    const wait = window.setTimeout(() => {
-      task = start(store, job);
-    }, REST);
+    let cancel: (() => void) | null = null;
+    let gone = false;
+    const wait = window.setTimeout(
+      () => {
+        void import('./run-solid-check.ts').then(({ runSolidCheck }) => {
+          if (!gone) cancel = runSolidCheck(store, job);
+        });
+      },
+      of ? REST : OPENED,
+    );
     return () => {
+      gone = true;
       window.clearTimeout(wait);
-      task?.cancel();
+      cancel?.();
     };
   }, [store, job]);
 }
@@ -94,11 +75,11 @@ export function useSolidChecking(store: JobStore): void {
 /** The check of the open job. */
 export function useSolidCheck(store: JobStore): SolidCheck {
   const job = useJobState(store, jobMade);
-  const { found, of, problem } = useStore(checkOf(store));
+  const { found, of, problem, conflictOf } = useStore(checkOf(store));
   const { accepted } = job.plan;
   return useMemo(() => {
     if (!of || !isSame(of, job)) return { state: 'checking', found: [], conflicts: [], problem: '' };
-    const conflicts = found.map((finding) => solidConflict(finding, accepted));
+    const conflicts = found.flatMap((finding) => conflictOf(finding, accepted) ?? []);
     return { state: problem ? 'failed' : 'done', found, conflicts, problem };
-  }, [found, of, problem, job, accepted]);
+  }, [found, of, problem, conflictOf, job, accepted]);
 }

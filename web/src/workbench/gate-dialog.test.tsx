@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { type Job, newRecord, progressOf, type ShopRecord } from '@splay/core';
-import type { SolidFinding } from '@splay/core/solids';
+import { solidConflict, type SolidFinding } from '@splay/core/solids';
 import { expect, it, vi } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
@@ -19,7 +19,7 @@ function open(
   const asked = { onRecord: vi.fn(), onBench: vi.fn(), onClose: vi.fn() };
   const gate = progressOf(of, own).gates[which]!;
   const store = openStore(of, own, canWrite);
-  if (found) takeCheck(store, store.getState().job, found);
+  if (found) takeCheck(store, { found, of: store.getState().job, problem: '', conflictOf: solidConflict });
   render(<GateDialog gate={gate} store={store} canWrite={canWrite} {...asked} />);
   return asked;
 }
