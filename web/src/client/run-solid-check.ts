@@ -1,22 +1,31 @@
-import type { Job } from '@splay/core';
-import { solidConflict } from '@splay/core/solids';
+import type { Acceptance, Conflict, Job } from '@splay/core';
+import { solidConflict, type SolidFinding } from '@splay/core/solids';
 import { inWorker, WorkerStopped } from '../workers/in-worker.ts';
 import { keptThread } from '../workers/kept-thread.ts';
-import type { JobStore } from './job-store.ts';
-import { takeCheck } from './solid-check.ts';
+
+/** The check of a job in 3D. */
+export interface Checked {
+  readonly found: readonly SolidFinding[];
+  /** The job it was of; null before the first one. */
+  readonly of: Job | null;
+  /** Why there is none; empty where there is. */
+  readonly problem: string;
+  /** A finding as a conflict, with what somebody decided of it: comes with the check, which is loaded when it runs. */
+  readonly conflictOf: (finding: SolidFinding, accepted: readonly Acceptance[]) => Conflict | null;
+}
 
 const conflictOf = solidConflict;
 
 /**
- * Checks a job in a worker and takes up what is found.
+ * Checks a job in a worker.
  *
- * @param store The open job.
  * @param job The job as it is now.
+ * @param take Takes up what came of it.
  * @returns Breaks it off; null where this browser has no workers.
  */
-export function runSolidCheck(store: JobStore, job: Job): (() => void) | null {
+export function runSolidCheck(job: Job, take: (checked: Checked) => void): (() => void) | null {
   const { donor, bodies, plan, rules, display } = job;
-  const failed = (problem: string) => takeCheck(store, { found: [], of: job, problem, conflictOf });
+  const failed = (problem: string) => take({ found: [], of: job, problem, conflictOf });
   let finished = false;
   try {
     const task = inWorker('checkSolids', [{ donor, bodies, plan, rules, display }], {
@@ -26,7 +35,7 @@ export function runSolidCheck(store: JobStore, job: Job): (() => void) | null {
       start: () => keptThread(() => finished),
     });
     task.done.then(
-      (found) => takeCheck(store, { found, of: job, problem: '', conflictOf }),
+      (found) => take({ found, of: job, problem: '', conflictOf }),
       (reason: unknown) => {
         if (reason instanceof WorkerStopped && reason.code === 'worker/cancelled') return;
         failed(reason instanceof Error ? reason.message : String(reason));

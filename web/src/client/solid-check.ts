@@ -1,19 +1,9 @@
-import type { Acceptance, Conflict, Job } from '@splay/core';
+import type { Conflict, Job } from '@splay/core';
 import type { SolidFinding } from '@splay/core/solids';
 import { useEffect, useMemo } from 'react';
 import { createStore, useStore } from 'zustand';
+import type { Checked } from './run-solid-check.ts';
 import { jobMade, type JobStore, useJobState } from './job-store.ts';
-
-/** The check of a job in 3D. */
-export interface Checked {
-  readonly found: readonly SolidFinding[];
-  /** The job it was of; null before the first one. */
-  readonly of: Job | null;
-  /** Why there is none; empty where there is. */
-  readonly problem: string;
-  /** A finding as a conflict, with what somebody decided of it: comes with the check, which is loaded when it runs. */
-  readonly conflictOf: (finding: SolidFinding, accepted: readonly Acceptance[]) => Conflict | null;
-}
 
 /** What is said of the job as it is now: nothing is told of a frame that has changed since. */
 export interface SolidCheck {
@@ -59,7 +49,7 @@ export function useSolidChecking(store: JobStore): void {
     const wait = window.setTimeout(
       () => {
         void import('./run-solid-check.ts').then(({ runSolidCheck }) => {
-          if (!gone) cancel = runSolidCheck(store, job);
+          if (!gone) cancel = runSolidCheck(job, (checked) => takeCheck(store, checked));
         });
       },
       of ? REST : OPENED,
