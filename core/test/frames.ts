@@ -1,5 +1,5 @@
 import { type Body, type BodyMass, newBody } from '../src/body/index.ts';
-import type { Crossmember, Feature, Frame, FramePoint, Rail } from '../src/frame/index.ts';
+import type { Crossmember, Feature, Frame, FramePoint, FrameRoom, Rail } from '../src/frame/index.ts';
 import { STOCK_MATERIALS } from '../src/materials/index.ts';
 import { NO_PROPS } from '../src/props/index.ts';
 import { IN_LINE, type Operation, type Place, type Plan } from '../src/plan/index.ts';
@@ -132,6 +132,20 @@ export const memberAt = (id: string, x: number, changes: Partial<Crossmember> = 
   fixing: 'bolted',
   removable: true,
   mass: 4,
+  ...changes,
+});
+
+/** A tank between the rails, below them. */
+export const tankAt = (changes: Partial<FrameRoom> = {}): FrameRoom => ({
+  id: 'tank',
+  name: 'Tank',
+  kind: 'tank',
+  front: 3000,
+  rear: 3400,
+  left: -300,
+  right: 300,
+  low: -400,
+  high: -170,
   ...changes,
 });
 

@@ -8,11 +8,12 @@ import type { Box } from './operations/box.ts';
 import type { Notch } from './operations/notch.ts';
 import type { Outcomes } from './outcomes.ts';
 import { frontTop, type Piece, place, railEnd, rearTop } from './piece.ts';
-import { type Lump, sectionBelow } from './solid.ts';
+import type { Lump } from './solid.ts';
+import { sectionBelow } from './section-layers.ts';
 import { capSides } from './splices/cap-sides.ts';
 import { plateMass, sleeveMass } from './splices/steel.ts';
 
-/** Steel that a plan adds to the rails, or takes out of them: below 0 kg where it is taken out. */
+/** The outcomes that add steel to the rails or remove it. */
 type Added = Pick<Outcomes, 'state' | 'splices' | 'mountings' | 'joints' | 'cutEnds' | 'input'>;
 
 /** What a notch takes out of one rail, and the plate along its floor. */

@@ -93,7 +93,8 @@ export {
 export { distance, type Pose, posed } from './pose.ts';
 export * from './match/index.ts';
 export * from './splices/index.ts';
-export { findSpot, type Refusal, type Rework } from './state.ts';
+export { type Refusal, type Rework } from './state.ts';
+export { findSpot } from './spot.ts';
 export { planSchema } from './schema.ts';
 export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.ts';
 export { type Between, between, type Thing, thingsOn } from './things.ts';

@@ -3,7 +3,8 @@ import type { Context } from './context.ts';
 import type { PieCut } from './operations/pie-cut.ts';
 import { frontTop, meanTop, type Piece, rearTop } from './piece.ts';
 import { posed } from './pose.ts';
-import { pieceAt, type PlanState, type Spot } from './state.ts';
+import type { PlanState } from './state.ts';
+import { pieceAt, type Spot } from './spot.ts';
 
 /** A pie cut's turn and what it does to the point it is given by. mm, radians. */
 export interface PieTurn {

@@ -1,8 +1,9 @@
 import { type Rail, SIDES, type Side, type Station, type Vec3 } from '../frame/index.ts';
-import { type Part, partsOf, type Section, sectionProperties } from '../sections/index.ts';
+import { type Section, sectionProperties } from '../sections/index.ts';
 import { type CutFace, facesOf } from './face.ts';
 import { perCut } from './per-cut.ts';
 import { type Piece, place } from './piece.ts';
+import { type Layer, layersOf } from './section-layers.ts';
 
 /** A mass and where it balances: kg, mm. */
 export interface Lump {
@@ -16,62 +17,6 @@ export interface Lump {
 export interface RailLump extends Lump {
   readonly run: number;
 }
-
-/** A level slice of a section: from so far below the top edge to so far, its width there, and the middle of that, mm. */
-interface Layer {
-  readonly from: number;
-  readonly to: number;
-  readonly width: number;
-  readonly middle: number;
-}
-
-/** Slices that a ring is cut into: enough for a leaning cut through it to be right to a part in ten thousand. */
-const RING_SLICES = 48;
-
-/** Half of a circle's chord area up to height `z` over its middle: ∫ √(r² − t²) dt from −r to z. */
-const halfDisc = (r: number, z: number): number => {
-  const t = Math.min(r, Math.max(-r, z));
-  return (t * Math.sqrt(r * r - t * t) + r * r * (Math.asin(t / r) + Math.PI / 2)) / 2;
-};
-
-function layersOfPart(part: Part, depth: number): Layer[] {
-  if (part.shape === 'rectangle')
-    return [
-      {
-        from: depth - part.z - part.height,
-        to: depth - part.z,
-        width: part.width,
-        middle: part.y + part.width / 2,
-      },
-    ];
-  const high = (2 * part.outer) / RING_SLICES;
-  return Array.from({ length: RING_SLICES }, (_, index): Layer => {
-    const from = index * high;
-    const area = (z: number) => 2 * (halfDisc(part.outer, z) - halfDisc(part.inner, z));
-    const z = part.outer - from;
-    return { from, to: from + high, width: (area(z) - area(z - high)) / high, middle: part.y };
-  });
-}
-
-const known = new WeakMap<Section, readonly Layer[]>();
-
-function layersOf(section: Section): readonly Layer[] {
-  const found = known.get(section) ?? partsOf(section).flatMap((part) => layersOfPart(part, section.depth));
-  known.set(section, found);
-  return found;
-}
-
-/**
- * The area of a section up to a height over its underside, mm².
- *
- * @param section The section.
- * @param height Over the underside, mm.
- */
-export const sectionBelow = (section: Section, height: number): number =>
-  layersOf(section).reduce((sum, { from, to, width }) => {
-    const [low, high] = [section.depth - to, section.depth - from];
-    return sum + width * Math.max(0, Math.min(high, height) - low);
-  }, 0);
 
 /** A stretch of rail between two stations, as lines in x: z = top + slope·x and outward = half + spread·x. */
 interface Stretch {
@@ -223,12 +168,12 @@ const lumpsOf = (rail: Rail, front: CutFace, rear: CutFace, section: (id: string
     const used = section(stretch.section);
     const begin = begins.map((face) => edgeIn(stretch, face));
     const end = ends.map((face) => edgeIn(stretch, face));
-    if (end.some((edge) => rearmost(edge, used.depth) <= stretch.from)) continue;
-    if (begin.some((edge) => foremost(edge, used.depth) >= stretch.to)) continue;
+    if (end.some((edge) => rearReach(edge, used.depth) <= stretch.from)) continue;
+    if (begin.some((edge) => frontReach(edge, used.depth) >= stretch.to)) continue;
     // A stretch that no face touches is square at both ends, wherever the faces lean.
     const isWhole =
-      begin.every((edge) => rearmost(edge, used.depth) <= stretch.from) &&
-      end.every((edge) => foremost(edge, used.depth) >= stretch.to);
+      begin.every((edge) => rearReach(edge, used.depth) <= stretch.from) &&
+      end.every((edge) => frontReach(edge, used.depth) >= stretch.to);
     if (isWhole) lumps.push(wholeLump(stretch, used));
     else if ([...begin, ...end].every(({ per }) => per === 0))
       lumps.push(
@@ -244,9 +189,9 @@ const lumpsOf = (rail: Rail, front: CutFace, rear: CutFace, section: (id: string
   return lumps.filter(({ volume }) => volume > 1e-9);
 };
 
-/** The foremost and the rearmost that an edge reaches down to a depth, mm. */
-const foremost = ({ at, per }: Edge, depth: number): number => Math.min(at, at + per * depth);
-const rearmost = ({ at, per }: Edge, depth: number): number => Math.max(at, at + per * depth);
+/** The front and the rear station of an edge over a depth, mm. */
+const frontReach = ({ at, per }: Edge, depth: number): number => Math.min(at, at + per * depth);
+const rearReach = ({ at, per }: Edge, depth: number): number => Math.max(at, at + per * depth);
 
 /** The steel of a stretch between two faces of which one leans at least; of no volume, it balances nowhere. */
 function leaningLump(stretch: Stretch, between: Between, section: Section): LocalLump {

@@ -1,4 +1,6 @@
-export { checkSolids, contactShare, solidConflict, type SolidFinding, TOUCH } from './check.ts';
+export { checkSolids } from './check.ts';
+export { contactShare } from './contact.ts';
+export { solidConflict, type SolidFinding, TOUCH } from './finding.ts';
 export { inWorkshop, type Kernel, loadKernel, type Workshop } from './kernel.ts';
 export { railSteel, sectionOutline, type SteelStretch } from './steel.ts';
 export { type FrameSolid, frameSolids, type SolidKind } from './things.ts';

@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { type Bare, donor, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
+import { type Bare, donor, inputOf, memberAt, plainFrame, tankAt } from '../../test/frames.ts';
 import { sprayer, van } from '../../test/joints.ts';
-import type { Frame } from '../frame/index.ts';
 import { evaluatePlan, type PlanInput, type PlanResult, type RailSpliceOutcome } from '../plan/index.ts';
 import type { Plate } from '../splice/index.ts';
 import { checkSolids, type Kernel, loadKernel, type SolidFinding } from './index.ts';
@@ -11,19 +10,6 @@ beforeAll(async () => {
   kernel = await loadKernel();
 });
 
-type Room = NonNullable<Frame['rooms']>[number];
-const tank = (changes: Partial<Room> = {}): Room => ({
-  id: 'tank',
-  name: 'Tank',
-  kind: 'tank',
-  front: 3000,
-  rear: 3400,
-  left: -300,
-  right: 300,
-  low: -400,
-  high: -170,
-  ...changes,
-});
 const lengthen: Bare = { kind: 'lengthen', at: donor(2000), length: 300 };
 const move = (crossmember: string, x: number): Bare => ({
   kind: 'crossmember',
@@ -33,10 +19,22 @@ const move = (crossmember: string, x: number): Bare => ({
 type Fault = readonly [
   name: string,
   input: () => PlanInput,
-  /** What is planted in the result of the evaluation; without it the plan itself is at fault. */
+  /** Plants the fault in the evaluation; null where the plan itself has it. */
   plant: ((result: PlanResult) => PlanResult) | null,
   code: SolidFinding['code'],
 ];
+
+/** The result with the stations of every room changed. */
+type RoomStation = PlanResult['obstacles']['rooms'][number]['stations'][number];
+const withRooms =
+  (change: (station: RoomStation, index: number) => RoomStation) =>
+  (result: PlanResult): PlanResult => ({
+    ...result,
+    obstacles: {
+      ...result.obstacles,
+      rooms: result.obstacles.rooms.map((room) => ({ ...room, stations: room.stations.map(change) })),
+    },
+  });
 
 /** The result with every rail of its splices changed. */
 const withRails =
@@ -53,9 +51,9 @@ const withSleeve = (change: (sleeve: NonNullable<RailSpliceOutcome['splice']['sl
     return sleeve ? { ...rail, splice: { ...rail.splice, sleeve: { ...sleeve, ...change(sleeve) } } } : rail;
   });
 
-const crossed = plainFrame({ rooms: [tank()], crossmembers: [memberAt('c', 2600, { below: 120, depth: 90 })] });
+const crossed = plainFrame({ rooms: [tankAt()], crossmembers: [memberAt('c', 2600, { below: 120, depth: 90 })] });
 
-/** Faults that no evaluation may make, each put in by hand. */
+/** Faults that the evaluation must never have. */
 const FAULTS: readonly Fault[] = [
   ['a crossmember moved into a tank', () => inputOf(crossed, move('c', 3200)), null, 'overlap'],
   [
@@ -76,38 +74,22 @@ const FAULTS: readonly Fault[] = [
   ],
   [
     'a tank that grew into the rail',
-    () => inputOf(plainFrame({ rooms: [tank()] }), lengthen),
-    (result) => ({
-      ...result,
-      obstacles: {
-        ...result.obstacles,
-        rooms: result.obstacles.rooms.map((room) => ({
-          ...room,
-          stations: room.stations.map((at) => ({ ...at, y: [-420, 300] as const, top: -40 })),
-        })),
-      },
-    }),
+    () => inputOf(plainFrame({ rooms: [tankAt()] }), lengthen),
+    withRooms((at) => ({ ...at, y: [-420, 300] as const, top: -40 })),
     'overlap',
   ],
   [
     'two tanks in one place',
     () =>
-      inputOf(plainFrame({ rooms: [tank(), tank({ id: 'second', name: 'Second tank', front: 3500, rear: 3800 })] })),
-    (result) => ({
-      ...result,
-      obstacles: {
-        ...result.obstacles,
-        rooms: result.obstacles.rooms.map((room) => ({
-          ...room,
-          stations: room.stations.map((at, index) => ({ ...at, x: index === 0 ? 3000 : 3400 })),
-        })),
-      },
-    }),
+      inputOf(
+        plainFrame({ rooms: [tankAt(), tankAt({ id: 'second', name: 'Second tank', front: 3500, rear: 3800 })] }),
+      ),
+    withRooms((at, index) => ({ ...at, x: index === 0 ? 3000 : 3400 })),
     'overlap',
   ],
   [
     'a piece of the frame put too far to one side of its tank',
-    () => inputOf(plainFrame({ rooms: [tank({ high: -60 })] }), lengthen),
+    () => inputOf(plainFrame({ rooms: [tankAt({ high: -60 })] }), lengthen),
     (result) => ({
       ...result,
       pieces: result.pieces.map((piece) => ({ ...piece, spread: piece.spread - 100 })),
@@ -116,7 +98,7 @@ const FAULTS: readonly Fault[] = [
   ],
   [
     'a rail that rises into a tank over it',
-    () => inputOf(plainFrame({ rooms: [tank({ left: -440, low: 20, high: 90 })] }), lengthen),
+    () => inputOf(plainFrame({ rooms: [tankAt({ left: -440, low: 20, high: 90 })] }), lengthen),
     (result) => ({
       ...result,
       pieces: result.pieces.map((piece) => ({

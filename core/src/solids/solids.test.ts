@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { type Bare, donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
+import { type Bare, donor, featureAt, inputOf, memberAt, plainFrame, tankAt } from '../../test/frames.ts';
 import { beach, sprayer, tour, van } from '../../test/joints.ts';
 import { largeFrame } from '../../test/large.ts';
 import { operationsFor, planned, ZOO } from '../../test/zoo.ts';
@@ -81,7 +81,7 @@ const cases: readonly (readonly [string, PlanInput])[] = [
 
 describe('the evaluation against solid steel', () => {
   it.each(['channel', 'closed-channel', 'tube', 'hat', 'round'] as const)(
-    'a %s has the area that is reckoned with',
+    'the area of a %s agrees with the section properties',
     (kind) => {
       const section = {
         channel: { kind, depth: 140, flange: 55, thickness: 4 },
@@ -212,23 +212,11 @@ describe('the check in 3D', () => {
     expect(check(van).map(({ message }) => message)).toEqual([]);
   });
 
-  const room = (changes: object = {}) => ({
-    id: 'tank',
-    name: 'Tank',
-    kind: 'tank' as const,
-    front: 3000,
-    rear: 3400,
-    left: -300,
-    right: 300,
-    low: -400,
-    high: -170,
-    ...changes,
-  });
   const lengthen: Bare = { kind: 'lengthen', at: donor(2000), length: 300 };
   const codes = (input: PlanInput) => check(input).map(({ code, about }) => `${code} ${about.join('+')}`);
 
   it('finds a box that a crossmember is moved into, and none that only comes near', () => {
-    const frame = plainFrame({ rooms: [room()], crossmembers: [memberAt('c', 2600, { below: 120, depth: 90 })] });
+    const frame = plainFrame({ rooms: [tankAt()], crossmembers: [memberAt('c', 2600, { below: 120, depth: 90 })] });
     const move = (x: number): Bare => ({
       kind: 'crossmember',
       change: { what: 'move', crossmember: 'c', to: donor(x) },
@@ -238,7 +226,7 @@ describe('the check in 3D', () => {
   });
 
   it('says nothing of what stood in each other when it was measured', () => {
-    const frame = plainFrame({ rooms: [room()], crossmembers: [memberAt('c', 3200, { below: 120, depth: 90 })] });
+    const frame = plainFrame({ rooms: [tankAt()], crossmembers: [memberAt('c', 3200, { below: 120, depth: 90 })] });
     expect(codes(inputOf(frame, lengthen))).toEqual([]);
   });
 

@@ -9,7 +9,15 @@ import {
   type SpliceOutcome,
 } from '../plan/index.ts';
 import { type Section, widthOf } from '../sections/index.ts';
-import { cornerRadiusOf, edgesOf, insideOf, isOnWeb, type Plate, type SpliceSleeve } from '../splice/index.ts';
+import {
+  cornerRadiusOf,
+  edgesOf,
+  insideOf,
+  isOnWeb,
+  type Plate,
+  type PlateFace,
+  type SpliceSleeve,
+} from '../splice/index.ts';
 import type { Manifold, Workshop } from './kernel.ts';
 import { posedSolid, railSteel } from './steel.ts';
 
@@ -26,6 +34,8 @@ export interface FrameSolid {
   /** The piece of the frame it belongs to; null for what is not of one. */
   readonly piece: number | null;
   readonly solid: Manifold;
+  /** Of plates: the face of the rail that it lies on. */
+  readonly face?: PlateFace;
   /** Of rails: how much longer the steel is along its slope than along the frame. */
   readonly stretched: number;
 }
@@ -175,7 +185,9 @@ function spliceSolids(workshop: Workshop, result: PlanResult): readonly FrameSol
       const common = { id: joint.id, side: rail, piece: index, stretched: 1 };
       const plates = made.plates.flatMap((plate): FrameSolid[] => {
         const solid = plateSolid(workshop, result, seat, plate);
-        return solid ? [{ ...common, kind: 'plate', name: `${plate.name} of joint ${joint.letter}`, solid }] : [];
+        return solid
+          ? [{ ...common, kind: 'plate', face: plate.face, name: `${plate.name} of joint ${joint.letter}`, solid }]
+          : [];
       });
       const { sleeve } = splice;
       if (!sleeve || sleeveFrom !== null) return plates;

@@ -38,23 +38,19 @@ export {
 export * from './rail-splice.ts';
 export {
   BOLT_TENSILE,
-  contactOf,
   cornerRadiusOf,
   edgesAt,
   efficiencyOf,
-  type EndFit,
-  ENDS_MEET,
-  flangeLength,
-  isClosed,
   jointFormOf,
   laidPlate,
   type MadeSplice,
   plateName,
   type RailSteel,
   spliceOf,
-  wallLength,
   weldMetalOf,
 } from './splice-of.ts';
+export { flangeLength, isClosed, wallLength } from './section-walls.ts';
+export { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
 export { type WedgeSleeve, wedgeSleeve } from './wedge-sleeve.ts';
 export { cyclesToCompare, shrinkageAcross } from './life.ts';
 export {

@@ -1,15 +1,15 @@
 import type { InputProblem } from '../input-error.ts';
 import type { Material } from '../materials/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
-import { type Section, widthOf } from '../sections/index.ts';
+import type { Section } from '../sections/index.ts';
 import type { JointForm } from './joint-form.ts';
 import { weldReach } from './joint-form.ts';
 import type { Bolt, Plug, SplicePart, WeldMetal } from './part.ts';
 import { type Corner, edgesOf, isOnWeb, type Plate, plateOn, plateProblems } from './plate.ts';
 import type { BoltGrade, JointWeld, Pattern, RailSplice, SpliceForm, SplicePlate } from './rail-splice.ts';
-import { TOLERANCE } from '../units/index.ts';
+import { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
+import { isClosed } from './section-walls.ts';
 import { sleeveParts, sleeveProblems } from './sleeve-parts.ts';
-import type { WallContact } from './weighted.ts';
 import type { Splice, SpliceHole } from './strength.ts';
 
 /** The rail that a splice is made in. */
@@ -216,36 +216,6 @@ export interface MadeSplice {
   readonly plates: readonly Plate[];
 }
 
-/** How the two ends of a rail come to a joint, mm. */
-export interface EndFit {
-  /** How far the walls are offset: upright ones sideways, level ones in height. */
-  readonly sideways: number;
-  readonly height: number;
-  /** The widest that the ends are apart along the rail, at the top or at the bottom. */
-  readonly opening: number;
-  /** The flange that a pie cut folds about, which is not cut. */
-  readonly uncut: 'top' | 'bottom' | null;
-}
-
-/** Ends that meet. */
-export const ENDS_MEET: EndFit = { sideways: 0, height: 0, opening: 0, uncut: null };
-
-/** The widest opening that a weld bridges, in walls: beyond it the ends do not touch, and nothing holds until something bridges it. */
-const BRIDGED = 1.5;
-
-/**
- * The share of the walls of two ends that meets: what is left of their thickness where they are offset; none where the ends are
- * farther apart than a weld bridges.
- *
- * @param fit How the ends come to the joint.
- * @param section The rail.
- */
-export function contactOf({ sideways, height, opening }: EndFit, { thickness }: Section): WallContact {
-  if (opening > BRIDGED * thickness + TOLERANCE) return { upright: 0, level: 0 };
-  const left = (offset: number): number => Math.max(0, 1 - Math.max(0, Math.abs(offset) - TOLERANCE) / thickness);
-  return { upright: left(sideways), level: left(height) };
-}
-
 /**
  * One rail's splice as its strength is reckoned, the middle of the joint at station 0.
  *
@@ -317,39 +287,4 @@ export function spliceOf(
     uncut: fit.uncut,
   };
   return { splice, problems, plates };
-}
-
-/**
- * Whether a section is closed all round: nothing inside of it can be reached once its ends are joined.
- *
- * @param section The section.
- */
-export const isClosed = ({ kind }: Pick<Section, 'kind'>): boolean =>
-  kind === 'tube' || kind === 'closed-channel' || kind === 'round';
-
-/**
- * Length of the wall of a flange that a pie cut folds about, mm: it is not cut, and not welded.
- *
- * @param section The rail; its walls validated.
- */
-export const flangeLength = (section: Section): number => (section.kind === 'round' ? 0 : widthOf(section));
-
-/**
- * Length of a rail's wall, unfolded, mm: what a weld straight through it is long.
- *
- * @param section The rail; its walls validated.
- */
-export function wallLength(section: Section): number {
-  switch (section.kind) {
-    case 'channel':
-      return section.depth + 2 * section.flange;
-    case 'closed-channel':
-      return 2 * section.depth + 2 * section.flange;
-    case 'tube':
-      return 2 * section.depth + 2 * section.width;
-    case 'hat':
-      return 2 * section.depth + widthOf(section);
-    case 'round':
-      return Math.PI * section.depth;
-  }
 }

@@ -38,7 +38,7 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
   const scene = useMemo(() => sceneOf(job.donor, shown), [job.donor, shown]);
   const there = SCENE_LAYERS.filter((layer) => scene.some((mesh) => mesh.layer === layer));
   const solid = useSolidCheck(store);
-  // What was found is of the frame as planned, and lies where that is with its joints closed.
+  // Findings are of the finished frame with its joints closed.
   const found = showBefore ? [] : solid.found;
   const places = open === 0 ? found.map(({ at }) => at) : [];
   const clashes = shown.seats.flatMap((seat) => seat.clashes);

@@ -9,7 +9,7 @@ export type ViewFrom = 'corner' | 'side' | 'above' | 'rear';
 interface SpaceViewProps {
   readonly scene: readonly SceneMesh[];
   readonly hidden: readonly SceneLayer[];
-  /** Places that something was found at, in frame coordinates, mm. */
+  /** Points of findings, frame coordinates, mm. */
   readonly found: readonly (readonly [x: number, y: number, z: number])[];
   /** Gap that the pieces are drawn apart by, mm. */
   readonly open: number;

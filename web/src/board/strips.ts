@@ -21,7 +21,7 @@ export const mostScale = (
   sideHeight: number,
 ): number => (sideHeight - OVER) / (over + under);
 
-/** Heights of rails and members over and under the datum plane, mm: what rises above the rails is seen too. */
+/** Heights of rails and members over and under the datum plane, mm. */
 function railsTall({ pieces, members }: PlanResult, section: (id: string) => Section): readonly [number, number] {
   let [over, under] = [0, 1];
   for (const { rails, pose } of pieces)

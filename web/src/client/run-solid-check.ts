@@ -3,14 +3,14 @@ import { solidConflict, type SolidFinding } from '@splay/core/solids';
 import { inWorker, WorkerStopped } from '../workers/in-worker.ts';
 import { keptThread } from '../workers/kept-thread.ts';
 
-/** The check of a job in 3D. */
+/** The result of a check in 3D. */
 export interface Checked {
   readonly found: readonly SolidFinding[];
-  /** The job it was of; null before the first one. */
+  /** The checked job; null before the first check. */
   readonly of: Job | null;
-  /** Why there is none; empty where there is. */
+  /** Why the check failed; empty if it did not. */
   readonly problem: string;
-  /** A finding as a conflict, with what somebody decided of it: comes with the check, which is loaded when it runs. */
+  /** Converts a finding to a conflict; loaded with the check, not with the page. */
   readonly conflictOf: (finding: SolidFinding, accepted: readonly Acceptance[]) => Conflict | null;
 }
 
@@ -20,8 +20,8 @@ const conflictOf = solidConflict;
  * Checks a job in a worker.
  *
  * @param job The job as it is now.
- * @param take Takes up what came of it.
- * @returns Breaks it off; null where this browser has no workers.
+ * @param take Receives the result.
+ * @returns Cancels the check; null in a browser without workers.
  */
 export function runSolidCheck(job: Job, take: (checked: Checked) => void): (() => void) | null {
   const { donor, bodies, plan, rules, display } = job;
@@ -43,7 +43,7 @@ export function runSolidCheck(job: Job, take: (checked: Checked) => void): (() =
     );
     return task.cancel;
   } catch {
-    failed('This browser has no workers, and nothing can be checked in it.');
+    failed('This browser does not support workers.');
     return null;
   }
 }

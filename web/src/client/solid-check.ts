@@ -5,7 +5,7 @@ import { createStore, useStore } from 'zustand';
 import type { Checked } from './run-solid-check.ts';
 import { jobMade, type JobStore, useJobState } from './job-store.ts';
 
-/** What is said of the job as it is now: nothing is told of a frame that has changed since. */
+/** The check of the job as it is now; findings of an earlier state are never shown. */
 export interface SolidCheck {
   readonly state: 'checking' | 'done' | 'failed';
   readonly found: readonly SolidFinding[];
@@ -13,9 +13,9 @@ export interface SolidCheck {
   readonly problem: string;
 }
 
-/** So long after the last change it begins, ms: it must not start for every key that is typed. */
+/** Delay after the last change, ms: no check for every keystroke. */
 const REST = 120;
-/** So long after a page was opened, ms: the board, and all that stands beside it, is loaded first. */
+/** Delay after a page opens, ms: the board and its panel load first. */
 const OPENED = 4000;
 
 const checks = new WeakMap<JobStore, ReturnType<typeof newCheck>>();
@@ -31,14 +31,14 @@ const isSame = (a: Job, b: Job): boolean =>
   a.donor === b.donor && a.bodies === b.bodies && a.plan === b.plan && a.rules === b.rules && a.display === b.display;
 
 /**
- * Takes up a check of a job.
+ * Stores the result of a check.
  *
  * @param store The open job.
- * @param checked What was checked, and what came of it.
+ * @param checked The result and the job it is of.
  */
-export const takeCheck = (store: JobStore, checked: Checked): void => checkOf(store).setState(checked);
+export const storeCheck = (store: JobStore, checked: Checked): void => checkOf(store).setState(checked);
 
-/** Keeps the open job checked: begins again a moment after each change, never while something is dragged. */
+/** Checks the open job after each change, debounced; never during a drag. */
 export function useSolidChecking(store: JobStore): void {
   const job = useJobState(store, jobMade);
   useEffect(() => {
@@ -49,7 +49,7 @@ export function useSolidChecking(store: JobStore): void {
     const wait = window.setTimeout(
       () => {
         void import('./run-solid-check.ts').then(({ runSolidCheck }) => {
-          if (!gone) cancel = runSolidCheck(job, (checked) => takeCheck(store, checked));
+          if (!gone) cancel = runSolidCheck(job, (checked) => storeCheck(store, checked));
         });
       },
       of ? REST : OPENED,

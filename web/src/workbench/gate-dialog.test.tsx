@@ -4,7 +4,7 @@ import { solidConflict, type SolidFinding } from '@splay/core/solids';
 import { expect, it, vi } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
-import { takeCheck } from '../client/solid-check.ts';
+import { storeCheck } from '../client/solid-check.ts';
 import { GateDialog } from './gate-dialog.tsx';
 
 const { job, records } = demoJob('parcel-van');
@@ -19,7 +19,7 @@ function open(
   const asked = { onRecord: vi.fn(), onBench: vi.fn(), onClose: vi.fn() };
   const gate = progressOf(of, own).gates[which]!;
   const store = openStore(of, own, canWrite);
-  if (found) takeCheck(store, { found, of: store.getState().job, problem: '', conflictOf: solidConflict });
+  if (found) storeCheck(store, { found, of: store.getState().job, problem: '', conflictOf: solidConflict });
   render(<GateDialog gate={gate} store={store} canWrite={canWrite} {...asked} />);
   return asked;
 }
@@ -69,17 +69,17 @@ it('a reviewer signs nothing', () => {
   expect(screen.queryByRole('button', { name: 'Sign' })).toBeNull();
 });
 
-it('waits for the check in 3D, and says what it found', () => {
+it('waits for the check in 3D', () => {
   open(1, job, records, true, null);
   fireEvent.change(screen.getByRole('textbox'), { target: { value: 'read twice' } });
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign' }).disabled).toBe(true);
   expect(screen.getByRole('status').textContent).toMatch(/in 3D/);
 });
 
-it('does not call a hold point clear while something stands in something else', () => {
+it('does not call a hold point clear while the check in 3D has an open finding', () => {
   const body = { gate: 'before-welding-out', checks: ['readings-tacked'], reason: 'tape read twice' };
   const signed = newRecord('gate-signed', body, { id: 's', taken: '2026-05-04T10:00:00Z', by: 'owner' });
-  const message = 'Tank and Crossmember 3 stand 10 mm in each other.';
+  const message = 'Tank and Crossmember 3 overlap by 10 mm.';
   const finding: SolidFinding = {
     code: 'overlap',
     key: 'solid-overlap/a/b',
@@ -89,6 +89,6 @@ it('does not call a hold point clear while something stands in something else', 
     amount: 10,
   };
   open(1, job, [...records, signed], true, [finding]);
-  expect(screen.getByText(/stand 10 mm in each other/)).toBeTruthy();
+  expect(screen.getByText(/overlap by 10 mm/)).toBeTruthy();
   expect(screen.queryByText(/Nothing holds the work here/)).toBeNull();
 });

@@ -57,14 +57,14 @@ export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }
         ))}
         <li className="py-2">
           {solid.state === 'checking' ? (
-            <p role="status">Checking the steel in 3D …</p>
+            <p role="status">Checking in 3D …</p>
           ) : (
-            <Verdict kind={solid.state === 'failed' || found.length > 0 ? 'warn' : 'good'}>
+            <Verdict kind={solid.state === 'failed' || found.length > 0 ? 'warn' : 'note'}>
               <b className="font-semibold">Check in 3D</b>:{' '}
               {solid.state === 'failed'
                 ? `not checked. ${solid.problem}`
                 : found.map(({ message }) => message).join(' ') ||
-                  'nothing found; what was not measured is not checked.'}
+                  'no overlaps found. Brackets, caps, tires and anything not measured are not checked.'}
             </Verdict>
           )}
         </li>

@@ -1,13 +1,13 @@
 import { browserThread, type Thread } from './in-worker.ts';
 
-/** A worker that worked before is quicker: it is kept for the next task, and let go when none comes, ms. */
+/** How long an idle worker is kept for the next task, ms: a warm worker is faster. */
 const IDLE = 60_000;
 let kept: { readonly thread: Thread; readonly until: number } | null = null;
 
 /**
- * A thread for a task: the one that was kept, where there is one.
+ * A thread for a task: the kept one if there is one.
  *
- * @param finished Whether the task came to its end: then the thread is kept again. One that was broken off is ended.
+ * @param finished Whether the task finished; the thread of a canceled task is ended.
  */
 export function keptThread(finished: () => boolean): Thread {
   const thread = kept?.thread ?? browserThread();

@@ -46,7 +46,7 @@ export const TASKS = {
   whereToCut: (job: PlanInput, ask: FinderAsk, onProgress: Progress): FinderResult =>
     whereToCut(job, ask, nowAndThen(onProgress)),
 
-  /** What a check of the frame as solid steel finds. Its kernel is loaded when it is first asked for. */
+  /** Checks the frame in 3D; loads the kernel on first use. */
   checkSolids: async (job: PlanInput, onProgress: Progress): Promise<readonly SolidFinding[]> => {
     const { checkSolids, loadKernel } = await import('@splay/core/solids');
     const found = checkSolids(await loadKernel(), job, contextOf(job).show);

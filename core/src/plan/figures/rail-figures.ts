@@ -12,7 +12,8 @@ import type { Widen } from '../operations/widen.ts';
 import { pieTurn } from '../pie-turn.ts';
 import { faceTop, type Piece, rearTop, spine } from '../piece.ts';
 import { massOf, steelLumps } from '../solid.ts';
-import { findSpot, pieceAt, type PlanState } from '../state.ts';
+import type { PlanState } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import { type Around, type Lead, type OfSides, sectionOn } from './figures.ts';
 
 /** Rail taken out. */

@@ -6,7 +6,8 @@ import type { Notch } from '../operations/notch.ts';
 import { notchDepths, notchFloor } from '../notch-profile.ts';
 import { frontTop, rearTop } from '../piece.ts';
 import type { Context } from '../context.ts';
-import { findSpot, pieceAt, type PlanState } from '../state.ts';
+import type { PlanState } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import { type Around, sectionOn } from './figures.ts';
 
 export interface Notched {

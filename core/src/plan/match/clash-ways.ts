@@ -5,7 +5,8 @@ import { notchStrength } from '../figures/work-figures.ts';
 import type { Findings } from '../findings.ts';
 import type { Notch } from '../operations/notch.ts';
 import { ratioText } from '../splices/splice-outcome.ts';
-import { findSpot, OperationRefused, pieceAt } from '../state.ts';
+import { OperationRefused } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import type { Clash } from './clashes.ts';
 
 /** Room that a way out leaves beyond just clearing, and on each side of a notch, mm. */

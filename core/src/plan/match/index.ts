@@ -3,15 +3,8 @@ export { MOUNT_WAYS, type MountGap, type MountWay, sideOfMount } from './mount-g
 export { type OpeningOver } from './openings.ts';
 export { waysToWheelbase, waysToWidth } from './body-conflicts.ts';
 export { withMoreWheelbase } from './wheelbase-ways.ts';
-export {
-  axlePlaces,
-  type BodySeat,
-  type Obstacles,
-  obstaclesOn,
-  type SeatMount,
-  type SeatOutcome,
-  seatOutcomes,
-} from './seat-outcome.ts';
+export { axlePlaces, type BodySeat, type SeatMount, type SeatOutcome, seatOutcomes } from './seat-outcome.ts';
+export { type Obstacles, obstaclesOn } from './obstacles.ts';
 export { type MechanismOutcome, type OpenLayer, type WorkOutcome } from './work-outcome.ts';
 export { type FenderOver } from './coverage.ts';
 export { type OtherSolid } from './solids.ts';

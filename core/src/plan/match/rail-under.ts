@@ -44,7 +44,7 @@ interface Known {
 /** Rails of a piece as they stand; a dragged cut changes few pieces. */
 const known = new WeakMap<Piece, Known>();
 
-/** Stations of a rail, as far as any of it reaches: an end that leans reaches farther at one edge than at the other. */
+/** The stations of a rail up to its farthest edge: an angled end extends farther at one edge than at the other. */
 function stationsAsFar(piece: Piece, side: Side, sectionOf: SectionOf): Rail {
   const rail = piece.rails[side];
   const depth = (id: string) => sectionOf(id).depth;

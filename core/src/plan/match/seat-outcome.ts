@@ -1,5 +1,5 @@
 import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint } from '../../body/index.ts';
-import type { Axle, FramePoint, FrameRoom } from '../../frame/index.ts';
+import type { Axle, FramePoint } from '../../frame/index.ts';
 import type { BodyPoint, WheelOpening } from '../../body/index.ts';
 import { once } from '../../once.ts';
 import { ruleValue } from '../../rules/index.ts';
@@ -15,14 +15,13 @@ import { groundUnder, rampsOf, wheelsUnder } from '../underside.ts';
 import { widthAsked } from './asks.ts';
 import { type FenderOver, fendersOver } from './coverage.ts';
 import { type WorkOutcome, workOutcome } from './work-outcome.ts';
-import { memberSolids, type OtherSolid, roomSolids, shaftSolids } from './solids.ts';
 import { type Clash, clashesOf } from './clashes.ts';
 import { type MountGap, mountGap, sideOfMount } from './mount-gap.ts';
 import { axleUnder, type OpeningOver, openingsOver } from './openings.ts';
 import { type AxlePlaces, usualPose } from './placing.ts';
+import type { Obstacles } from './obstacles.ts';
 import { railUnder } from './rail-under.ts';
 import { mountLoads } from './shares.ts';
-import { type TyreRoom, tyreRooms } from './tyre-box.ts';
 
 /** Where the plan puts a body. */
 export interface BodySeat extends BodyPose {
@@ -111,45 +110,6 @@ function bracketFor({ side, at }: MountGap, features: readonly FeatureOutcome[],
   });
   return found.toSorted((a, b) => Math.abs(a.ahead) - Math.abs(b.ahead))[0] ?? null;
 }
-
-/** What a body must clear besides rails and crossmembers: each worked out when it is first asked for. */
-export interface Obstacles {
-  /** The room of turned tyres. */
-  readonly tyres: readonly TyreRoom[];
-  /** What takes up room on the frame: tank, battery box. */
-  readonly rooms: readonly OtherSolid[];
-  /** All that is solid and not steel of the frame; the rooms are among it. */
-  readonly others: readonly OtherSolid[];
-}
-
-/**
- * What a body must clear on the built frame besides rails and crossmembers: tyres, members beside the rails, the drive line,
- * what takes up room.
- *
- * @param standing The built frame.
- * @param rooms What takes up room on the donor.
- * @param context Sections and rules.
- */
-export const obstaclesOn = (
-  { members, points, state, axles }: Pick<Standing, 'members' | 'points' | 'state' | 'axles'>,
-  rooms: readonly FrameRoom[],
-  { section, rules }: Pick<Context, 'section' | 'rules'>,
-): Obstacles => {
-  const tyres = once(() => tyreRooms(axles, rules));
-  const taken = once(() => roomSolids(rooms, state));
-  const others = once(() => [...memberSolids(members, section), ...shaftSolids(points, rules), ...taken()]);
-  return {
-    get tyres() {
-      return tyres();
-    },
-    get rooms() {
-      return taken();
-    },
-    get others() {
-      return others();
-    },
-  };
-};
 
 /** Its front end on the frame, or its rear: as measured, else by its outline; null where neither is there. */
 function endOf(body: Body, pose: BodyPose, end: 'front' | 'rear'): number | null {

@@ -6,7 +6,7 @@ import type { FeatureOutcome } from '../feature-outcome.ts';
 import { type Piece, rearSpine } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 import { axleUnder } from './openings.ts';
-import type { Obstacles } from './seat-outcome.ts';
+import type { Obstacles } from './obstacles.ts';
 
 /** An open layer of a deck's stack, and how much room it leaves beyond what must pass through; below 0 it is pinched. */
 export interface OpenLayer {

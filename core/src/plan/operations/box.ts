@@ -4,7 +4,8 @@ import { inches } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import { boxFigures, type Boxed } from '../figures/work-figures.ts';
 import { type Common, place, type Place } from '../operation.ts';
-import { findSpot, OperationRefused, pieceAt, type PlanState } from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import { needsPositive } from './amounts.ts';
 import type { OperationDefinition } from './definition.ts';
 

@@ -5,7 +5,8 @@ import { bracketFigures, type Bracketed } from '../figures/work-figures.ts';
 import { newHole } from '../new-things.ts';
 import { type Common, place, type Place } from '../operation.ts';
 import type { Piece } from '../piece.ts';
-import { findSpot, type Hung, OperationRefused, pieceAt, type PlanState } from '../state.ts';
+import { type Hung, OperationRefused, type PlanState } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import type { OperationDefinition } from './definition.ts';
 import { added, changed } from './hung.ts';
 

@@ -4,7 +4,8 @@ import type { Context } from '../context.ts';
 import { type Crossed, crossmemberFigures } from '../figures/work-figures.ts';
 import { newCrossmember } from '../new-things.ts';
 import { type Common, place, type Place } from '../operation.ts';
-import { findSpot, type Hung, OperationRefused, pieceAt, type PlanState } from '../state.ts';
+import { type Hung, OperationRefused, type PlanState } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import type { OperationDefinition } from './definition.ts';
 import { added, changed } from './hung.ts';
 

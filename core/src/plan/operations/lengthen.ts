@@ -5,7 +5,9 @@ import { align, type Alignment, type Common, IN_LINE, place, type Place } from '
 import { bridge, goingOn } from '../new-piece.ts';
 import { type Piece } from '../piece.ts';
 import { axisOf, shift } from '../pose.ts';
-import { findSpot, movedAll, mustHave, type PlanState, splitSquare } from '../state.ts';
+import type { PlanState } from '../state.ts';
+import { movedAll, mustHave, splitSquare } from '../split.ts';
+import { findSpot } from '../spot.ts';
 import { needsRoom } from './alignment.ts';
 import { needsPositive } from './amounts.ts';
 import type { OperationDefinition } from './definition.ts';

@@ -6,7 +6,8 @@ import { notchFigures, type Notched } from '../figures/work-figures.ts';
 import { notchDepths, notchFloor } from '../notch-profile.ts';
 import { type Common, place, type Place } from '../operation.ts';
 import { frontTop, rearTop } from '../piece.ts';
-import { findSpot, OperationRefused, pieceAt, type PlanState } from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import { needsPositive } from './amounts.ts';
 import type { OperationDefinition } from './definition.ts';
 

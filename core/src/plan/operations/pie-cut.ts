@@ -6,7 +6,9 @@ import { pieFigures, type PieTurned } from '../figures/rail-figures.ts';
 import { type Common, place, type Place } from '../operation.ts';
 import { pieTurn } from '../pie-turn.ts';
 import { posed, turnAbout } from '../pose.ts';
-import { asRemoved, findSpot, movedAll, mustHave, OperationRefused, pieceAt, type PlanState, split } from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { asRemoved, movedAll, mustHave, split } from '../split.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import type { OperationDefinition } from './definition.ts';
 
 export interface PieCut extends Common {

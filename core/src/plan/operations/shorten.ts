@@ -5,16 +5,9 @@ import { type Common, place, type Place } from '../operation.ts';
 import { bridge } from '../new-piece.ts';
 import { type Piece, spine } from '../piece.ts';
 import { axisOf, shift } from '../pose.ts';
-import {
-  asRemoved,
-  findSpot,
-  movedAll,
-  mustHave,
-  OperationRefused,
-  pieceAt,
-  type PlanState,
-  splitSquare,
-} from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { asRemoved, movedAll, mustHave, splitSquare } from '../split.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import type { OperationDefinition } from './definition.ts';
 import { needsTransition, transitionEnd } from './transition.ts';
 

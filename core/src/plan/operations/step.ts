@@ -6,17 +6,9 @@ import { type Common, place, type Place } from '../operation.ts';
 import { bridge } from '../new-piece.ts';
 import { meanTop, type Piece, spine } from '../piece.ts';
 import { posed, shift, turnAbout } from '../pose.ts';
-import {
-  asRemoved,
-  findSpot,
-  movedAll,
-  mustHave,
-  OperationRefused,
-  pieceAt,
-  type PlanState,
-  split,
-  splitSquare,
-} from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { asRemoved, movedAll, mustHave, split, splitSquare } from '../split.ts';
+import { findSpot, pieceAt } from '../spot.ts';
 import { SMALLEST } from './amounts.ts';
 import type { OperationDefinition } from './definition.ts';
 

@@ -9,7 +9,8 @@ vi.mock('./registry.ts', async (original) => {
   const { OPERATIONS } = await original<typeof import('./registry.ts')>();
   const { length } = await import('../../fields/index.ts');
   const { place } = await import('../operation.ts');
-  const { OperationRefused, findSpot } = await import('../state.ts');
+  const { OperationRefused } = await import('../state.ts');
+  const { findSpot } = await import('../spot.ts');
   const { shift } = await import('../pose.ts');
   const { moved } = await import('../piece.ts');
   interface Hoist {

@@ -1,5 +1,6 @@
 import { type Piece, spine } from '../piece.ts';
-import { findSpot, OperationRefused, type PlanState, type Spot } from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { findSpot, type Spot } from '../spot.ts';
 import { SMALLEST } from './amounts.ts';
 
 /**

@@ -4,16 +4,9 @@ import { inches } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import { trimFigures, type Trimmed } from '../figures/rail-figures.ts';
 import { type Common, type EndPlace, endPlace } from '../operation.ts';
-import {
-  asRemoved,
-  findEndSpot,
-  leaningFace,
-  mustHave,
-  OperationRefused,
-  pieceAt,
-  type PlanState,
-  split,
-} from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { asRemoved, leaningFace, mustHave, split } from '../split.ts';
+import { findEndSpot, pieceAt } from '../spot.ts';
 import type { OperationDefinition } from './definition.ts';
 
 export interface Trim extends Common {

@@ -4,7 +4,9 @@ import { widenFigures, type Widened } from '../figures/rail-figures.ts';
 import { type Common, place, type Place } from '../operation.ts';
 import { bridge } from '../new-piece.ts';
 import { frontTop, type Piece, railEnd, rearTop } from '../piece.ts';
-import { asRemoved, findSpot, OperationRefused, type PlanState, splitSquare } from '../state.ts';
+import { OperationRefused, type PlanState } from '../state.ts';
+import { asRemoved, splitSquare } from '../split.ts';
+import { findSpot } from '../spot.ts';
 import type { OperationDefinition } from './definition.ts';
 import { needsTransition, transitionEnd } from './transition.ts';
 

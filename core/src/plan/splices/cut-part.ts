@@ -1,6 +1,6 @@
 import type { RailId, Side } from '../../frame/index.ts';
 import type { FlatPart } from '../flat-part.ts';
-import type { SpliceJoint } from './splice-outcome.ts';
+import type { SpliceJoint } from './joints-to-make.ts';
 
 /** A part to cut for a joint; its mark is the letter of the joint, a number, and L or R. */
 export interface CutPart extends FlatPart {

@@ -8,10 +8,10 @@ export {
   ratioText,
   reckonSplice,
   type RailSpliceOutcome,
-  type SpliceJoint,
   type SpliceOutcome,
   spliceOutcomes,
 } from './splice-outcome.ts';
+export { type SpliceJoint } from './joints-to-make.ts';
 export type { WeldWork } from './weld-work.ts';
 export { PLAIN_BOLTED, PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
 export { type CutPart } from './cut-part.ts';

@@ -7,7 +7,8 @@ import type { DrawnPoint } from '../outline.ts';
 import type { PlanResult } from '../plan-result.ts';
 import { laidOut, sizeOf } from '../flat-part.ts';
 import { type MadePart, sideOf } from './cut-part.ts';
-import type { RailSpliceOutcome, SpliceJoint } from './splice-outcome.ts';
+import type { RailSpliceOutcome } from './splice-outcome.ts';
+import type { SpliceJoint } from './joints-to-make.ts';
 import { plateMass } from './steel.ts';
 
 /** Where a point of a plate comes to when the part behind the joint is turned up about the joint, mm. */

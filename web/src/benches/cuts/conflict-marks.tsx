@@ -30,7 +30,7 @@ export function pileConflicts(conflicts: readonly Conflict[], view: View) {
     const at = conflict.builtX ?? conflict.donorX;
     if (at === null || conflict.severity === 'note') return [];
     let x = toPx(view, at);
-    // Beside a pile is beside it also where rounding puts it a hair nearer: else it would be tried for ever.
+    // Rounding may put the next place slightly inside the pile; without the tolerance the loop would not end.
     const near = () => piles.find((known) => Math.abs(known.x - x) < SIZE + 2 - HAIR);
     let pile = near();
     while (pile && pile.height >= HIGH) {

@@ -120,7 +120,7 @@ describe('conflicts on the drawing', () => {
     ]);
   });
 
-  it('come to an end where rounding puts the next place a hair too near', () => {
+  it('end the search when rounding puts the next place slightly inside a full pile', () => {
     // 0.01 + 17 − 0.01 is less than 17 in binary fractions.
     const drawn = pileConflicts([at(0.1, 'stop'), at(0.1, 'warn'), at(0.1, 'warn')], view);
     expect(drawn.map(({ level }) => level)).toEqual([0, 1, 0]);

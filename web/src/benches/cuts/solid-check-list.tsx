@@ -8,18 +8,18 @@ interface SolidCheckListProps extends Pick<BenchProps, 'store'> {
   readonly listed: { readonly onPick: BenchProps['onPickConflict']; readonly actions: ConflictActions | undefined };
 }
 
-/** What the check in 3D found, or that it is under way, or why there is none. */
+/** The findings of the check in 3D, its progress, or the reason that it failed. */
 export function SolidCheckList({ store, listed }: SolidCheckListProps) {
   const { state, conflicts, problem } = useSolidCheck(store);
   return (
     <>
       <PanelHeading>Check in 3D</PanelHeading>
-      {state === 'checking' && <p className="text-pencil">Checking the steel in 3D …</p>}
-      {state === 'failed' && <Verdict kind="warn">Not checked in 3D: {problem} What overlaps is not known.</Verdict>}
+      {state === 'checking' && <p className="text-pencil">Checking in 3D …</p>}
+      {state === 'failed' && <Verdict kind="warn">Not checked in 3D: {problem} Overlaps are unknown.</Verdict>}
       {state === 'done' && conflicts.length === 0 && (
-        <p className="text-pencil">
-          Nothing that is measured overlaps more than on the donor, every plate lies on its rail, and each crossmember
-          has rails beside it. What was not measured is not checked.
+        <p className="text-sm text-pencil">
+          No overlaps found. Plates touch their rails and crossmembers reach both. Not checked: brackets, caps, tires,
+          lines, and anything not measured.
         </p>
       )}
       {conflicts.length > 0 && <ConflictList opened conflicts={conflicts} {...listed} />}
