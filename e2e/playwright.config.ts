@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   // A busy machine is not a fault: what is waited for may take its time, but it must come.
-  timeout: 600_000,
+  timeout: 300_000,
   expect: { timeout: 90_000 },
   // Files of tests beside each other, each in jobs of its own; but whoever measures time is alone.
   workers: 2,

@@ -53,7 +53,18 @@ async function take(page: Page, text: string): Promise<string> {
 // The last to begin: each in a job of its own, so that no machine waits for one after another.
 test.describe.configure({ mode: 'parallel' });
 
-for (const animal of ZOO)
+/** Those whose pages differ; the reckoning of all of them is tried in `core`, without a browser. */
+const SHOWN = [
+  'kicked both ways',
+  'left unlike right',
+  'datum between the cuts',
+  'millimetres',
+  'round tube',
+  'x of legs',
+  'nothing on it',
+];
+
+for (const animal of ZOO.filter(({ name }) => SHOWN.includes(name)))
   test(`every bench, sheet and file holds on a frame that is ${animal.name}`, async ({ page }) => {
     const upset: string[] = [];
     page.on('pageerror', ({ message }) => upset.push(message));

@@ -43,6 +43,8 @@ export function NotDecided({
         Nobody has decided how <b>{outcome.joint.letter}</b> is made. It is reckoned as{' '}
         {weldable ? 'a plain butt weld from one side, only looked at' : 'bolted, with nothing over it yet'}
         {ratio === undefined ? '.' : `: ${ratioText(ratio)} of the bare rail.`}
+        {!strong &&
+          ' Nothing that can be welded in place here makes it as strong as the rail: decide how it is made, and ask a licensed engineer.'}
       </p>
       {!disabled && (
         <div className="mt-2 flex flex-wrap gap-1.5">
