@@ -8,7 +8,8 @@ import type { Box } from './operations/box.ts';
 import type { Notch } from './operations/notch.ts';
 import type { Outcomes } from './outcomes.ts';
 import { frontTop, type Piece, place, railEnd, rearTop } from './piece.ts';
-import type { Lump } from './solid.ts';
+import type { Rework } from './state.ts';
+import type { Lump, RailLump } from './solid.ts';
 import { sectionBelow } from './section-layers.ts';
 import { capSides } from './splices/cap-sides.ts';
 import { plateMass, sleeveMass } from './splices/steel.ts';
@@ -23,14 +24,18 @@ function notchLumps(
   side: Side,
   span: { from: number; to: number },
   context: Context,
-): Lump[] {
+): RailLump[] {
   const depthOf = (id: string) => context.section(id).depth;
   const floor = notchFloor(notch, span, piece.rails[side], depthOf);
   const section = context.section(
     piece.rails[side].findLast(({ x }) => x <= span.from)?.section ?? piece.rails[side][0]?.section ?? '',
   );
   const below = notch.from === 'below';
-  const pairs = floor.slice(1).map((b, index) => [floor[index] as NotchAt, b] as const);
+  // A cut through a notch leaves a part of it on each side.
+  const pairs = floor
+    .slice(1)
+    .map((b, index) => [floor[index] as NotchAt, b] as const)
+    .filter(([a, b]) => (a.x + b.x) / 2 >= frontTop(piece) && (a.x + b.x) / 2 <= rearTop(piece));
   const at = (a: NotchAt, b: NotchAt): Vec3 => {
     const x = (a.x + b.x) / 2;
     return place(
@@ -41,7 +46,7 @@ function notchLumps(
       (a.floor + b.floor + a.edge + b.edge) / 4,
     );
   };
-  const taken = pairs.map(([a, b]): Lump => {
+  const taken = pairs.map(([a, b]): RailLump => {
     const area = ({ edge, floor: z }: NotchAt): number => {
       const deep = Math.abs(z - edge);
       return below
@@ -49,17 +54,24 @@ function notchLumps(
         : sectionProperties(section).area - sectionBelow(section, section.depth - deep);
     };
     const slope = Math.hypot(1, (b.edge - a.edge) / (b.x - a.x || 1));
-    return { mass: -((area(a) + area(b)) / 2) * (b.x - a.x) * slope * context.density, at: at(a, b) };
+    return { mass: -((area(a) + area(b)) / 2) * (b.x - a.x) * slope * context.density, at: at(a, b), run: b.x - a.x };
   });
-  const plate = pairs.map(([a, b]): Lump => ({
+  const plate = pairs.map(([a, b]): RailLump => ({
     mass: Math.hypot(b.x - a.x, b.floor - a.floor) * widthOf(section) * notch.plate * context.density,
     at: at(a, b),
+    run: b.x - a.x,
   }));
   return notch.plate > 0 ? [...taken, ...plate] : taken;
 }
 
 /** The boxing plate of one rail, as far as later cuts leave it. */
-function boxingLump(box: Box, piece: Piece, side: Side, span: { from: number; to: number }, context: Context): Lump[] {
+function boxingLump(
+  box: Box,
+  piece: Piece,
+  side: Side,
+  span: { from: number; to: number },
+  context: Context,
+): RailLump[] {
   const [from, to] = [Math.max(span.from, frontTop(piece)), Math.min(span.to, rearTop(piece))];
   if (to <= from) return [];
   const section = context.section(railEnd(piece, side, 'front').section);
@@ -70,9 +82,28 @@ function boxingLump(box: Box, piece: Piece, side: Side, span: { from: number; to
     {
       mass: long * section.depth * box.plate * context.density,
       at: place(piece, side, middle, (piece.rails[side][0]?.halfWidth ?? 0) - widthOf(section), -section.depth / 2),
+      run: to - from,
     },
   ];
 }
+
+/**
+ * What notches take out of the rails of a piece and their plates add, and what boxing adds, as far as the piece reaches. kg, mm.
+ *
+ * @param piece The piece.
+ * @param reworks The notches and boxing plates of the frame.
+ * @param context Sections and density.
+ */
+export const reworkLumps = (piece: Piece, reworks: readonly Rework[], context: Context): readonly RailLump[] =>
+  reworks
+    .filter(({ source, from, to }) => piece.source === source && frontTop(piece) < to && rearTop(piece) > from)
+    .flatMap(({ operation, from, to }) =>
+      SIDES.flatMap((side) =>
+        operation.kind === 'notch'
+          ? notchLumps(operation, piece, side, { from, to }, context)
+          : boxingLump(operation, piece, side, { from, to }, context),
+      ),
+    );
 
 function fittingLumps({ state, joints, cutEnds }: Added, fittings: readonly Fitting[], context: Context): Lump[] {
   return fittings.flatMap((fitting) =>
@@ -137,17 +168,7 @@ const spliceLumps = ({ state, splices, joints }: Added, context: Context): Lump[
  */
 export function addedSteel(outcomes: Added, context: Context): readonly Lump[] {
   const { state, mountings, input } = outcomes;
-  const reworks = state.reworks.flatMap(({ operation, source, from, to }) =>
-    state.pieces
-      .filter((piece) => piece.source === source && frontTop(piece) < to && rearTop(piece) > from)
-      .flatMap((piece) =>
-        SIDES.flatMap((side) =>
-          operation.kind === 'notch'
-            ? notchLumps(operation, piece, side, { from, to }, context)
-            : boxingLump(operation, piece, side, { from, to }, context),
-        ),
-      ),
-  );
+  const reworks = state.pieces.flatMap((piece) => reworkLumps(piece, state.reworks, context));
   const brackets = mountings.flatMap((outcome) =>
     mountParts([outcome], context).map(({ mass }): Lump => ({ mass, at: outcome.seat.at })),
   );

@@ -24,3 +24,4 @@ export {
   type StandPoint,
   type TippingMargins,
 } from './stands.ts';
+export { type Fall, fallOver } from './tipping.ts';

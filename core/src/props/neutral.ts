@@ -1,4 +1,4 @@
-import { atRest, type Beam, partOf, type BeamSupport, weightOf } from './beam.ts';
+import { atRest, type Beam, partOf, type BeamSupport } from './beam.ts';
 
 /** Where stands carry each part of a frame by itself, so that nothing is in the steel at the cut. N, mm, N·mm. */
 export interface Neutral {
@@ -11,38 +11,39 @@ export interface Neutral {
 }
 
 /**
- * What stands must carry for moment and shear at a cut to vanish: each part alone on its own two, by levers. The shims
- * are the deflected shape of the uncut frame under those loads.
+ * What stands must carry for moment and shear at a cut to vanish: each part alone on its own. Two share by levers; of three or
+ * more each carries what it would with all of them level, which any other set that balances the part could replace. The
+ * shims are the deflected shape of the uncut frame under those loads.
  *
  * @param beam The frame before the cut.
- * @param stands Stations of two stands in front of the cut and two behind it, in order, mm.
+ * @param stands Stations of the stands, in order, mm: two or more on each side of the cut.
  * @param cut Where it is cut, mm.
- * @returns Null where a part does not balance between its two.
+ * @returns Null where a part does not balance on its own stands.
  */
-export function neutralAt(beam: Beam, stands: readonly [number, number, number, number], cut: number): Neutral | null {
-  const parts = [partOf(beam, -Infinity, cut), partOf(beam, cut, Infinity)] as const;
-  const pairs = [stands.slice(0, 2), stands.slice(2)] as readonly (readonly number[])[];
-  const loads = parts.flatMap((part, index) => {
-    const { force, x } = weightOf(part.loads);
-    const [first, last] = pairs[index] as [number, number];
-    const onLast = (force * (x - first)) / (last - first);
-    return [force - onLast, onLast];
-  });
-  if (stands[1] >= cut || stands[2] <= cut || loads.some((load) => load < 0)) return null;
+export function neutralAt(beam: Beam, stands: readonly number[], cut: number): Neutral | null {
+  const sides = [
+    { part: partOf(beam, -Infinity, cut), own: stands.filter((x) => x < cut) },
+    { part: partOf(beam, cut, Infinity), own: stands.filter((x) => x > cut) },
+  ];
+  const rests = sides.map(({ part, own }) =>
+    atRest(
+      part,
+      own.map((x): BeamSupport => ({ x, rise: 0, way: 'push' })),
+    ),
+  );
+  if (stands.includes(cut) || rests.some((rest) => rest === null)) return null;
+  const loads = rests.flatMap((rest) => rest?.reactions ?? []);
+  const last = stands.length - 1;
   // The frame hangs from its two outermost stands; the inner two push with what they must carry.
   const pushed: Beam = {
     ...beam,
     loads: [
       ...beam.loads,
-      ...[1, 2].map((index) => ({
-        from: stands[index] as number,
-        to: stands[index] as number,
-        force: -(loads[index] as number),
-      })),
+      ...stands.slice(1, last).map((x, index) => ({ from: x, to: x, force: -(loads[index + 1] as number) })),
     ],
   };
   const two = (x: number): BeamSupport => ({ x, rise: 0, way: 'both' });
-  const shape = atRest(pushed, [two(stands[0]), two(stands[3])]);
+  const shape = atRest(pushed, [two(stands[0] as number), two(stands[last] as number)]);
   if (!shape) return null;
   const level = atRest(beam, stands.map(two));
   const touchy = stands.map((_, raised) => {

@@ -33,6 +33,10 @@ export interface Footing {
   readonly tilt: number | null;
   /** Of its centre of gravity over the stands' tops, mm. */
   readonly above: number;
+  /**
+   * Places among the stands of the two that it would go over first, or goes over; null where one or none is under it.
+   */
+  readonly edge: readonly [number, number] | null;
 }
 
 /** Nearer than this to a stand or a line of stands it balances there, mm. */
@@ -56,20 +60,22 @@ function leaves(
   return met.length === 0 ? null : [Math.min(...met), Math.max(...met)];
 }
 
-/** From a point to each edge of a convex outline, mm; above 0 inside. The outline runs round anticlockwise. */
-function inside(outline: readonly (readonly [number, number])[], [x, y]: readonly [number, number]): number {
+/** The edge of a convex outline that a point is nearest to going over, and how far inside it is, mm. Any way round. */
+function nearestEdge(outline: readonly (readonly [number, number])[], [x, y]: readonly [number, number]) {
   const [ax, ay] = outline[0] as readonly [number, number];
   const area = outline.reduce((sum, [px, py], index) => {
     const [qx, qy] = outline[(index + 1) % outline.length] as readonly [number, number];
     return sum + (px - ax) * (qy - ay) - (qx - ax) * (py - ay);
   }, 0);
-  return Math.min(
-    ...outline.map(([px, py], index) => {
-      const [qx, qy] = outline[(index + 1) % outline.length] as readonly [number, number];
+  return outline
+    .map((from, index) => {
+      const to = outline[(index + 1) % outline.length] as readonly [number, number];
+      const [px, py] = from;
+      const [qx, qy] = to;
       const long = Math.hypot(qx - px, qy - py);
-      return (Math.sign(area) * ((qx - px) * (y - py) - (qy - py) * (x - px))) / long;
-    }),
-  );
+      return { from, to, inside: (Math.sign(area) * ((qx - px) * (y - py) - (qy - py) * (x - px))) / long };
+    })
+    .reduce((least, each) => (each.inside < least.inside ? each : least));
 }
 
 /**
@@ -80,7 +86,7 @@ function inside(outline: readonly (readonly [number, number])[], [x, y]: readonl
  */
 export function footingOf(centre: Vec3, stands: readonly StandPoint[]): Footing {
   const above = centre.z - Math.max(...stands.map(({ top }) => top), -Infinity);
-  if (stands.length === 0) return { state: 'falls', over: null, margins: null, tilt: null, above: 0 };
+  if (stands.length === 0) return { state: 'falls', over: null, margins: null, tilt: null, above: 0, edge: null };
   const at = [centre.x, centre.y] as const;
   const outline = polygonHull(stands.map(({ x, y }): [number, number] => [x, y]));
   const xs = stands.map(({ x }) => x);
@@ -101,15 +107,20 @@ export function footingOf(centre: Vec3, stands: readonly StandPoint[]): Footing 
       at[1] >= Math.min(...ys) - BALANCES &&
       at[1] <= Math.max(...ys) + BALANCES;
     const balances = beside <= BALANCES && between;
+    const along = stands.map(({ x, y }) => x + y * 1e-6 + (long < BALANCES ? y : 0));
+    const [one, other] = [along.indexOf(Math.min(...along)), along.indexOf(Math.max(...along))];
+    const ends = [Math.min(one, other), Math.max(one, other)] as const;
     return {
       state: balances ? 'balances' : 'tips',
       over: balances ? null : wayOver(at, xs, ys),
       margins: null,
       tilt: null,
       above,
+      edge: ends[0] === ends[1] ? null : ends,
     };
   }
-  const nearest = inside(outline, at);
+  const { from, to, inside: nearest } = nearestEdge(outline, at);
+  const standAt = ([px, py]: readonly [number, number]) => stands.findIndex(({ x, y }) => x === px && y === py);
   const alongs = leaves(outline, at, 0);
   const acrosses = leaves(outline, at, 1);
   const margins: TippingMargins = {
@@ -126,6 +137,7 @@ export function footingOf(centre: Vec3, stands: readonly StandPoint[]): Footing 
     margins,
     tilt: nearest > 0 && above > 0 ? Math.atan2(nearest, above) : null,
     above,
+    edge: [Math.min(standAt(from), standAt(to)), Math.max(standAt(from), standAt(to))],
   };
 }
 
@@ -163,6 +175,8 @@ export interface StandLoads {
 
 /** A stand nearer to the middle than this share of the widest stands under neither rail. */
 const MIDDLE = 0.25;
+/** Rounds of balancing side to side; each leaves a small part of what the last left. */
+const MOST_BALANCINGS = 40;
 
 /**
  * What each stand carries. Three by equilibrium. More: each rail by itself as a beam on its own stands, weights between
@@ -205,26 +219,57 @@ function byRails(
   );
   const [left, right] = sides as [(typeof sides)[0], (typeof sides)[0]];
   if (left.length < 2 || right.length < 2) return null;
-  const lineOf = (side: typeof left) => side.reduce((sum, { y }) => sum + y, 0) / side.length;
+  const lineOf = (side: typeof left) => {
+    const line = fitLine(side);
+    return (x: number) => line.at + line.slope * x;
+  };
   const [yLeft, yRight] = [lineOf(left), lineOf(right)];
-  const shareRight = (y: number) => (y - yLeft) / (yRight - yLeft);
-  const reactions = stands.map(() => 0);
-  for (const [side, share] of [
-    [left, (y: number) => 1 - shareRight(y)],
-    [right, shareRight],
-  ] as const) {
-    const rail = {
-      stretches,
-      loads: loads.map(({ y, ...load }) => ({ ...load, force: load.force * share(y) })),
+  /** Reactions where this much more of every weight is borne on the right than levers say. */
+  const borne = (more: number): readonly number[] | null => {
+    const shareRight = ({ from, to, y }: PlacedLoad) => {
+      const x = (from + to) / 2;
+      return (y - yLeft(x)) / (yRight(x) - yLeft(x)) + more;
     };
-    const rest = atRest(
-      rail,
-      side.map(({ x, rise }): BeamSupport => ({ x, rise, way: 'push' })),
-    );
-    if (!rest) return null;
-    for (const [at, { index }] of side.entries()) reactions[index] = rest.reactions[at] ?? 0;
+    const reactions = stands.map(() => 0);
+    for (const [side, share] of [
+      [left, (load: PlacedLoad) => 1 - shareRight(load)],
+      [right, shareRight],
+    ] as const) {
+      const rail = {
+        stretches,
+        loads: loads.map((load) => ({ from: load.from, to: load.to, force: load.force * share(load) })),
+      };
+      const rest = atRest(
+        rail,
+        side.map(({ x, rise }): BeamSupport => ({ x, rise, way: 'push' })),
+      );
+      if (!rest) return null;
+      for (const [at, { index }] of side.entries()) reactions[index] = rest.reactions[at] ?? 0;
+    }
+    return reactions;
+  };
+  // Stands of one side that are not in line: so much more goes to the other side that nothing turns about the middle.
+  const wanted = loads.reduce((sum, { force, y }) => sum + force * y, 0);
+  const force = loads.reduce((sum, load) => sum + load.force, 0);
+  const wide = yRight(0) - yLeft(0);
+  let more = 0;
+  let reactions = borne(more);
+  for (let step = 0; step < MOST_BALANCINGS && reactions; step += 1) {
+    const off = wanted - reactions.reduce((sum, each, index) => sum + each * (stands[index] as StandPoint).y, 0);
+    if (Math.abs(off) <= 1e-9 * force * widest) break;
+    more += off / (force * wide);
+    reactions = borne(more);
   }
   return reactions;
+}
+
+/** The line through stands of one side, seen from above, by least squares. */
+function fitLine(side: readonly StandPoint[]): { readonly at: number; readonly slope: number } {
+  const mean = (of: (stand: StandPoint) => number) => side.reduce((sum, stand) => sum + of(stand), 0) / side.length;
+  const [mx, my] = [mean(({ x }) => x), mean(({ y }) => y)];
+  const spread = side.reduce((sum, { x }) => sum + (x - mx) ** 2, 0);
+  const slope = spread > 0 ? side.reduce((sum, { x, y }) => sum + (x - mx) * (y - my), 0) / spread : 0;
+  return { at: my - slope * mx, slope };
 }
 
 /** Forces of stands that give alike under a rigid piece: a plane over them, without those that would have to pull. */

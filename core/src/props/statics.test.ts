@@ -236,3 +236,36 @@ it('on any stands, reactions sum to the weight, balance about any place, and nev
     { numRuns: 300 },
   );
 });
+
+it('loads balance side to side on stands that spread as a tapered frame does, and where one is out of line', () => {
+  const offs = fc.tuple(...[0, 1, 2, 3].map(() => fc.integer({ min: 250, max: 480 })));
+  fc.assert(
+    fc.property(offs, offs, fc.integer({ min: -120, max: 120 }), (lefts, rights, y) => {
+      const stands = [
+        ...lefts.map((out, at) => [at, -out] as const),
+        ...rights.map((out, at) => [at, out] as const),
+      ].map(([at, side]) => ({ x: 500 + 1200 * at, y: side, top: 400, rise: 0 }));
+      const loads = [
+        { from: 0, to: 5000, y: 0, force: 4000 },
+        { from: 2600, to: 2600, y, force: 3000 },
+      ];
+      const shared = standLoads(loads, stands, [{ from: 0, to: 5000, stiffness: 2e12 }])!;
+      expect(shared.by).toBe('rails');
+      const turned = shared.reactions.reduce((sum, force, index) => sum + force * stands[index]!.y, 0);
+      expect(Math.abs(turned - 3000 * y)).toBeLessThan(1e-6 * 7000 * 480);
+    }),
+    { numRuns: 100 },
+  );
+});
+
+it('on two tapered pairs each load is what levers say', () => {
+  // Stands at ±300 and ±500: a weight midway along, 80 to the right, where the lines are ±400 apart.
+  const stands = ([-1, 1] as const).flatMap((side) => [
+    { x: 0, y: side * 300, top: 0, rise: 0 },
+    { x: 2000, y: side * 500, top: 0, rise: 0 },
+  ]);
+  const { reactions } = standLoads([{ from: 1000, to: 1000, y: 80, force: 1000 }], stands, [
+    { from: 0, to: 2000, stiffness: 1e12 },
+  ])!;
+  expect(reactions.map((each) => Math.round(each * 1e6) / 1e6)).toEqual([200, 200, 300, 300]);
+});

@@ -1,4 +1,5 @@
 import { cutOf } from '../cut-moment.ts';
+import { reworkLumps } from '../added-steel.ts';
 import { burdensOn } from '../burdens.ts';
 import type { Context } from '../context.ts';
 import { featureOutcomes } from '../feature-outcome.ts';
@@ -151,11 +152,14 @@ export function ladenPieces(step: PlanStep, bearings: readonly Bearing[], contex
   const placed = bearings.flatMap((bearing) =>
     bearing.line ? cutApart(pieces, bearing) : [{ index: over(bearing.at.x), bearing }],
   );
+  const { reworks } = step.before;
   return pieces.map((piece, index) => ({
     piece,
+    reworks: reworks.filter(({ source }) => source === piece.source),
     removed: taken.some(({ front, rear }) => front === piece.front && rear === piece.rear),
     bearings: [
       ...steelBearings(piece, context),
+      ...reworkLumps(piece, reworks, context).map((lump) => ({ ref: null, name: 'added steel', ...lump })),
       ...placed.filter((each) => each.index === index).map(({ bearing }) => bearing),
     ],
   }));

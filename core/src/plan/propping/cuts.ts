@@ -42,12 +42,9 @@ export interface PropCut {
  * What the stands of a cut must carry so that nothing is in the steel there.
  *
  * @param cut The cut.
- * @returns Null unless two stand on each side of it, and each side balances between its two.
+ * @returns Null unless at least two stand on each side of it, and each side balances on its own.
  */
-export const neutralOf = ({ beam, stands: [a, b, c, d, ...more], x }: PropCut): Neutral | null =>
-  a === undefined || b === undefined || c === undefined || d === undefined || more.length > 0
-    ? null
-    : neutralAt(beam, [a, b, c, d], x);
+export const neutralOf = ({ beam, stands, x }: PropCut): Neutral | null => neutralAt(beam, stands, x);
 
 export interface Bodies {
   readonly step: PlanStep;

@@ -4,7 +4,7 @@ import { PROP_FACTS } from '../../props/index.ts';
 import { lengthText, quantityText } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import { dotted } from '../operations/index.ts';
-import type { HeldPart } from './held.ts';
+import type { HeldPart, StandUnder } from './held.ts';
 import type { PropStep } from './steps.ts';
 
 /** Something that must be known of how a frame is held. `stop`: it must not be cut so; `warn`: look again. */
@@ -45,7 +45,7 @@ export const loadText = (newton: number, { display }: Pick<Context, 'display'>):
 
 type Said = Omit<PropFinding, 'operation' | 'about'>;
 
-function ofPart(part: HeldPart, when: string, context: Context): Said[] {
+function ofPart(part: HeldPart, when: string, datum: number, context: Context): Said[] {
   const { footing, mass, removed, name, heldDown, stands, shared } = part;
   const weight = quantityText('mass', mass, context.display.unit);
   if (removed) {
@@ -84,7 +84,7 @@ function ofPart(part: HeldPart, when: string, context: Context): Said[] {
       {
         code: 'props/tips',
         severity: 'stop',
-        message: `${name} goes ${OVER_WORDS[footing.over ?? 'rear']} ${when}: ${tipWords(part, context)}.`,
+        message: `${name} goes ${OVER_WORDS[footing.over ?? 'rear']} ${when}: ${tipWords(part, context)}.${fallWords(part, datum, context)}`,
         remedy: 'Move its stands to both sides of where it balances, or tie it across the cut.',
       },
     ];
@@ -154,6 +154,39 @@ function tipWords({ footing, stands, centre }: HeldPart, context: Context): stri
 }
 
 /**
+ * The two stands that a part goes over first, in words: “the stand under both rails at 41 13/16 in”. Empty where fewer are under it.
+ *
+ * @param part The part on its stands.
+ * @param datum Station that the shop measures from, mm.
+ * @param context How lengths are written.
+ */
+export function edgeText(
+  { edge }: Pick<HeldPart, 'edge'>,
+  datum: number,
+  { display }: Pick<Context, 'display'>,
+): string {
+  if (!edge) return '';
+  const [a, b] = edge;
+  const named = ({ prop, side }: StandUnder) => `${side} ${PROP_FACTS[prop.kind].name.toLowerCase()}`;
+  const at = ({ prop }: StandUnder) => lengthText(prop.x - datum, display, true);
+  return a.prop.id === b.prop.id
+    ? `the ${PROP_FACTS[a.prop.kind].name.toLowerCase()} under both rails at ${at(a)}`
+    : `the ${named(a)} at ${at(a)} and the ${named(b)} at ${at(b)}`;
+}
+
+/** Over which stands a part goes, and how far its cut ends move until it lies on the floor. */
+function fallWords(part: HeldPart, datum: number, context: Context): string {
+  const over = edgeText(part, datum, context);
+  const ends = part.freed.map(({ end, moves }) =>
+    moves === null
+      ? `how far its cut ${end} end moves is not known without the height over the floor`
+      : `its cut ${end} end goes ${moves > 0 ? 'up' : 'down'} by ${context.show(Math.abs(moves))} before a rail meets the floor`,
+  );
+  const said = [over && `it goes over ${over}`, ...ends].filter((each) => each !== '').join('; ');
+  return said === '' ? '' : ` ${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+}
+
+/**
  * What must be known of how the frame is held at a step; worst first.
  *
  * @param step The step.
@@ -169,7 +202,7 @@ export function propFindings(
 ): PropFinding[] {
   const found: (Said & { readonly about: string })[] = [];
   const say = (about: string, said: readonly Said[]) => found.push(...said.map((each) => ({ ...each, about })));
-  say('whole', ofPart(step.whole, 'before the cut', context));
+  say('whole', ofPart(step.whole, 'before the cut', datum, context));
   for (const cut of step.cuts) {
     const { kerf, name, advice } = cut;
     const pinches = Math.abs(kerf.opens ?? 0) / 2;
@@ -213,7 +246,7 @@ export function propFindings(
           : 'Take its bolts out on one side, take it off, or count on it to hold.',
       },
     ]);
-  for (const part of step.loose) say(part.name, ofPart(part, 'once it is cut free', context));
+  for (const part of step.loose) say(part.name, ofPart(part, 'once it is cut free', datum, context));
   if (step.weightless.length > 0)
     say('weights', [
       {

@@ -2,6 +2,7 @@ import { railAt, type Ref, type Side, SIDES, type Vec3 } from '../../frame/index
 import { GRAVITY } from '../../mounting/index.ts';
 import {
   type Beam,
+  fallOver,
   type Footing,
   footingOf,
   type PlacedLoad,
@@ -11,11 +12,13 @@ import {
   standLoads,
   type BeamSupport,
 } from '../../props/index.ts';
-import { sectionProperties } from '../../sections/index.ts';
+import { type Addition, builtUpSection, sectionProperties, widthOf } from '../../sections/index.ts';
 import { balance } from '../axle-loads.ts';
 import type { Context } from '../context.ts';
-import { frontTop, type Piece, place, rearTop, spine, stationsOf } from '../piece.ts';
+import { floorAt, notchFloor } from '../notch-profile.ts';
+import { frontTop, type Piece, place, railEnd, rearTop, spine, stationsOf } from '../piece.ts';
 import { railLumps } from '../solid.ts';
+import type { Rework } from '../state.ts';
 
 /** Young's modulus, MPa: of steel, and of what is lighter than half of it, aluminium. It does not change who carries what. */
 const MODULUS = { steel: 210_000, light: 70_000, lighterThan: 4e-6 } as const;
@@ -60,11 +63,20 @@ export interface HeldPart {
   readonly shared: StandLoads | null;
   /** Names of what holds it down where it would tip. */
   readonly heldDown: readonly string[];
+  /** The two stands that it would go over first, or goes over; null where fewer are under it. */
+  readonly edge: readonly [StandUnder, StandUnder] | null;
+  /**
+   * How far each end that is cut free goes up (above 0) or down where the part tips, mm, until its rails meet the floor;
+   * null while the height over the floor is not known, or where no rail meets it.
+   */
+  readonly freed: readonly { readonly end: 'front' | 'rear'; readonly moves: number | null }[];
 }
 
 /** A piece of a step with what bears on it. */
 export interface LadenPiece {
   readonly piece: Piece;
+  /** Notches and boxing plates on it before the cut. */
+  readonly reworks: readonly Rework[];
   readonly removed: boolean;
   readonly bearings: readonly Bearing[];
 }
@@ -96,17 +108,42 @@ const placedLoads = (pieces: readonly LadenPiece[]): PlacedLoad[] =>
     })),
   );
 
-/** How stiff the rails of a piece are in bending between its stations, each side, N·mm². */
-function stiffnessOf(piece: Piece, context: Context) {
+/** How stiff the rails of a piece are in bending between its stations, each side, as notched and boxed, N·mm². */
+function stiffnessOf({ piece, reworks }: LadenPiece, context: Context) {
   const modulus = context.density < MODULUS.lighterThan ? MODULUS.light : MODULUS.steel;
-  const xs = [...new Set(SIDES.flatMap((side) => stationsOf(piece, side).map(({ x }) => x)))].sort((a, b) => a - b);
+  const [front, rear] = [frontTop(piece), rearTop(piece)];
+  const breaks = [
+    ...SIDES.flatMap((side) => stationsOf(piece, side).map(({ x }) => x)),
+    ...reworks.flatMap(({ operation, from, to }) =>
+      operation.kind === 'box' ? [from + operation.taper / 2, to - operation.taper / 2] : [from, to],
+    ),
+  ].filter((x) => x >= front && x <= rear);
+  const xs = [...new Set(breaks)].sort((a, b) => a - b);
   return xs.slice(1).map((to, index) => {
     const from = xs[index] as number;
     const middle = (from + to) / 2;
-    const of = (side: Side) =>
-      modulus * sectionProperties(context.section(railAt(piece.rails[side], middle).section)).iy;
+    const there = reworks.filter((rework) => rework.from < middle && rework.to > middle);
+    const of = (side: Side) => modulus * stiffened(piece, side, middle, there, context);
     return { from: spine(piece, from).x, to: spine(piece, to).x, left: of('left'), right: of('right') };
   });
+}
+
+/** Second moment of area of a rail at a station with what is boxed or notched there, mm⁴. */
+function stiffened(piece: Piece, side: Side, x: number, reworks: readonly Rework[], context: Context): number {
+  const section = context.section(railAt(piece.rails[side], x).section);
+  const additions = reworks.flatMap(({ operation, from, to }): Addition[] => {
+    if (operation.kind === 'box')
+      return section.kind === 'channel' ? [{ kind: 'boxing', thickness: operation.plate }] : [];
+    const at = floorAt(
+      notchFloor(operation, { from, to }, piece.rails[side], (id) => context.section(id).depth),
+      x,
+    );
+    const depth = at ? Math.abs(at.floor - at.edge) : 0;
+    if (section.kind === 'round' || depth <= 0 || depth >= section.depth) return [];
+    const plate = { width: widthOf(section), thickness: operation.plate };
+    return [{ kind: 'notch', from: operation.from, depth, ...(operation.plate > 0 ? { plate } : {}) }];
+  });
+  return (additions.length > 0 ? builtUpSection(section, additions).properties : sectionProperties(section)).iy;
 }
 
 /**
@@ -117,7 +154,7 @@ function stiffnessOf(piece: Piece, context: Context) {
  */
 export function beamOf(pieces: readonly LadenPiece[], context: Context): Beam {
   return {
-    stretches: pieces.flatMap(({ piece }) =>
+    stretches: pieces.flatMap((piece) =>
       stiffnessOf(piece, context).map(({ from, to, left, right }) => ({ from, to, stiffness: left + right })),
     ),
     loads: placedLoads(pieces),
@@ -137,14 +174,7 @@ export const pieceOver = (pieces: readonly LadenPiece[], x: number): number =>
 function underRail(piece: Piece, side: Side, x: number, context: Context): { outward: number; top: number } {
   const here = railAt(piece.rails[side], x);
   const section = context.section(here.section);
-  const wide =
-    section.kind === 'channel' || section.kind === 'closed-channel'
-      ? section.flange
-      : section.kind === 'tube'
-        ? section.width
-        : section.kind === 'hat'
-          ? section.crown + 2 * section.brim
-          : section.depth;
+  const wide = widthOf(section);
   return { outward: here.halfWidth - wide / 2, top: here.top - section.depth };
 }
 
@@ -220,7 +250,7 @@ export function heldPart(
   const [up, down] = [does('up'), does('down')];
   const points = up.map(({ prop, at }) => ({ x: at.x, y: at.y, top: at.z, rise: prop.shim }));
   const free = footingOf(centre, points);
-  const stiffness = own.flatMap(({ piece }) => stiffnessOf(piece, context));
+  const stiffness = own.flatMap((piece) => stiffnessOf(piece, context));
   const shared =
     free.state === 'stays'
       ? standLoads(
@@ -229,6 +259,20 @@ export function heldPart(
           stiffness.map(({ from, to, left, right }) => ({ from, to, stiffness: (left + right) / 2 })),
         )
       : null;
+  const stands = touching.map((touch): StandUnder => {
+    const { prop, at } = touch;
+    const index = up.indexOf(touch);
+    return {
+      ...touch,
+      height: level === null || PROP_FACTS[prop.kind].does !== 'up' ? null : level + at.z - prop.floor,
+      load: index >= 0 ? (shared?.reactions[index] ?? null) : null,
+    };
+  });
+  const upright = up.map((touch) => stands[touching.indexOf(touch)] as StandUnder);
+  const edge: HeldPart['edge'] = free.edge && [
+    upright[free.edge[0]] as StandUnder,
+    upright[free.edge[1]] as StandUnder,
+  ];
   // Where it would go over along the frame, straps on the other side may hold it.
   const strapped = free.state === 'tips' && down.length > 0 && holdsDown(centre, up, down);
   return {
@@ -239,19 +283,44 @@ export function heldPart(
     mass,
     centre,
     removed: own.every(({ removed }) => removed),
-    stands: touching.map((touch) => {
-      const { prop, at } = touch;
-      const index = up.indexOf(touch);
-      return {
-        ...touch,
-        height: level === null || PROP_FACTS[prop.kind].does !== 'up' ? null : level + at.z - prop.floor,
-        load: index >= 0 ? (shared?.reactions[index] ?? null) : null,
-      };
-    }),
+    stands,
     footing: strapped ? { ...free, state: 'stays', over: null } : free,
     shared,
     heldDown: strapped ? [...new Set(down.map(({ prop }) => PROP_FACTS[prop.kind].name.toLowerCase()))] : [],
+    edge,
+    freed: free.state === 'tips' && !strapped ? freedEnds(pieces, range, centre, edge, level, context) : [],
   };
+}
+
+/** How far the cut ends of a part move when it goes over two stands onto the floor. */
+function freedEnds(
+  pieces: readonly LadenPiece[],
+  [first, last]: readonly [number, number],
+  centre: Vec3,
+  edge: HeldPart['edge'],
+  level: number | null,
+  context: Context,
+): HeldPart['freed'] {
+  const tops = (index: number, end: 'front' | 'rear'): Vec3[] =>
+    SIDES.map((side) => railEnd((pieces[index] as LadenPiece).piece, side, end).point);
+  const corners = pieces.slice(first, last + 1).flatMap(({ piece }) =>
+    (['front', 'rear'] as const).flatMap((end) =>
+      SIDES.map((side): Vec3 => {
+        const { point, section } = railEnd(piece, side, end);
+        return { ...point, z: point.z - context.section(section).depth };
+      }),
+    ),
+  );
+  const fall =
+    level === null || !edge ? null : fallOver([edge[0].at, edge[1].at], centre, corners, edge[0].prop.floor - level);
+  const moves = (index: number, end: 'front' | 'rear'): number | null => {
+    const [left, right] = tops(index, end) as [Vec3, Vec3];
+    return fall && (fall.moves(left) + fall.moves(right)) / 2;
+  };
+  return [
+    ...(first > 0 ? [{ end: 'front', moves: moves(first, 'front') } as const] : []),
+    ...(last < pieces.length - 1 ? [{ end: 'rear', moves: moves(last, 'rear') } as const] : []),
+  ];
 }
 
 /** Whether straps ahead of the stands hold a part that would go over behind them, or the other way round. */

@@ -10,7 +10,7 @@ import { type PropFinding, propFindings } from './findings.ts';
 import { standsUnder } from './stand-places.ts';
 import { type PropStep, propSteps } from './steps.ts';
 
-export { loadText, type PropFinding, springText } from './findings.ts';
+export { edgeText, loadText, type PropFinding, springText } from './findings.ts';
 export { type Bearing, type HeldPart, type LadenPiece, type StandUnder } from './held.ts';
 export { type CutAdvice, neutralOf, type PropCut } from './cuts.ts';
 export { type PropStep, type Spanning } from './steps.ts';

@@ -141,10 +141,56 @@ describe('a plain frame cut in two', () => {
     expect(finding).toMatchObject({ code: 'props/tips', severity: 'stop' });
     // It balances at 4000, 400 behind the last stand: 15 3/4 in.
     expect(finding!.message).toBe(
-      'Rear part goes rear down once it is cut free: it balances 15 3/4 in behind its last stand.',
+      'Rear part goes rear down once it is cut free: it balances 15 3/4 in behind its last stand. It goes over the stand under both rails at 137 13/16 in scant; how far its cut front end moves is not known without the height over the floor.',
     );
     expect(codes(on(plain, [stand('a', 300), stand('b', 1500)]))).toContain('props/nothing-under');
     expect(codes(on(plain, [stand('a', 300), stand('b', 1500), stand('c', 4000)]))).toContain('props/balances');
+  });
+
+  it('a part that goes over turns about two stands until its rails meet the floor; its cut end goes up by that', () => {
+    const stands = [stand('a', 300), stand('b', 1500), stand('c', 2400), stand('d', 3600)];
+    const part = only(on(plain, stands, { level: 700 })).loose[1]!;
+    expect(part.edge!.map(({ prop, side }) => [prop.id, side])).toEqual([
+      ['d', 'left'],
+      ['d', 'right'],
+    ]);
+    // Undersides 550 over the floor, 2400 from the stands to the end: sin θ = 550/2400; the cut end is 1600 ahead of them,
+    // its top 150 higher.
+    const angle = Math.asin(550 / 2400);
+    expect(part.freed).toEqual([
+      { end: 'front', moves: expect.closeTo(1600 * Math.sin(angle) - 150 * (1 - Math.cos(angle)), 6) },
+    ]);
+    // Three stands: the part goes over the slanted line between the two that its weight lies beyond.
+    const three = [
+      stand('e', 2400, { side: 'left' }),
+      stand('f', 2400, { side: 'right' }),
+      stand('g', 4500, { side: 'left' }),
+    ];
+    const slanted = only(on(plain, [stand('a', 300), stand('b', 1500), ...three], { level: 700 })).loose[1]!;
+    expect(slanted.footing.state).toBe('tips');
+    expect(slanted.edge!.map(({ prop }) => prop.id).sort()).toEqual(['f', 'g']);
+  });
+
+  it('three stands under a part: loads that leave nothing at the cut', () => {
+    const stations = [300, 1000, 1700, 2400, 5500];
+    const five = (shims: readonly number[]) =>
+      only(
+        on(
+          plain,
+          stations.map((x, at) => stand(`s${at}`, x, { shim: shims[at] ?? 0 })),
+        ),
+      ).cuts[0]!;
+    const neutral = neutralOf(five([]))!;
+    const weight = 2 * 6000 * PER_MM * GRAVITY;
+    // The front part alone, 2000 long and even, on 300 | 1000 | 1700: three moments, M = w·300²/2 at the outer two.
+    const w = weight / 6000;
+    const outer = (w * 300 ** 2) / 2;
+    const middle = (w * 700 ** 2) / 8 - outer / 2;
+    expect(neutral.loads[1]).toBeNear(w * 700 + (2 * (middle - outer)) / 700, 1e-6 * weight);
+    expect(neutral.loads.slice(0, 3).reduce((sum, load) => sum + load, 0)).toBeNear(w * 2000, 1e-6 * weight);
+    const there = five(neutral.shims).kerf.before!;
+    expect(Math.abs(there.moment)).toBeLessThan(1);
+    expect(Math.abs(there.shear)).toBeLessThan(0.01);
   });
 
   it('a strongback keeps both sides one, and holds what the steel held; clamps are not trusted to', () => {

@@ -62,3 +62,40 @@ describe('a member across a cut', () => {
     }
   });
 });
+
+describe('steel that the plan adds before a cut', () => {
+  const open = plainFrame({
+    sections: [{ id: 'rail', section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 } }],
+  });
+  const box: Bare = { kind: 'box', from: donor(2500), to: donor(4500), plate: 4, taper: 0 };
+  const notch: Bare = {
+    kind: 'notch',
+    at: donor(5000),
+    width: 400,
+    depth: 60,
+    from: 'below',
+    form: 'arch',
+    plate: 0,
+  };
+  const before = (...operations: readonly Bare[]) => evaluateProps(inputOf(open, ...operations)).steps[0]!;
+
+  it('bears on its part: boxing plates add to it, a notch takes away', () => {
+    const rear = (...operations: readonly Bare[]) => before(...operations).loose[1]!;
+    const bare = rear(cut);
+    expect(rear(box, cut).mass - bare.mass).toBeNear(2 * 2000 * 150 * 4 * 7.85e-6, 1e-9);
+    expect(rear(notch, cut).mass).toBeLessThan(bare.mass - 0.5);
+    // Not before its turn.
+    expect(rear(cut, box).mass).toBeNear(bare.mass, 1e-9);
+    expect(before(box, cut).loose[0]!.mass).toBeNear(before(cut).loose[0]!.mass, 1e-9);
+  });
+
+  it('makes the rail as stiff there as it is with its plate', () => {
+    const { stretches } = before(box, cut).cuts[0]!.beam;
+    const at = (x: number) => stretches.find(({ from, to }) => from <= x && to > x)!.stiffness;
+    // Both rails: a plate 4 × 150 on each adds t·h³/12.
+    expect(at(3000) - at(1000)).toBeNear((2 * 210_000 * 4 * 150 ** 3) / 12, 1);
+    expect(at(5000)).toBeNear(at(1000), 1e-6);
+    const notched = before(notch, cut).cuts[0]!.beam.stretches;
+    expect(Math.min(...notched.map(({ stiffness }) => stiffness))).toBeLessThan(0.5 * at(1000));
+  });
+});

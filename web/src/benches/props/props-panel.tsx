@@ -1,4 +1,4 @@
-import { dotted, type Prop, PROP_FACTS, type PropStep, withNeutralStands } from '@splay/core';
+import { datumStation, dotted, edgeText, type Prop, PROP_FACTS, type PropStep, withNeutralStands } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
@@ -47,7 +47,15 @@ export function PropsPanel(bench: BenchProps) {
         <ul>
           {step.loose.map((part) => (
             <li key={part.name} className="flex items-baseline justify-between gap-2 border-b border-rule/60 py-1">
-              <span className="min-w-0">{part.name}</span>
+              <span className="min-w-0">
+                {part.name}
+                {part.edge && !part.removed && (
+                  <span className="block text-sm text-pencil">
+                    {part.footing.state === 'tips' ? 'goes over ' : 'would go first over '}
+                    {edgeText(part, datumStation(job.donor), job)}
+                  </span>
+                )}
+              </span>
               <span className="text-right whitespace-nowrap">
                 <Quantity of="mass" value={part.mass} unit={job.display.unit} />
                 {part.footing.margins && !part.removed && (

@@ -126,7 +126,7 @@ export function StandLoads({ job, cut, under }: LoadsProps) {
             a jack gauge or a slack feeler in the kerf decides.
           </>
         ) : (
-          'With two pairs on each side of the cut, Splay says what each must carry for the cut to be without force.'
+          'With two pairs or more on each side of the cut, Splay says what each must carry for the cut to be without force.'
         )}{' '}
         Four stands or more share by a hair: their loads are a guide.
       </p>
