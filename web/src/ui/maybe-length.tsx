@@ -7,12 +7,14 @@ interface MaybeLengthProps {
   readonly mm: number | undefined;
   readonly format: LengthFormat;
   readonly disabled: boolean;
+  /** What an empty field says. */
+  readonly empty?: string;
   /** Takes the length, or nothing where the field is left empty; says what is wrong with it, or nothing. */
   readonly onChange: (mm: number | undefined) => string;
 }
 
 /** A length that may be left empty. What was typed stays there until it can be read. */
-export function MaybeLength({ label, mm, format, disabled, onChange }: MaybeLengthProps) {
+export function MaybeLength({ label, mm, format, disabled, empty = 'not measured', onChange }: MaybeLengthProps) {
   const id = useId();
   const [problem, setProblem] = useState('');
   const shown = mm === undefined ? '' : formatLength(mm, format).text;
@@ -30,7 +32,7 @@ export function MaybeLength({ label, mm, format, disabled, onChange }: MaybeLeng
           className="field mt-1 h-9 text-center font-semibold text-graphite"
           key={shown}
           defaultValue={shown}
-          placeholder="not measured"
+          placeholder={empty}
           disabled={disabled}
           aria-invalid={problem !== ''}
           aria-describedby={problem ? id : undefined}

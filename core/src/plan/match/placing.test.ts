@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newBody, onBody, onFrame } from '../../body/index.ts';
-import { leastSquares, missed, placedBy, type PlacingTarget, usualPose } from './placing.ts';
+import { leastSquares, missed, placedAtMounts, placedBy, type PlacingTarget, usualPose } from './placing.ts';
 
 const LEVEL = { x: 0, z: 0, rake: 0 };
 const degrees = (angle: number) => (angle * Math.PI) / 180;
@@ -119,5 +119,65 @@ describe('a rule', () => {
     expect(placedBy('rear-opening', body, { ...axles, rear: null }, LEVEL)).toBeNull();
     expect(usualPose(bed, axles).x).toBeNear(-850, 1e-9);
     expect(usualPose(newBody('x'), axles)).toEqual(LEVEL);
+  });
+});
+
+describe('a body placed by its mounts', () => {
+  const mount = (id: string, x: number, z: number) => ({ id, name: id, x, y: -400, z });
+  const bed = { ...newBody('bed'), mounts: [mount('a', 500, 0), mount('b', 2500, 20), mount('c', 4000, 0)] };
+  const from = { x: 100, z: 200, rake: 0.02 };
+
+  it('is exactly where two wishes can both be met, and keeps what none names', () => {
+    const placed = placedAtMounts(
+      bed,
+      [
+        { mount: 'a', z: 300, weight: 1 },
+        { mount: 'b', z: 380, x: 2600, weight: 1 },
+      ],
+      from,
+    )!;
+    // 80 up over the chord from a to b, whose ends lie 20 apart in height on the body.
+    const rake = Math.asin(80 / Math.hypot(2000, 20)) - Math.atan2(20, 2000);
+    expect(placed.pose.rake).toBeNear(rake, 1e-9);
+    expect(onFrame(placed.pose, bed.mounts[1]!)).toMatchObject({
+      x: expect.toBeNear(2600, 1e-6),
+      z: expect.toBeNear(380, 1e-6),
+    });
+    expect(placed.misses).toEqual([
+      { mount: 'a', x: null, z: expect.toBeNear(0, 1e-6) },
+      { mount: 'b', x: expect.toBeNear(0, 1e-6), z: expect.toBeNear(0, 1e-6) },
+    ]);
+    const along = placedAtMounts(bed, [{ mount: 'c', x: 4321, weight: 3 }], from)!.pose;
+    expect(along).toMatchObject({ z: from.z, rake: from.rake });
+    const high = placedAtMounts(bed, [{ mount: 'c', z: 250, weight: 3 }], from)!.pose;
+    expect(high).toMatchObject({ x: from.x, rake: from.rake });
+  });
+
+  it('weighs wishes that cannot all be met, and says how far each is off', () => {
+    // Three heights in a row on a level body: a line through 0, 0 and 60 with the last counting double.
+    const level = { ...bed, mounts: [mount('a', 0, 0), mount('b', 1000, 0), mount('c', 2000, 0)] };
+    const wish = (id: string, z: number, weight = 1) => ({ mount: id, z, weight });
+    const { misses, pose } = placedAtMounts(level, [wish('a', 0), wish('b', 0), wish('c', 60, 2)], LEVEL)!;
+    // Weighted normal equations by hand: Σw = 4, Σwx = 5000, Σwx² = 9e6, Σwz = 120, Σwxz = 240 000.
+    const slope = (4 * 240_000 - 5000 * 120) / (4 * 9e6 - 5000 ** 2);
+    expect(Math.sin(pose.rake)).toBeNear(slope, 2e-5);
+    const offset = (120 - slope * 5000) / 4;
+    expect(misses.map(({ z }) => z)).toEqual(
+      [offset, offset + slope * 1000, offset + slope * 2000 - 60].map((off) => expect.toBeNear(off, 0.02)),
+    );
+  });
+
+  it('is left alone where nothing says where', () => {
+    expect(placedAtMounts(bed, [], from)).toBeNull();
+    expect(
+      placedAtMounts(
+        bed,
+        [
+          { mount: 'gone', x: 5, weight: 1 },
+          { mount: 'a', weight: 1 },
+        ],
+        from,
+      ),
+    ).toBeNull();
   });
 });

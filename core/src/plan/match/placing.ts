@@ -4,8 +4,8 @@ import { solve } from '../../solve.ts';
 /** A point of a body that is wanted at a place of the frame, in x, in z, or in both, mm; the weight counts how much. */
 export interface PlacingTarget {
   readonly at: ProfilePoint;
-  readonly x?: number;
-  readonly z?: number;
+  readonly x?: number | undefined;
+  readonly z?: number | undefined;
   /** Above 0. */
   readonly weight: number;
 }
@@ -120,6 +120,51 @@ export function placedBy(
   return wanted.every((one) => one !== null)
     ? leastSquares(wanted as readonly PlacingTarget[], from, rule === 'round-wheels-keep-rake')
     : null;
+}
+
+/** Where somebody wants a mount of a body: along the frame, in height, or both, mm; the weight counts how much. */
+export interface MountWish {
+  readonly mount: string;
+  readonly x?: number | undefined;
+  readonly z?: number | undefined;
+  /** Above 0. */
+  readonly weight: number;
+}
+
+/** A body placed by wishes for its mounts, and how far each is then off: behind and above what was wanted, mm. */
+export interface PlacedAtMounts {
+  readonly pose: BodyPose;
+  readonly misses: readonly { readonly mount: string; readonly x: number | null; readonly z: number | null }[];
+}
+
+/**
+ * A body placed so that chosen mounts come where they are wanted, with the least sum of weight × miss². One height alone keeps
+ * the rake; what no wish names stays as it was.
+ *
+ * @param body The body.
+ * @param wishes What is wanted; those of mounts that the body does not have, and those that name neither, are left out.
+ * @param from Where the body sits now.
+ * @returns Null where nothing is left to place it by.
+ */
+export function placedAtMounts(body: Body, wishes: readonly MountWish[], from: BodyPose): PlacedAtMounts | null {
+  const wanted = wishes.flatMap(({ mount, ...wish }) => {
+    const at = body.mounts.find(({ id }) => id === mount);
+    return at && (wish.x !== undefined || wish.z !== undefined)
+      ? [{ mount, target: { at: { x: at.x, z: at.z }, ...wish } }]
+      : [];
+  });
+  if (wanted.length === 0) return null;
+  const pose = leastSquares(
+    wanted.map(({ target }) => target),
+    from,
+  );
+  return {
+    pose,
+    misses: wanted.map(({ mount, target: { at, x, z } }) => {
+      const there = onFrame(pose, at);
+      return { mount, x: x === undefined ? null : there.x - x, z: z === undefined ? null : there.z - z };
+    }),
+  };
 }
 
 /**

@@ -50,6 +50,25 @@ describe('what the body asks for', () => {
 });
 
 describe('where it sits', () => {
+  it('is placed by chosen mounts, with how far each is off before it is pressed', () => {
+    const { now, done } = openBench(parts, van);
+    const { mounts } = seat(now());
+    const [first, second] = mounts;
+    for (const { mount } of [first!, second!])
+      fireEvent.change(screen.getByRole('combobox', { name: 'Add a mount to place it by' }), {
+        target: { value: mount.id },
+      });
+    const over = screen.getAllByRole<HTMLInputElement>('textbox', { name: 'Over the datum plane' });
+    for (const box of over.slice(0, 2)) {
+      fireEvent.change(box, { target: { value: '9' } });
+      fireEvent.blur(box);
+    }
+    press('Place it so');
+    expect(done()).toContain('Placed by its mounts');
+    const heights = seat(now()).mounts.slice(0, 2);
+    expect(heights.map(({ at }) => at.z)).toEqual([expect.closeTo(inches(9), 3), expect.closeTo(inches(9), 3)]);
+  });
+
   it('is placed by rule, by hand, and left to the rule again', () => {
     const { now } = openBench(parts, van);
     type('Front opening behind its axle', '2');

@@ -19,6 +19,7 @@ import { CountField } from '../../ui/count-field.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { MountWishes } from './mount-wishes.tsx';
 import { leaveToRule, place } from './seat-at-hand.ts';
 
 const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
@@ -127,6 +128,7 @@ export function PlaceFields({ bench, seat }: PlaceFieldsProps) {
           </div>
         </details>
       )}
+      <MountWishes bench={bench} seat={seat} onPlace={(placed) => place(store, 'Placed by its mounts', seat, placed)} />
       {seat.floor && (
         <p className="mt-2 text-sm text-pencil">
           Its floor is <Length mm={seat.floor.front} format={job.display} className="font-semibold" /> over the ground
