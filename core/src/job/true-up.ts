@@ -11,6 +11,8 @@ import {
   movesFor,
   observationOf,
   type Reading,
+  rigidHalves,
+  type RigidHalves,
   type Stage,
   type Target,
   targetOf,
@@ -29,6 +31,11 @@ export interface TrueUp {
   readonly holdsAssumed: boolean;
   readonly targets: readonly Target[];
   readonly list: MoveList;
+  /**
+   * Set where the readings do not hold every point: each half is taken as rigid with the shape that its typed control points
+   * give it. How far readings and that shape disagree, mm, by how many readings that are not needed.
+   */
+  readonly asPlanned: Pick<RigidHalves, 'checks' | 'left'> | null;
 }
 
 /** What amounts of a move are rounded to, mm: what a shim or a tape shows. */
@@ -70,8 +77,9 @@ function holdsOf(job: Job, plan: PlanResult, joint: Joint, halves: Halves): { ho
 }
 
 /**
- * How the loose half lies at a stage, and the fewest moves that bring it to plan; null where the readings do not hold the
- * frame, before it is cut, or where no joint has measured points on both sides.
+ * How the loose half lies at a stage, and the fewest moves that bring it to plan. Where the readings do not hold every point,
+ * each half is taken as rigid with its known shape: nine good readings around a cut are then enough. Null before the frame
+ * is cut, where the readings hold not even that, or where no joint has measured points on both sides.
  *
  * @param job The job; validated.
  * @param plan What the plan gives.
@@ -79,15 +87,17 @@ function holdsOf(job: Job, plan: PlanResult, joint: Joint, halves: Halves): { ho
  * @param stage When in the work readings are taken.
  */
 export function trueUpOf(job: Job, plan: PlanResult, survey: FrameSurvey, stage: Stage): TrueUp | null {
-  if (survey.state !== 'held' || stage === 'before-cut') return null;
+  if (survey.state === 'nothing-read' || stage === 'before-cut') return null;
   const levelled = plan.controls.some(({ kind }) => kind === 'height');
   for (const joint of plan.joints) {
-    const halves = halvesOf(survey.nominal, survey.points, joint.builtX, levelled);
+    const rigid = survey.state === 'held' ? null : rigidHalves(survey.nominal, survey.read, joint.builtX);
+    const points = survey.state === 'held' ? survey.points : rigid?.points;
+    const halves = points && halvesOf(survey.nominal, points, joint.builtX, levelled);
     if (!halves) continue;
     const { holds, assumed } = holdsOf(job, plan, joint, halves);
     const targets = targetsOf(job, plan, stage);
     const list = movesFor(halves, holds, targets, MOVE_DIVISION[job.display.unit]);
-    return { joint, halves, holds, holdsAssumed: assumed, targets, list };
+    return { joint, halves, holds, holdsAssumed: assumed, targets, list, asPlanned: rigid };
   }
   return null;
 }
@@ -136,20 +146,23 @@ interface Surveyed {
 const known = new WeakMap<readonly Reading[], Map<Stage, Surveyed>>();
 
 /**
- * A line of a move as it is said at the frame: “left rear stand up 3/32”.
+ * A line of a move as it is said at the frame: “Left rear stand, at 141 3/8, up 3/32”.
  *
  * @param line The line.
+ * @param holds Where the loose half is held.
+ * @param datum Where the shop measures from on the built frame, mm.
  * @param format How lengths are written.
  */
-export function moveText(line: MoveLine, format: LengthFormat): string {
+export function moveText(line: MoveLine, holds: Holds, datum: number, format: LengthFormat): string {
   const by = lengthText(Math.abs(line.by), finer(format), true);
+  const at = (end: 'front' | 'rear') => lengthText(holds[end] - datum, format, true);
   switch (line.do) {
     case 'stand': {
       const which = line.side === 'both' ? `both ${line.at} stands` : `${line.side} ${line.at} stand`;
-      return `${which.charAt(0).toUpperCase()}${which.slice(1)} ${line.by > 0 ? 'up' : 'down'} ${by}`;
+      return `${which.charAt(0).toUpperCase()}${which.slice(1)}, at ${at(line.at)}, ${line.by > 0 ? 'up' : 'down'} ${by}`;
     }
     case 'slide': {
-      const what = line.at === 'both' ? 'the loose half' : `its ${line.at} end`;
+      const what = line.at === 'both' ? 'the loose half' : `its ${line.at} end, at ${at(line.at)},`;
       return `Slide ${what} ${by} ${line.by > 0 ? 'right' : 'left'}`;
     }
     case 'pull':

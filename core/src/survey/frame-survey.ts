@@ -35,6 +35,9 @@ export type FrameSurvey =
       readonly ways: number;
       /** The measurement that holds most of what floats; null where none of the list does. */
       readonly next: ControlPrediction | null;
+      /** Where each point should be, mm, and what was read. */
+      readonly nominal: Points;
+      readonly read: readonly Observation[];
     }
   | {
       readonly state: 'held';
@@ -136,6 +139,8 @@ export function frameSurvey(
       state: 'floats',
       ways: found.ways,
       next: asked(found.next),
+      nominal,
+      read,
     };
   const byId = new Map(controls.map((control) => [control.measurement.id, control]));
   const controlOf = ({ id }: Observation) => byId.get(id) as ControlPrediction;

@@ -42,3 +42,4 @@ export {
   scorePractice,
 } from './practice.ts';
 export { usualMeasurements } from './usual-measurements.ts';
+export { rigidHalves, type RigidHalves } from './rigid-halves.ts';

@@ -122,14 +122,14 @@ export function HalfLadders({ found, drawn, rails, picture, large }: Omit<Ladder
 }
 
 /** The next thing to do to the loose half: one arrow where it is done, with its amount. */
-export function NextArrow({ found, drawn, rails, px, picture: { job, tray } }: Omit<LaddersProps, 'large'>) {
+export function NextArrow({ found, drawn, rails, px, picture: { job, result, tray } }: Omit<LaddersProps, 'large'>) {
   const { halves, holds, list } = found.trueUp;
   const [next] = found.pushed || list.before.wrong === 0 ? [] : (list.moves[0]?.lines ?? []);
   if (!next) return null;
   const xs = halves.rear.flatMap((id) => drawn(id)?.[0] ?? []);
   const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
   const across = (rails.left + rails.right) / 2;
-  const text = moveText(next, job.display);
+  const text = moveText(next, holds, result.datum.built, job.display);
   const wide = text.length * 5.4 + 20;
   const at = Math.max(wide / 2 + 4, Math.min(tray.width - wide / 2 - 4, middle));
   return (

@@ -1,6 +1,17 @@
-import { judgeReading, moveText, observationOf, readOf, type Stage, STAGE_NAMES } from '@splay/core';
+import {
+  finer,
+  judgeReading,
+  type LengthFormat,
+  lengthText,
+  type MoveLine,
+  moveText,
+  observationOf,
+  readOf,
+  type Stage,
+  STAGE_NAMES,
+  type TrueUp,
+} from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { lengthText, finer } from '@splay/core';
 import { Verdict } from '../../ui/verdict.tsx';
 import { StageChoice, useStage } from './stage-choice.tsx';
 import { usePushed, useTrueUp } from './use-true-up.ts';
@@ -16,6 +27,7 @@ export function NextMove(props: BenchProps) {
   if (!found) return null;
   const { trueUp, pushed, lines, points } = found;
   const { list, joint, holdsAssumed } = trueUp;
+  const say = (line: MoveLine) => moveText(line, trueUp.holds, props.result.datum.built, job.display);
   if (pushed) {
     const wrong = props.result.controls.filter((control) => {
       if (control.ends.built === null) return false;
@@ -30,7 +42,7 @@ export function NextMove(props: BenchProps) {
         </p>
         <ul className="mt-1 font-semibold">
           {lines.map((line) => (
-            <li key={`${line.do}${'at' in line ? line.at : ''}`}>{moveText(line, job.display)}</li>
+            <li key={`${line.do}${'at' in line ? line.at : ''}`}>{say(line)}</li>
           ))}
           {lines.length === 0 && <li>Where it lies.</li>}
         </ul>
@@ -60,9 +72,7 @@ export function NextMove(props: BenchProps) {
         <>
           <ul className="heading text-xl leading-snug">
             {next.lines.map((line) => (
-              <li key={`${line.do}${'at' in line ? line.at : ''}${'side' in line ? line.side : ''}`}>
-                {moveText(line, job.display)}
-              </li>
+              <li key={`${line.do}${'at' in line ? line.at : ''}${'side' in line ? line.side : ''}`}>{say(line)}</li>
             ))}
           </ul>
           <p className="text-sm text-pencil">
@@ -79,6 +89,7 @@ export function NextMove(props: BenchProps) {
           {next && all}
         </>
       ) : null}
+      {trueUp.asPlanned && <AsPlanned {...trueUp.asPlanned} format={finer(job.display)} />}
       {!list.reaches && (
         <Verdict kind="warn">
           No move brings every reading right: the halves themselves differ from the plan by about{' '}
@@ -86,6 +97,19 @@ export function NextMove(props: BenchProps) {
         </Verdict>
       )}
     </section>
+  );
+}
+
+/** By how little the moves are known: each half is taken as it was typed. */
+function AsPlanned({ checks, left, format }: NonNullable<TrueUp['asPlanned']> & { readonly format: LengthFormat }) {
+  return (
+    <Verdict kind="note">
+      So few readings do not hold every point: each half is taken as rigid, with the shape of its control points on the
+      Donor bench.{' '}
+      {checks === 0
+        ? 'Nothing checks them: one misread reading spoils the moves.'
+        : `${checks === 1 ? '1 reading more than is needed checks' : `${checks} readings more than are needed check`} them: they disagree by ${lengthText(left, format, true)}.`}
+    </Verdict>
   );
 }
 
@@ -101,7 +125,7 @@ export function MovesTable(props: BenchProps) {
         <p className="text-pencil">
           {survey.state === 'held'
             ? 'There is no loose half: before the cut the frame is one, and without a joint between measured points nothing can be moved.'
-            : 'The readings of this stage do not hold the frame yet: take those that Shape asks for.'}
+            : 'The readings of this stage do not hold the frame yet: take those that Shape asks for. Nine across the cut are enough: both lengths, both diagonals, and heights at the corners of both halves.'}
         </p>
       </>
     );
@@ -120,12 +144,15 @@ export function MovesTable(props: BenchProps) {
       <ol className="mb-3 list-decimal space-y-1 pl-6">
         {list.moves.map((move, at) => (
           <li key={at}>
-            <b className="font-semibold">{move.lines.map((line) => moveText(line, job.display)).join('; ')}</b>
+            <b className="font-semibold">
+              {move.lines.map((line) => moveText(line, trueUp.holds, result.datum.built, job.display)).join('; ')}
+            </b>
             <span className="text-pencil">: then {counted(move.wrong)}</span>
           </li>
         ))}
         {list.moves.length === 0 && <li className="list-none">Nothing to move: the loose half lies as planned.</li>}
       </ol>
+      {trueUp.asPlanned && <AsPlanned {...trueUp.asPlanned} format={finer(job.display)} />}
       {moved.length > 0 && (
         <table className="w-full max-w-4xl border-collapse text-[0.92rem]">
           <caption className="pb-1 text-left text-sm text-pencil">

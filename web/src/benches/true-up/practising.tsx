@@ -248,8 +248,9 @@ export function Practising({ job, result, first, onEnd }: PractisingProps) {
                 <ul className="font-semibold">
                   {advice.list.moves
                     .flatMap(({ lines }) => lines)
-                    .map((line) => (
-                      <li key={moveText(line, job.display)}>{moveText(line, job.display)}</li>
+                    .map((line) => moveText(line, advice.holds, result.datum.built, job.display))
+                    .map((said) => (
+                      <li key={said}>{said}</li>
                     ))}
                   {advice.list.moves.length === 0 && <li>Nothing: it lies true.</li>}
                 </ul>

@@ -37,7 +37,7 @@ export function TrueUpTray(props: PictureProps) {
   const { width, height } = tray;
   const rails: Readonly<Record<Side, number>> = { left: HEIGHTS, right: height - HEIGHTS };
   const { survey } = useTrueUp(props, stage);
-  const nominal = survey.state === 'held' ? survey.nominal : null;
+  const nominal = survey.state === 'nothing-read' ? null : survey.nominal;
   const frame = stage === 'before-cut' || showBefore ? donor : result;
   const px = (x: number) => toPx(view, x);
   const shownHalves = found && !showBefore ? found : null;
