@@ -40,6 +40,7 @@ export const jobSchema: Field<Job> = record<Job>({
       height: length(),
       width: length(),
       wall: length(),
+      inner: optional(length()),
       cornerRadius: length(),
       length: length(),
     }),

@@ -1,7 +1,7 @@
 import { type CutPart, type PlanInput, type PlanResult, spliceParts, type SpliceOutcome } from '../plan/index.ts';
 import { contextOf } from '../plan/index.ts';
 import { type Assumption, assumptionsOf, type Rulebook, type RuleId } from '../rules/index.ts';
-import { edgesOf, isOnWeb } from '../splice/index.ts';
+import { edgesOf, isOnWeb, type JointWeld } from '../splice/index.ts';
 import { finer, type LengthFormat } from '../units/index.ts';
 import type { SheetNote, SplicePartMark } from './marks.ts';
 
@@ -35,6 +35,9 @@ const WAYS = {
   'on-backing': 'from one side on a backing',
   'one-side': 'from one side only',
 } as const;
+/** Walls that are welded otherwise, in words. */
+const wallWords = ({ walls = [] }: JointWeld): string =>
+  walls.map(({ wall, way }) => `, the ${wall} wall ${way === 'not-welded' ? 'not at all' : WAYS[way]}`).join('');
 const TESTS = { dye: 'checked with dye', visual: 'looked at' } as const;
 
 /** How much longer than planned the frame comes out of a joint: what the gap adds, less what the weld pulls, mm. */
@@ -71,7 +74,7 @@ export function weldNotes(input: PlanInput, result: PlanResult): SheetNote[] {
     return [
       {
         letters: joint.letter,
-        text: `Weld ${WAYS[splice.weld.way]}, ${TESTS[splice.weld.test]}${splice.weld.flush ? ', ground flush lengthwise' : ''}. Set the ends ${show(weld.gap)} apart; the weld is expected to draw them ${show(weld.shrinkage)} together. ${made}.`,
+        text: `Weld ${WAYS[splice.weld.way]}${wallWords(splice.weld)}, ${TESTS[splice.weld.test]}${splice.weld.flush ? ', ground flush lengthwise' : ''}. Set the ends ${show(weld.gap)} apart; the weld is expected to draw them ${show(weld.shrinkage)} together. ${made}.`,
       },
     ];
   });

@@ -2,7 +2,7 @@ import { type Rulebook, ruleValue } from '../rules/index.ts';
 import { type Part, propertiesOfParts, rectangle } from '../sections/index.ts';
 import { BOLT_TENSILE, THROAT, weldMetalOf } from '../splice/index.ts';
 import type { ArmMake, Bracket, BracketFixing } from './mounting.ts';
-import { weldGroup, type WeldLine, weldStress } from './weld-lines.ts';
+import { weldGroup, type WeldLine, weldStress, weldStressInPlane } from './weld-lines.ts';
 
 /** One thing that a bracket could fail by, MPa: what it comes to under the load, and what is allowed. */
 export interface BracketCheck {
@@ -152,6 +152,37 @@ export function bracketChecks(bracket: Bracket, load: BracketLoad, rules: Rulebo
       ];
     }
   }
+}
+
+/**
+ * What the welds of an arm or an angle come to where its mount stands so far along the rail from their middle: they then turn in
+ * their own plane too. Null for a bracket without such welds.
+ *
+ * @param bracket The bracket; without problems.
+ * @param load The mount's load, and where it acts.
+ * @param off From the middle of the welds to the mount along the rail, mm.
+ * @param rules The shop's rulebook.
+ */
+export function weldsOffMiddle(bracket: Bracket, load: BracketLoad, off: number, rules: Rulebook): BracketCheck | null {
+  if ((bracket.form !== 'arm' && bracket.form !== 'angle') || bracket.fixing.by !== 'weld') return null;
+  const { contact, reach } = load;
+  const force = Math.abs(load.share) * ruleValue(rules, 'mount/dynamic');
+  const { electrode, allowed } = weldMetalOf(rules);
+  const { along } = bracket;
+  const lines = armWelds(
+    along,
+    bracket.form === 'angle'
+      ? { ...contact, top: false }
+      : { ...contact, foot: contact.foot && bracket.make !== 'folded' },
+  );
+  const { stress } = weldStressInPlane(
+    lines,
+    THROAT * bracket.fixing.leg,
+    [0, -force],
+    [along / 2 + off, 0],
+    force * reach,
+  );
+  return check('welds to the rail', stress, electrode * allowed);
 }
 
 const feetCheck = (length: number, force: number, leg: number, allowed: number): BracketCheck =>

@@ -14,7 +14,9 @@ import {
   mountingProblems,
   type StackLayer,
   weldGroup,
+  weldsOffMiddle,
   weldStress,
+  weldStressInPlane,
 } from './index.ts';
 
 const caseOf = <T>(id: string) => reference.cases.find((one) => one.id === id) as unknown as T;
@@ -227,6 +229,43 @@ describe('other brackets, by hand', () => {
     const area = Math.PI * 36;
     const [pull, shear] = [50_000 / 75 / 2 / area, 1000 / 4 / area];
     expect(bolts!.ratio).toBeNear(Math.hypot(pull / (0.33 * 800), shear / (0.225 * 800)), 1e-12);
+  });
+
+  it('welds loaded in their own plane turn about their middle: by hand for two upright lines', () => {
+    const at = (y1: number, z1: number, y2: number, z2: number) => ({ from: [y1, z1], to: [y2, z2] }) as const;
+    const lines = [at(0, 0, 0, 100), at(60, 0, 60, 100)];
+    const found = weldStressInPlane(lines, 3, [0, -4000], [190, 50]);
+    // J = 2·100³/12 + 200·30² about (30, 50); the force is 160 behind that.
+    const polar = (2 * 100 ** 3) / 12 + 200 * 30 ** 2;
+    const turn = 4000 * 160;
+    expect(found).toMatchObject({ centre: [30, 50], polar, torsion: -turn });
+    const wanted = Math.hypot((turn * 50) / polar, 4000 / 200 + (turn * 30) / polar) / 3;
+    expect(found.stress).toBeNear(wanted, 1e-9);
+    expect(found.at[0]).toBe(60);
+    // Through the middle it only shears; with a moment besides it is what bends it out of its plane.
+    expect(weldStressInPlane(lines, 3, [0, -4000], [30, 999]).stress).toBeNear(4000 / 200 / 3, 1e-9);
+    expect(weldStressInPlane(lines, 3, [0, -4000], [30, 50], 2e5).stress).toBeNear(
+      weldStress(weldGroup(lines), 3, 2e5, 4000),
+      1e-9,
+    );
+  });
+
+  it('a mount off the middle of its welds: nothing more at the middle, more to either side, none for a perch', () => {
+    const angle = {
+      form: 'angle',
+      thickness: 8,
+      along: 90,
+      upright: 80,
+      radius: 8,
+      fixing: { by: 'weld', leg: 5 },
+    } as const;
+    const load = { share: 1500, reach: 60, contact: { height: 80, top: false, foot: true }, hole: 0 };
+    const [, welds] = bracketChecks(angle, load, rules);
+    const off = (mm: number) => weldsOffMiddle(angle, load, mm, rules)!.stress;
+    expect(off(0)).toBeNear(welds!.stress, 1e-9);
+    expect(off(25)).toBeNear(off(-25), 1e-9);
+    expect(off(25)).toBeGreaterThan(off(0) + 0.1);
+    expect(weldsOffMiddle({ form: 'none' }, load, 25, rules)).toBeNull();
   });
 
   it('of an old bracket only the welds are reckoned, of no bracket nothing', () => {

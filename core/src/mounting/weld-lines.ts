@@ -41,3 +41,60 @@ export function weldStress(group: WeldGroup, throat: number, moment: number, for
   const bending = group.inertia > 0 ? (Math.abs(moment) * group.farthest) / (group.inertia * throat) : 0;
   return Math.hypot(bending, force / (group.length * throat));
 }
+
+/** Stress on the throat of welds that are loaded in the plane that they lie in, off their middle: MPa. */
+export interface InPlane {
+  /** Middle of the welds, about which they turn, mm. */
+  readonly centre: readonly [y: number, z: number];
+  /** Of the welds as lines about that middle, mm³ for each mm of throat. */
+  readonly polar: number;
+  /** N·mm, by the right hand about the normal from y to z. */
+  readonly torsion: number;
+  /** The most, and at which end of which weld. */
+  readonly stress: number;
+  readonly at: readonly [y: number, z: number];
+}
+
+/**
+ * Welds as lines under a force in their own plane (elastic): the force is shared by all of their length, and its lever about
+ * their middle turns them, so that the ends farthest from it carry most.
+ *
+ * @param lines The welds; one at least that is longer than 0.
+ * @param throat Their throat, mm.
+ * @param force Across and up, N.
+ * @param through A point that the force goes through, mm.
+ * @param moment About their level axis, out of the plane, beside it: N·mm.
+ */
+export function weldStressInPlane(
+  lines: readonly WeldLine[],
+  throat: number,
+  force: readonly [y: number, z: number],
+  through: readonly [y: number, z: number],
+  moment = 0,
+): InPlane {
+  const parts = lines.map(({ from, to }) => ({
+    length: Math.hypot(to[0] - from[0], to[1] - from[1]),
+    middle: [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] as const,
+  }));
+  const length = parts.reduce((sum, part) => sum + part.length, 0);
+  const mean = (axis: 0 | 1) => parts.reduce((sum, part) => sum + part.length * part.middle[axis], 0) / length;
+  const centre = [mean(0), mean(1)] as const;
+  const polar = parts.reduce(
+    (sum, { length: each, middle: [y, z] }) =>
+      sum + each ** 3 / 12 + each * ((y - centre[0]) ** 2 + (z - centre[1]) ** 2),
+    0,
+  );
+  const torsion = (through[0] - centre[0]) * force[1] - (through[1] - centre[1]) * force[0];
+  const { inertia } = weldGroup(lines);
+  const stressAt = ([y, z]: readonly [number, number]): number =>
+    Math.hypot(
+      force[0] / length - (torsion * (z - centre[1])) / polar,
+      force[1] / length + (torsion * (y - centre[0])) / polar,
+      inertia > 0 ? (moment * (z - centre[1])) / inertia : 0,
+    ) / throat;
+  const worst = lines
+    .flatMap(({ from, to }) => [from, to])
+    .map((at) => ({ at, stress: stressAt(at) }))
+    .reduce((most, each) => (each.stress > most.stress ? each : most));
+  return { centre, polar, torsion, ...worst };
+}

@@ -8,5 +8,14 @@ export {
   STEEL_DENSITY,
   torsionConstant,
 } from './properties.ts';
-export { describeSection, type Part, partsOf, rectangle, type Section, type SectionKind, widthOf } from './section.ts';
+export {
+  describeSection,
+  type Part,
+  partsOf,
+  rectangle,
+  type Rectangle,
+  type Section,
+  type SectionKind,
+  widthOf,
+} from './section.ts';
 export { STOCK_SECTIONS, type StockSection } from './stock.ts';

@@ -161,16 +161,16 @@ function sleeveSolid(
   const spare = { y: (room?.width ?? sleeve.width) - sleeve.width, z: (room?.height ?? height) - height };
   const u = outer ? (widthOf(section) - sleeve.width) / 2 : section.thickness + (room?.closed ? spare.y / 2 : 0);
   const v = outer ? (section.depth - height) / 2 : section.thickness + spare.z / 2;
-  const shape = (grow: number) =>
+  const shape = (grow: number, inner = grow) =>
     hull(
       workshop,
       [-sleeve.ahead, through + sleeve.behind].flatMap((x) =>
-        [u + grow, u + sleeve.width - grow].flatMap((inward) =>
+        [u + grow, u + sleeve.width - inner].flatMap((inward) =>
           [v + grow, v + height - grow].map((up) => seatPoint(result, seat, 'rear', x, inward, up)),
         ),
       ),
     );
-  const tube = workshop.own(shape(0).subtract(shape(sleeve.wall)));
+  const tube = workshop.own(shape(0).subtract(shape(sleeve.wall, sleeve.inner)));
   return posedSolid(workshop, tube, (result.pieces[seat.index] as PlanResult['pieces'][number]).pose);
 }
 

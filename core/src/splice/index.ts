@@ -49,7 +49,7 @@ export {
   spliceOf,
   weldMetalOf,
 } from './splice-of.ts';
-export { flangeLength, isClosed, wallLength } from './section-walls.ts';
+export { flangeLength, isClosed, wallLength, wallsOf } from './section-walls.ts';
 export { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
 export { type WedgeSleeve, wedgeSleeve } from './wedge-sleeve.ts';
 export { cyclesToCompare, shrinkageAcross } from './life.ts';

@@ -7,6 +7,7 @@ import {
   list,
   name,
   oneOf,
+  optional,
   orNull,
   record,
   stress,
@@ -43,11 +44,23 @@ export type WeldWay = (typeof WELD_WAYS)[number];
 export const WELD_TESTS = ['dye', 'visual'] as const;
 export type WeldTest = (typeof WELD_TESTS)[number];
 
+/** The walls of a rail, seen from the end: `outer` is the web of a channel and the outside wall of a tube. */
+export const RAIL_WALLS = ['top', 'bottom', 'outer', 'inner'] as const;
+export type RailWall = (typeof RAIL_WALLS)[number];
+
+/** One wall that is welded otherwise than the rest: the inner wall of a tube beside a plate cannot be reached, say. */
+export interface WallWeld {
+  readonly wall: RailWall;
+  readonly way: WeldWay | 'not-welded';
+}
+
 export interface JointWeld {
   readonly way: WeldWay;
   readonly test: WeldTest;
   /** Ground flush afterwards, lengthwise. */
   readonly flush: boolean;
+  /** Walls that are welded otherwise; each at most once. */
+  readonly walls?: readonly WallWeld[] | undefined;
 }
 
 /** Plug welds or bolts on each side of a joint: so many along, in so many rows across. mm. */
@@ -85,6 +98,8 @@ export interface SpliceSleeve {
   readonly height: number;
   readonly width: number;
   readonly wall: number;
+  /** Its wall toward the middle of the frame, where that is not as thick as the others: rail of such a frame as a sleeve. */
+  readonly inner?: number | undefined;
   readonly cornerRadius: number;
   readonly ahead: number;
   readonly behind: number;
@@ -174,6 +189,7 @@ const sleeveSchema = () =>
     height: length(),
     width: length(),
     wall: length(),
+    inner: optional(length()),
     cornerRadius: length(),
     ahead: length(),
     behind: length(),
@@ -194,7 +210,17 @@ const railSpliceSchema = () =>
         step: { length: length(), height: length(), radius: length(), upper: oneOf(['ahead', 'behind']) },
         bolted: {},
       }),
-      weld: record<JointWeld>({ way: oneOf(WELD_WAYS), test: oneOf(WELD_TESTS), flush: flag() }),
+      weld: record<JointWeld>({
+        way: oneOf(WELD_WAYS),
+        test: oneOf(WELD_TESTS),
+        flush: flag(),
+        walls: optional(
+          list(
+            record<WallWeld>({ wall: oneOf(RAIL_WALLS), way: oneOf([...WELD_WAYS, 'not-welded']) }),
+            RAIL_WALLS.length,
+          ),
+        ),
+      }),
       plates: list(plateSchema(), 12),
       sleeve: orNull(sleeveSchema()),
     },

@@ -52,6 +52,18 @@ describe('a sleeve as its walls', () => {
     for (const { slices } of parts) expect(slices.map(({ x }) => x)).toEqual([-200, 240]);
   });
 
+  it('has its own thickness in each side, where they are not alike', () => {
+    const parts = made({ inner: 2.5 });
+    expect(area(parts)).toBeNear(130 * 60 - 122 * (60 - 4 - 2.5), 1e-9);
+    const inner = parts.find(({ name }) => name === 'sleeve, inner wall')!;
+    expect(inner.slices[0]!.y).toEqual([64 - 2.5, 64]);
+    expect(said({ inner: 57 })).toEqual([expect.stringContaining('sleeve.wall: A sleeve must have a wall')]);
+    // Over a rail there is more room beside it.
+    expect(said({ kind: 'outer', height: 152, width: 80 })).toEqual([]);
+    expect(said({ kind: 'outer', height: 152, width: 77 })).not.toEqual([]);
+    expect(said({ kind: 'outer', height: 152, width: 77, inner: 2 })).toEqual([]);
+  });
+
   it('goes round the rail as far on one side as on the other', () => {
     const parts = made({ kind: 'outer', height: 152, width: 82 });
     expect([box(parts, 'y'), box(parts, 'z')]).toEqual([

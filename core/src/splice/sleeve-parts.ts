@@ -23,13 +23,13 @@ export function sleeveProblems(
     through: 0,
   },
 ): InputProblem[] {
-  const { kind, height, width, wall, ahead, behind, endLeg, wedgeLength } = sleeve;
+  const { kind, height, width, wall, inner = wall, ahead, behind, endLeg, wedgeLength } = sleeve;
   const { loose, kerf, through } = limits;
   const problem = (field: string, message: string): InputProblem[] => [
     { code: `splice/sleeve-${field}`, path: `sleeve.${field}`, message },
   ];
   const shape = [
-    ...(wall > 0 && wall < Math.min(height, width) / 2
+    ...(wall > 0 && inner > 0 && wall < height / 2 && wall + inner < width
       ? []
       : problem('wall', 'A sleeve must have a wall, less than half of its height and width.')),
     ...(ahead > 0 && behind > 0 ? [] : problem('ahead', 'A sleeve must reach beyond the joint on both sides.')),
@@ -39,7 +39,7 @@ export function sleeveProblems(
   if (kind === 'outer') {
     if (section.kind === 'hat' || section.kind === 'round')
       return problem('kind', 'A rectangular tube does not go over this rail.');
-    const [over, beside] = [height - 2 * wall - section.depth, width - 2 * wall - widthOf(section)];
+    const [over, beside] = [height - 2 * wall - section.depth, width - wall - inner - widthOf(section)];
     if (over < 0 || beside < 0)
       return problem('height', 'This tube does not go over the rail: it is too small inside.');
     return exceeds(Math.max(over, beside), loose)
@@ -101,7 +101,7 @@ export function sleeveParts(
   cornerRadius: number,
   span: readonly [from: number, to: number],
 ): readonly SplicePart[] {
-  const { kind, stock, width, wall, ahead, behind, yieldStress, plugs } = sleeve;
+  const { kind, stock, width, wall, inner, ahead, behind, yieldStress, plugs } = sleeve;
   const { thickness } = section;
   // Deep inside a closed rail nobody welds the ends of a sleeve.
   const inside = insideOf(section, cornerRadius);
@@ -112,7 +112,7 @@ export function sleeveParts(
   const y = outer ? (widthOf(section) - width) / 2 : thickness;
   const z = outer ? (section.depth - height) / 2 : thickness;
   const walls = sleeveWalls({
-    tube: { name: stock, height, width, wall, cornerRadius: sleeve.cornerRadius },
+    tube: { name: stock, height, width, wall, inner, cornerRadius: sleeve.cornerRadius },
     y,
     z,
     ahead: ahead - span[0],

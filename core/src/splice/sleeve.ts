@@ -8,6 +8,8 @@ export interface StockTube {
   readonly height: number;
   readonly width: number;
   readonly wall: number;
+  /** Its wall toward the middle of the frame, where that is not as thick as the others. */
+  readonly inner?: number | undefined;
   readonly cornerRadius: number;
 }
 
@@ -89,7 +91,7 @@ const cornerGrind = (tube: StockTube, room: Inside, clear: number): number =>
 export function sleeveFit(tube: StockTube, section: Section, room: Inside | null, rules: SleeveRules): SleeveFit {
   const over = {
     height: tube.height - 2 * tube.wall - section.depth,
-    width: tube.width - 2 * tube.wall - widthOf(section),
+    width: tube.width - tube.wall - (tube.inner ?? tube.wall) - widthOf(section),
   };
   if (section.kind !== 'hat' && section.kind !== 'round') {
     const overFits = (clear: number) => clear >= rules.slide && clear <= rules.loose;
@@ -144,7 +146,7 @@ export interface Sleeve {
  */
 export function sleeveWalls(sleeve: Sleeve): readonly SplicePart[] {
   const { tube, y, z, ahead, behind, yieldStress, plugs, endLeg } = sleeve;
-  const { height, width, wall } = tube;
+  const { height, width, wall, inner = wall } = tube;
   const shorter = Math.min(ahead, behind);
   const beyond = [...plugs.inTopAndBottom, ...plugs.inSides].some((x) => x <= 0 || x >= shorter);
   if (!(shorter > 0))
@@ -187,6 +189,6 @@ export function sleeveWalls(sleeve: Sleeve): readonly SplicePart[] {
     wallOf('top', { y: [left, right], z: [high - wall, high] }, plugs.inTopAndBottom),
     wallOf('bottom', { y: [left, right], z: [low, low + wall] }, plugs.inTopAndBottom),
     wallOf('outer', { y: [left, left + wall], z: [low + wall, high - wall] }, plugs.inSides),
-    wallOf('inner', { y: [right - wall, right], z: [low + wall, high - wall] }, plugs.inSides),
+    wallOf('inner', { y: [right - inner, right], z: [low + wall, high - wall] }, plugs.inSides),
   ];
 }

@@ -8,7 +8,7 @@ import type { Bolt, Plug, SplicePart, WeldMetal } from './part.ts';
 import { type Corner, edgesOf, isOnWeb, type Plate, plateOn, plateProblems } from './plate.ts';
 import type { BoltGrade, JointWeld, Pattern, RailSplice, SpliceForm, SplicePlate } from './rail-splice.ts';
 import { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
-import { isClosed } from './section-walls.ts';
+import { isClosed, wallsOf } from './section-walls.ts';
 import { sleeveParts, sleeveProblems } from './sleeve-parts.ts';
 import type { Splice, SpliceHole } from './strength.ts';
 
@@ -37,6 +37,23 @@ export const cornerRadiusOf = ({ kind, thickness }: Section): number => (kind ==
  */
 export const efficiencyOf = ({ way, test }: JointWeld, rules: Rulebook): number =>
   ruleValue(rules, `weld/${way}-${test}`);
+
+/** The same for each wall that is welded otherwise; 0 for one that is not welded. */
+const efficiencyByWall = ({ walls = [], test, flush }: JointWeld, rules: Rulebook): NonNullable<Splice['byWall']> =>
+  Object.fromEntries(
+    walls.map(({ wall, way }) => [wall, way === 'not-welded' ? 0 : efficiencyOf({ way, test, flush }, rules)]),
+  );
+
+/** What is wrong with the welds of single walls, each problem with its field. */
+const wallProblems = ({ walls = [] }: JointWeld, section: Section): InputProblem[] =>
+  walls.flatMap(({ wall, way }, at) => {
+    const problem = (message: string): InputProblem[] => [{ code: 'splice/wall', path: `weld.walls[${at}]`, message }];
+    if (wallsOf(section)[wall] === undefined) return problem(`This rail has no ${wall} wall: take that line out.`);
+    if (walls.findIndex((other) => other.wall === wall) < at) return problem(`The ${wall} wall is named twice.`);
+    return way === 'both-sides' && isClosed(section)
+      ? problem('The inside of a closed rail cannot be reached: its walls are welded from one side, or on a backing.')
+      : [];
+  });
 
 /**
  * What weld metal may carry, by the rulebook.
@@ -247,6 +264,7 @@ export function spliceOf(
           through: span[1] - span[0],
         })
       : []),
+    ...(made.form.form === 'bolted' ? [] : wallProblems(made.weld, section)),
     ...(made.form.form !== 'bolted' && made.weld.way === 'both-sides' && isClosed(section)
       ? [
           {
@@ -278,6 +296,7 @@ export function spliceOf(
     yieldStress: material.yieldStress,
     joint: open ? { form: 'gap', from: span[0], to: span[1] } : jointFormOf(made.form, rules),
     efficiency: open || made.form.form === 'bolted' ? 0 : efficiencyOf(made.weld, rules),
+    byWall: open || made.form.form === 'bolted' ? {} : efficiencyByWall(made.weld, rules),
     heatAffected: material.heatAffected,
     metal: weldMetalOf(rules),
     parts,

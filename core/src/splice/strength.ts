@@ -1,6 +1,7 @@
 import { InputError } from '../input-error.ts';
 import { resistingMoment, type Section, sectionProperties } from '../sections/index.ts';
 import { type Band, type JointForm, weldAt, weldReach } from './joint-form.ts';
+import type { RailWall } from './rail-splice.ts';
 import { fedFrom, reachOfPart, sliceAt, type SplicePart, type WeldMetal } from './part.ts';
 import { ofRectangle, ofSlice, sumOf, wall, type WallContact, type Weighted } from './weighted.ts';
 
@@ -20,6 +21,8 @@ export interface Splice {
   readonly joint: JointForm;
   /** Share of the wall's strength that its weld has, by how it is made and inspected; 0 where it is not welded, at most 1. */
   readonly efficiency: number;
+  /** The same of walls that are welded otherwise. */
+  readonly byWall?: Partial<Readonly<Record<RailWall, number>>>;
   /** Share of the yield stress that the heat leaves the wall that is in weld; above 0, at most 1. */
   readonly heatAffected: number;
   readonly metal: WeldMetal;
@@ -127,7 +130,10 @@ const shareOf = (fed: number, asked: number): number => (asked <= 0 ? 1 : Math.m
 export function effectiveSection(splice: Splice, x: number, parent = bareRail(splice)): EffectiveSection {
   const { section, yieldStress, efficiency, heatAffected } = splice;
   const inWeld = cutBand(splice, weldAt(splice.joint, section.depth, x));
-  const steel = wall(section, inWeld, efficiency * heatAffected, splice.contact);
+  const others = Object.fromEntries(
+    Object.entries(splice.byWall ?? {}).map(([name, share]) => [name, share * heatAffected]),
+  );
+  const steel = wall(section, inWeld, efficiency * heatAffected, splice.contact, others);
   const present = presentAt(splice, x);
   const sum = (shares: readonly number[], less: readonly Weighted[] = []) =>
     sumOf([

@@ -1,6 +1,8 @@
 import { type Part, partsOf, type Section } from '../sections/index.ts';
 import type { Band } from './joint-form.ts';
 import type { Slice } from './part.ts';
+import type { RailWall } from './rail-splice.ts';
+import { wallParts } from './section-walls.ts';
 
 /** Area and moments of something that counts with a factor. */
 export interface Weighted {
@@ -67,12 +69,14 @@ const bareWalls = new WeakMap<Section, readonly Weighted[]>();
  * @param inWeld Heights between which the wall is in weld, mm; null where none is.
  * @param factor What the wall in weld counts by, 0 to 1.
  * @param contact How the walls of the two ends lie on each other.
+ * @param others Walls in weld that count by another factor.
  */
 export function wall(
   section: Section,
   inWeld: Band | null,
   factor: number,
   contact: WallContact = { upright: 1, level: 1 },
+  others: Partial<Readonly<Record<RailWall, number>>> = {},
 ): readonly Weighted[] {
   const parts = partsOf(section);
   if (!inWeld) {
@@ -88,9 +92,13 @@ export function wall(
     if (part.shape === 'ring') return Math.min(contact.upright, contact.level);
     return part.height > part.width ? contact.upright : contact.level;
   };
-  return parts.flatMap((part) => [
+  const alike = Object.keys(others).length === 0;
+  const counted = alike
+    ? parts.map((part) => ({ part, by: factor }))
+    : wallParts(section).map(([name, part]) => ({ part, by: others[name] ?? factor }));
+  return counted.flatMap(({ part, by }) => [
     ...banded(part, -Infinity, low, 1),
-    ...banded(part, low, high, factor * meets(part)),
+    ...banded(part, low, high, by * meets(part)),
     ...banded(part, high, Infinity, 1),
   ]);
 }

@@ -30,7 +30,7 @@ export interface RackTube extends StockTube {
  * @param path Where that is in the document: problems are named from there.
  */
 export const rackProblems = (rack: readonly RackTube[], path: string): InputProblem[] =>
-  rack.flatMap(({ height, width, wall, cornerRadius, length }, index) => {
+  rack.flatMap(({ height, width, wall, inner, cornerRadius, length }, index) => {
     const wrong = (field: keyof RackTube, message: string): InputProblem[] => [
       { code: `rack/${field}`, path: `${path}[${index}].${field}`, message },
     ];
@@ -40,6 +40,9 @@ export const rackProblems = (rack: readonly RackTube[], path: string): InputProb
       ...(wall > 0 && wall < Math.min(height, width) / 2
         ? []
         : wrong('wall', 'The wall must be more than 0, and less than half of the height and the width.')),
+      ...(inner === undefined || (inner > 0 && wall + inner < width)
+        ? []
+        : wrong('inner', 'The inner wall must be more than 0, and both walls together less than the width.')),
       ...(cornerRadius >= 0 ? [] : wrong('cornerRadius', 'The corner radius must be 0 or more.')),
       ...(length > 0 ? [] : wrong('length', 'The length must be more than 0.')),
     ];
@@ -75,6 +78,7 @@ function offcutsOf(
       depth: number;
       width: number;
       thickness: number;
+      inner: number;
     };
     const [first, last] = [rail[0], rail.at(-1)];
     if (section.kind !== 'tube' || !first || !last) return [];
@@ -84,6 +88,7 @@ function offcutsOf(
         height: section.depth,
         width: section.width,
         wall: section.thickness,
+        inner: section.inner,
         cornerRadius: 2 * section.thickness,
         length: last.x - first.x,
       },
@@ -115,6 +120,7 @@ function sleeveFrom(tube: StockTube, fit: SleeveFit, finding: FindingSleeve): Sp
     height: tube.height - ground.height,
     width: Math.min(tube.width - ground.width, fit.fit === 'wedge' && room ? room.width : Infinity),
     wall: tube.wall,
+    inner: tube.inner,
     cornerRadius: tube.cornerRadius,
     wedgeLength: fit.fit === 'wedge' ? usual.ahead + usual.behind + tube.height : 0,
     yieldStress: steel.material.yieldStress,

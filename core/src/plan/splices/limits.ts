@@ -214,7 +214,7 @@ export function spliceLimits(splice: RailSplice, plates: readonly Plate[], looki
       ...ofCover(plate, splice, section, looking),
     ]),
     ...thinWall(section.kind === 'tube' ? 'The inner wall of the rail' : 'The wall of the rail', inner),
-    ...(sleeve ? thinWall('The sleeve', sleeve.wall) : []),
+    ...(sleeve ? thinWall('The sleeve', Math.min(sleeve.wall, sleeve.inner ?? Infinity)) : []),
     ...(readsLess(spacing, wanted, show)
       ? [
           {

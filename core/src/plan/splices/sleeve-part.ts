@@ -51,7 +51,8 @@ export function sleevePieces(
   const joint = (width: number) => [
     { from: [0, 0] as DrawnPoint, to: [0, width] as DrawnPoint, what: 'joint' as const },
   ];
-  const tube = `tube ${[sleeve.height, sleeve.width, sleeve.wall].map(show).join(' × ')}`;
+  const uneven = sleeve.inner === undefined || sleeve.inner === sleeve.wall ? '' : `, inner wall ${show(sleeve.inner)}`;
+  const tube = `tube ${[sleeve.height, sleeve.width, sleeve.wall].map(show).join(' × ')}${uneven}`;
   if (sleeve.kind === 'folded') {
     const { width, bends } = foldedFlat(sleeve, ruleValue(rules, 'sleeve/bend'));
     const flat = laidOut(

@@ -25,12 +25,13 @@ export function plateMass(plate: Plate, section: Section, density: number): numb
  * @param through How much longer it is to run through a stretch, mm.
  */
 export function sleeveMass(
-  { kind, height, width, wall, ahead, behind }: SpliceSleeve,
+  { kind, height, width, wall, inner = wall, ahead, behind }: SpliceSleeve,
   density: number,
   through = 0,
 ): number {
-  const around = kind === 'folded' ? height + 2 * (width - wall) : 2 * (height + width - 2 * wall);
-  return around * wall * (ahead + behind + through) * density;
+  const area =
+    kind === 'folded' ? (height + 2 * (width - wall)) * wall : 2 * width * wall + (height - 2 * wall) * (wall + inner);
+  return area * (ahead + behind + through) * density;
 }
 
 /**

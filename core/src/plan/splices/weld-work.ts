@@ -5,9 +5,11 @@ import {
   flangeLength,
   type MadeSplice,
   type RailSplice,
+  type SpliceForm,
   shrinkageAcross,
   type SplicePart,
   wallLength,
+  wallsOf,
 } from '../../splice/index.ts';
 import { capWeld } from './cap-sides.ts';
 import { weldOn } from './steel.ts';
@@ -26,7 +28,14 @@ export interface WeldWork {
 }
 
 /** Length of the weld through the wall, mm: longer where the cut slants or steps, without a flange that is not cut. */
-function wallWeld({ form }: RailSplice, section: Section, uncut: EndFit['uncut']): number {
+function wallWeld({ form, weld }: RailSplice, section: Section, uncut: EndFit['uncut']): number {
+  const left = (weld.walls ?? [])
+    .filter(({ way }) => way === 'not-welded')
+    .reduce((sum, { wall }) => sum + (wallsOf(section)[wall] ?? 0), 0);
+  return Math.max(0, allWalls(form, section, uncut) - left);
+}
+
+function allWalls(form: SpliceForm, section: Section, uncut: EndFit['uncut']): number {
   if (uncut && form.form === 'butt') return wallLength(section) - flangeLength(section);
   switch (form.form) {
     case 'bolted':

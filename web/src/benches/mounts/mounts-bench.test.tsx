@@ -67,6 +67,17 @@ describe('how a mount is made', () => {
     expect(mountIn(now(), 'M1R').seat.mount.id).not.toBe(mountIn(now(), 'M1L').seat.mount.id);
   });
 
+  it('set off its mount, its welds turn in their own plane, and that is tried without changing the plan', () => {
+    const { done } = openBench(parts, sprayer);
+    press(/^M2R,/);
+    const said = () => Number(/come to ([\d.]+)/.exec(screen.getByText(/^Its welds come to/).textContent!)![1]);
+    const before = said();
+    const changes = done().length;
+    type('Middle of its welds from the mount, along the rail', '4');
+    expect(said()).toBeGreaterThan(before);
+    expect(done()).toHaveLength(changes);
+  });
+
   it('the body’s own old bracket says how much block goes under it', () => {
     openBench(parts, van);
     press(/^M3L,/);

@@ -1,8 +1,10 @@
-import { type Mounting, type MountingOutcome, MOUNT_CODES, ruleValue } from '@splay/core';
+import { type Mounting, type MountingOutcome, MOUNT_CODES, quantityText, ruleValue, weldsOffMiddle } from '@splay/core';
+import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { ConflictList } from '../../ui/conflict-list.tsx';
 import { Length } from '../../ui/length.tsx';
+import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -208,6 +210,39 @@ function Worth({ bench, outcome, most }: OneProps) {
           .
         </p>
       )}
+      {checks.length > 0 && share !== null && (
+        <OffMiddle key={seat.mount.id} job={job} outcome={outcome} share={share} />
+      )}
     </div>
+  );
+}
+
+interface OffMiddleProps {
+  readonly job: BenchProps['job'];
+  readonly outcome: MountingOutcome;
+  readonly share: number;
+}
+
+/** What its welds come to where the bracket is set ahead of its mount or behind it, to clear something: they then turn too. */
+function OffMiddle({ job, outcome: { mounting, reach, contact, seat }, share }: OffMiddleProps) {
+  const [off, setOff] = useState(0);
+  const load = { share, reach, contact, hole: seat.mount.hole ?? 0 };
+  const welds = weldsOffMiddle(mounting.bracket, load, off, job.rules);
+  if (!welds) return null;
+  return (
+    <details>
+      <summary className="min-h-8 cursor-pointer text-sm text-pencil">If the bracket is set off its mount</summary>
+      <LengthField
+        label="Middle of its welds from the mount, along the rail"
+        mm={off}
+        format={job.display}
+        disabled={false}
+        onChange={setOff}
+      />
+      <p className="mt-1 text-sm" role="status">
+        Its welds come to {quantityText('stress', welds.stress, job.display.unit)}, {Math.ceil(welds.ratio * 100)} % of
+        what is allowed, turning in their own plane. Tried here only: mark it off the mount by as much yourself.
+      </p>
+    </details>
   );
 }

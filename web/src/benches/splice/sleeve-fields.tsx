@@ -1,4 +1,12 @@
-import { type SleeveKind, type SpliceSleeve, usualSleeve, wedgeOf, cornerRadiusOf, insideOf } from '@splay/core';
+import {
+  type SleeveKind,
+  type SpliceSleeve,
+  usualSleeve,
+  wedgeOf,
+  cornerRadiusOf,
+  insideOf,
+  TOLERANCE,
+} from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { CountField } from '../../ui/count-field.tsx';
 import { Length } from '../../ui/length.tsx';
@@ -89,6 +97,15 @@ export function SleeveFields({ store, job, hand, disabled }: SpliceFieldsProps) 
               onChange={(width) => set({ width })}
             />
             <LengthField {...common} label="Wall" mm={sleeve.wall} check={above} onChange={(wall) => set({ wall })} />
+            {sleeve.kind !== 'folded' && (
+              <LengthField
+                {...common}
+                label="Inner wall"
+                mm={sleeve.inner ?? sleeve.wall}
+                check={above}
+                onChange={(inner) => set({ inner: Math.abs(inner - sleeve.wall) < TOLERANCE ? undefined : inner })}
+              />
+            )}
             {sleeve.kind === 'wedge' && (
               <LengthField
                 {...common}

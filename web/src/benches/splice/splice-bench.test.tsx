@@ -174,6 +174,18 @@ describe('the picture', () => {
   });
 });
 
+describe('one wall', () => {
+  it('is welded otherwise, lowers what the joint carries, and is as the rest again', () => {
+    const { now } = openBench(parts, undecided);
+    press('Decide it here');
+    choose('Top', 'not-welded');
+    expect(first(now()).weld.walls).toEqual([{ wall: 'top', way: 'not-welded' }]);
+    expect(evaluatePlan(now()).splices[0]!.worst.strength!.ratio).toBeLessThan(0.5);
+    choose('Top', 'as-the-rest');
+    expect(first(now())).toEqual(PLAIN_BUTT);
+  });
+});
+
 describe('what slides over it', () => {
   it('all forms in a table, and a press makes one of them', () => {
     const { now } = openBench(parts, van, { drawer: 'compare' });
