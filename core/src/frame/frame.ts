@@ -4,6 +4,7 @@ import type { FeatureKind } from './feature-kinds.ts';
 import type { Brace, Member } from './members.ts';
 import type { Ref } from './ref.ts';
 import type { Unit } from './units.ts';
+import type { UsualFigure } from './usual-figures.ts';
 
 export type Side = 'left' | 'right';
 export const SIDES: readonly Side[] = ['left', 'right'];
@@ -92,6 +93,8 @@ export interface Feature {
   /** Of one of it, kg: a feature on both rails weighs twice that. */
   readonly mass: number;
   readonly origin?: Origin;
+  /** Figures that nobody has measured: they are what is usual for its kind. */
+  readonly usual?: readonly UsualFigure[];
 }
 
 export interface Axle {

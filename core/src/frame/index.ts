@@ -5,4 +5,5 @@ export { cutRail, railAt, railEnds, type RailHere, sectionLookup, straightLength
 export * from './ref.ts';
 export { axleFields, crossmemberFields, featureFields, frameSchema, pointFields } from './schema.ts';
 export * from './units.ts';
+export * from './usual-figures.ts';
 export { frameProblems, sectionProblem } from './validate-frame.ts';

@@ -42,6 +42,7 @@ import {
 import type { Anchor, Brace, Member, MemberEnd, MemberPoint, RailId } from './members.ts';
 import { type Ref, REF_KINDS } from './ref.ts';
 import { type Unit, UNIT_KINDS } from './units.ts';
+import { USUAL_FIGURES } from './usual-figures.ts';
 
 const section = () =>
   variant<Section, 'kind'>('kind', {
@@ -90,6 +91,7 @@ export const featureFields = () => ({
   movable: oneOf(['no', 're-drill', 're-weld']),
   mass: mass(),
   origin: origin(),
+  usual: optional(list(oneOf(USUAL_FIGURES), USUAL_FIGURES.length)),
 });
 
 /** The fields of an axle. */

@@ -4,6 +4,7 @@ import type { Context } from './context.ts';
 import type { Finder, Findings } from './findings.ts';
 import { lateWork } from './late-work.ts';
 import { nearestSteel, waysToClear } from './moving-cuts.ts';
+import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
 function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings, context: Context): Finding[] {
@@ -16,7 +17,14 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
   const takeOff =
     operation === null
       ? []
-      : [{ say: 'Take the crossmember out first', edit: { do: 'take-off', thing, before: operation } as const }];
+      : [
+          {
+            say: addingOf(findings.plan, thing)
+              ? 'Remove the operation that adds it'
+              : 'Take the crossmember out first',
+            edit: { do: 'take-off', thing, before: operation } as const,
+          },
+        ];
   if (cutBefore !== null) return [lateWork(at, { name, fate, operation, cutBefore }, 'in')];
   if (fate === 'cut-through')
     return [

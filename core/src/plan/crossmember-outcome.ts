@@ -20,6 +20,8 @@ export interface CrossmemberOutcome {
   readonly wider: number;
   /** As weighed; else of its section from rail to rail, as long as it then is; 0 where it has no section, kg. */
   readonly mass: number;
+  /** From web to web on the built frame, mm: what a new one is cut to; null where it is not there. */
+  readonly cutLength: number | null;
   readonly piece: number | null;
   /** The operation that cuts through it before the plan takes it out or moves it; null where none does. */
   readonly cutBefore: string | null;
@@ -38,12 +40,15 @@ function extentOf({ x, length, below, depth }: Crossmember, piece: Piece, contex
   return { from: x - length / 2, to: x + length / 2, zs: [upper, (upper + lower) / 2, lower] };
 }
 
+/** From web to web at local x, mm. */
+const betweenWebs = (piece: Piece, x: number, context: Context): number =>
+  widthAt(piece, x) - 2 * context.section(railAt(piece.rails.left, x).section).thickness;
+
 /** Mass of a crossmember on a piece, kg. */
 function massOf({ x, mass, section }: Crossmember, piece: Piece, context: Context): number {
   if (mass !== undefined) return mass;
   if (section === undefined) return 0;
-  const walls = context.section(railAt(piece.rails.left, x).section).thickness;
-  return sectionProperties(context.section(section)).area * (widthAt(piece, x) - 2 * walls) * context.density;
+  return sectionProperties(context.section(section)).area * betweenWebs(piece, x, context) * context.density;
 }
 
 const verb = (state: PlanState, operation: string | null): string => {
@@ -85,6 +90,7 @@ export function crossmemberOutcome(
     turn: 0,
     wider: 0,
     mass: 0,
+    cutLength: null,
     piece: null,
     cutBefore,
   });
@@ -132,6 +138,7 @@ export function crossmemberOutcome(
     turn: piece.pose.turn,
     wider: Math.abs(wider) < 1e-6 ? 0 : wider,
     mass: massOf(item, piece, context),
+    cutLength: betweenWebs(piece, item.x, context),
     piece: lies.piece,
     cutBefore,
   };

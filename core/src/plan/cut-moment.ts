@@ -10,6 +10,20 @@ function cutFrom(piece: Piece, before: PlanState): Piece | undefined {
   );
 }
 
+/**
+ * Where an operation parts the steel: behind which of the pieces of `cutOf`.
+ *
+ * @param step The operation, with the frame before and after it.
+ */
+export function partingsOf(step: PlanStep): readonly number[] {
+  const { id } = step.outcome.operation;
+  const cut = cutOf(step);
+  return cut.slice(1).flatMap((piece, index) => {
+    const ahead = cut[index];
+    return ahead?.rear.operation === id || piece.front.operation === id ? [index] : [];
+  });
+}
+
 const known = new WeakMap<PlanStep, readonly Piece[]>();
 
 /**

@@ -5,6 +5,7 @@ import type { FeatureOutcome } from './feature-outcome.ts';
 import type { Context } from './context.ts';
 import { lateWork } from './late-work.ts';
 import { nearestSteel, waysToClear } from './moving-cuts.ts';
+import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
 /** A feature that neither the cuts nor the plan's brackets disturb. */
@@ -12,7 +13,7 @@ const undisturbed = ({ fate, cutBefore }: FeatureOutcome): boolean =>
   cutBefore === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
 
 /** Ways of putting a feature elsewhere, ahead of the operation that takes its steel. */
-function movedAway({ state }: Findings, outcome: FeatureOutcome, context: Context): WayOut[] {
+function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: Context): WayOut[] {
   const { feature, operation } = outcome;
   if (feature.movable === 'no' || operation === null) return [];
   const to = nearestSteel(state, extentOf(feature), context);
@@ -26,7 +27,10 @@ function movedAway({ state }: Findings, outcome: FeatureOutcome, context: Contex
             edit: { do: 'move', thing, to: { x: to, on: 'donor' }, before: operation } as const,
           },
         ]),
-    { say: 'Take it off', edit: { do: 'take-off', thing, before: operation } },
+    {
+      say: addingOf(plan, thing) ? 'Remove the operation that adds it' : 'Take it off',
+      edit: { do: 'take-off', thing, before: operation },
+    },
   ];
 }
 

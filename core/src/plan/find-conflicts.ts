@@ -6,7 +6,8 @@ import { driveLine } from './drive-line-conflicts.ts';
 import { fatesOfFeatures } from './feature-conflicts.ts';
 import type { Finder } from './findings.ts';
 import { joints, nearJoints, schools, transitions } from './joint-conflicts.ts';
-import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
+import { loosePieces } from './loose-conflicts.ts';
+import { frontTop, rearTop } from './piece.ts';
 import { bodyConflicts } from './match/body-conflicts.ts';
 import { mountConflicts } from './mounts/mount-conflicts.ts';
 import { memberConflicts } from './member-conflicts.ts';
@@ -57,32 +58,6 @@ const cutReworks: Finder = ({ state, tape }) =>
             ? 'Box the rail after the cut, each side of the joint for itself.'
             : 'Notch the rail after the cut.',
         ),
-      },
-    ];
-  });
-
-const loosePieces: Finder = ({ state, crossmembers, joints: all }) =>
-  state.pieces.flatMap((piece, index): Finding[] => {
-    if (piece.source !== 'donor' || state.pieces.length === 1) return [];
-    if (crossmembers.some((member) => member.piece === index)) return [];
-    const joints = [all.find((joint) => joint.piece === index - 1), all.find((joint) => joint.piece === index)];
-    const [ahead, behind] = joints.map((joint) => joint?.letter);
-    const where = ahead && behind ? `between ${ahead} and ${behind}` : ahead ? `behind ${ahead}` : `ahead of ${behind}`;
-    const middle = (frontSpine(piece).x + rearSpine(piece).x) / 2;
-    return [
-      {
-        ...NOWHERE,
-        donorX: (frontTop(piece) + rearTop(piece)) / 2,
-        builtX: middle,
-        operation: (joints[0] ?? joints[1])?.operation ?? null,
-        about: joints[0]?.id ?? null,
-        code: 'no-crossmember',
-        severity: 'warn',
-        message: `The piece ${where} has no crossmember: its two rails come loose from each other at the cut.`,
-        waysOut: [
-          { say: 'Add a crossmember to this piece', edit: { do: 'add-crossmember', at: { x: middle, on: 'built' } } },
-          ...advise('Or tie the two rails with a strongback before the cut.'),
-        ],
       },
     ];
   });

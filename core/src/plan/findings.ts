@@ -14,6 +14,7 @@ import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
 import type { StateBefore } from './fate.ts';
 import type { SpliceOutcome } from './splices/index.ts';
+import type { PlanStep } from './plan-result.ts';
 import type { PlanState } from './state.ts';
 import type { Tape } from './tape.ts';
 import type { UnitOutcome } from './unit-outcome.ts';
@@ -23,6 +24,8 @@ export interface Findings {
   readonly frame: Frame;
   readonly plan: Plan;
   readonly state: PlanState;
+  /** Every operation in turn, with the frame ahead of it and after it. */
+  readonly steps: readonly PlanStep[];
   /** The frame ahead of an operation. */
   readonly before: StateBefore;
   readonly tape: Tape;

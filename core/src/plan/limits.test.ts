@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { built, donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
-import type { Crossmember, Feature, Frame } from '../frame/index.ts';
+import { donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
+import type { Brace, Crossmember, Feature, Frame } from '../frame/index.ts';
 import { type RuleId, ruleValue } from '../rules/index.ts';
-import { type Conflict, evaluatePlan, type PlanInput } from './index.ts';
+import { carryOutEdit, type Conflict, evaluatePlan, type PlanInput } from './index.ts';
 
 /** Every limit is tried on both sides: a little within it, and a little beyond; less is within the tolerance. */
 const HAIR = 0.02;
@@ -134,14 +134,51 @@ describe('a piece without a crossmember', () => {
     );
 
   it('is named by the joints that bound it, and one added to it is its way out', () => {
-    expect(said()).toEqual(['The piece ahead of A', 'The piece between B and C', 'The piece behind D']);
+    expect(said()).toEqual(['The piece ahead of A', 'The piece behind B', 'The piece between B and C']);
+    // At the second cut it hangs on the first joint; by itself nothing holds its rails.
     expect(said(member(1000), member(5000))).toEqual(['The piece between B and C']);
     expect(said(member(1000), member(2500), member(5000))).toEqual([]);
-    const [conflict] = found(
-      inputOf(plainFrame({ crossmembers: [member(1000), member(5000)] }), lengthen(2000, 300), lengthen(3000, 300)),
-      'no-crossmember',
+    const input = inputOf(
+      plainFrame({ crossmembers: [member(1000), member(5000)] }),
+      lengthen(2000, 300),
+      lengthen(3000, 300),
     );
-    // The middle of 2000 … 3000, which stands 300 farther back.
-    expect(conflict!.waysOut[0]!.edit).toEqual({ do: 'add-crossmember', at: built(2800) });
+    const [conflict] = found(input, 'no-crossmember');
+    const { edit } = conflict!.waysOut[0]!;
+    expect(edit).toEqual({ do: 'add-crossmember', at: donor(2500), before: 'op2' });
+    expect(found(carryOutEdit(input, edit!, 'added'), 'no-crossmember')).toEqual([]);
+    // Added last it comes too late for the cut.
+    expect(
+      found(carryOutEdit(input, { do: 'add-crossmember', at: donor(2500), before: null }, 'added'), 'no-crossmember'),
+    ).toHaveLength(1);
+  });
+
+  it('is told when its crossmember comes out after the tacks, at that operation', () => {
+    const frame = plainFrame({ crossmembers: [member(1000), member(5000)] });
+    const out = { kind: 'crossmember', change: { what: 'remove', crossmember: 'c5000' } } as const;
+    const after = found(inputOf(frame, lengthen(2000, 300), out), 'no-crossmember');
+    expect(after).toMatchObject([{ operation: 'op2', message: expect.stringMatching(/behind B .* only tacks hold/) }]);
+    // Taken out first, its rails come loose at the cut; a frame in one piece stays one.
+    expect(found(inputOf(frame, out, lengthen(2000, 300)), 'no-crossmember')).toMatchObject([
+      { operation: 'op2', message: expect.stringMatching(/behind B .* come loose/) },
+    ]);
+    expect(found(inputOf(frame, out), 'no-crossmember')).toEqual([]);
+  });
+
+  it('needs none where a leg or a brace ties its rails', () => {
+    const brace: Brace = {
+      id: 'tie',
+      name: 'Tie',
+      from: { rail: 'left', x: 4000, down: 0 },
+      to: { rail: 'right', x: 4400, down: 0 },
+      section: 'rail',
+      fixing: 'welded',
+      removable: true,
+    };
+    const braced = (braces: readonly Brace[]) =>
+      found(inputOf(plainFrame({ crossmembers: [member(1000)], braces }), lengthen(2000, 300)), 'no-crossmember');
+    expect(braced([])).toHaveLength(1);
+    expect(braced([brace])).toEqual([]);
+    expect(braced([{ ...brace, to: { ...brace.to, rail: 'left' } }])).toHaveLength(1);
   });
 });

@@ -145,7 +145,7 @@ describe('edits that ways out offer', () => {
     expect(after({ do: 'move', thing: crossmember, to: donor(900), before: 'op1' }).plan.operations[0]).toMatchObject({
       change: { what: 'move', crossmember: 'x', to: { x: 900 } },
     });
-    expect(after({ do: 'add-crossmember', at: donor(700) }).plan.operations[2]).toMatchObject({
+    expect(after({ do: 'add-crossmember', at: donor(700), before: null }).plan.operations[2]).toMatchObject({
       kind: 'crossmember',
       change: { what: 'add', at: { x: 700 } },
     });

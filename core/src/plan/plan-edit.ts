@@ -6,7 +6,7 @@ import { shiftOperation, withMounting, withoutOperation, withOperation, withSeat
 import type { BodySeat } from './match/index.ts';
 import { newCrossmember } from './new-things.ts';
 import type { Place, Plan } from './operation.ts';
-import type { Operation } from './operations/index.ts';
+import { aboutOf, type Operation } from './operations/index.ts';
 
 /** A thing that hangs on the donor, by the list it is in. */
 export type HungRef = Ref<'feature' | 'crossmember'>;
@@ -18,11 +18,12 @@ export type PlanEdit =
   | { readonly do: 'drop'; readonly operation: string }
   /** Brings an operation ahead of another. */
   | { readonly do: 'order'; readonly operation: string; readonly before: string }
-  /** Takes something off ahead of an operation. */
+  /** Takes something off ahead of an operation; what the plan itself adds goes with the operation that adds it. */
   | { readonly do: 'take-off'; readonly thing: HungRef; readonly before: string }
   /** Moves something: ahead of an operation, or after all of them. */
   | { readonly do: 'move'; readonly thing: HungRef; readonly to: Place; readonly before: string | null }
-  | { readonly do: 'add-crossmember'; readonly at: Place }
+  /** Adds one ahead of an operation, or last. */
+  | { readonly do: 'add-crossmember'; readonly at: Place; readonly before: string | null }
   /** Cuts a member to the new distance of its ends; makes a brace anew. */
   | { readonly do: 'refit'; readonly member: string }
   | { readonly do: 'remake-brace'; readonly brace: string }
@@ -57,6 +58,18 @@ function inserted(plan: Plan, operation: Operation, before: string | null): Plan
     operations: plan.operations.toSpliced(index < 0 ? plan.operations.length : index, 0, operation),
   };
 }
+
+/**
+ * The operation that brings a thing onto the frame; undefined for what hangs on the donor.
+ *
+ * @param plan The plan.
+ * @param thing The thing.
+ */
+export const addingOf = (plan: Plan, { kind, id }: HungRef): Operation | undefined =>
+  plan.operations.find((operation) => {
+    const { brings } = aboutOf(operation);
+    return brings?.kind === kind && brings.id === id;
+  });
 
 const common = (id: string) => ({ id, note: '', off: false });
 
@@ -99,8 +112,12 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
       const others = plan.operations.filter(({ id }) => id !== operation.id);
       return withPlan(inserted({ ...plan, operations: others }, operation, edit.before));
     }
-    case 'take-off':
-      return withPlan(inserted(plan, takingOff(edit.thing, newId), edit.before));
+    case 'take-off': {
+      const adds = addingOf(plan, edit.thing);
+      return withPlan(
+        adds ? withoutOperation(plan, adds.id) : inserted(plan, takingOff(edit.thing, newId), edit.before),
+      );
+    }
     case 'move':
       return withPlan(inserted(plan, moving(edit.thing, edit.to, newId, donor), edit.before));
     case 'add-crossmember':
@@ -110,9 +127,9 @@ export function carryOutEdit<T extends Edited>(job: T, edit: PlanEdit, newId: st
           {
             ...common(newId),
             kind: 'crossmember',
-            change: { what: 'add', at: edit.at, crossmember: newCrossmember(newId, edit.at.x) },
+            change: { what: 'add', at: edit.at, crossmember: newCrossmember(newId, edit.at.x, donor) },
           },
-          null,
+          edit.before,
         ),
       );
     case 'refit':

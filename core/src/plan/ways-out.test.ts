@@ -242,8 +242,44 @@ it('an edit whose operation is gone changes nothing', () => {
   const input = inputOf(framed(), lengthen(2000));
   expect(carryOutEdit(input, { do: 'shift', operation: 'gone', by: 10 }, 'x')).toBe(input);
   expect(carryOutEdit(input, { do: 'order', operation: 'gone', before: 'op1' }, 'x')).toBe(input);
-  const added = carryOutEdit(input, { do: 'add-crossmember', at: donor(3000) }, 'new');
+  const added = carryOutEdit(input, { do: 'add-crossmember', at: donor(3000), before: null }, 'new');
   expect(evaluatePlan(added).crossmembers.map(({ crossmember, built }) => [crossmember.id, built!.x])).toEqual([
     ['new-member', 3300],
   ]);
+});
+
+describe('what the plan itself adds', () => {
+  const frame = plainFrame();
+  const crossmember = { ...memberAt('own', 3000), name: 'Its own' };
+  const adding = { kind: 'crossmember', change: { what: 'add', at: donor(3000), crossmember } } as const;
+
+  it('goes with the operation that adds it, and no operation is left that names nothing', () => {
+    const input = inputOf(frame, adding, lengthen(3000));
+    const { waysOut } = find(input, 'cut-crossmember');
+    const way = waysOut.find(({ say }) => say === 'Remove the operation that adds it')!;
+    const cured = carryOutEdit(input, way.edit!, 'x').plan.operations;
+    expect(cured.map(({ kind }) => kind)).toEqual(['lengthen']);
+    expect(waysOut.some(({ say }) => say === 'Take the crossmember out first')).toBe(false);
+  });
+
+  it('a crossmember of the donor is taken out by an operation of its own', () => {
+    const input = inputOf(plainFrame({ crossmembers: [crossmember] }), lengthen(3000));
+    const way = find(input, 'cut-crossmember').waysOut.find(({ say }) => say === 'Take the crossmember out first')!;
+    expect(carryOutEdit(input, way.edit!, 'x').plan.operations.map(({ kind }) => kind)).toEqual([
+      'crossmember',
+      'lengthen',
+    ]);
+  });
+
+  it('a new crossmember has the section of the others, so that its mass and cut length follow', () => {
+    const leg = { id: 'leg', section: { kind: 'tube', depth: 80, width: 60, thickness: 4, inner: 4 } } as const;
+    const framed = plainFrame({
+      sections: [...frame.sections, leg],
+      crossmembers: [{ ...memberAt('c', 1000), section: 'leg' }],
+    });
+    const input = carryOutEdit(inputOf(framed), { do: 'add-crossmember', at: donor(3000), before: null }, 'n');
+    const outcome = evaluatePlan(input).crossmembers.find(({ fate }) => fate === 'new')!;
+    expect(outcome).toMatchObject({ crossmember: { section: 'leg', depth: 80, length: 60 }, cutLength: 850 });
+    expect(outcome.mass).toBeNear((80 * 60 - 72 * 52) * 850 * 7.85e-6, 1e-6);
+  });
 });

@@ -227,6 +227,8 @@ describe('a crossmember', () => {
       depth: 90,
       under: 15,
       wider: 0,
+      // From web to web: 860 outside, walls of 5.
+      cutLength: 850,
     });
     const thinned = { kind: 'crossmember', change: { what: 'thin', crossmember: 'c', depth: 50 } } as const;
     expect(figures('crossmember', framed, thinned)).toMatchObject({ depth: 50, under: expect.any(Number) as number });

@@ -36,6 +36,8 @@ export interface Crossed {
   /** Below the bottom edge of the rail; below 0 it stays clear of it. */
   readonly under: number;
   readonly wider: number;
+  /** From web to web, what a new one is cut to; null where it is not there. */
+  readonly cutLength: number | null;
 }
 
 export interface Bracketed {
@@ -131,7 +133,15 @@ export function crossmemberFigures({ change }: ChangeCrossmember, { result, inpu
   if (!shown || !piece) return null;
   const railDepth = sectionOn(piece, shown.x, context).depth;
   const { below, depth } = shown;
-  return { kind: 'crossmember', railDepth, below, depth, under: below + depth - railDepth, wider: outcome?.wider ?? 0 };
+  return {
+    kind: 'crossmember',
+    railDepth,
+    below,
+    depth,
+    under: below + depth - railDepth,
+    wider: outcome?.wider ?? 0,
+    cutLength: outcome?.cutLength ?? null,
+  };
 }
 
 /** How a bracket or a row of holes stands in the rail, in figures; null where it is not there. */

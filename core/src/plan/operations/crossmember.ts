@@ -89,12 +89,12 @@ export const crossmember: OperationDefinition<ChangeCrossmember, Crossed | null>
       thin: { crossmember: id(), depth: length() },
     }),
   },
-  fresh: ({ at }, id, { crossmembers }, about) => {
-    const picked = crossmembers.find((member) => member.id === about);
+  fresh: ({ at }, id, frame, about) => {
+    const picked = frame.crossmembers.find((member) => member.id === about);
     return {
       change: picked
         ? { what: 'move', crossmember: picked.id, to: { x: picked.x, on: 'donor' } }
-        : { what: 'add', at, crossmember: newCrossmember(id, at.x) },
+        : { what: 'add', at, crossmember: newCrossmember(id, at.x, frame) },
     };
   },
   places: (operation, visit) => {

@@ -1,4 +1,4 @@
-import { cutOf } from '../cut-moment.ts';
+import { partingsOf } from '../cut-moment.ts';
 import { once } from '../../once.ts';
 import type { Prop, Propping } from '../../props/index.ts';
 import type { Standing } from '../measures.ts';
@@ -40,15 +40,6 @@ export interface PropStep {
   readonly weightless: readonly string[];
   /** Props with nothing over them at this step. */
   readonly idle: readonly Prop[];
-}
-
-/** Where the steel is parted by an operation: behind which pieces. */
-function partings(step: PlanStep, operation: string): number[] {
-  const cut = cutOf(step);
-  return cut.slice(1).flatMap((piece, index) => {
-    const before = cut[index];
-    return before?.rear.operation === operation || piece.front.operation === operation ? [index] : [];
-  });
 }
 
 /** Names of the partings of a step: its letters, and which line where one joint has two. */
@@ -117,7 +108,7 @@ export function propSteps(outcomes: Outcomes, { props: all, level, off: away, ho
   const off = new Set(away);
   return steps.flatMap((step, at): PropStep[] => {
     const { operation, status } = step.outcome;
-    const behinds = status === 'done' ? partings(step, operation.id) : [];
+    const behinds = status === 'done' ? partingsOf(step) : [];
     if (behinds.length === 0) return [];
     const before = steps[at - 1]?.state ?? prepared.state;
     const standing = standingBefore(outcomes, before);

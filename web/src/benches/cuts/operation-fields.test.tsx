@@ -29,7 +29,7 @@ const OPERATIONS: readonly (readonly [name: string, operation: Operation])[] = [
   ['widen between two places', { ...fresh('widen'), to: { x: 3000, on: 'donor' } } as Operation],
   ...(
     [
-      { what: 'add', at: FIRST, crossmember: newCrossmember('new', X) },
+      { what: 'add', at: FIRST, crossmember: newCrossmember('new', X, job.donor) },
       { what: 'move', crossmember: member, to: FIRST },
       { what: 'lower', crossmember: member, by: 20 },
       { what: 'thin', crossmember: member, depth: 50 },

@@ -13,7 +13,7 @@ export function CrossmemberTable(part: PartProps) {
   const columns: Column<Crossmember>[] = [
     textColumn('name', 'Name', '38%'),
     lengthColumn('x', 'Middle, from datum', '14%', datumStation(job.donor)),
-    lengthColumn('length', 'Long', '10%'),
+    lengthColumn('length', 'Wide, along the rail', '10%'),
     lengthColumn('depth', 'Deep', '10%'),
     lengthColumn('below', 'Below rail top', '12%'),
     choiceColumn('fixing', 'Fixed by', '16%', words(['riveted', 'bolted', 'welded'])),
@@ -34,7 +34,7 @@ export function CrossmemberTable(part: PartProps) {
         selectedRow={index}
         onSelectRow={(row) => onSelect(crossmembers[row]?.id ?? null)}
         newRow={(after, count) => ({
-          ...newCrossmember('crossmember', (after?.x ?? 0) + inches(12)),
+          ...newCrossmember('crossmember', (after?.x ?? 0) + inches(12), job.donor),
           id: freshId('crossmember'),
           name: `Crossmember ${count + 1}`,
           fixing: 'riveted',

@@ -1,4 +1,4 @@
-import { type Feature, sidesOf, unitOf, withMount } from '@splay/core';
+import { type Feature, sidesOf, unitOf, type UsualFigure, withFigures, withMount } from '@splay/core';
 import { recordNow } from '../../client/job-store.ts';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
@@ -50,6 +50,8 @@ export function FeatureDetail({
     }));
   const outcome = result.features.find((candidate) => candidate.feature.id === feature.id);
   const built = outcome && sidesOf(feature).map((side) => outcome.places[side]?.built)[0];
+  const called = (label: string, figure: UsualFigure) =>
+    feature.usual?.includes(figure) ? `${label}, assumed` : label;
   const least = (what: string) => (mm: number) => (mm >= 0 ? null : `${what} cannot be below 0.`);
   return (
     <section aria-label={feature.name} className="mb-3 border border-layout bg-layout-wash/50 px-3 pt-2 pb-3">
@@ -69,14 +71,12 @@ export function FeatureDetail({
       </h3>
       <div className="mt-1 grid grid-cols-2 items-end gap-2">
         {pick('Face', feature.face, FACES, (face) => ({ ...feature, face: face as Feature['face'] }))}
-        {pick('Fixed by', feature.attachment, ATTACHMENTS, (attachment) => ({
-          ...feature,
-          attachment: attachment as Feature['attachment'],
-        }))}
-        {pick('Can be moved', feature.movable, MOVABLE, (movable) => ({
-          ...feature,
-          movable: movable as Feature['movable'],
-        }))}
+        {pick(called('Fixed by', 'attachment'), feature.attachment, ATTACHMENTS, (attachment) =>
+          withFigures(feature, { attachment: attachment as Feature['attachment'] }),
+        )}
+        {pick(called('Can be moved', 'movable'), feature.movable, MOVABLE, (movable) =>
+          withFigures(feature, { movable: movable as Feature['movable'] }),
+        )}
         <Choice
           list
           label="Carries"
@@ -90,36 +90,36 @@ export function FeatureDetail({
           return origin === '' ? plain : { ...plain, origin: origin as NonNullable<Feature['origin']> };
         })}
         <LengthField
-          label="Reach ahead"
+          label={called('Reach ahead', 'ahead')}
           mm={feature.ahead}
           format={job.display}
           disabled={disabled}
           check={least('The reach')}
-          onChange={(ahead) => put({ ...feature, ahead })}
+          onChange={(ahead) => put(withFigures(feature, { ahead }))}
         />
         <LengthField
-          label="Reach behind"
+          label={called('Reach behind', 'behind')}
           mm={feature.behind}
           format={job.display}
           disabled={disabled}
           check={least('The reach')}
-          onChange={(behind) => put({ ...feature, behind })}
+          onChange={(behind) => put(withFigures(feature, { behind }))}
         />
         <LengthField
-          label="Hole (0: none)"
+          label={called('Hole (0: none)', 'diameter')}
           mm={feature.diameter}
           format={job.display}
           disabled={disabled}
           check={least('The hole')}
-          onChange={(diameter) => put({ ...feature, diameter })}
+          onChange={(diameter) => put(withFigures(feature, { diameter }))}
         />
         <QuantityField
-          label={feature.side === 'both' ? 'Mass, each side' : 'Mass'}
+          label={called(feature.side === 'both' ? 'Mass, each side' : 'Mass', 'mass')}
           of="mass"
           value={feature.mass}
           unit={job.display.unit}
           disabled={disabled}
-          onChange={(mass) => put({ ...feature, mass })}
+          onChange={(mass) => put(withFigures(feature, { mass }))}
         />
       </div>
       <PhotoStrip

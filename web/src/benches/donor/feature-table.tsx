@@ -1,4 +1,4 @@
-import { datumStation, type Feature, FEATURE_KINDS, newHole } from '@splay/core';
+import { asUsual, datumStation, type Feature, FEATURE_KINDS, newHole, USUAL_FIGURES } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
@@ -34,11 +34,14 @@ export function FeatureTable(part: PartProps) {
           ...newHole('feature', after?.x ?? datumStation(job.donor)),
           id: freshId('feature'),
           name: `Feature ${count + 1}`,
+          usual: USUAL_FIGURES,
         })}
         onChange={(rows) =>
           setRows('Edited features', 'features', (frame) => ({
             ...frame,
-            features: measuredAnew(rows, frame.features, ['x', 'down', 'side', 'diameter']),
+            features: measuredAnew(rows, frame.features, ['x', 'down', 'side', 'diameter']).map((row) =>
+              frame.features.find(({ id }) => id === row.id)?.kind === row.kind ? row : asUsual(row),
+            ),
           }))
         }
       />

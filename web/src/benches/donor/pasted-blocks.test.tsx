@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { type Job } from '@splay/core';
+import { type Job, USUAL_FIGURES } from '@splay/core';
 import { expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -39,7 +39,15 @@ const TABLES: readonly (readonly [
       ['Clip x', 'line-clip', 'right', '30', '1'],
     ],
     ({ donor }) => donor.features,
-    { name: 'Clip x', kind: 'line-clip', side: 'right' },
+    // What no column says is as usual for a clip, and assumed.
+    {
+      name: 'Clip x',
+      kind: 'line-clip',
+      side: 'right',
+      attachment: 'bolts',
+      movable: 're-drill',
+      usual: USUAL_FIGURES,
+    },
   ],
   ['Units', 'features', [['Links x'], ['Springs x'], ['Shocks x']], ({ donor }) => donor.units, { name: 'Shocks x' }],
   [

@@ -77,7 +77,7 @@ export function surveyStops(frame: Frame, list: SurveyList): Stop[] {
         ['x', 'From datum'],
         ['below', 'Below top'],
         ['depth', 'Depth'],
-        ['length', 'Long'],
+        ['length', 'Wide, along the rail'],
       ] as const;
       return inOrder(frame.crossmembers).map((member) => ({
         id: member.id,
@@ -149,7 +149,7 @@ export function withOneMore(
   const x = next === undefined ? here + STRIDE : (here + next) / 2;
   if (list === 'crossmembers') {
     const id = freshId('crossmember');
-    const member = { ...newCrossmember(id, x), id, name: `Crossmember ${frame.crossmembers.length + 1}` };
+    const member = { ...newCrossmember(id, x, frame), id, name: `Crossmember ${frame.crossmembers.length + 1}` };
     return { id, frame: { ...frame, crossmembers: [...frame.crossmembers, member] } };
   }
   if (list === 'features') {

@@ -1,6 +1,6 @@
 import { BracketSketch } from '../sketches/bracket-sketch.tsx';
 import type { KindView } from './kind-view.ts';
-import { kindsThat, newBracket, newHole } from '@splay/core';
+import { asUsual, kindsThat, newBracket, newHole, withFigures } from '@splay/core';
 import { Choice } from '../../../ui/choice.tsx';
 import { LengthField } from '../../../ui/length-field.tsx';
 import { QuantityField } from '../../../ui/quantity-field.tsx';
@@ -50,7 +50,15 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
           value={named}
           disabled={disabled}
           choices={job.donor.features.map(({ id, name }) => [id, name] as const)}
-          onChange={(id) => set({ ...change, feature: id })}
+          onChange={(id) => {
+            const next = job.donor.features.find((candidate) => candidate.id === id);
+            // What is moved begins where that one is.
+            set(
+              change.what === 'move' && next
+                ? { ...change, feature: id, to: { x: next.x, on: 'donor' }, down: next.down }
+                : { ...change, feature: id },
+            );
+          }}
         />
       )}
       {change.what === 'move' && (
@@ -83,7 +91,7 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
             value={change.feature.kind}
             disabled={disabled}
             choices={words(BRACKET_KINDS)}
-            onChange={(kind) => set({ ...change, feature: { ...change.feature, kind } })}
+            onChange={(kind) => set({ ...change, feature: asUsual({ ...change.feature, kind }) })}
           />
           <PlaceField
             label="Middle of its fastening"
@@ -97,21 +105,21 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
               label="Reach ahead"
               mm={change.feature.ahead}
               check={atLeast('The reach')}
-              onChange={(ahead) => set({ ...change, feature: { ...change.feature, ahead } })}
+              onChange={(ahead) => set({ ...change, feature: withFigures(change.feature, { ahead }) })}
             />
             <LengthField
               {...common}
               label="Reach behind"
               mm={change.feature.behind}
               check={atLeast('The reach')}
-              onChange={(behind) => set({ ...change, feature: { ...change.feature, behind } })}
+              onChange={(behind) => set({ ...change, feature: withFigures(change.feature, { behind }) })}
             />
             <LengthField
               {...common}
               label="Hole (0: none)"
               mm={change.feature.diameter}
               check={atLeast('The hole')}
-              onChange={(diameter) => set({ ...change, feature: { ...change.feature, diameter } })}
+              onChange={(diameter) => set({ ...change, feature: withFigures(change.feature, { diameter }) })}
             />
             <LengthField
               {...common}
@@ -136,7 +144,7 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
               ['rivets', 'rivets'],
               ['weld', 'weld'],
             ]}
-            onChange={(attachment) => set({ ...change, feature: { ...change.feature, attachment } })}
+            onChange={(attachment) => set({ ...change, feature: withFigures(change.feature, { attachment }) })}
           />
           <QuantityField
             label={change.feature.side === 'both' ? 'Mass, each side' : 'Mass'}
@@ -144,7 +152,7 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
             value={change.feature.mass}
             unit={job.display.unit}
             disabled={disabled}
-            onChange={(mass) => set({ ...change, feature: { ...change.feature, mass } })}
+            onChange={(mass) => set({ ...change, feature: withFigures(change.feature, { mass }) })}
           />
         </>
       )}

@@ -1,6 +1,14 @@
 import { CrossmemberSketch } from '../sketches/crossmember-sketch.tsx';
 import type { KindView } from './kind-view.ts';
-import { type Crossmember, type LengthFormat, newCrossmember } from '@splay/core';
+import {
+  type Crossmember,
+  describeSection,
+  type Frame,
+  type LengthFormat,
+  lengthText,
+  newCrossmember,
+  widthOf,
+} from '@splay/core';
 import { Choice } from '../../../ui/choice.tsx';
 import { LengthField } from '../../../ui/length-field.tsx';
 import { QuantityField } from '../../../ui/quantity-field.tsx';
@@ -30,7 +38,7 @@ function CrossmemberFields({ operation, job, result, disabled, onChange }: Field
         ]}
         onChange={(what) => {
           const at = { x: member?.x ?? 0, on: 'donor' as const };
-          if (what === 'add') set({ what, at, crossmember: newCrossmember(operation.id, at.x) });
+          if (what === 'add') set({ what, at, crossmember: newCrossmember(operation.id, at.x, job.donor) });
           if (what === 'remove') set({ what, crossmember: named });
           if (what === 'move') set({ what, crossmember: named, to: at });
           if (what === 'lower') set({ what, crossmember: named, by: 25.4 });
@@ -43,7 +51,13 @@ function CrossmemberFields({ operation, job, result, disabled, onChange }: Field
           value={named}
           disabled={disabled}
           choices={job.donor.crossmembers.map(({ id, name }) => [id, name] as const)}
-          onChange={(id) => set({ ...change, crossmember: id })}
+          onChange={(id) => {
+            const next = job.donor.crossmembers.find((candidate) => candidate.id === id);
+            // What is moved begins where that one is, and what is thinned from how deep it is.
+            if (change.what === 'move' && next) set({ ...change, crossmember: id, to: { x: next.x, on: 'donor' } });
+            else if (change.what === 'thin' && next) set({ ...change, crossmember: id, depth: next.depth / 2 });
+            else set({ ...change, crossmember: id });
+          }}
         />
       )}
       {change.what === 'add' && (
@@ -56,6 +70,8 @@ function CrossmemberFields({ operation, job, result, disabled, onChange }: Field
           />
           <NewCrossmember
             crossmember={change.crossmember}
+            mass={result.crossmembers.find(({ crossmember: { id } }) => id === change.crossmember.id)?.mass}
+            sections={job.donor.sections}
             format={job.display}
             disabled={disabled}
             onChange={(crossmember) => set({ ...change, crossmember })}
@@ -95,13 +111,16 @@ function CrossmemberFields({ operation, job, result, disabled, onChange }: Field
 
 interface NewCrossmemberProps {
   readonly crossmember: Crossmember;
+  /** Of its section, from web to web, kg; undefined where it is not there. */
+  readonly mass: number | undefined;
+  readonly sections: Frame['sections'];
   readonly format: LengthFormat;
   readonly disabled: boolean;
   readonly onChange: (crossmember: Crossmember) => void;
 }
 
 /** What a crossmember that the plan adds is like. */
-function NewCrossmember({ crossmember, format, disabled, onChange }: NewCrossmemberProps) {
+function NewCrossmember({ crossmember, mass, sections, format, disabled, onChange }: NewCrossmemberProps) {
   const common = { format, disabled };
   return (
     <>
@@ -110,6 +129,24 @@ function NewCrossmember({ crossmember, format, disabled, onChange }: NewCrossmem
         value={crossmember.name}
         disabled={disabled}
         onChange={(name) => onChange({ ...crossmember, name })}
+      />
+      <Choice
+        list
+        label="Section"
+        value={crossmember.section ?? ''}
+        disabled={disabled}
+        choices={[
+          ['', 'none of the list'],
+          ...sections.map(({ id, section }) => [id, describeSection(section, (mm) => lengthText(mm, format))] as const),
+        ]}
+        onChange={(id) =>
+          onChange(
+            withSection(
+              crossmember,
+              sections.find((one) => one.id === id),
+            ),
+          )
+        }
       />
       <div className="grid grid-cols-2 gap-2">
         <LengthField
@@ -127,18 +164,18 @@ function NewCrossmember({ crossmember, format, disabled, onChange }: NewCrossmem
         />
         <LengthField
           {...common}
-          label="Long, along the frame"
+          label="Wide, along the rail"
           mm={crossmember.length}
           check={above('The length')}
           onChange={(length) => onChange({ ...crossmember, length })}
         />
         <QuantityField
-          label="Mass"
+          label={crossmember.mass === undefined ? 'Mass, by its section' : 'Mass, as weighed'}
           of="mass"
-          value={crossmember.mass ?? 0}
+          value={crossmember.mass ?? mass ?? 0}
           unit={format.unit}
           disabled={disabled}
-          onChange={(mass) => onChange({ ...crossmember, mass })}
+          onChange={(weighed) => onChange({ ...crossmember, mass: weighed })}
         />
       </div>
       <Choice
@@ -154,6 +191,12 @@ function NewCrossmember({ crossmember, format, disabled, onChange }: NewCrossmem
       />
     </>
   );
+}
+
+/** The crossmember made of a section: as deep and as wide as it, its mass by it. */
+function withSection(crossmember: Crossmember, of: Frame['sections'][number] | undefined): Crossmember {
+  const { section: _, mass: __, ...plain } = crossmember;
+  return of ? { ...plain, section: of.id, depth: of.section.depth, length: widthOf(of.section) } : plain;
 }
 
 export const crossmember: KindView<'crossmember'> = {

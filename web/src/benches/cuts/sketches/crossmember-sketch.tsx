@@ -6,7 +6,7 @@ export function CrossmemberSketch({ operation, figures, job }: SketchOf<'crossme
   const id = typeof change.crossmember === 'string' ? change.crossmember : change.crossmember.id;
   const was = job.donor.crossmembers.find((member) => member.id === id);
   const { one } = lengthsOf(job);
-  const { railDepth, below, depth, under, wider } = figures;
+  const { railDepth, below, depth, under, wider, cutLength } = figures;
   const deepest = Math.max(railDepth, below + depth, was ? was.below + was.depth : 0);
   const scale = 62 / Math.max(deepest, 1);
   const top = 16;
@@ -21,6 +21,7 @@ export function CrossmemberSketch({ operation, figures, job }: SketchOf<'crossme
     <SketchFigure
       name="Crossmember between the rails, seen from behind"
       figures={[
+        ...(change.what === 'add' && cutLength !== null ? ([['cut to, web to web', one(cutLength)]] as const) : []),
         ['deep', one(depth)],
         ['its top below the rail top', one(below)],
         [under > 0 ? 'hangs under the rail by' : 'clear of the rail’s bottom edge by', one(Math.abs(under))],
