@@ -1,4 +1,5 @@
 import { extentOf, factsOf } from '../frame/index.ts';
+import { ruleValue } from '../rules/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
@@ -9,8 +10,8 @@ import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
 /** A feature that neither the cuts nor the plan's brackets disturb. */
-const undisturbed = ({ fate, cutBefore }: FeatureOutcome): boolean =>
-  cutBefore === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
+const undisturbed = ({ fate, cutBefore, overJoint }: FeatureOutcome): boolean =>
+  cutBefore === null && overJoint === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
 
 /** Ways of putting a feature elsewhere, ahead of the operation that takes its steel. */
 function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: Context): WayOut[] {
@@ -47,7 +48,7 @@ function otherDatums({ frame, features }: Findings, x: number): WayOut[] {
 }
 
 function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context: Context): Finding[] {
-  const { feature, fate, reason, operation, cutBefore } = outcome;
+  const { feature, fate, reason, operation, cutBefore, overJoint } = outcome;
   const { frame, state, tape } = findings;
   const at = { operation, donorX: feature.x, builtX: builtOf(tape, feature.x), about: feature.id };
   const clear = (of: string | null) => waysToClear(state, of, extentOf(feature), context);
@@ -66,6 +67,23 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
       },
     ];
   if (cutBefore !== null) return [lateWork(at, { name: feature.name, fate, operation, cutBefore }, 'on')];
+  if (overJoint !== null) {
+    const joint = findings.joints.find(({ piece }) => piece === overJoint);
+    const allowed = ruleValue(context.rules, 'joint/bracket-over') === 1;
+    return [
+      {
+        ...at,
+        builtX: builtXOf(outcome),
+        code: 'bracket-over-joint',
+        severity: allowed ? 'note' : 'warn',
+        message: `${feature.name} is set over joint ${joint?.letter ?? ''}: it hides the weld, and holds the rail where it is weakest.`,
+        waysOut: advise(
+          'Set it clear of the joint.',
+          'Or grind the weld flush, and check it before the bracket goes over it.',
+        ),
+      },
+    ];
+  }
   if (fate === 'cut-through')
     return [
       {

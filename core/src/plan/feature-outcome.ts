@@ -2,9 +2,9 @@ import { extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '.
 import { isWithin, TOLERANCE } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
-import { steelOf } from './locate.ts';
+import { steelOf, whereIs } from './locate.ts';
 import { floorAt, notchFloor } from './notch-profile.ts';
-import { type Piece, place } from './piece.ts';
+import { frontSpine, type Piece, place, rearSpine, spine } from './piece.ts';
 import type { Hung, PlanState, Rework } from './state.ts';
 
 /** A move, mm and radians: `dy` is outward from the centre line. */
@@ -32,6 +32,8 @@ export interface FeatureOutcome {
   readonly piece: number | null;
   /** The operation that cuts through it before the plan takes it off or moves it; null where none does. */
   readonly cutBefore: string | null;
+  /** The piece behind which a joint is that the plan sets it over, made before that; null where it lies on one piece. */
+  readonly overJoint: number | null;
 }
 
 /** Where a feature sits in the local coordinates of its steel: the same for every piece of that steel. */
@@ -110,6 +112,7 @@ export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureO
     shift: STAYS,
     piece: 0,
     cutBefore: null,
+    overJoint: null,
   };
 }
 
@@ -158,6 +161,7 @@ function featureOutcome(
     shift: null,
     piece: null,
     cutBefore,
+    overJoint: null,
   });
   if (change === 'removed') return nowhere('removed', 'taken off by the plan', operation);
 
@@ -167,9 +171,11 @@ function featureOutcome(
   const { x } = seat;
   const lies = fateOfExtent(state, source, seat, guess);
   if (lies.fate === 'lost') return nowhere('lost', 'on steel that is taken out', lies.operation);
-  if (lies.fate === 'cut-through') return nowhere('cut-through', 'a cut runs through it', lies.operation);
-
-  const piece = state.pieces[lies.piece] as Piece;
+  const over = lies.fate === 'cut-through' ? setOverJoint(hung, seat, state, before) : null;
+  if (lies.fate === 'cut-through' && over === null)
+    return nowhere('cut-through', 'a cut runs through it', lies.operation);
+  const index = lies.fate === 'kept' ? lies.piece : (over?.index ?? 0);
+  const piece = state.pieces[index] as Piece;
   const notched = state.reworks.find((rework) => inNotch(rework, item, seat, piece, context));
   if (notched) return nowhere('lost', 'inside the notch', notched.operation.id);
 
@@ -188,7 +194,41 @@ function featureOutcome(
         : still
           ? 'stays'
           : 'moves';
-  return { feature: item, fate, reason: REASONS[fate], operation, places, shift, piece: lies.piece, cutBefore };
+  return {
+    feature: item,
+    fate,
+    reason: REASONS[fate],
+    operation,
+    places,
+    shift,
+    piece: index,
+    cutBefore,
+    overJoint: over?.joint ?? null,
+  };
+}
+
+/** Where a feature lies that reaches from one piece of a frame to another: on which piece, and those that its ends reach. */
+function reachOver({ source }: Hung<Feature>, { from, to, x, zs }: Seat, state: PlanState) {
+  const [lies] = zs.map((z) => whereIs(state, source, x, z));
+  const piece = lies?.at === 'piece' ? state.pieces[lies.index] : undefined;
+  if (lies?.at !== 'piece' || !piece) return null;
+  const [first, last] = [from, to].map((at) => {
+    const there = spine(piece, at).x;
+    return state.pieces.findIndex((other) => there >= frontSpine(other).x && there <= rearSpine(other).x);
+  }) as [number, number];
+  return first >= 0 && last > first ? { index: lies.index, first, last } : null;
+}
+
+/**
+ * Where a feature lies that the plan sets over a joint that stood before: on which piece, and behind which piece the joint is; null
+ * where it was cut after it was set, or reaches beyond the steel.
+ */
+function setOverJoint(hung: Hung<Feature>, seat: Seat, state: PlanState, before: StateBefore) {
+  if (hung.change !== 'moved' && hung.change !== 'added') return null;
+  const ahead = before(hung.operation);
+  const was = ahead && reachOver(hung, seat, ahead);
+  const now = reachOver(hung, seat, state);
+  return was && now && now.last - now.first === was.last - was.first ? { index: now.index, joint: now.first } : null;
 }
 
 /** Why a feature that is on the built frame is where it is. */

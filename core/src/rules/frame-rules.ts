@@ -61,6 +61,14 @@ export const FRAME_RULES = {
     reason: 'A hole beside a weld sits in its heat-affected zone and where the plate wants to end.',
     source: SHOP_PRACTICE,
   },
+  'joint/bracket-over': {
+    title: 'A bracket set over a welded joint',
+    measures: 'allowed',
+    value: 0,
+    reason:
+      'Not: it hides the weld from every later look, and its holes or welds sit in the heat-affected zone. Allowed: over a weld that is ground flush and checked, where the old place is the only one.',
+    source: 'two schools of practice',
+  },
   'unit/moved': {
     title: 'Mounts of a unit keep their distance',
     measures: 'length',

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { donor, inputOf, plainFrame } from '../../../test/frames.ts';
 import { builtX, codeOf } from '../../../test/outcomes.ts';
 import type { Crossmember, Feature } from '../../frame/index.ts';
+import { withRule } from '../../rules/index.ts';
 import { evaluatePlan, type ChangeBracket, type ChangeCrossmember } from '../index.ts';
 
 const member = (id: string, x: number): Crossmember => ({
@@ -183,5 +184,44 @@ describe('notches and boxing', () => {
     expect(codeOf(evaluatePlan(inputOf(plainFrame(), box)))).toBe('operation/already-closed');
     const cut = { kind: 'lengthen', at: donor(2500), length: 200, section: null } as const;
     expect(codeOf(evaluatePlan(inputOf(channel, cut, box)), 1)).toBe('operation/box-over-joint');
+  });
+});
+
+describe('a bracket set over a joint', () => {
+  const lengthen = { kind: 'lengthen', at: donor(2000), length: 300, section: null } as const;
+  const put = (x: number, on: 'built' | 'donor' = 'built') =>
+    bracket({ what: 'add', at: { x, on }, feature: { ...mount, id: 'set', ahead: 60, behind: 60, diameter: 0 } });
+  const told = (...operations: Parameters<typeof inputOf>[1][]) => {
+    const { features, conflicts } = evaluatePlan(inputOf(frame, ...operations));
+    return {
+      fate: features.find(({ feature }) => feature.id === 'set')!.fate,
+      said: conflicts.flatMap(({ code, severity, message, acceptable }) =>
+        code === 'bracket-over-joint' ? [[severity, /joint \w/.exec(message)?.[0], acceptable]] : [],
+      ),
+      cut: conflicts.some(({ code }) => code === 'cut-through'),
+    };
+  };
+
+  it('after its weld is allowed with a reason: ahead of the joint, on the new rail, behind it', () => {
+    for (const [x, letter] of [
+      [1980, 'joint A'],
+      [2040, 'joint A'],
+      [2320, 'joint B'],
+    ] as const)
+      expect(told(lengthen, put(x))).toEqual({ fate: 'new', said: [['warn', letter, true]], cut: false });
+    expect(told(lengthen, put(1900))).toEqual({ fate: 'new', said: [], cut: false });
+  });
+
+  it('set before the cut, the cut runs through it; so it does where a later one comes', () => {
+    expect(told(put(1980, 'donor'), lengthen)).toMatchObject({ fate: 'cut-through', said: [], cut: true });
+    const again = { kind: 'lengthen', at: { x: 1950, on: 'built' }, length: 100, section: null } as const;
+    expect(told(lengthen, put(1980), again)).toMatchObject({ cut: true });
+  });
+
+  it('is a note where the rulebook allows it', () => {
+    const input = inputOf(frame, lengthen, put(1980));
+    const rules = withRule(input.rules, 'joint/bracket-over', 1);
+    const [conflict] = evaluatePlan({ ...input, rules }).conflicts.filter(({ code }) => code === 'bracket-over-joint');
+    expect(conflict!.severity).toBe('note');
   });
 });
