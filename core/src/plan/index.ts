@@ -71,7 +71,7 @@ export { type CrossmemberOutcome } from './crossmember-outcome.ts';
 export { type Fate } from './fate.ts';
 export { type FlatPart, type FlatShape } from './flat-part.ts';
 export * from './mounts/index.ts';
-export { lastHanger } from './joint-conflicts.ts';
+export { lastHanger } from './school-conflicts.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
 export * from './propping/index.ts';
 export { type RiderOutcome } from './rider-outcome.ts';

@@ -3,14 +3,12 @@ import { ruleValue } from '../rules/index.ts';
 import { angleText, readsLess } from '../units/index.ts';
 import { advise, type Finding, type WayOut } from './conflict.ts';
 import type { Context } from './context.ts';
-import type { FeatureOutcome } from './feature-outcome.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide, worstVerdict } from './joint.ts';
 import { waysToClear } from './moving-cuts.ts';
 import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
 import { weldDistance } from './weld-distance.ts';
-import { PLAIN_BOLTED, type SpliceOutcome, usualPlate } from './splices/index.ts';
 
 export const JOINT_WORDS: Readonly<
   Record<JointVerdict, { severity: Finding['severity']; words: string; advice: readonly string[] }>
@@ -221,79 +219,4 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
     }
   }
   return found;
-};
-
-/**
- * Where the rearmost hanger or link of a suspension stands on the built frame, mm; minus infinity without any.
- *
- * @param features What became of each feature.
- */
-export const lastHanger = (features: readonly FeatureOutcome[]): number =>
-  Math.max(
-    ...features.filter(({ feature }) => factsOf(feature.kind).hanger).map((outcome) => builtXOf(outcome) ?? -Infinity),
-  );
-
-/** Whether nothing of a joint is welded. */
-const isBolted = ({ decided, rails }: SpliceOutcome): boolean =>
-  decided !== null &&
-  rails.every(
-    ({ splice: { form, plates, sleeve } }) =>
-      form.form === 'bolted' && sleeve === null && plates.every(({ fastening }) => fastening.by === 'bolts'),
-  );
-
-/** A joint of rails that must not be welded, with plates on web and flanges bolted over it. */
-function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): WayOut[] {
-  const [rail] = rails;
-  if (!rail) return [];
-  const plates = (['web-inside', 'web-outside', 'top-flange', 'bottom-flange'] as const).flatMap(
-    (face, at) => usualPlate(`plate-${at + 1}`, face, PLAIN_BOLTED.form, { steel: rail.steel, rules, display }) ?? [],
-  );
-  return [
-    {
-      say: `Bolt joint ${joint.letter}: plates on web and flanges`,
-      edit: { do: 'splice', splices: [{ joint: joint.id, rails: { ...PLAIN_BOLTED, plates }, others: [] }] },
-    },
-  ];
-}
-
-/**
- * What the material and the shop's school of practice allow to be welded.
- * @param context Sections, rules and how lengths are written.
- */
-export const schools: Finder = ({ frame, splices, features }, context) => {
-  const { rules } = context;
-  const { material } = frame;
-  const welded = splices.filter((splice) => !isBolted(splice));
-  if (material.heatTreated || !material.weldable)
-    return welded.map((splice) => ({
-      operation: splice.joint.operation,
-      donorX: splice.joint.donorX,
-      builtX: splice.joint.builtX,
-      about: splice.joint.id,
-      code: 'not-weldable',
-      severity: 'stop',
-      message: `Joint ${splice.joint.letter}: the rails are ${material.name}, and must not be welded or heated.`,
-      waysOut: [...bolted(splice, context), ...advise('Use a donor with mild-steel rails.')],
-    }));
-  if (ruleValue(rules, 'weld/ahead-of-hanger') !== 0) return [];
-  const last = lastHanger(features);
-  return welded
-    .filter(({ joint }) => joint.of === 'rails' && joint.builtX < last)
-    .map((splice) => ({ splice, joint: splice.joint }))
-    .map(({ splice, joint }) => ({
-      code: 'ahead-of-hanger',
-      severity: 'stop' as const,
-      operation: joint.operation,
-      donorX: joint.donorX,
-      builtX: joint.builtX,
-      about: joint.id,
-      message: `Joint ${joint.letter} is ahead of the rearmost suspension hanger or link: the shop’s rulebook bolts there and welds only behind it.`,
-      waysOut: [
-        ...bolted(splice, context),
-        ...advise(
-          'Move the cut behind the rearmost hanger.',
-          'Change the rule, with your reason, if this frame allows it.',
-        ),
-      ],
-    }));
 };

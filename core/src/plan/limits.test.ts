@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import type { Brace, Crossmember, Feature, Frame } from '../frame/index.ts';
+import { STOCK_MATERIALS } from '../materials/index.ts';
 import { type RuleId, ruleValue } from '../rules/index.ts';
 import { carryOutEdit, type Conflict, evaluatePlan, type PlanInput } from './index.ts';
 
@@ -67,6 +68,32 @@ describe('a joint ahead of the rearmost hanger', () => {
       'Joint B',
     ]);
     expect(welded(3000, 'tank-strap')).toEqual([]);
+  });
+
+  it('goes for everything that is welded to the rails: brackets, crossmembers, boxing, notch plates', () => {
+    const frame = withFeatures(featureAt('hanger', 4000, { kind: 'spring-hanger' }));
+    const bracket = { ...featureAt('b', 0, { kind: 'body-mount', attachment: 'weld' }), name: 'New mount' };
+    const add = (x: number, attachment: Feature['attachment'] = 'weld') =>
+      ({ kind: 'bracket', change: { what: 'add', at: donor(x), feature: { ...bracket, attachment } } }) as const;
+    const across = (x: number, fixing: Crossmember['fixing']) =>
+      ({
+        kind: 'crossmember',
+        change: { what: 'add', at: donor(x), crossmember: { ...memberAt('c', x, { name: 'New across' }), fixing } },
+      }) as const;
+    const notch = (x: number, plate: number) =>
+      ({ kind: 'notch', at: donor(x), width: 200, depth: 30, from: 'below', form: 'arch', plate }) as const;
+    const said = (...operations: Parameters<typeof inputOf>[1][]) =>
+      found({ ...inputOf(frame, ...operations), rules }, 'ahead-of-hanger').map(
+        ({ message }) => message.split(' is ')[0],
+      );
+    expect(said(add(3000))).toEqual(['New mount']);
+    expect(said(add(3000, 'bolts'), add(4500))).toEqual([]);
+    expect(said(across(3000, 'welded'))).toEqual(['New across']);
+    expect(said(across(3000, 'bolted'))).toEqual([]);
+    expect(said(notch(3000, 5))).toEqual(['The plate of the notch']);
+    expect(said(notch(3000, 0))).toEqual([]);
+    const hard = { ...frame, material: STOCK_MATERIALS['heat-treated-110'] };
+    expect(found(inputOf(hard, add(4500), across(3000, 'bolted')), 'not-weldable')).toHaveLength(1);
   });
 });
 
