@@ -88,12 +88,22 @@ function obviousPlaces(ask: FinderAsk, { base }: Judging): ObviousPlace[] {
   ];
 }
 
-/** Where the rail begins to rise ahead of the rear axle, mm; null where it does not. */
+/** A rail that rises by more than this, dz/dx, kicks up. */
+const RISES = 0.05;
+
+/** Where the rail begins to rise out of its run ahead of the rear axle, mm; null where it does not: a rail that falls all along has none. */
 function kickUpOf({ rails }: Frame, from: number, to: number): number | null {
   const rail = railOf(rails, 'left');
-  const found = rail.find(({ x }) => x > from && x < to && Math.abs(railAt(rail, x, 'rear').topSlope) > 0.05);
+  const rises = (x: number, side: 'front' | 'rear') => railAt(rail, x, side).topSlope > RISES;
+  const found = rail.find(({ x }) => x > from && x < to && rises(x, 'rear') && !rises(x, 'front'));
   return found ? found.x : null;
 }
+
+/** Whether one place is nearer to a station than another; of two as near, the one farther ahead is. */
+const isNearer = (a: Pick<Obvious, 'x'>, b: Pick<Obvious, 'x'>, x: number): boolean => {
+  const [one, other] = [Math.abs(a.x - x), Math.abs(b.x - x)];
+  return one === other ? a.x < b.x : one < other;
+};
 
 /** The best place that can be between two stations, as an index; the one in the middle where none can. */
 function bestNear(along: Along, [from, to]: readonly [number, number], step: number): number {
@@ -140,7 +150,15 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
       };
     },
   );
-  const cab = obvious.find(
+  // Of two places that are the same way, the nearer to its cut is it.
+  const told = obvious.map((place): Obvious => {
+    const cut = place.rank === null ? undefined : ways[place.rank - 1]?.cuts[0];
+    const nearer = obvious.some(
+      (other) => other !== place && cut && other.rank === place.rank && isNearer(other, place, cut.x),
+    );
+    return nearer ? { ...place, rank: null, says: lostText(place.judged, best?.judged) } : place;
+  });
+  const cab = told.find(
     ({ id, judged, rank }) => id === 'behind-the-cab' && judged.refusals.length === 0 && rank !== 1,
   );
   const beside = cab ? { name: cab.name.charAt(0).toLowerCase() + cab.name.slice(1), hours: cab.judged.hours } : null;
@@ -155,7 +173,7 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
     planned: base.planned,
     replaced: base.replaced,
     answers,
-    obvious,
+    obvious: told,
     lanes: lanesOf(single, judging),
     counted,
     ends: judging.ground.ends,

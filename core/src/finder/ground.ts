@@ -10,6 +10,7 @@ import {
 import { type RuleId, ruleValue } from '../rules/index.ts';
 import type { Base } from './ask.ts';
 import type { Cost, Lane } from './reason.ts';
+import { type AssumedRoom, assumedRooms } from './unmeasured.ts';
 import { type Over, overOf, type Stretch, thingsOf } from './things.ts';
 
 /** A joint as the shop makes it on a rail: what it carries of the bare rail, and the class of its worst detail, MPa. */
@@ -28,6 +29,8 @@ export interface Ground {
   readonly bends: readonly number[];
   readonly things: readonly Stretch[];
   readonly crossmembers: readonly Stretch[];
+  /** Stretches about axles whose brackets nobody has measured. */
+  readonly assumed: readonly AssumedRoom[];
   /** What is loosened or taken off where a joint comes near: the cab, the engine, beds, tanks. */
   readonly over: readonly Over[];
   readonly bending: ((donorX: number) => Bending) | null;
@@ -87,6 +90,7 @@ export function groundOf(job: PlanInput, base: Base): Ground {
     ends,
     bends: [...new Set(rails.flatMap(bendsOf))].sort((a, b) => a - b),
     ...thingsOf(outcomes),
+    assumed: assumedRooms(donor, ruleValue(input.rules, 'finder/axle-room')),
     over: overOf(donor, outcomes),
     bending,
     hardest: Math.max(0, ...sampled),

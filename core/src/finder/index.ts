@@ -17,6 +17,7 @@ export { groundOf } from './ground.ts';
 export { type EndsApart } from './ends.ts';
 export { gapsOf, type Judged, judgeWay, judgingOf, type Judging, weighPlan } from './judge.ts';
 export { type Lanes, type LaneStretch } from './lanes.ts';
+export { type Unmeasured } from './unmeasured.ts';
 export { type Cost, LANES, LANE_IDS, type Lane, type Reason } from './reason.ts';
 export { type Found, findWays, type Way, type WayCut } from './ways.ts';
 export { hoursText, placeText } from './words.ts';

@@ -13,11 +13,11 @@ import {
 } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { SIDES } from '../frame/index.ts';
-import { lengthText } from '../units/index.ts';
+import { exceeds, lengthText } from '../units/index.ts';
 import { ASKED, type Base, figureOf, type FinderAsk, inputWith } from './ask.ts';
 import { type Gap, type Ground, groundOf, partsAt } from './ground.ts';
 import { apart, type EndsApart, endsParts } from './ends.ts';
-import { type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
+import { ASSUMED_ROOM, type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
 
 /** A way of doing it, judged. */
 export interface Judged {
@@ -140,7 +140,20 @@ export function outOfPlace(operations: readonly Operation[], ground: Ground, sho
   const [first, second] = gaps;
   const between = ruleValue(ground.input.rules, 'finder/between');
   const split = operations.length > 1 && first && second && operations.every(({ kind }) => kind !== 'trim');
+  const kept = ground.assumed.find(({ from, to }) =>
+    gaps.some(({ ahead, behind }) => exceeds(behind, from) && exceeds(to, ahead)),
+  );
   return [
+    ...(kept
+      ? [
+          {
+            code: ASSUMED_ROOM,
+            lane: 'suspension' as const,
+            about: kept.axle,
+            says: `Too near ${kept.name}: its hangers, links or seats are not measured, and are assumed to reach ${show((kept.to - kept.from) / 2)} each way.`,
+          },
+        ]
+      : []),
     ...(tight
       ? [
           {

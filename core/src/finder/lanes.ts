@@ -2,14 +2,16 @@ import type { Frame } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import type { Along } from './along.ts';
 import type { Judging } from './judge.ts';
-import { LANE_IDS, type Lane } from './reason.ts';
+import { ASSUMED_ROOM, LANE_IDS, type Lane } from './reason.ts';
+import { type Unmeasured, unmeasuredOf } from './unmeasured.ts';
 
 /** A stretch of a lane that forbids a cut or makes it dear; what is between is clear. Donor stations, mm. */
 export interface LaneStretch {
   readonly lane: Lane;
   readonly from: number;
   readonly to: number;
-  readonly state: 'forbids' | 'costs';
+  /** `assumed`: forbidden by what is taken to be there, since nobody has measured it. */
+  readonly state: 'forbids' | 'assumed' | 'costs';
   /** What it is about: names of things, or of how the rail runs. Figures change along it, and are asked for at a place. */
   readonly about: readonly string[];
   /** The most that it costs along it, hours; 0 where it forbids. */
@@ -21,6 +23,8 @@ export interface Lanes {
   readonly stretches: readonly LaneStretch[];
   /** Where a cut does what is asked for at all, donor stations, mm: outside of these nothing is told. */
   readonly serves: readonly { readonly from: number; readonly to: number }[];
+  /** Lanes about which nobody has measured anything: not clear, but unknown. */
+  readonly unmeasured: readonly Unmeasured[];
   /** How hard the rail is bent, as a share of the hardest place, along the frame. */
   readonly load: readonly { readonly x: number; readonly share: number }[];
 }
@@ -29,6 +33,9 @@ export interface Lanes {
 const FINE = inches(1 / 4);
 /** What weighs less than this is left out of the lanes, hours. */
 const LEAST = 0.2;
+
+/** What of a place is shown where more than one holds. */
+const RANK = { forbids: 2, assumed: 1, costs: 0 } as const;
 
 type Here = Pick<LaneStretch, 'state' | 'about' | 'hours'>;
 
@@ -105,6 +112,7 @@ export function lanesOf(along: Along, judging: Judging): Lanes {
   return {
     stretches: found,
     serves: servesOf(along),
+    unmeasured: unmeasuredOf(judging.base.input.donor, bending !== null && hardest > 0),
     load:
       bending && hardest > 0
         ? Array.from({ length: SAMPLES + 1 }, (_, at) => {
@@ -160,7 +168,7 @@ function lanesAt(
   ) => {
     const called = (about === null ? undefined : names.get(about)) ?? CALLED[code] ?? code.replaceAll('-', ' ');
     const known = here.get(lane);
-    if (known?.state === 'forbids' && state === 'costs') return;
+    if (known && RANK[known.state] > RANK[state]) return;
     const before = known?.state === state ? known.about : [];
     here.set(lane, {
       state,
@@ -170,7 +178,8 @@ function lanesAt(
   };
   const { probe } = along.stretches[along.stretchAt[at] as number] as Along['stretches'][number];
   const quick = along.quick(at);
-  for (const reason of [...probe.refusals, ...quick.refusals]) add(reason.lane, 'forbids', reason, 0);
+  for (const reason of [...probe.refusals, ...quick.refusals])
+    add(reason.lane, reason.code === ASSUMED_ROOM ? 'assumed' : 'forbids', reason, 0);
   for (const cost of probe.costs)
     if (cost.hours > 0 && !everywhere.has(keyOf(cost))) add(cost.lane, 'costs', cost, cost.hours);
   for (const part of quick.parts)

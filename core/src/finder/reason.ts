@@ -16,6 +16,9 @@ export const LANES = {
 export type Lane = keyof typeof LANES;
 export const LANE_IDS = Object.keys(LANES) as readonly Lane[];
 
+/** The code of a place that is kept clear for brackets that nobody has measured. */
+export const ASSUMED_ROOM = 'assumed-room';
+
 /** Something that speaks against a place. */
 export interface Reason {
   readonly code: string;

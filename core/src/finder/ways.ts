@@ -199,7 +199,7 @@ function best(candidates: readonly Candidate[], ask: FinderAsk, judging: Judging
   let judged: Way[] = [];
   for (const [at, candidate] of order.entries()) {
     const enough = judged[MOST_WAYS - 1];
-    if (enough && enough.judged.score <= candidate.score) break;
+    if (enough && enough.judged.score + SAME < candidate.score) break;
     const way = wayOf(candidate, ask, judging);
     if (way.judged.refusals.length > 0) continue;
     judged = distinctOf([...judged, way], distinct);
@@ -208,11 +208,20 @@ function best(candidates: readonly Candidate[], ask: FinderAsk, judging: Judging
   return judged.slice(0, MOST_WAYS);
 }
 
+/** The length of the shortest clear straight stretch that a way's cuts are on, mm. */
+const clearOf = ({ cuts }: Way): number =>
+  Math.min(...cuts.map(({ from, to, straight }) => Math.min(straight, to - from)));
+
+/** By score; where two score the same, the one on the longer clear straight stretch. */
+function betterFirst(a: Way, b: Way): number {
+  const more = a.judged.score - b.judged.score;
+  return Math.abs(more) > SAME ? more : clearOf(b) - clearOf(a);
+}
+
 /** Ways in order of their score, without those that are the same place as a better one. */
 function distinctOf(ways: readonly Way[], distinct: number): Way[] {
   const kept: Way[] = [];
-  for (const way of ways.toSorted((a, b) => a.judged.score - b.judged.score))
-    if (!kept.some((other) => alike(other, way, distinct))) kept.push(way);
+  for (const way of ways.toSorted(betterFirst)) if (!kept.some((other) => alike(other, way, distinct))) kept.push(way);
   return kept;
 }
 

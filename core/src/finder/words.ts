@@ -184,5 +184,8 @@ export function lostText(judged: Judged, best: Judged | undefined): string {
   const hours = best ? judged.hours - best.hours : 0;
   const work =
     hours > 0.2 ? `${hoursText(hours)} more work` : hours < -0.2 ? `${hoursText(-hours)} less work, but weaker` : '';
-  return `${capital([...more, ...(work ? [work] : [])].join('; '))}.`;
+  const said = [...more, ...(work ? [work] : [])];
+  return said.length > 0
+    ? `${capital(said.join('; '))}.`
+    : 'It costs what the best does, by what is measured: the longer clear stretch goes first.';
 }

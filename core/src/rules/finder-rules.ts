@@ -52,6 +52,12 @@ export const FINDER_RULES = {
   ),
   'finder/line': takes(1, 'A line, hose or cable of another length takes', 'Routed, joined or made anew, and tested.'),
   'finder/shaft': takes(2, 'A drive shaft of another length takes', 'Measured, sent out, balanced, and fitted.'),
+  'finder/axle-room': rule(
+    'length',
+    inches(24),
+    'Kept clear of an axle without measured brackets, each way',
+    'Its hangers, links or seats are there, though nobody has measured them: springs reach about so far from the axle.',
+  ),
   'finder/cab': takes(
     4,
     'A cab loosened and lifted for access takes',

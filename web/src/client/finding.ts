@@ -58,6 +58,22 @@ export function isStale({ found, of }: Finding, job: Job): boolean {
   return of.donor !== now.donor || of.rules !== now.rules || of.bodies !== now.bodies || of.plan !== now.plan;
 }
 
+/** Changes smaller than this are none, mm. */
+const SMALL = 0.5;
+
+/** Whether two searches are for the same. */
+export const sameAsk = (a: FinderAsk, b: FinderAsk): boolean =>
+  a.of === b.of && Math.abs(a.by - b.by) < SMALL && Math.abs((a.tail ?? 0) - (b.tail ?? 0)) < SMALL;
+
+/** Puts what was found away where something else is asked for now. */
+export function forgetUnless(store: JobStore, ask: FinderAsk): void {
+  const { found } = searchOf(store).getState();
+  if (found && !sameAsk(found.ask, ask)) {
+    running?.cancel();
+    searchOf(store).setState({ found: null, state: 'idle', picked: null });
+  }
+}
+
 let running: Running<FinderResult> | null = null;
 
 /**
@@ -72,7 +88,14 @@ export function look(store: JobStore, job: Job, ask: FinderAsk): void {
   const search = searchOf(store);
   const { donor, bodies, plan, rules, display } = job;
   const of = searchedOf(job, ask);
-  search.setState({ state: 'searching', share: 0, problem: '' });
+  // Answers to another question are of no use under this one.
+  const { found } = search.getState();
+  search.setState({
+    state: 'searching',
+    share: 0,
+    problem: '',
+    found: found && sameAsk(found.ask, ask) ? found : null,
+  });
   let task: Running<FinderResult>;
   let finished = false;
   try {

@@ -124,6 +124,12 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
           </>
         )}
         <p className="mt-1.5 text-[0.94rem]">{says}</p>
+        {rank === 1 && found.lanes.unmeasured.length > 0 && (
+          <p className="mt-1.5 border-l-4 border-steel bg-paper px-2 py-1 text-sm">
+            <b>Unknown is not clear.</b> Before this can be trusted, measure{' '}
+            {found.lanes.unmeasured.map(({ measure }) => measure).join('; ')}.
+          </p>
+        )}
         {open && (
           <button
             type="button"

@@ -11,7 +11,7 @@ import {
 } from '@splay/core';
 import { useMemo, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { type Finding, isStale, look, stopLooking } from '../../client/finding.ts';
+import { type Finding, forgetUnless, isStale, look, sameAsk, stopLooking } from '../../client/finding.ts';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 
@@ -56,11 +56,16 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
   const bodies = suggested.filter(({ body }) => body !== null);
   const offered = bodies.length > 0 ? bodies : suggested;
   const stale = isStale(finding, job);
-  const shown =
-    finding.found !== null &&
-    finding.found.ask.of === of &&
-    Math.abs(finding.found.ask.by - ask.by) < SMALL &&
-    Math.abs((finding.found.ask.tail ?? 0) - (ask.tail ?? 0)) < SMALL;
+  const shown = finding.found !== null && sameAsk(finding.found.ask, ask);
+  /** What is asked for from now on: old answers do not stay under it. */
+  const put = (next: { readonly of: AskedOf; readonly to: number; readonly tail?: number | null }) => {
+    const at = can.find((each) => each.of === next.of)?.now ?? 0;
+    const rear = next.tail === undefined ? tail : next.tail;
+    const more = next.of !== 'rear-overhang' && rear !== null && overhang !== null ? rear - overhang : 0;
+    setDraft({ of: next.of, to: next.to });
+    setTail(rear);
+    forgetUnless(store, { of: next.of, by: next.to - at, ...(Math.abs(more) > SMALL ? { tail: more } : {}) });
+  };
   return (
     <section aria-label="What must change" className="space-y-2">
       <label className="block text-sm text-pencil">
@@ -72,7 +77,7 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
             const next = can.find((each) => each.of === target.value);
             if (!next) return;
             const other = suggested.find((each) => each.ask.of === next.of);
-            setDraft({ of: next.of, to: next.now + (other?.ask.by ?? inches(6)) });
+            put({ of: next.of, to: next.now + (other?.ask.by ?? inches(6)) });
           }}
         >
           {can.map((each) => (
@@ -96,7 +101,7 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
             format={display}
             strong
             check={(mm) => (of === 'height' || mm > 0 ? null : 'Type a length above 0.')}
-            onChange={(mm) => setDraft({ of, to: mm })}
+            onChange={(mm) => put({ of, to: mm })}
           />
         </div>
       </div>
@@ -107,7 +112,7 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
             label="axle to end of frame"
             mm={tail ?? overhang}
             format={display}
-            onChange={(mm) => setTail(mm)}
+            onChange={(mm) => put({ of, to, tail: mm })}
             check={(mm) => (mm > 0 ? null : 'Some rail must stay behind the axle: type a length above 0.')}
           />
         </details>

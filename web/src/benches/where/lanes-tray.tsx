@@ -51,6 +51,10 @@ export function LanesTray(props: PictureProps) {
             <rect width={6} height={6} fill="var(--color-ochre-wash)" />
             <path d="M0 0V6" stroke="var(--color-ochre)" strokeWidth={2.4} />
           </pattern>
+          <pattern id="hatch-unknown" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width={7} height={7} fill="var(--color-paper)" />
+            <path d="M0 0V7" stroke="var(--color-steel)" strokeWidth={1.6} />
+          </pattern>
         </defs>
         <Lanes found={found} view={view} height={tray.height} width={tray.width} />
         <Ways finding={finding} props={props} />
@@ -76,7 +80,7 @@ interface LanesProps {
 /** The lanes under each other, their names over their fronts; not drawn anew while only the blade goes along. */
 const Lanes = memo(function Lanes({ found, view, width, height }: LanesProps) {
   const tall = (height - WAYS - 4) / LANE_IDS.length;
-  const { stretches, serves, load } = found.lanes;
+  const { stretches, serves, load, unmeasured } = found.lanes;
   const top = (lane: Lane) => WAYS + LANE_IDS.indexOf(lane) * tall;
   const px = (x: number) => toPx(view, x);
   const foot = top('load') + tall;
@@ -92,6 +96,34 @@ const Lanes = memo(function Lanes({ found, view, width, height }: LanesProps) {
           fill="var(--color-sheet)"
         />
       ))}
+      {unmeasured.map(({ lane, measure }) => {
+        const [from, to] = [px(found.ends[0]), px(found.ends[1])];
+        return (
+          <g key={lane} data-name={`${LANES[lane]}: not measured`}>
+            <rect
+              x={from}
+              y={top(lane) + 3}
+              width={Math.max(0, to - from)}
+              height={tall - 6}
+              fill="url(#hatch-unknown)"
+            >
+              <title>{`Unknown, not clear: measure ${measure}`}</title>
+            </rect>
+            <text
+              x={(Math.max(from, 0) + Math.min(to, width)) / 2}
+              y={top(lane) + tall / 2 + 4}
+              fontSize={12}
+              textAnchor="middle"
+              fill="var(--color-graphite)"
+              stroke="var(--color-paper)"
+              strokeWidth={4}
+              paintOrder="stroke"
+            >
+              not measured
+            </text>
+          </g>
+        );
+      })}
       {stretches.map((stretch) => (
         <StretchOf
           key={`${stretch.lane}${stretch.from}`}
@@ -142,7 +174,8 @@ function StretchOf({
   readonly tall: number;
 }) {
   const [left, right] = [toPx(view, from), toPx(view, to)];
-  const forbids = state === 'forbids';
+  const forbids = state !== 'costs';
+  const assumed = state === 'assumed';
   const high = (tall - 6) * (forbids ? 1 : shareOf(hours));
   return (
     <rect
@@ -150,11 +183,12 @@ function StretchOf({
       y={top + tall - 3 - high}
       width={Math.max(1, right - left)}
       height={high}
-      fill={forbids ? 'var(--color-oxide)' : 'url(#hatch-cost)'}
+      fill={assumed ? 'var(--color-oxide-wash)' : forbids ? 'var(--color-oxide)' : 'url(#hatch-cost)'}
       stroke={forbids ? 'var(--color-oxide)' : 'var(--color-ochre)'}
-      strokeWidth={0.6}
+      strokeWidth={assumed ? 1.2 : 0.6}
+      strokeDasharray={assumed ? '6 4' : undefined}
     >
-      <title>{`${forbids ? 'Forbids' : `Costs up to ${hoursText(hours)}`}: ${about.join(', ')}`}</title>
+      <title>{`${assumed ? 'Kept clear, assumed' : forbids ? 'Forbids' : `Costs up to ${hoursText(hours)}`}: ${about.join(', ')}`}</title>
     </rect>
   );
 }

@@ -37,6 +37,29 @@ describe('where to cut', () => {
     expect(screen.getByText(/not an approval/)).toBeTruthy();
   });
 
+  it('shows no old answers under another question', async () => {
+    openBench(parts, sprayer);
+    await look();
+    const wanted = screen.getByRole<HTMLInputElement>('textbox', { name: 'wanted' });
+    fireEvent.change(wanted, { target: { value: '140' } });
+    fireEvent.blur(wanted);
+    expect(screen.queryByRole('list', { name: 'The best ways' })).toBeNull();
+    expect(wanted.value).toBe('140');
+    await look();
+    expect((inWorker.mock.calls.at(-1)![1] as [Job, FinderAsk])[1].by).not.toBeCloseTo(
+      (inWorker.mock.calls[0]![1] as [Job, FinderAsk])[1].by,
+    );
+  });
+
+  it('says in the first card and in the lanes what nobody has measured', async () => {
+    const { crossmembers: _, ...donor } = sprayer.donor;
+    openBench(parts, { ...sprayer, donor: { ...donor, crossmembers: [] } });
+    await look();
+    expect(cards()[0]!.textContent).toMatch(/Unknown is not clear\..*measure every crossmember/);
+    expect(cards()[1]!.textContent).not.toMatch(/Unknown is not clear/);
+    expect(document.querySelector('[data-name="Crossmembers: not measured"]')).not.toBeNull();
+  });
+
   it('one press makes a way the plan, with its joints made, and it is one step of undo', async () => {
     const { now, done, store } = openBench(parts, sprayer);
     await look();
