@@ -105,6 +105,8 @@ export interface Axle {
   readonly z: number;
   readonly tyreRadius: number;
   readonly track: number;
+  /** Wheels that hang on the rails by themselves: their track follows the rails. Without it, a solid axle. */
+  readonly suspension?: 'independent';
   /** What the axle may carry, kg, as its plate says. */
   readonly rating?: number;
   /** What it rides on: a unit, a feature or a crossmember; without one, the rail at its own station. */

@@ -103,6 +103,7 @@ export const axleFields = () => ({
   z: length(),
   tyreRadius: length(),
   track: length(),
+  suspension: optional(oneOf(['independent'])),
   rating: optional(mass()),
   carrier: optional(ref()),
   origin: origin(),

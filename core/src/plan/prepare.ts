@@ -1,4 +1,4 @@
-import { type Crossmember, type Frame, type Ref, refKey } from '../frame/index.ts';
+import { type Axle, type Crossmember, type Frame, railAt, type Ref, refKey } from '../frame/index.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import type { Context } from './context.ts';
@@ -13,7 +13,7 @@ import type { PlanInput, PlanStep } from './plan-result.ts';
 import { carriersIn, carriersOf, wantedIn } from './carriers.ts';
 import { braceOutcome, memberOutcome } from './members/index.ts';
 import type { Plan } from './operation.ts';
-import { riderOutcome } from './rider-outcome.ts';
+import { riderOutcome, type RiderOutcome } from './rider-outcome.ts';
 import { axlesOn, unitOutcome } from './unit-outcome.ts';
 import { donorState, type PlanState } from './state.ts';
 
@@ -107,7 +107,9 @@ export function standingOf(
         operation: first.operation,
       });
   }
-  const axles = frame.axles.map((axle) => riderOutcome(state, axle, carrier(axle.id), carrying));
+  const axles = frame.axles.map((axle) =>
+    onItsRails(riderOutcome(state, axle, carrier(axle.id), carrying), donor, state),
+  );
   for (const { item, ...axle } of axles)
     carrying.set(refKey({ kind: 'axle', id: item.id }), { ...axle, name: item.name });
   return {
@@ -120,6 +122,19 @@ export function standingOf(
     axles,
     points: frame.points.map((point) => riderOutcome(state, point, carrier(point.id), carrying)),
   };
+}
+
+/** Outside width of a piece at local x, mm. */
+const widthAt = ({ rails, spread }: Piece, x: number): number =>
+  railAt(rails.left, x).halfWidth + railAt(rails.right, x).halfWidth + 2 * spread;
+
+/** An axle as it stands: wheels that hang on the rails by themselves go apart with them. */
+function onItsRails(outcome: RiderOutcome<Axle>, donor: PlanState, state: PlanState): RiderOutcome<Axle> {
+  const { item, piece: index } = outcome;
+  const [was, piece] = [donor.pieces[0], index === null ? undefined : state.pieces[index]];
+  if (item.suspension !== 'independent' || !was || !piece) return outcome;
+  const wider = widthAt(piece, item.x) - widthAt(was, item.x);
+  return wider === 0 ? outcome : { ...outcome, item: { ...item, track: item.track + wider } };
 }
 
 /**

@@ -53,16 +53,40 @@ function onRail(state: PlanState, point: Vec3): Vec3 | null {
   return 'index' in under ? ridden(state.pieces[under.index] as Piece, point) : null;
 }
 
+const minus = (a: Vec3, b: Vec3): Vec3 => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
+
+/** How much more one way is than another, along, across and up, whichever end it is taken from: along to the rear. */
+function moreOf(now: Vec3, was: Vec3): Vec3 {
+  const more = minus(now, was);
+  return was.x < 0 ? { x: -more.x, y: -more.y, z: -more.z } : more;
+}
+
+/** A change of a distance by its parts, those that are seen on a tape: `14 3/4 in along, 1/8 in up`. */
+function vectorText({ x, y, z }: Vec3, show: Context['show']): string {
+  const parts = (
+    [
+      [x, 'farther back', 'farther forward'],
+      [y, 'to the right', 'to the left'],
+      [z, 'up', 'down'],
+    ] as const
+  ).flatMap(([by, more, less]) => (Math.abs(by) < SEEN ? [] : [`${show(Math.abs(by))} ${by > 0 ? more : less}`]));
+  return parts.length > 1 ? ` (its rear end goes ${parts.join(', ')})` : '';
+}
+
+/** A part of a change that a tape shows, mm. */
+const SEEN = 0.4;
+
 /** The pair of parts whose distance changes most. */
 function worstPair(parts: readonly Part[]) {
-  let worst = { change: 0, a: '', b: '', x: 0 };
+  let worst = { change: 0, a: '', b: '', x: 0, by: { x: 0, y: 0, z: 0 } };
   for (const [index, a] of parts.entries())
     for (let other = index + 1; other < parts.length; other += 1) {
       const b = parts[other] as Part;
       if (!a.built || !b.built || a.of === b.of) continue;
       const change = distance(a.built, b.built) - distance(a.donor, b.donor);
+      const by = moreOf(minus(b.built, a.built), minus(b.donor, a.donor));
       if (Math.abs(change) > Math.abs(worst.change) + 1e-9)
-        worst = { change, a: a.name, b: b.name, x: (a.donor.x + b.donor.x) / 2 };
+        worst = { change, a: a.name, b: b.name, x: (a.donor.x + b.donor.x) / 2, by };
     }
   return worst;
 }
@@ -125,7 +149,7 @@ const splitUnits: Finder = (findings, context) =>
         about: unit.id,
         code: 'unit-split',
         severity: 'stop',
-        message: `${unit.name} is split: ${worst.a} to ${worst.b} ${worst.change > 0 ? 'grows' : 'shrinks'} by ${context.show(Math.abs(worst.change))}.${named}`,
+        message: `${unit.name} is split: ${worst.a} to ${worst.b} ${worst.change > 0 ? 'grows' : 'shrinks'} by ${context.show(Math.abs(worst.change))}${vectorText(worst.by, context.show)}.${named}`,
         waysOut: [
           ...waysToClear(findings.state, splitting?.operation ?? null, reach, context),
           ...left.flatMap((mount) => putBack(mount, outcome, findings, context)),

@@ -185,3 +185,36 @@ it('keeps the distances between what it carries, whatever the plan does', () => 
     { seed: Number(process.env.FUZZ_SEED ?? 5), numRuns: 150 },
   );
 });
+
+describe('a suspension that is pulled apart', () => {
+  it('says along, across and up what its rear end does, where it is more than one of them', () => {
+    const frame = framed({
+      features: [
+        featureAt('front-link', 3000, { kind: 'link-bracket' }),
+        featureAt('seat', 4000, { kind: 'coil-seat' }),
+      ],
+      units: [{ id: 'rear', name: 'Rear links', kind: 'rear-suspension', mounts: mounts('front-link', 'seat') }],
+    });
+    const lifted: Bare = { kind: 'shorten', from: donor(3300), to: donor(3400), rise: 60 };
+    const [both] = found(inputOf(frame, lifted), 'unit-split');
+    expect(both!.message).toMatch(
+      /shrinks by .* \(its rear end goes 3 15\/16 in .*farther forward, 2 3\/8 in .*up\)\./,
+    );
+    const [longer] = found(inputOf(frame, { kind: 'lengthen', at: donor(3500), length: 100 }), 'unit-split');
+    expect(longer!.message).not.toContain('its rear end goes');
+  });
+});
+
+describe('an axle under a frame that is widened', () => {
+  const wide: Bare = { kind: 'widen', amount: 60, from: donor(2500), to: null, transition: 300 };
+  const [front, rear] = plainFrame().axles;
+  const tracks = (axles: Frame['axles']) =>
+    evaluatePlan(inputOf(framed({ axles }), wide)).axles.map(({ item }) => item.track);
+
+  it('keeps its track where it is solid; independent wheels go apart with the rails', () => {
+    expect(tracks([front!, rear!])).toEqual([front!.track, rear!.track]);
+    const hung = (axle: typeof front) => ({ ...axle!, suspension: 'independent' as const });
+    // Only what stands on widened rail: the rear one, by the whole amount.
+    expect(tracks([hung(front), hung(rear)])).toEqual([front!.track, expect.toBeNear(rear!.track + 60, 1e-9)]);
+  });
+});

@@ -10,7 +10,8 @@ const NEAR = 0.01;
 
 /**
  * The lowest place of a body, as it stands along the frame and raked, in which nothing of the frame comes into what must stay
- * clear and no mount lies below the rail under it; null where it is nowhere low enough to touch.
+ * clear and no mount lies below the rail under it; null where it is nowhere low enough to touch, and where nobody has measured its
+ * floor: then what clears is not known.
  *
  * @param body The body; validated.
  * @param pose Where it sits now.
@@ -32,6 +33,7 @@ export function lowestThatClears(
     });
     return !below && clashesOf(body, there, frame, sectionOf).length === 0;
   };
+  if (body.underside.length < 2) return null;
   let [low, high] = [pose.z - DEEPEST, pose.z + DEEPEST];
   if (clears(low) || !clears(high)) return null;
   while (high - low > NEAR) {

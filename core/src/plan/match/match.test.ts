@@ -212,7 +212,11 @@ describe('what stands in a body', () => {
   });
 
   it('the lowest place that clears is where it first touches: no lower', () => {
-    const of = input({ boxes: [hump] }, { z: 400 });
+    const floor = [
+      { x: -500, z: 300 },
+      { x: 4500, z: 300 },
+    ];
+    const of = input({ boxes: [hump], underside: floor }, { z: 400 });
     const result = evaluatePlan(of);
     const low = lowestThatClears(
       of.bodies[0]!,
@@ -222,7 +226,8 @@ describe('what stands in a body', () => {
     )!;
     // The hump touches at 20 up; the mounts, 30 and 60 up, are still over the rail.
     expect(low.z).toBeNear(20, 0.1);
-    const floorless = input({ mounts: [] }, { z: 400 });
+    // Nobody has measured the floor: what clears is not known.
+    const floorless = input({ boxes: [hump] }, { z: 400 });
     expect(
       lowestThatClears(
         floorless.bodies[0]!,

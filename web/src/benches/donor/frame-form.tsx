@@ -40,15 +40,19 @@ export function FrameForm(part: PartProps) {
   const shown = (next: LengthFormat) =>
     change(store, 'Changed how lengths are shown', (old) => ({ ...old, display: next }));
   const axleColumns: Column<Axle>[] = [
-    textColumn('name', 'Axle', '16%'),
-    choiceColumn('role', 'Which', '11%', words(['front', 'rear'])),
+    textColumn('name', 'Axle', '14%'),
+    choiceColumn('role', 'Which', '10%', words(['front', 'rear'])),
     lengthColumn('x', 'Station', '9%'),
     lengthColumn('z', 'Height', '8%'),
     lengthColumn('tyreRadius', 'Tyre radius', '8%'),
     lengthColumn('track', 'Track', '8%'),
-    massColumn('rating', 'Rating', '9%', display, { optional: true }),
-    carrierColumn('18%', 'as usual', carrierChoices(donor)),
-    originColumn('13%'),
+    massColumn('rating', 'Rating', '8%', display, { optional: true }),
+    carrierColumn('13%', 'as usual', carrierChoices(donor)),
+    originColumn('11%'),
+    choiceColumn('suspension', 'Wheels', '11%', [
+      ['', 'solid axle'],
+      ['independent', 'independent'],
+    ]),
   ];
   return (
     <div className="space-y-3">
