@@ -9,6 +9,7 @@ import { joints, nearJoints, transitions } from './joint-conflicts.ts';
 import { loosePieces } from './loose-conflicts.ts';
 import { frontTop, rearTop } from './piece.ts';
 import { bodyConflicts } from './match/body-conflicts.ts';
+import { roomConflicts } from './match/room-conflicts.ts';
 import { mountConflicts } from './mounts/mount-conflicts.ts';
 import { memberConflicts } from './member-conflicts.ts';
 import { weakNotches } from './notch-conflicts.ts';
@@ -127,6 +128,7 @@ const FINDERS: readonly Finder[] = [
   lines,
   axleLoads,
   bodyConflicts,
+  roomConflicts,
   mountConflicts,
   driveLine,
 ];

@@ -200,6 +200,8 @@ function shared(keep: Keep, pose: BodyPose, stretch: Stretch): StandsIn | null {
     const deep = Math.max(-Infinity, ...inside.map(over)) * Math.cos(pose.rake);
     if (!(deep > TOLERANCE)) return found;
     const xs = inside.map(([x, z]) => onFrame(pose, { x, z }).x);
+    // What only touches at an end does not stand in it.
+    if (!(Math.max(...xs) - Math.min(...xs) > TOLERANCE)) return found;
     return together(found, { from: Math.min(...xs), to: Math.max(...xs), deep });
   }, null);
 }
