@@ -187,6 +187,8 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
         Math.max(0, ...rails.map(({ reach }) => reach.weld[1])),
       ];
       const span = { from: ahead - joint.builtX, to: behind - joint.builtX };
+      // Along the rail alone it is as far as asked.
+      if (Math.max(span.from - rear, front - span.to) >= limit) continue;
       const clear = Math.min(
         ...(rails.length > 0
           ? rails.map(({ splice, steel }) => weldDistance(splice.form, steel.section, feature, span))

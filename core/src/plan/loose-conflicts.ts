@@ -147,7 +147,9 @@ export const loosePieces: Finder = (findings) => {
           tell(piece, where, ': its two rails come loose from each other at the cut.');
         }
     }
-    if (state.pieces.length > 1) {
+    // What only moves or adds something leaves every piece tied as it was.
+    const changed = state.pieces !== before.pieces || state.crossmembers !== before.crossmembers;
+    if (state.pieces.length > 1 && (changed || state.members !== before.members || state.braces !== before.braces)) {
       const ties = tiesIn(state);
       for (const piece of state.pieces)
         if (piece.source === 'donor' && !isTied([piece], ties) && !isTold([piece]))

@@ -36,6 +36,12 @@ const fromBox = (x: number, z: number, span: Span, low: number, high: number): n
 const HALVINGS = 60;
 
 function fromSeam({ from, to }: Seam, span: Span, low: number, high: number): number {
+  // Along the rail or straight up it is a box of its own: how far the two are apart along and in height.
+  if (from[0] === to[0] || from[1] === to[1]) {
+    const [front, rear] = [Math.min(from[0], to[0]), Math.max(from[0], to[0])];
+    const [under, over] = [Math.min(from[1], to[1]), Math.max(from[1], to[1])];
+    return Math.hypot(Math.max(span.from - rear, 0, front - span.to), Math.max(low - over, 0, under - high));
+  }
   const at = (share: number): number =>
     fromBox(from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1]), span, low, high);
   let [a, b] = [0, 1];
