@@ -192,7 +192,10 @@ function shared(keep: Keep, pose: BodyPose, stretch: Stretch): StandsIn | null {
   };
   const side = [corner(a.x, a.top), corner(b.x, b.top), corner(b.x, b.low), corner(a.x, a.low)];
   const dip = Math.min(keep.dip(a.y), keep.dip(b.y));
+  const [first, last] = [Math.min(...side.map(([x]) => x)), Math.max(...side.map(([x]) => x))];
   return keep.lower.reduce<StandsIn | null>((found, { front, rear, low, rise }) => {
+    // Most stretches lie all ahead of it or all behind it.
+    if (last <= front || first >= rear) return found;
     const over = ([x, z]: Point): number => z - (low + rise * (x - front) + dip);
     const inside = [([x]: Point) => x - front, ([x]: Point) => rear - x, ([, z]: Point) => keep.high - z, over].reduce<
       readonly Point[]
