@@ -63,6 +63,8 @@ export interface BracketMark {
   readonly face: Face;
   /** Below the rail top, mm. */
   readonly down: number;
+  /** On the top: from the outside of the web in to its middle, mm; null in the web, and where nobody has measured it. */
+  readonly across: number | null;
   /** Hole to drill; 0: none. */
   readonly diameter: number;
   readonly fixedBy: string;

@@ -29,13 +29,16 @@ describe('the marks of a body’s mounts', () => {
       down: 40,
       fixedBy: 'bolts',
       diameter: 12,
+      across: null,
       web: 2100,
     });
   });
 
   it('one that sits on the rail is a hole of its size; without a hole there is nothing to mark', () => {
     const sits = made('a', { form: 'none' }, { under: [{ id: 'p', kind: 'block', height: 60 }] });
-    expect(marksOf(input([sits]))).toMatchObject([{ name: 'hole for M1L', fixedBy: 'hole', diameter: 14, down: 0 }]);
+    expect(marksOf(input([sits]))).toMatchObject([
+      { name: 'hole for M1L', fixedBy: 'hole', diameter: 14, down: 0, across: 430 - Math.abs(body.mounts[0]!.y) },
+    ]);
     const { hole: _, ...blind } = body.mounts[0]!;
     expect(marksOf(input([sits], 0, { ...body, mounts: body.mounts.with(0, blind) }))).toEqual([]);
   });

@@ -58,6 +58,7 @@ export function mountMarks(result: PlanResult, measurer: Measurer, frame: Pick<F
       {
         ...fixing,
         side,
+        across: fixing.face === 'top' ? rail.outer - Math.abs(seat.at.y) : null,
         what: 'new',
         origin,
         web: along(side, spot.x, share),

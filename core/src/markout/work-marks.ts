@@ -46,6 +46,7 @@ export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMar
         behind: feature.behind,
         face: feature.face,
         down: feature.face === 'bottom' ? depth : feature.face === 'top' ? 0 : feature.down,
+        across: null,
         diameter: fate === 'removed' ? 0 : feature.diameter,
         fixedBy: feature.attachment,
       },
