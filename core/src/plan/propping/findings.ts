@@ -169,8 +169,11 @@ export function edgeText(
   const [a, b] = edge;
   const named = ({ prop, side }: StandUnder) => `${side} ${PROP_FACTS[prop.kind].name.toLowerCase()}`;
   const at = ({ prop }: StandUnder) => lengthText(prop.x - datum, display, true);
+  const kind = PROP_FACTS[a.prop.kind].name.toLowerCase();
+  if (a.side === b.side && a.prop.kind === b.prop.kind && a.prop.id !== b.prop.id)
+    return `the ${a.side} ${kind} at ${at(a)} and the one at ${at(b)}`;
   return a.prop.id === b.prop.id
-    ? `the ${PROP_FACTS[a.prop.kind].name.toLowerCase()} under both rails at ${at(a)}`
+    ? `the ${kind} under both rails at ${at(a)}`
     : `the ${named(a)} at ${at(a)} and the ${named(b)} at ${at(b)}`;
 }
 

@@ -46,27 +46,33 @@ export function PropsPanel(bench: BenchProps) {
         <PanelHeading aside={<span>weight, and inside its stands</span>}>{step.name}</PanelHeading>
         <ul>
           {step.loose.map((part) => (
-            <li key={part.name} className="flex items-baseline justify-between gap-2 border-b border-rule/60 py-1">
-              <span className="min-w-0">
-                {part.name}
-                {part.edge && !part.removed && (
-                  <span className="block text-sm text-pencil">
-                    {part.footing.state === 'tips' ? 'goes over ' : 'would go first over '}
-                    {edgeText(part, datumStation(job.donor), job)}
-                  </span>
-                )}
-              </span>
-              <span className="text-right whitespace-nowrap">
-                <Quantity of="mass" value={part.mass} unit={job.display.unit} />
-                {part.footing.margins && !part.removed && (
-                  <span className="block text-sm text-pencil">
-                    <Length mm={Math.min(part.footing.margins.front, part.footing.margins.rear)} format={job.display} />{' '}
-                    along,{' '}
-                    <Length mm={Math.min(part.footing.margins.left, part.footing.margins.right)} format={job.display} />{' '}
-                    across
-                  </span>
-                )}
-              </span>
+            <li key={part.name} className="border-b border-rule/60 py-1">
+              <div className="flex items-baseline justify-between gap-2">
+                <span className="min-w-0">{part.name}</span>
+                <span className="text-right whitespace-nowrap">
+                  <Quantity of="mass" value={part.mass} unit={job.display.unit} />
+                  {part.footing.margins && !part.removed && (
+                    <span className="block text-sm text-pencil">
+                      <Length
+                        mm={Math.min(part.footing.margins.front, part.footing.margins.rear)}
+                        format={job.display}
+                      />{' '}
+                      along,{' '}
+                      <Length
+                        mm={Math.min(part.footing.margins.left, part.footing.margins.right)}
+                        format={job.display}
+                      />{' '}
+                      across
+                    </span>
+                  )}
+                </span>
+              </div>
+              {part.edge && !part.removed && (
+                <p className="text-sm text-pencil">
+                  {part.footing.state === 'tips' ? 'Goes over ' : 'Would go first over '}
+                  {edgeText(part, datumStation(job.donor), job)}.
+                </p>
+              )}
             </li>
           ))}
         </ul>
