@@ -95,6 +95,29 @@ describe('the strips', () => {
     const ys = [-500, -400, -10, 0, 10, 400, 500].map((y) => acrossPx(across, y));
     expect(ys).toEqual([...ys].sort((a, b) => a - b));
   });
+
+  it('a plan view of widened rails holds them and where they were, close up too', () => {
+    const widen = {
+      id: 'wide',
+      note: '',
+      off: false,
+      kind: 'widen',
+      amount: 260,
+      from: { x: 2600, on: 'donor' },
+      to: null,
+      transition: 400,
+    } as const;
+    const wide = evaluatePlan({ ...job, plan: { ...emptyPlan(''), operations: [widen] } });
+    const both = { ...wide, pieces: [...wide.pieces, ...donor.pieces] };
+    for (const scale of [0.1, 0.5, 1.2])
+      for (const piece of both.pieces)
+        for (const on of ['left', 'right'] as const)
+          for (const [, y] of planOutline(piece, on, section)) {
+            const at = acrossPx(planStrip(10, 110, { from: 0, scale, width: 600 }, both, section).across, y);
+            expect(at).toBeGreaterThanOrEqual(10);
+            expect(at).toBeLessThanOrEqual(120);
+          }
+  });
 });
 
 describe('the marks of the tape', () => {

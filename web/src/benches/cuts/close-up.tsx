@@ -58,8 +58,16 @@ export function CloseUp(props: CloseUpProps) {
     [sideHeight, shown, laidBy, section, width],
   );
   const plan = useMemo(
-    () => planStrip(sideHeight, height - sideHeight, shown, donor, section),
-    [sideHeight, height, shown, donor, section],
+    // Rails that are widened or narrowed, and where they were, both fit.
+    () =>
+      planStrip(
+        sideHeight,
+        height - sideHeight,
+        shown,
+        { ...laidBy, pieces: [...laidBy.pieces, ...donor.pieces] },
+        section,
+      ),
+    [sideHeight, height, shown, laidBy, donor, section],
   );
   const px = (x: number) => toPx(shown, x);
   const joints = [...result.joints, ...result.cutEnds]

@@ -53,7 +53,7 @@ export function LanesTray(props: PictureProps) {
           </pattern>
           <pattern id="hatch-unknown" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <rect width={7} height={7} fill="var(--color-paper)" />
-            <path d="M0 0V7" stroke="var(--color-steel)" strokeWidth={1.6} />
+            <path d="M0 0V7" stroke="var(--color-pencil)" strokeOpacity={0.4} strokeWidth={1.4} />
           </pattern>
         </defs>
         <Lanes found={found} view={view} height={tray.height} width={tray.width} />
