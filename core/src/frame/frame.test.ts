@@ -130,10 +130,11 @@ describe('frameProblems', () => {
     expect(problems(changes, stations)).toContainEqual(expect.objectContaining({ code, path }));
   });
 
-  it('says the station and what is wrong in the job’s own unit', () => {
-    const [problem] = problems({ features: [{ ...plainFrame().features[0]!, name: 'Tank strap', x: 7000 }] });
-    expect(problem!.message).toBe(
-      'Tank strap at 275 9/16 in full is off the rail, which runs from 0 in to 236 1/4 in scant.',
+  it('says the station as its cell has it, from the datum hole, and in the job’s own unit', () => {
+    const datum = { ...plainFrame().features[0]!, x: 1000 };
+    const [problem] = problems({ features: [datum, { ...datum, id: 'strap', name: 'Tank strap', x: 7000 }] });
+    expect(problem!.message).toMatch(
+      /^Tank strap at 236 1\/4 in scant is off the rail, which runs from −39 3\/8 in to 196 7\/8 in scant, counted from the datum hole\.$/,
     );
   });
 

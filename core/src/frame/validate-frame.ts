@@ -19,6 +19,9 @@ const MOST = 2000;
  */
 export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'): InputProblem[] {
   const show = (mm: number) => lengthText(mm, format, true);
+  // Stations are told as their cells have them: from the datum hole.
+  const zero = frame.features.find(({ id }) => id === frame.datum)?.x ?? 0;
+  const at = (x: number) => show(x - zero);
   const problems: InputProblem[] = [];
   const add = (code: string, place: string, message: string) =>
     problems.push({ code: `frame/${code}`, path: `${path}.${place}`, message });
@@ -62,13 +65,13 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
         add(
           'stations-order',
           `${here}.x`,
-          `Station ${index + 1} (${show(station.x)}) must lie behind the one above it (${show(before.x)}).`,
+          `Station ${index + 1} (${at(station.x)}) must lie behind the one above it (${at(before.x)}).`,
         );
       if (station.halfWidth <= 0)
         add(
           'rails-cross',
           `${here}.halfWidth`,
-          `At ${show(station.x)} the rails cross: the half-width must be more than 0.`,
+          `At ${at(station.x)} the rails cross: the half-width must be more than 0.`,
         );
       if (!sectionIds.has(station.section))
         add(
@@ -82,13 +85,13 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
   const reach = commonReach(frame);
   const off = (x: number) => reach !== undefined && (x < reach[0] || x > reach[1]);
   const offMessage = (name: string, x: number) =>
-    `${name} at ${show(x)} is off the rail, which runs from ${show(reach?.[0] ?? 0)} to ${show(reach?.[1] ?? 0)}.`;
+    `${name} at ${at(x)} is off the rail, which runs from ${at(reach?.[0] ?? 0)} to ${at(reach?.[1] ?? 0)}, counted from the datum hole.`;
   frame.features.forEach((feature, index) => {
-    const at = `features[${index}]`;
+    const place = `features[${index}]`;
     const ends = [feature.x - feature.ahead, feature.x + feature.behind];
     const negative = (['ahead', 'behind', 'diameter', 'mass'] as const).find((key) => feature[key] < 0);
-    if (negative) add('negative', `${at}.${negative}`, `${feature.name}: this must be 0 or more.`);
-    else if (ends.some(off)) add('off-the-rail', `${at}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
+    if (negative) add('negative', `${place}.${negative}`, `${feature.name}: this must be 0 or more.`);
+    else if (ends.some(off)) add('off-the-rail', `${place}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
   });
   frame.crossmembers.forEach((crossmember, index) => {
     if (off(crossmember.x))
@@ -115,7 +118,7 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     if (high <= low) add('room', `rooms[${index}].high`, `${name} must be higher than its underside.`);
   });
 
-  problems.push(...carrierProblems(frame, path), ...unitProblems(frame, path), ...memberProblems(frame, path, show));
+  problems.push(...carrierProblems(frame, path), ...unitProblems(frame, path), ...memberProblems(frame, path, at));
 
   const datum = frame.features.find((feature) => feature.id === frame.datum);
   if (!datum)
