@@ -27,6 +27,19 @@ it('a new job is a right one, with the figures that were given', () => {
   expect(after.axleToEnd).toBeNear(inches(44), 1e-9);
 });
 
+it('suggests a datum hole on a whole mark of the shop’s tape', () => {
+  const at = (of: FirstMeasures) => newJob(of).donor.features.find(({ id }) => id === 'datum')!.x;
+  for (const wheelbase of [inches(133), inches(141.3), 3217]) {
+    const [inch, metric] = [
+      at({ ...first, wheelbase }),
+      at({ ...first, wheelbase, display: { unit: 'mm', division: 16 } }),
+    ];
+    expect(inch / inches(1)).toBeNear(Math.round(inch / inches(1)), 1e-9);
+    expect(metric / 10).toBeNear(Math.round(metric / 10), 1e-9);
+    expect(Math.abs(inch - 0.2 * wheelbase)).toBeLessThanOrEqual(inches(0.5) + 1e-9);
+  }
+});
+
 it('leaves the guide asking for the rest', () => {
   const asks = measuringGuide(newJob(first));
   expect(asks.find(({ id }) => id === 'sections')?.state).toBe('there');

@@ -32,12 +32,13 @@ export interface FirstCab {
 
 /** How far under the rails wheel centres are taken to be until they are measured, mm. */
 const AXLE_BELOW = inches(3);
-/** Where a datum hole is taken to be until one is picked: this share of the wheelbase behind the front axle. */
+/** Where a datum hole is taken to be until one is picked: this share of the wheelbase behind the front axle, on a whole mark. */
 const DATUM_SHARE = 0.2;
+const WHOLE = { in: inches(1), mm: 10 } as const;
 
 /** A straight, level frame of the first measures, both rails alike: what the survey begins from. */
 function newFrame(first: FirstMeasures): Frame {
-  const { donor, wheelbase, ahead, behind, outsideWidth, tyreRadius, section } = first;
+  const { donor, display, wheelbase, ahead, behind, outsideWidth, tyreRadius, section } = first;
   // Straight and level until the rails are surveyed.
   const station = (x: number): Station => ({
     x,
@@ -67,7 +68,7 @@ function newFrame(first: FirstMeasures): Frame {
     crossmembers: [],
     features: [
       {
-        ...newHole('datum', wheelbase * DATUM_SHARE),
+        ...newHole('datum', Math.round((wheelbase * DATUM_SHARE) / WHOLE[display.unit]) * WHOLE[display.unit]),
         id: 'datum',
         name: 'Datum hole',
         down: section.depth / 2,

@@ -192,7 +192,14 @@ export function Board({
                 <MemberLines {...members} what="plan" across={plan.across} />
               </g>
               <SteelStrips {...{ shown, view, side, plan, section }} />
-              <TapeStrip tape={shown.tape} view={view} format={job.display} datum={datum} y={tapeTop} alone={onDonor} />
+              <TapeStrip
+                tape={shown.tape}
+                view={view}
+                format={job.display}
+                zero={{ donor: shown.datum.donor, built: datum }}
+                y={tapeTop}
+                alone={onDonor}
+              />
               {look && <LookedAt x={toPx(view, look.builtX)} y={tapeTop} />}
             </Sheet>
             <Sheet {...size}>

@@ -28,7 +28,7 @@ const step = tickStep(view.scale, job.display);
 
 const Strip = ({ of, alone = false }: { readonly of: PlanResult; readonly alone?: boolean }) => (
   <svg>
-    <TapeStrip tape={of.tape} view={view} format={job.display} datum={datum} y={100} alone={alone} />
+    <TapeStrip tape={of.tape} view={view} format={job.display} zero={of.datum} y={100} alone={alone} />
   </svg>
 );
 const strip = (of: PlanResult, alone = false) => render(<Strip of={of} alone={alone} />).container;
@@ -64,6 +64,18 @@ describe('the two-sided tape', () => {
     expect(step.minor).toBeGreaterThan(inches(0.9));
     expect(one).toEqual(other);
     expect(marksOf(strip(moved(step.minor + inches(0.4))), 'donor')).not.toEqual(one);
+  });
+
+  it('reads 0 at the datum hole on both edges, where the cut is ahead of it too', () => {
+    for (const by of [0, datum - 600 - (stretch as { at: { x: number } }).at.x]) {
+      const of = moved(by);
+      if (by !== 0) expect(of.datum.built - of.datum.donor).toBeGreaterThan(300);
+      const container = strip(of);
+      const zeros = ['g.text-pencil text', 'g.text-graphite text'].map((edge) =>
+        [...container.querySelectorAll(edge)].find(({ textContent }) => textContent === '0'),
+      );
+      for (const zero of zeros) expect(Number(zero!.getAttribute('x'))).toBeCloseTo(toPx(view, of.datum.built), 1);
+    }
   });
 
   it('says how much steel is added, and how much is in the fold where it is taken out', () => {

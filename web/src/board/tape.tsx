@@ -12,8 +12,8 @@ interface TapeStripProps {
   readonly tape: Tape;
   readonly view: View;
   readonly format: LengthFormat;
-  /** Station of the datum hole on donor and built frame: both edges count from it. */
-  readonly datum: number;
+  /** Station of the datum hole on the donor and on the built frame: each edge counts from its own. */
+  readonly zero: { readonly donor: number; readonly built: number };
   readonly y: number;
   /** The donor alone is shown: one edge says it all. */
   readonly alone: boolean;
@@ -29,8 +29,9 @@ const figure = (mm: number, format: LengthFormat): string =>
  * Where steel is added the donor edge parts; where steel is taken out it folds, and says how much is in the fold. The
  * donor alone has the lower edge only.
  */
-export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProps) {
-  const scale = { view, format, datum, step: tickStep(view.scale, format) };
+export function TapeStrip({ tape, view, format, zero, y, alone }: TapeStripProps) {
+  const scale = { view, format, datum: zero.built, step: tickStep(view.scale, format) };
+  const onDonor = { ...scale, datum: zero.donor };
   const px = (x: number) => toPx(view, x);
   const spans = tape.spans;
   const [first, last] = [spans[0], spans[spans.length - 1]];
@@ -61,10 +62,10 @@ export function TapeStrip({ tape, view, format, datum, y, alone }: TapeStripProp
         return (
           <DonorEdge
             key={`d${span.piece}`}
-            {...marked(span.donorFrom, span.donorTo, scale)}
+            {...marked(span.donorFrom, span.donorTo, onDonor)}
             shift={span.builtFrom - span.donorFrom}
             y={y}
-            {...scale}
+            {...onDonor}
           />
         );
       })}
