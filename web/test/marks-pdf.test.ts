@@ -37,6 +37,22 @@ describe('the marks sheet as a PDF, read back', () => {
     expect(text).not.toContain('NOT RELEASED');
   });
 
+  it('says what the check in 3D finds of the saved plan, and where it finds nothing', async () => {
+    expect(await textOf(van)).toMatch(/Check in 3D (Nothing found|.*overlap)/);
+    // A crossmember put where another one stands.
+    const [first] = van.donor.crossmembers;
+    const twin = { ...first!, id: 'twin', name: 'Twin crossmember' };
+    const adding = {
+      id: 'adds',
+      note: '',
+      off: false,
+      kind: 'crossmember',
+      change: { what: 'add', at: { x: first!.x, on: 'donor' }, crossmember: twin },
+    } as const;
+    const text = await textOf({ ...van, plan: { ...van.plan, operations: [adding], splices: [], fittings: [] } });
+    expect(text).toMatch(/Check in 3D .*Twin crossmember/);
+  });
+
   it('says on every page that a stopped plan is not released, and why; and what was accepted', async () => {
     const [first] = van.plan.operations;
     const stopped = { ...van, plan: { ...van.plan, operations: [{ ...first, at: { x: 1e5, on: 'donor' } } as never] } };

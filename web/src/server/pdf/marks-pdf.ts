@@ -1,4 +1,15 @@
-import { cautionsOf, dotted, planOf, MARKS_RULES, markSheet, markTables } from '@splay/core';
+import {
+  cautionsOf,
+  dotted,
+  type Job,
+  lengthText,
+  MARKS_RULES,
+  markSheet,
+  markTables,
+  planOf,
+  type PlanResult,
+} from '@splay/core';
+import { checkSolids, loadKernel, solidConflict } from '@splay/core/solids';
 import { assumedWords, SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { type Paper, Sheet } from './sheet.ts';
@@ -56,7 +67,27 @@ export async function marksPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
     sheet.note(
       `The strength of the joints rests on: ${marks.assumptions.map(({ what, value, source, changed }) => `${what.toLowerCase()} ${value} (${changed ? 'set by the shop' : source})`).join('; ')}.`,
     );
+  sheet.heading('Check in 3D');
+  for (const line of await solidLines(job, result)) sheet.note(line);
   sheet.heading('Before the saw');
   for (const { title, here } of cautionsOf(job, result, 'cutting')) sheet.tickOff(`${title}. ${here}`.trim());
   return sheet.bytes(SHEET_FOOT);
+}
+
+/** What the check in 3D says of the plan, a line each; a sheet is made without it where it cannot run, and says so. */
+async function solidLines(job: Job, result: PlanResult): Promise<readonly string[]> {
+  try {
+    const show = (mm: number) => lengthText(mm, job.display, true);
+    const found = checkSolids(await loadKernel(), job, show, result);
+    const lines = found.flatMap((finding) => {
+      const conflict = solidConflict(finding, job.plan.accepted);
+      return conflict ? [conflict.message] : [];
+    });
+    return lines.length > 0
+      ? lines
+      : ['Nothing found: no overlap of what it knows as solid. Brackets and tires are not among that.'];
+  } catch (problem) {
+    console.error('the check in 3D of a sheet failed', problem);
+    return ['It could not run for this sheet: look at it on the bench Cuts before cutting.'];
+  }
 }
