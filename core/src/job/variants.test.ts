@@ -464,3 +464,15 @@ describe('a job of version 8', () => {
     ).toThrow(/rules\.from/);
   });
 });
+
+describe('a job of version 9', () => {
+  it('comes up with its threaded legs as the rods that they were, and a leg of now stands on the floor', () => {
+    const old = JSON.parse(read('core/test/job-files/version-9.json')) as { job: { plan: object } };
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job.plan.propping.props.map(({ kind }) => kind)).toEqual(['rod', 'stand']);
+    const leg = { ...job.plan.propping.props[1]!, kind: 'leg' };
+    const plan = { ...job.plan, propping: { ...job.plan.propping, props: [leg] } };
+    const now = { ...old, version: 10, job: { ...job, plan } };
+    expect(parseJobFile(JSON.stringify(now)).job.plan.propping.props[0]!.kind).toBe('leg');
+  });
+});

@@ -60,10 +60,17 @@ export const PROP_FACTS = {
   },
   leg: {
     name: 'Threaded leg',
+    does: 'up',
+    middle: true,
+    trusted: true,
+    sentence: 'Stands on the floor and is screwed to height: pushes up under the rail.',
+  },
+  rod: {
+    name: 'Threaded rod',
     does: 'ties',
     middle: false,
     trusted: true,
-    sentence: 'Threaded rod between both sides of the cut: holds them apart, and draws them to length.',
+    sentence: 'Between both sides of the cut: holds them apart, and draws them to length.',
   },
   clamp: {
     name: 'Clamps',

@@ -118,4 +118,4 @@ export function withNeutralStands(input: PlanInput, operation: string, newId: ()
 }
 
 /** What stands in one press take the place of; axles on their wheels and slings stay. */
-const HOLDS_UP: readonly string[] = ['stand', 'crib', 'jack'];
+const HOLDS_UP: readonly string[] = ['stand', 'crib', 'jack', 'leg'];

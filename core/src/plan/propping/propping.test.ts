@@ -193,6 +193,15 @@ describe('a plain frame cut in two', () => {
     expect(Math.abs(there.shear)).toBeLessThan(0.01);
   });
 
+  it('a threaded leg stands on the floor and carries; a threaded rod ties', () => {
+    const pairs = [stand('a', 300), stand('b', 1500), stand('c', 2400)];
+    const legged = only(on(plain, [...pairs, stand('d', 5500, { kind: 'leg' })]));
+    expect(legged.loose.map(({ footing }) => footing.state)).toEqual(['stays', 'stays']);
+    expect(legged.loose[1]!.stands.every(({ load }) => load !== null && load > 0)).toBe(true);
+    const rod = only(on(plain, [...pairs, stand('d', 1500, { kind: 'rod', to: 2500 })]));
+    expect(rod.loose).toHaveLength(1);
+  });
+
   it('a strongback keeps both sides one, and holds what the steel held; clamps are not trusted to', () => {
     const short = [stand('a', 300), stand('b', 3900)];
     const tie = (kind: 'strongback' | 'clamp') => stand('t', 1500, { kind, to: 2500 });
