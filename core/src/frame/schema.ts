@@ -47,7 +47,13 @@ import { USUAL_FIGURES } from './usual-figures.ts';
 const section = () =>
   variant<Section, 'kind'>('kind', {
     channel: { depth: length(), flange: length(), thickness: length() },
-    'closed-channel': { depth: length(), flange: length(), thickness: length(), plate: length() },
+    'closed-channel': {
+      depth: length(),
+      flange: length(),
+      thickness: length(),
+      plate: length(),
+      plateDepth: optional(length()),
+    },
     tube: { depth: length(), width: length(), thickness: length(), inner: length() },
     hat: { depth: length(), crown: length(), brim: length(), thickness: length() },
     round: { depth: length(), thickness: length() },

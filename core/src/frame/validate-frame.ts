@@ -165,6 +165,13 @@ export function sectionProblem(section: Section, show: (mm: number) => string): 
   if (2 * thickness >= depth) return `Two walls of ${show(thickness)} are thicker than the depth of ${show(depth)}.`;
   const across =
     section.kind === 'tube' ? thickness + section.inner : section.kind === 'hat' ? 2 * thickness : thickness;
+  if (section.kind === 'closed-channel' && section.plateDepth !== undefined) {
+    const { plateDepth } = section;
+    if (plateDepth > depth) return `The closing plate (${show(plateDepth)}) is higher than the rail (${show(depth)}).`;
+    // A weld bridges a wall on each side, no more.
+    if (plateDepth < depth - 4 * thickness)
+      return `A closing plate of ${show(plateDepth)} leaves the rail open: between the flanges it is ${show(depth - 2 * thickness)}.`;
+  }
   const room = section.kind === 'hat' ? section.crown : section.kind === 'closed-channel' ? section.flange : width;
   if (across >= room) return `Walls of ${show(across)} together are thicker than the width of ${show(room)}.`;
   if (section.kind === 'hat' && section.brim <= thickness) return 'The brim must be wider than its wall.';

@@ -9,7 +9,9 @@ export {
   torsionConstant,
 } from './properties.ts';
 export {
+  closingPlate,
   describeSection,
+  isPlateBetween,
   type Part,
   partsOf,
   rectangle,

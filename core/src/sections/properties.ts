@@ -1,4 +1,4 @@
-import { type Part, partsOf, type Section } from './section.ts';
+import { closingPlate, type Part, partsOf, type Section } from './section.ts';
 
 /** Density of steel, kg/mm³. */
 export const STEEL_DENSITY = 7.85e-6;
@@ -113,7 +113,8 @@ export function torsionConstant(section: Section): {
       return { j: (line * t ** 3) / 3, basis: 'open walls' };
     }
     case 'closed-channel': {
-      const [high, wide] = [depth - t, section.flange - t / 2 + section.plate / 2];
+      const plate = closingPlate(section);
+      const [high, wide] = [depth - t, plate.y + plate.width / 2 - t / 2];
       return { j: bredt(high, wide, [high / t, (2 * wide) / t, high / section.plate]), basis: 'closed cell' };
     }
     case 'tube': {
@@ -140,7 +141,7 @@ export function shearArea(section: Section): number {
     case 'channel':
       return depth * t;
     case 'closed-channel':
-      return depth * (t + section.plate);
+      return depth * t + closingPlate(section).height * section.plate;
     case 'tube':
       return depth * (t + section.inner);
     case 'hat':

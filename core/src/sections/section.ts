@@ -1,14 +1,21 @@
+import { TOLERANCE } from '../units/index.ts';
+
 /** The cross-section of a rail, by its outside measures, mm. */
 export type Section =
   /** Open channel, web outside, flanges pointing inward. */
   | { readonly kind: 'channel'; readonly depth: number; readonly flange: number; readonly thickness: number }
-  /** Channel whose open side is closed by a plate of its own thickness, lapped onto the flange edges. */
+  /**
+   * Channel whose open side is closed by a plate of its own thickness: lapped onto the flange edges, or, where it is no higher than
+   * the room between the flanges, set in between them flush with their edges.
+   */
   | {
       readonly kind: 'closed-channel';
       readonly depth: number;
       readonly flange: number;
       readonly thickness: number;
       readonly plate: number;
+      /** Height of the plate, in the middle of the depth; without it, as high as the rail. */
+      readonly plateDepth?: number | undefined;
     }
   /** Rectangular tube; the inner wall may be thinner than the outer wall, top and bottom. */
   | {
@@ -67,6 +74,26 @@ export const rectangle = (y: number, z: number, width: number, height: number): 
   height,
 });
 
+type ClosedChannel = Extract<Section, { kind: 'closed-channel' }>;
+
+/**
+ * Whether the plate of a closed channel is set in between its flanges, flush with their edges.
+ *
+ * @param section The section; its walls validated.
+ */
+export const isPlateBetween = ({ depth, thickness, plateDepth }: ClosedChannel): boolean =>
+  plateDepth !== undefined && plateDepth <= depth - 2 * thickness + TOLERANCE;
+
+/**
+ * The plate of a closed channel.
+ *
+ * @param section The section; its walls validated.
+ */
+export function closingPlate(section: ClosedChannel): Rectangle {
+  const { depth, flange, plate, plateDepth: high = depth } = section;
+  return rectangle(isPlateBetween(section) ? flange - plate : flange, (depth - high) / 2, plate, high);
+}
+
 /**
  * The width of a section across the frame, mm, from the outside face of its web.
  *
@@ -77,7 +104,7 @@ export function widthOf(section: Section): number {
     case 'channel':
       return section.flange;
     case 'closed-channel':
-      return section.flange + section.plate;
+      return section.flange + (isPlateBetween(section) ? 0 : section.plate);
     case 'tube':
       return section.width;
     case 'hat':
@@ -98,7 +125,7 @@ export function partsOf(section: Section): Part[] {
     case 'channel':
       return channelParts(depth, section.flange, t);
     case 'closed-channel':
-      return [...channelParts(depth, section.flange, t), rectangle(section.flange, 0, section.plate, depth)];
+      return [...channelParts(depth, section.flange, t), closingPlate(section)];
     case 'tube': {
       const between = section.width - t - section.inner;
       return [
@@ -152,6 +179,9 @@ export function describeSection(section: Section, show: (mm: number) => string):
   const text = `${words[section.kind]} ${figures.map(show).join(' × ')}`;
   if (section.kind === 'tube' && section.inner !== section.thickness)
     return `${text}, inner wall ${show(section.inner)}`;
-  if (section.kind === 'closed-channel') return `${text}, plate ${show(section.plate)}`;
+  if (section.kind === 'closed-channel') {
+    const high = section.plateDepth === undefined ? '' : `${show(section.plateDepth)} × `;
+    return `${text}, plate ${high}${show(section.plate)}`;
+  }
   return text;
 }

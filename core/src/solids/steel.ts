@@ -1,6 +1,6 @@
 import { type Rail, railEnds, type Side, sideSign, type Station } from '../frame/index.ts';
 import { type CutFace, facesOf, notchOutline, type Piece, type PlanResult, type Pose } from '../plan/index.ts';
-import type { Section } from '../sections/index.ts';
+import { closingPlate, type Section } from '../sections/index.ts';
 import { CIRCLE, type Manifold, type Mat4, type Workshop } from './kernel.ts';
 
 type Point = [number, number];
@@ -41,8 +41,27 @@ export function sectionOutline(section: Section): Point[][] {
         ],
       ];
     }
-    case 'closed-channel':
-      return [box(0, 0, section.flange + section.plate, depth), box(t, t, section.flange - t, depth - 2 * t).reverse()];
+    case 'closed-channel': {
+      const { y, z, width, height } = closingPlate(section);
+      const { flange } = section;
+      // Between the flanges, or lapped onto their edges and perhaps a little less high than the rail.
+      if (y < flange) return [box(0, 0, flange, depth), box(t, t, y - t, depth - 2 * t).reverse()];
+      const step: Point[] = z > 0 ? [[flange, z]] : [];
+      const back: Point[] = z > 0 ? [[flange, z + height]] : [];
+      return [
+        [
+          [0, 0],
+          ...(z > 0 ? ([[flange, 0]] as Point[]) : []),
+          ...step,
+          [flange + width, z],
+          [flange + width, z + height],
+          ...back,
+          ...(z > 0 ? ([[flange, depth]] as Point[]) : []),
+          [0, depth],
+        ],
+        box(t, t, flange - t, depth - 2 * t).reverse(),
+      ];
+    }
     case 'tube':
       return [box(0, 0, section.width, depth), box(t, t, section.width - t - section.inner, depth - 2 * t).reverse()];
     case 'hat': {

@@ -1,4 +1,4 @@
-import { rectangle, type Rectangle, type Section, widthOf } from '../sections/index.ts';
+import { closingPlate, rectangle, type Rectangle, type Section, widthOf } from '../sections/index.ts';
 import type { RailWall } from './rail-splice.ts';
 
 /**
@@ -28,7 +28,7 @@ export function wallParts(section: Section): readonly (readonly [RailWall, Recta
         ['top', rectangle(0, depth - t, section.flange, t)],
         ['bottom', rectangle(0, 0, section.flange, t)],
         upright('outer', 0, t),
-        ...(section.kind === 'channel' ? [] : [['inner', rectangle(section.flange, 0, section.plate, depth)] as const]),
+        ...(section.kind === 'channel' ? [] : [['inner', closingPlate(section)] as const]),
       ];
     case 'tube':
       return [
@@ -62,6 +62,7 @@ export function wallsOf(section: Section): Partial<Readonly<Record<RailWall, num
     case 'channel':
       return { top: wide, bottom: wide, outer: depth };
     case 'closed-channel':
+      return { top: section.flange, bottom: section.flange, outer: depth, inner: closingPlate(section).height };
     case 'tube':
       return { top: wide, bottom: wide, outer: depth, inner: depth };
     case 'hat':
@@ -88,7 +89,7 @@ export function wallLength(section: Section): number {
     case 'channel':
       return section.depth + 2 * section.flange;
     case 'closed-channel':
-      return 2 * section.depth + 2 * section.flange;
+      return section.depth + closingPlate(section).height + 2 * section.flange;
     case 'tube':
       return 2 * section.depth + 2 * section.width;
     case 'hat':

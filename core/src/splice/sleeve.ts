@@ -1,5 +1,5 @@
 import { InputError } from '../input-error.ts';
-import { type Section, widthOf } from '../sections/index.ts';
+import { isPlateBetween, type Section, widthOf } from '../sections/index.ts';
 import type { Fillet, Plug, SplicePart } from './part.ts';
 
 /** A rectangular tube as a yard sells it, mm; its corners are as round outside as is said, sharp where it is not known. */
@@ -35,7 +35,8 @@ export function insideOf(section: Section, cornerRadius: number): Inside | null 
     case 'closed-channel': {
       const { depth, flange, thickness } = section;
       const closed = section.kind === 'closed-channel';
-      return { height: depth - 2 * thickness, width: flange - thickness, cornerRadius, closed };
+      const taken = section.kind === 'closed-channel' && isPlateBetween(section) ? section.plate : 0;
+      return { height: depth - 2 * thickness, width: flange - thickness - taken, cornerRadius, closed };
     }
     case 'tube': {
       const { depth, width, thickness, inner } = section;

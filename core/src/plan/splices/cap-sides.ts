@@ -1,4 +1,4 @@
-import { type Section, widthOf } from '../../sections/index.ts';
+import { closingPlate, type Section, widthOf } from '../../sections/index.ts';
 
 /** One cap of a box that covers a stretch made of a sleeve alone, mm. */
 export interface CapSide {
@@ -28,7 +28,15 @@ export function capSides(section: Section): readonly CapSide[] {
     { name: 'cap, web', width: depth, thickness },
     { name: 'cap, top', width: level, thickness },
     { name: 'cap, bottom', width: level, thickness },
-    ...(open ? [] : [{ name: 'cap, inner side', width: depth, thickness: far }]),
+    ...(open
+      ? []
+      : [
+          {
+            name: 'cap, inner side',
+            width: section.kind === 'closed-channel' ? closingPlate(section).height : depth,
+            thickness: far,
+          },
+        ]),
   ];
 }
 

@@ -27,6 +27,7 @@ const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, l
     ['flange', 'Flange'],
     ['thickness', 'Wall'],
     ['plate', 'Closing plate'],
+    ['plateDepth', 'Plate high'],
   ],
   tube: [
     ['depth', 'Depth'],
@@ -126,7 +127,7 @@ export function SectionForms({ job, set, disabled }: PartProps) {
                 <LengthField
                   key={key}
                   label={label}
-                  mm={(section as unknown as Record<string, number>)[key] ?? 0}
+                  mm={(section as unknown as Record<string, number>)[key] ?? (key === 'plateDepth' ? section.depth : 0)}
                   format={{ ...display, division: display.division === 'decimal' ? 'decimal' : 64 }}
                   disabled={disabled}
                   onChange={(mm) => put({ ...section, [key]: mm })}

@@ -15,7 +15,6 @@ interface FittingFieldsProps {
 }
 
 const above = (mm: number) => (mm > 0 ? null : 'It must be more than 0.');
-const atLeast = (mm: number) => (mm >= 0 ? null : 'It must be 0 or more.');
 
 /** End plates on cut ends and gussets at joints: made and listed, not counted in strength. */
 export function FittingFields({ store, job, result, disabled }: FittingFieldsProps) {
@@ -27,6 +26,7 @@ export function FittingFields({ store, job, result, disabled }: FittingFieldsPro
       'Changed a part',
       fittings.map((other) => (other.id === next.id ? next : other)),
     );
+  const thinnest = Math.min(...job.donor.sections.map(({ section }) => section.thickness));
   const places: readonly (readonly [string, string, () => Fitting])[] = [
     ...result.cutEnds.map(({ operation, letter }): readonly [string, string, () => Fitting] => [
       operation,
@@ -101,9 +101,11 @@ export function FittingFields({ store, job, result, disabled }: FittingFieldsPro
               <>
                 <LengthField
                   {...common}
-                  label="Stands out by"
+                  label="Stands out by, inside below 0"
                   mm={fitting.over}
-                  check={atLeast}
+                  check={(mm) =>
+                    mm > -2 * thinnest ? null : 'So small a plate does not close the end: its edge lies in the opening.'
+                  }
                   onChange={(over) => set({ ...fitting, over })}
                 />
                 <Choice
