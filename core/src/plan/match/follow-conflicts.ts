@@ -2,6 +2,7 @@ import { advise, type Finding, NOWHERE } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Findings } from '../findings.ts';
 import { ruleValue } from '../../rules/index.ts';
+import { quantityText } from '../../units/index.ts';
 import { donorOf } from '../tape.ts';
 import { seatOf } from './seat-of.ts';
 import type { SeatOutcome } from './seat-outcome.ts';
@@ -24,6 +25,32 @@ const nearTyres = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }
       },
     ];
   });
+
+/** What loads that were each rounded to whole figures may miss of the weight together, as a share of it. */
+const ROUNDED = 0.01;
+
+/** Loads typed at all mounts of a body that do not come to what it weighs. */
+function loadsOff({ body }: SeatOutcome, { display }: Context): readonly Finding[] {
+  const weight = body.masses.reduce((sum, { mass }) => sum + mass, 0);
+  const loads = body.mounts.map(({ load }) => load);
+  if (weight <= 0 || loads.length === 0 || loads.some((load) => load === undefined)) return [];
+  const carried = loads.reduce<number>((sum, load) => sum + (load ?? 0), 0);
+  if (Math.abs(carried - weight) <= ROUNDED * weight) return [];
+  const mass = (kg: number) => quantityText('mass', kg, display.unit);
+  return [
+    {
+      ...NOWHERE,
+      about: body.id,
+      code: 'mount-loads',
+      severity: 'warn',
+      message: `The loads at the mounts of ${body.name} come to ${mass(carried)}, its weights to ${mass(weight)}.`,
+      waysOut: advise(
+        'Weigh it again at the mounts, or correct its weights.',
+        'Take the loads out: they are then reckoned from its weights.',
+      ),
+    },
+  ];
+}
 
 /** Tyres that stand out of their fenders. */
 const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): readonly Finding[] =>
@@ -142,4 +169,5 @@ export const followConflicts = (seat: SeatOutcome, findings: Findings, context: 
   ...uncovered(seat, context),
   ...nearAhead(seat, findings, context),
   ...decks(seat, context),
+  ...loadsOff(seat, context),
 ];

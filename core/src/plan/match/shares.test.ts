@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import reference from '../../../test/reference/mounts.json' with { type: 'json' };
+import { inputOf, plainFrame } from '../../../test/frames.ts';
 import { newBody } from '../../body/index.ts';
+import { evaluatePlan } from '../index.ts';
 import { mountLoads, sharesOf } from './shares.ts';
 import { solve } from '../../solve.ts';
 
@@ -100,5 +102,32 @@ describe('a small set of equations', () => {
         [6, 0],
       ),
     ).toEqual([3, 0]);
+  });
+});
+
+describe('loads typed at the mounts', () => {
+  const told = (loads: readonly (number | undefined)[]) => {
+    const body = {
+      ...newBody('bed', 'Bed'),
+      mounts: square.map(({ x, y }, at) => ({
+        id: `m${at}`,
+        name: `M${at}`,
+        x: 1000 + x,
+        y,
+        z: 0,
+        ...(loads[at] === undefined ? {} : { load: loads[at] }),
+      })),
+      masses: [{ id: 'w', name: 'Bed', mass: 400, x: 2000, y: 0, z: 200 }],
+    };
+    return evaluatePlan({ ...inputOf(plainFrame()), bodies: [body] })
+      .conflicts.filter(({ code }) => code === 'mount-loads')
+      .map(({ message }) => message);
+  };
+
+  it('must come to what the body weighs, but for rounding; where one is missing nothing can be said', () => {
+    expect(told([100, 100, 100, 101])).toEqual([]);
+    expect(told([100, 100, 100, 140])).toEqual([expect.stringMatching(/come to 970\slb, its weights to 882\slb/)]);
+    expect(told([100, 100, 100, undefined])).toEqual([]);
+    expect(told([])).toEqual([]);
   });
 });
