@@ -108,7 +108,7 @@ function OneTable({ table, display }: { readonly table: SheetTable; readonly dis
 }
 
 const cellLook = (column: SheetColumn | undefined): string =>
-  column?.bold ? 'figures text-lg font-semibold' : column?.figure ? 'figures' : 'pr-2 text-sm leading-tight';
+  column?.bold ? 'figures text-lg font-semibold' : column?.figure ? 'figures' : 'min-w-24 pr-2 text-sm leading-tight';
 
 function Head({ column, name }: { readonly column: SheetColumn; readonly name: string }) {
   return (
