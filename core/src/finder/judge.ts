@@ -13,11 +13,13 @@ import {
 } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { SIDES } from '../frame/index.ts';
-import { exceeds, lengthText } from '../units/index.ts';
+import { lengthText } from '../units/index.ts';
 import { ASKED, type Base, figureOf, type FinderAsk, inputWith } from './ask.ts';
-import { type Gap, type Ground, groundOf, partsAt } from './ground.ts';
+import { type Ground, groundOf, partsAt } from './ground.ts';
+import { outOfPlace } from './out-of-place.ts';
 import { apart, type EndsApart, endsParts } from './ends.ts';
-import { ASSUMED_ROOM, type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
+import { gapsOf, jointsOfWay } from './way-cuts.ts';
+import { type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
 
 /** A way of doing it, judged. */
 export interface Judged {
@@ -60,51 +62,8 @@ export function judgingOf(ask: FinderAsk | null, base: Base, ground: Ground): Ju
 const made = (joints: readonly Joint[], operations: readonly Operation[]) =>
   joints.filter((joint) => operations.some(({ id }) => id === joint.operation));
 
-/**
- * Where a way's cuts leave the donor: for each, what stays ahead and what stays behind.
- *
- * @param operations The way's operations.
- */
-export const gapsOf = (operations: readonly Operation[]): Gap[] =>
-  operations.flatMap((operation): Gap[] => {
-    switch (operation.kind) {
-      case 'lengthen':
-        return [{ ahead: operation.at.x, behind: operation.at.x }];
-      case 'shorten':
-        return [{ ahead: operation.from.x, behind: operation.to.x }];
-      case 'step':
-        return [operation.from, operation.to].map(({ x }) => ({ ahead: x, behind: x }));
-      case 'widen':
-        return operation.from
-          ? [operation.from.x - operation.transition, operation.from.x].map((x) => ({ ahead: x, behind: x }))
-          : [];
-      default:
-        return [];
-    }
-  });
-
 /** What is only cut off, and nothing welded. */
 const trims = (operations: readonly Operation[]): number => operations.filter(({ kind }) => kind === 'trim').length;
-
-/** How many joints a way welds on each rail, before any is known. */
-const JOINTS: Readonly<Partial<Record<Operation['kind'], number>>> = {
-  lengthen: 2,
-  shorten: 1,
-  extend: 1,
-  widen: 2,
-  step: 2,
-};
-
-/**
- * How many joints a way welds on each rail, before any is known.
- *
- * @param operations The way's operations.
- */
-export const jointsOfWay = (operations: readonly Operation[]): number =>
-  operations.reduce((count, operation) => {
-    const bridged = operation.kind === 'shorten' && operation.transition > 0 ? 1 : 0;
-    return count + (JOINTS[operation.kind] ?? 0) + bridged;
-  }, 0);
 
 /**
  * The same thing said of several cuts of a way is one cost.
@@ -118,63 +77,6 @@ export function onceEach<T extends { readonly code: string; readonly about: stri
     const key = `${code}/${about}`;
     return seen.has(key) ? false : Boolean(seen.add(key));
   });
-}
-
-/** Room that a joint needs on the frame for its plates, mm each way. */
-function roomFor({ input }: Ground): number {
-  const deepest = Math.max(...input.donor.sections.map(({ section }) => section.depth));
-  return ruleValue(input.rules, 'splice/reach') * deepest;
-}
-
-/**
- * Places that no cut can be at, whatever the plan says of them.
- *
- * @param operations The way's operations.
- * @param ground The frame.
- * @param show Writes a length.
- */
-export function outOfPlace(operations: readonly Operation[], ground: Ground, show: (mm: number) => string): Reason[] {
-  const gaps = gapsOf(operations);
-  const room = roomFor(ground);
-  const tight = gaps.find(({ ahead, behind }) => ahead - ground.ends[0] < room || ground.ends[1] - behind < room);
-  const [first, second] = gaps;
-  const between = ruleValue(ground.input.rules, 'finder/between');
-  const split = operations.length > 1 && first && second && operations.every(({ kind }) => kind !== 'trim');
-  const kept = ground.assumed.find(({ from, to }) =>
-    gaps.some(({ ahead, behind }) => exceeds(behind, from) && exceeds(to, ahead)),
-  );
-  return [
-    ...(kept
-      ? [
-          {
-            code: ASSUMED_ROOM,
-            lane: 'suspension' as const,
-            about: kept.axle,
-            says: `Too near ${kept.name}: its hangers, links or seats are not measured, and are assumed to reach ${show((kept.to - kept.from) / 2)} each way.`,
-          },
-        ]
-      : []),
-    ...(tight
-      ? [
-          {
-            code: 'no-room',
-            lane: 'bend' as const,
-            about: null,
-            says: `No room for the plates: they want ${show(room)} of rail each way.`,
-          },
-        ]
-      : []),
-    ...(split && second.ahead - first.behind < between
-      ? [
-          {
-            code: 'too-near',
-            lane: 'bend' as const,
-            about: null,
-            says: `The two cuts want ${show(between)} between them.`,
-          },
-        ]
-      : []),
-  ];
 }
 
 /** What a plan says against a way, from its judgement: what stops it, and what costs something, rails' ends left out. */

@@ -3,7 +3,9 @@ import { evaluateGeometry, jointsOf, type Operation } from '../plan/index.ts';
 import { inputWith } from './ask.ts';
 import { endsParts } from './ends.ts';
 import { type Part, partsAt } from './ground.ts';
-import { gapsOf, jointsOfWay, type Judging, onceEach, outOfPlace } from './judge.ts';
+import { type Judging, onceEach } from './judge.ts';
+import { outOfPlace } from './out-of-place.ts';
+import { gapsOf, jointsOfWay } from './way-cuts.ts';
 import type { Reason } from './reason.ts';
 
 /** What a single cut at a place says of itself without the judgement of its plan: enough to be asked of every place. */

@@ -3,7 +3,8 @@ import { ruleValue } from '../rules/index.ts';
 import { type Along, placesAlong, type Progress } from './along.ts';
 import { baseOf, type Base, type FinderAsk, gridOf, operationAt, operationAtEnd, tailOf } from './ask.ts';
 import { type Ground, groundOf, straightLengthAt } from './ground.ts';
-import { gapsOf, type Judged, judgeWay, type Judging, judgingOf, onceEach, sumOf } from './judge.ts';
+import { type Judged, judgeWay, type Judging, judgingOf, onceEach, sumOf } from './judge.ts';
+import { gapsOf } from './way-cuts.ts';
 
 /** One cut of a way: where it is, and the stretch in which the same can be said of it, donor stations, mm. */
 export interface WayCut {

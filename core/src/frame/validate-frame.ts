@@ -19,7 +19,7 @@ const MOST = 2000;
  */
 export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'): InputProblem[] {
   const show = (mm: number) => lengthText(mm, format, true);
-  // Stations are told as their cells have them: from the datum hole.
+  // Messages count stations as their cells do: from the datum hole.
   const zero = frame.features.find(({ id }) => id === frame.datum)?.x ?? 0;
   const at = (x: number) => show(x - zero);
   const problems: InputProblem[] = [];

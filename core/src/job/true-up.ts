@@ -146,7 +146,7 @@ interface Surveyed {
 const known = new WeakMap<readonly Reading[], Map<Stage, Surveyed>>();
 
 /**
- * A line of a move as it is said at the frame: “Left rear stand, at 141 3/8, up 3/32”.
+ * One line of a move, for the shop floor: “Left rear stand, at 141 3/8, up 3/32”.
  *
  * @param line The line.
  * @param holds Where the loose half is held.

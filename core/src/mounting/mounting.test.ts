@@ -238,7 +238,7 @@ describe('other brackets, by hand', () => {
     // J = 2·100³/12 + 200·30² about (30, 50); the force is 160 behind that.
     const polar = (2 * 100 ** 3) / 12 + 200 * 30 ** 2;
     const turn = 4000 * 160;
-    expect(found).toMatchObject({ centre: [30, 50], polar, torsion: -turn });
+    expect(found).toMatchObject({ center: [30, 50], polar, torsion: -turn });
     const wanted = Math.hypot((turn * 50) / polar, 4000 / 200 + (turn * 30) / polar) / 3;
     expect(found.stress).toBeNear(wanted, 1e-9);
     expect(found.at[0]).toBe(60);

@@ -45,7 +45,7 @@ export function weldStress(group: WeldGroup, throat: number, moment: number, for
 /** Stress on the throat of welds that are loaded in the plane that they lie in, off their middle: MPa. */
 export interface InPlane {
   /** Middle of the welds, about which they turn, mm. */
-  readonly centre: readonly [y: number, z: number];
+  readonly center: readonly [y: number, z: number];
   /** Of the welds as lines about that middle, mm³ for each mm of throat. */
   readonly polar: number;
   /** N·mm, by the right hand about the normal from y to z. */
@@ -78,23 +78,23 @@ export function weldStressInPlane(
   }));
   const length = parts.reduce((sum, part) => sum + part.length, 0);
   const mean = (axis: 0 | 1) => parts.reduce((sum, part) => sum + part.length * part.middle[axis], 0) / length;
-  const centre = [mean(0), mean(1)] as const;
+  const center = [mean(0), mean(1)] as const;
   const polar = parts.reduce(
     (sum, { length: each, middle: [y, z] }) =>
-      sum + each ** 3 / 12 + each * ((y - centre[0]) ** 2 + (z - centre[1]) ** 2),
+      sum + each ** 3 / 12 + each * ((y - center[0]) ** 2 + (z - center[1]) ** 2),
     0,
   );
-  const torsion = (through[0] - centre[0]) * force[1] - (through[1] - centre[1]) * force[0];
+  const torsion = (through[0] - center[0]) * force[1] - (through[1] - center[1]) * force[0];
   const { inertia } = weldGroup(lines);
   const stressAt = ([y, z]: readonly [number, number]): number =>
     Math.hypot(
-      force[0] / length - (torsion * (z - centre[1])) / polar,
-      force[1] / length + (torsion * (y - centre[0])) / polar,
-      inertia > 0 ? (moment * (z - centre[1])) / inertia : 0,
+      force[0] / length - (torsion * (z - center[1])) / polar,
+      force[1] / length + (torsion * (y - center[0])) / polar,
+      inertia > 0 ? (moment * (z - center[1])) / inertia : 0,
     ) / throat;
   const worst = lines
     .flatMap(({ from, to }) => [from, to])
     .map((at) => ({ at, stress: stressAt(at) }))
     .reduce((most, each) => (each.stress > most.stress ? each : most));
-  return { centre, polar, torsion, ...worst };
+  return { center, polar, torsion, ...worst };
 }

@@ -180,7 +180,7 @@ describe('a piece without a crossmember', () => {
     ).toHaveLength(1);
   });
 
-  it('is told when its crossmember comes out after the tacks, at that operation', () => {
+  it('is reported when its crossmember comes out after the tacks, at that operation', () => {
     const frame = plainFrame({ crossmembers: [member(1000), member(5000)] });
     const out = { kind: 'crossmember', change: { what: 'remove', crossmember: 'c5000' } } as const;
     const after = found(inputOf(frame, lengthen(2000, 300), out), 'no-crossmember');

@@ -14,14 +14,6 @@ export {
   type PropSide,
   tieLength,
 } from './prop.ts';
-export {
-  type Footing,
-  footingOf,
-  type Over,
-  type PlacedLoad,
-  standLoads,
-  type StandLoads,
-  type StandPoint,
-  type TippingMargins,
-} from './stands.ts';
+export { type Footing, footingOf, type Over, type StandPoint, type TippingMargins } from './footing.ts';
+export { type PlacedLoad, standLoads, type StandLoads } from './stands.ts';
 export { type Fall, fallOver } from './tipping.ts';

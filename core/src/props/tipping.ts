@@ -25,19 +25,19 @@ function turning(point: Vec3, axis: readonly [Vec3, Vec3], turned: 1 | -1) {
  * Something rigid that goes over two stands, turned about their tops until the first of its corners meets the floor.
  *
  * @param axis Tops of the two stands, mm.
- * @param centre Its centre of gravity: the side that goes down.
+ * @param center Its center of gravity: the side that goes down.
  * @param corners What can meet the floor.
  * @param floor Height of the floor, mm.
  * @returns Null where the two are one, or no corner can meet the floor: then it slides off its stands.
  */
 export function fallOver(
   axis: readonly [Vec3, Vec3],
-  centre: Vec3,
+  center: Vec3,
   corners: readonly Vec3[],
   floor: number,
 ): Fall | null {
   if (Math.hypot(axis[1].x - axis[0].x, axis[1].y - axis[0].y) < 1) return null;
-  const turned = turning(centre, axis, 1).across > 0 ? -1 : 1;
+  const turned = turning(center, axis, 1).across > 0 ? -1 : 1;
   const angles = corners.flatMap((corner) => {
     const { level, along, across } = turning(corner, axis, turned);
     const reach = Math.hypot(along, across);

@@ -40,7 +40,6 @@ export {
   BOLT_TENSILE,
   cornerRadiusOf,
   edgesAt,
-  efficiencyOf,
   jointFormOf,
   laidPlate,
   type MadeSplice,
@@ -65,3 +64,4 @@ export {
 } from './sleeve.ts';
 export { STOCK_TUBES } from './stock-tubes.ts';
 export { reachFedInFull } from './plate-reach.ts';
+export { efficiencyOf } from './wall-welds.ts';

@@ -6,9 +6,10 @@ import type { JointForm } from './joint-form.ts';
 import { weldReach } from './joint-form.ts';
 import type { Bolt, Plug, SplicePart, WeldMetal } from './part.ts';
 import { type Corner, edgesOf, isOnWeb, type Plate, plateOn, plateProblems } from './plate.ts';
-import type { BoltGrade, JointWeld, Pattern, RailSplice, SpliceForm, SplicePlate } from './rail-splice.ts';
+import type { BoltGrade, Pattern, RailSplice, SpliceForm, SplicePlate } from './rail-splice.ts';
 import { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
-import { isClosed, wallsOf } from './section-walls.ts';
+import { isClosed } from './section-walls.ts';
+import { efficiencyByWall, efficiencyOf, wallProblems } from './wall-welds.ts';
 import { sleeveParts, sleeveProblems } from './sleeve-parts.ts';
 import type { Splice, SpliceHole } from './strength.ts';
 
@@ -28,32 +29,6 @@ export const BOLT_TENSILE: Readonly<Record<BoltGrade, { readonly tensile: number
 
 /** Radius of a rail's corners inside, mm: as its wall is thick, since nobody has measured it. */
 export const cornerRadiusOf = ({ kind, thickness }: Section): number => (kind === 'round' ? 0 : thickness);
-
-/**
- * Share of the wall's strength that its weld has, by the rulebook.
- *
- * @param weld How it is made and looked at.
- * @param rules The shop's rulebook.
- */
-export const efficiencyOf = ({ way, test }: JointWeld, rules: Rulebook): number =>
-  ruleValue(rules, `weld/${way}-${test}`);
-
-/** The same for each wall that is welded otherwise; 0 for one that is not welded. */
-const efficiencyByWall = ({ walls = [], test, flush }: JointWeld, rules: Rulebook): NonNullable<Splice['byWall']> =>
-  Object.fromEntries(
-    walls.map(({ wall, way }) => [wall, way === 'not-welded' ? 0 : efficiencyOf({ way, test, flush }, rules)]),
-  );
-
-/** What is wrong with the welds of single walls, each problem with its field. */
-const wallProblems = ({ walls = [] }: JointWeld, section: Section): InputProblem[] =>
-  walls.flatMap(({ wall, way }, at) => {
-    const problem = (message: string): InputProblem[] => [{ code: 'splice/wall', path: `weld.walls[${at}]`, message }];
-    if (wallsOf(section)[wall] === undefined) return problem(`This rail has no ${wall} wall: take that line out.`);
-    if (walls.findIndex((other) => other.wall === wall) < at) return problem(`The ${wall} wall is named twice.`);
-    return way === 'both-sides' && isClosed(section)
-      ? problem('The inside of a closed rail cannot be reached: its walls are welded from one side, or on a backing.')
-      : [];
-  });
 
 /**
  * What weld metal may carry, by the rulebook.

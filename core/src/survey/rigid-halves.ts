@@ -63,12 +63,12 @@ export function rigidHalves(
     ...(has('height', 'rise', 'slope', 'level-tape') ? turns('front', ['x', 'y']) : []),
   ];
   if (observations.length < ways.length) return null;
-  const centre = (half: Way['half']): Vec3 => {
+  const center = (half: Way['half']): Vec3 => {
     const own = ids.filter((_, at) => halfOf[at] === half).map((id) => nominal[id] as Vec3);
     const mean = (axis: Axis) => own.reduce((sum, point) => sum + point[axis], 0) / own.length;
     return { x: mean('x'), y: mean('y'), z: mean('z') };
   };
-  const middle = { front: centre('front'), rear: centre('rear') };
+  const middle = { front: center('front'), rear: center('rear') };
   let where = ids.map((id) => nominal[id] as Vec3);
   let left = 0;
   for (let turn = 0; turn < ITERATIONS; turn += 1) {

@@ -107,6 +107,7 @@ export function Board({
     if (width > 0) onCentre(from + width / 2 / scale);
   }, [from, scale, width, onCentre]);
 
+  const format = job.display;
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
   const onDonor = shows === 'donor' || showBefore;
   const shown = onDonor ? donor : result;
@@ -165,7 +166,7 @@ export function Board({
                 side={side}
                 plan={plan}
                 datum={datum}
-                format={job.display}
+                format={format}
                 wheels={wheelsOf(shown)}
                 wheelbase={wheelbase}
                 crossmembers={crossmembersOf(shown, section, chosen)}
@@ -192,14 +193,7 @@ export function Board({
                 <MemberLines {...members} what="plan" across={plan.across} />
               </g>
               <SteelStrips {...{ shown, view, side, plan, section }} />
-              <TapeStrip
-                tape={shown.tape}
-                view={view}
-                format={job.display}
-                zero={{ donor: shown.datum.donor, built: datum }}
-                y={tapeTop}
-                alone={onDonor}
-              />
+              <TapeStrip {...{ view, format }} tape={shown.tape} zero={shown.datum} y={tapeTop} alone={onDonor} />
               {look && <LookedAt x={toPx(view, look.builtX)} y={tapeTop} />}
             </Sheet>
             <Sheet {...size}>
@@ -209,7 +203,7 @@ export function Board({
                 side={side.across}
                 plan={plan.across}
                 datum={datum}
-                format={job.display}
+                format={format}
                 selected={selected}
                 pointed={pointed}
                 onSelect={onSelect}
@@ -232,7 +226,7 @@ export function Board({
                     ends={ends}
                     px={(x) => toPx(view, x)}
                     py={(y) => acrossPx(plan.across, y)}
-                    format={job.display}
+                    format={format}
                   />
                 </g>
               )}

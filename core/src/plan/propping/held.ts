@@ -12,16 +12,13 @@ import {
   standLoads,
   type BeamSupport,
 } from '../../props/index.ts';
-import { type Addition, builtUpSection, sectionProperties, widthOf } from '../../sections/index.ts';
+import { widthOf } from '../../sections/index.ts';
 import { balance } from '../axle-loads.ts';
 import type { Context } from '../context.ts';
-import { floorAt, notchFloor } from '../notch-profile.ts';
-import { frontTop, type Piece, place, railEnd, rearTop, spine, stationsOf } from '../piece.ts';
+import { frontTop, type Piece, place, railEnd, rearTop, spine } from '../piece.ts';
 import { railLumps } from '../solid.ts';
 import type { Rework } from '../state.ts';
-
-/** Young's modulus, MPa: of steel, and of what is lighter than half of it, aluminium. It does not change who carries what. */
-const MODULUS = { steel: 210_000, light: 70_000, lighterThan: 4e-6 } as const;
+import { stiffnessOf } from './stiffness.ts';
 
 /** Something that weighs on a piece: a mass, and at which stations of the rails it bears. */
 export interface Bearing {
@@ -108,44 +105,6 @@ const placedLoads = (pieces: readonly LadenPiece[]): PlacedLoad[] =>
     })),
   );
 
-/** How stiff the rails of a piece are in bending between its stations, each side, as notched and boxed, N·mm². */
-function stiffnessOf({ piece, reworks }: LadenPiece, context: Context) {
-  const modulus = context.density < MODULUS.lighterThan ? MODULUS.light : MODULUS.steel;
-  const [front, rear] = [frontTop(piece), rearTop(piece)];
-  const breaks = [
-    ...SIDES.flatMap((side) => stationsOf(piece, side).map(({ x }) => x)),
-    ...reworks.flatMap(({ operation, from, to }) =>
-      operation.kind === 'box' ? [from + operation.taper / 2, to - operation.taper / 2] : [from, to],
-    ),
-  ].filter((x) => x >= front && x <= rear);
-  const xs = [...new Set(breaks)].sort((a, b) => a - b);
-  return xs.slice(1).map((to, index) => {
-    const from = xs[index] as number;
-    const middle = (from + to) / 2;
-    const there = reworks.filter((rework) => rework.from < middle && rework.to > middle);
-    const of = (side: Side) => modulus * stiffened(piece, side, middle, there, context);
-    return { from: spine(piece, from).x, to: spine(piece, to).x, left: of('left'), right: of('right') };
-  });
-}
-
-/** Second moment of area of a rail at a station with what is boxed or notched there, mm⁴. */
-function stiffened(piece: Piece, side: Side, x: number, reworks: readonly Rework[], context: Context): number {
-  const section = context.section(railAt(piece.rails[side], x).section);
-  const additions = reworks.flatMap(({ operation, from, to }): Addition[] => {
-    if (operation.kind === 'box')
-      return section.kind === 'channel' ? [{ kind: 'boxing', thickness: operation.plate }] : [];
-    const at = floorAt(
-      notchFloor(operation, { from, to }, piece.rails[side], (id) => context.section(id).depth),
-      x,
-    );
-    const depth = at ? Math.abs(at.floor - at.edge) : 0;
-    if (section.kind === 'round' || depth <= 0 || depth >= section.depth) return [];
-    const plate = { width: widthOf(section), thickness: operation.plate };
-    return [{ kind: 'notch', from: operation.from, depth, ...(operation.plate > 0 ? { plate } : {}) }];
-  });
-  return (additions.length > 0 ? builtUpSection(section, additions).properties : sectionProperties(section)).iy;
-}
-
 /**
  * Some pieces in a row as one beam, both rails together.
  *
@@ -154,8 +113,8 @@ function stiffened(piece: Piece, side: Side, x: number, reworks: readonly Rework
  */
 export function beamOf(pieces: readonly LadenPiece[], context: Context): Beam {
   return {
-    stretches: pieces.flatMap((piece) =>
-      stiffnessOf(piece, context).map(({ from, to, left, right }) => ({ from, to, stiffness: left + right })),
+    stretches: pieces.flatMap(({ piece, reworks }) =>
+      stiffnessOf(piece, reworks, context).map(({ from, to, left, right }) => ({ from, to, stiffness: left + right })),
     ),
     loads: placedLoads(pieces),
   };
@@ -250,7 +209,7 @@ export function heldPart(
   const [up, down] = [does('up'), does('down')];
   const points = up.map(({ prop, at }) => ({ x: at.x, y: at.y, top: at.z, rise: prop.shim }));
   const free = footingOf(centre, points);
-  const stiffness = own.flatMap((piece) => stiffnessOf(piece, context));
+  const stiffness = own.flatMap(({ piece, reworks }) => stiffnessOf(piece, reworks, context));
   const shared =
     free.state === 'stays'
       ? standLoads(

@@ -9,6 +9,7 @@ import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { THUMB_KEY } from '../../ui/step-card.tsx';
 import { PlaceSays } from './blade-card.tsx';
 import { onBladeGrid } from './blade-grid.ts';
+import { lookOf, UnknownHatch } from './lane-looks.tsx';
 import { shareOf } from './lane-share.ts';
 import { CostsDrawer } from './costs-drawer.tsx';
 import { WaysDrawer } from './ways-drawer.tsx';
@@ -38,7 +39,7 @@ const [WIDE, TALL, OVER, SIDE] = [362, 470, 108, 34];
 function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly found: FinderResult }) {
   const { store, job } = bench;
   const blade = useBlade(bench);
-  const { serves, stretches, load } = found.lanes;
+  const { serves, stretches, load, unmeasured } = found.lanes;
   const from = Math.min(...serves.map((each) => each.from), found.ends[1]);
   const to = Math.max(...serves.map((each) => each.to), found.ends[0]);
   const [front, rear] = serves.length > 0 ? [from, to] : found.ends;
@@ -85,16 +86,35 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
             <rect width={6} height={6} fill="var(--color-ochre-wash)" />
             <path d="M0 0V6" stroke="var(--color-ochre)" strokeWidth={2.4} />
           </pattern>
+          <UnknownHatch id="hatch-unknown-upright" />
         </defs>
         <rect x={SIDE} y={OVER} width={WIDE - SIDE - 4} height={TALL - OVER - 8} fill="var(--color-sheet)" />
+        {unmeasured.map(({ lane }) => (
+          <g key={lane} data-name={`${LANES[lane]}: not measured`}>
+            <rect
+              x={left(lane) + 1}
+              y={OVER}
+              width={wide - 2}
+              height={TALL - OVER - 8}
+              fill="url(#hatch-unknown-upright)"
+            />
+            <text
+              transform={`translate(${left(lane) + wide / 2 + 4} ${TALL - 16}) rotate(-90)`}
+              fontSize={12}
+              fill="var(--color-graphite)"
+            >
+              not measured
+            </text>
+          </g>
+        ))}
         {stretches.map(({ lane, from: a, to: b, state, hours }) => (
           <rect
             key={`${lane}${a}`}
             x={left(lane) + 3}
             y={y(a)}
-            width={(wide - 6) * (state === 'forbids' ? 1 : shareOf(hours))}
+            width={(wide - 6) * (state === 'costs' ? shareOf(hours) : 1)}
             height={Math.max(1, y(b) - y(a))}
-            fill={state === 'forbids' ? 'var(--color-oxide)' : 'url(#hatch-cost-upright)'}
+            {...lookOf(state, 'url(#hatch-cost-upright)')}
           />
         ))}
         {load.length > 0 && (

@@ -7,6 +7,7 @@ import type { PictureProps, View } from '../../client/picture-props.ts';
 import { type Finding, pick, pickedOf, useFinding } from '../../client/finding.ts';
 import { BladeCard } from './blade-card.tsx';
 import { onBladeGrid } from './blade-grid.ts';
+import { lookOf, UnknownHatch } from './lane-looks.tsx';
 import { shareOf } from './lane-share.ts';
 
 /** Height of the row of ways over the lanes, px. */
@@ -51,10 +52,7 @@ export function LanesTray(props: PictureProps) {
             <rect width={6} height={6} fill="var(--color-ochre-wash)" />
             <path d="M0 0V6" stroke="var(--color-ochre)" strokeWidth={2.4} />
           </pattern>
-          <pattern id="hatch-unknown" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <rect width={7} height={7} fill="var(--color-paper)" />
-            <path d="M0 0V7" stroke="var(--color-pencil)" strokeOpacity={0.4} strokeWidth={1.4} />
-          </pattern>
+          <UnknownHatch id="hatch-unknown" />
         </defs>
         <Lanes found={found} view={view} height={tray.height} width={tray.width} />
         <Ways finding={finding} props={props} />
@@ -183,10 +181,7 @@ function StretchOf({
       y={top + tall - 3 - high}
       width={Math.max(1, right - left)}
       height={high}
-      fill={assumed ? 'var(--color-oxide-wash)' : forbids ? 'var(--color-oxide)' : 'url(#hatch-cost)'}
-      stroke={forbids ? 'var(--color-oxide)' : 'var(--color-ochre)'}
-      strokeWidth={assumed ? 1.2 : 0.6}
-      strokeDasharray={assumed ? '6 4' : undefined}
+      {...lookOf(state, 'url(#hatch-cost)')}
     >
       <title>{`${assumed ? 'Kept clear, assumed' : forbids ? 'Forbids' : `Costs up to ${hoursText(hours)}`}: ${about.join(', ')}`}</title>
     </rect>

@@ -23,6 +23,11 @@ export const parts: BenchParts = {
   },
   legend: [
     { name: 'forbids', draw: <Swatch fill="var(--color-oxide)" stroke="var(--color-oxide)" /> },
+    {
+      name: 'kept clear, assumed',
+      draw: <Swatch fill="var(--color-oxide-wash)" stroke="var(--color-oxide)" dash="6 4" />,
+    },
+    { name: 'unknown, not measured', draw: <Swatch fill="var(--color-paper)" stroke="var(--color-pencil)" /> },
     { name: 'costs: the taller the more', draw: <Swatch fill="url(#hatch-cost)" stroke="var(--color-ochre)" /> },
     { name: 'clear', draw: <Swatch stroke="var(--color-rule)" /> },
     {

@@ -140,4 +140,13 @@ describe('where to cut', () => {
     expect((before - store.getState().blade!) / 25.4).toBeCloseTo(1 / 16, 6);
     expect(region.textContent).toMatch(/ends apart: left/);
   });
+
+  it('a phone too shows unknown lanes as unknown, and rooms that are assumed over the whole lane', async () => {
+    openBench(parts, { ...sprayer, donor: { ...sprayer.donor, crossmembers: [] } }, {}, 'hand');
+    await look();
+    const region = screen.getByRole('region', { name: 'The lanes, upright' });
+    expect(region.querySelector('[data-name="Crossmembers: not measured"]')).not.toBeNull();
+    const dashed = region.querySelector('rect[stroke-dasharray]');
+    expect(Number(dashed!.getAttribute('width'))).toBeGreaterThan(20);
+  });
 });
