@@ -76,7 +76,7 @@ test('a body is typed in, laid over a frame, and gives the plan a wheelbase that
   await expect(page.getByText(/Part 1 of Box comes down on the right rail: 15 mm too deep/)).toBeVisible();
   await press(page, /^Raise the body by 15/);
   await expect(
-    page.getByText(/Nothing of rails, crossmembers, members, shaft, tank and tyres stands in it/),
+    page.getByText(/Nothing of rails, crossmembers, members, shaft, tank and tires stands in it/),
   ).toBeVisible();
   await openDrawer(page, 'Mounts');
   await expect(page.getByRole('row', { name: /^Foot 3 .*outrigger/ })).toBeVisible();

@@ -35,7 +35,7 @@ export interface BodyMount extends Vec3 {
   readonly load?: number;
 }
 
-/** What stands out from the side of a body over a tyre: how far from the middle its inner and its outer edge are. mm. */
+/** What stands out from the side of a body over a tire: how far from the middle its inner and its outer edge are. mm. */
 export interface Fender {
   readonly id: string;
   readonly name: string;
@@ -123,7 +123,7 @@ export interface Body {
   readonly front?: number;
   readonly rear?: number;
   readonly width?: number;
-  /** Gaps that are wanted: to the part ahead of it, and round a tyre; without one the rulebook says. */
+  /** Gaps that are wanted: to the part ahead of it, and round a tire; without one the rulebook says. */
   readonly gapAhead?: number;
   readonly tyreGap?: number;
   /** Its deck, where it is a work body. */

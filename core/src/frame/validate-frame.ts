@@ -203,7 +203,7 @@ function axleProblems(frame: Frame, path: string, show: (mm: number) => string):
           {
             code: 'frame/negative',
             path: `${at}[${index}]`,
-            message: `${axle.name} needs a tyre radius, a track and a rating above 0.`,
+            message: `${axle.name} needs a tire radius, a track and a rating above 0.`,
           },
         ],
   );

@@ -83,7 +83,7 @@ export function axlesAsk(donor: Frame): Ask {
   const assumed = assumedOf(donor.axles);
   return {
     id: 'axles',
-    what: 'Axles: station, height, tyre, rating',
+    what: 'Axles: station, height, tire, rating',
     where:
       assumed.length > 0
         ? onlyAssumed(assumed)

@@ -33,7 +33,7 @@ export function bodyGuide(body: Body, display: LengthFormat): readonly BodyAsk[]
             : wheelbase === null
               ? `${counted(openings.length, 'opening')} entered`
               : `${lengthText(wheelbase, display, true)} apart`,
-      answers: 'what wheelbase it asks for, and whether the tyre rubs',
+      answers: 'what wheelbase it asks for, and whether the tire rubs',
       state: state(openings.length, rough.length === 0),
     },
     {
@@ -70,7 +70,7 @@ export function bodyGuide(body: Body, display: LengthFormat): readonly BodyAsk[]
         fenders.length + points.length === 0
           ? 'edges of the fenders from the middle; treads; the lowest ahead of and behind the wheels'
           : `${counted(fenders.length, 'fender')}, ${counted(points.length, 'point')}`,
-      answers: 'whether tyres are covered, step height, approach and departure',
+      answers: 'whether tires are covered, step height, approach and departure',
       state:
         fenders.length + points.length === 0
           ? 'missing'

@@ -39,7 +39,7 @@ describe('a body as changed against leaving it', () => {
     expect(changed.leastCover).toBe(asItIs.leastCover);
   });
 
-  it('wider it covers its tyres by half of it more, and its mounts go outward beside the rail', () => {
+  it('wider it covers its tires by half of it more, and its mounts go outward beside the rail', () => {
     const { asItIs, changed } = compared(change('width', 0, 140))!;
     expect(changed.leastCover! - asItIs.leastCover!).toBeNear(70, 1e-9);
     expect([asItIs.mountsBeside, changed.mountsBeside]).toEqual([2, 6]);

@@ -7,7 +7,7 @@ export interface BodyEffects {
   /** How much wider the frame must become; null where no one width serves. */
   readonly wider: number | null;
   readonly mountsBeside: number;
-  /** The least that a fender reaches beyond its tyre. */
+  /** The least that a fender reaches beyond its tire. */
   readonly leastCover: number | null;
   readonly clashes: number;
   readonly toDecide: number;

@@ -90,7 +90,7 @@ export const BODY_FIGURES = {
         note: !known
           ? 'nothing measured to keep clear'
           : all.length === 0
-            ? 'with frame and tyres'
+            ? 'with frame and tires'
             : dotted([...new Set(all.map(({ part }) => part.name))]),
         restsOn: all.length === 0 ? [] : deciding(plan),
       };

@@ -18,9 +18,9 @@ const level = (changes: Partial<Axle> = {}): Axle[] =>
   }));
 const measure = (changes = {}) => evaluatePlan(inputOf(plainFrame({ axles: level(), ...changes }))).measures.before;
 
-/** The angle by which a line through a point outside a tyre must be turned to touch it from below: bisected, not solved. */
+/** The angle by which a line through a point outside a tire must be turned to touch it from below: bisected, not solved. */
 function tangent(away: number, height: number, radius: number): number {
-  // Height of the ramp's line through the point over the lowest point of the tyre, for a ramp of `angle`.
+  // Height of the ramp's line through the point over the lowest point of the tire, for a ramp of `angle`.
   const clears = (angle: number) => {
     const distance = Math.abs(Math.sin(angle) * away - Math.cos(angle) * height);
     return distance - radius;
@@ -74,7 +74,7 @@ describe('measures', () => {
     expect(bare.usableCabToAxle).toBeNull();
   });
 
-  it('clearance counts from the ground under the tyres, level or leaning', () => {
+  it('clearance counts from the ground under the tires, level or leaning', () => {
     // Underside of the rail at −150; ground at −530.
     expect(measure().lowest).toMatchObject({ clearance: 380, what: 'left rail' });
     const nose = level().map((axle) => (axle.role === 'front' ? { ...axle, tyreRadius: 280 } : axle));
@@ -83,7 +83,7 @@ describe('measures', () => {
     expect(measure({ axles: nose }).lowest!.clearance).toBeNear(-150 - (-430 - 800 * slope), 1e-9);
   });
 
-  it('approach, departure and breakover lines touch the tyres', () => {
+  it('approach, departure and breakover lines touch the tires', () => {
     const { approach, departure, breakover } = measure();
     // The rail's lower corner is level with the axle centres.
     expect(approach).toBeNear(tangent(800, 0, 380), 1e-9);

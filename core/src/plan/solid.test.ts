@@ -101,7 +101,7 @@ describe('the steel of a frame with leaning ends', () => {
 });
 
 describe('the ramp angles', () => {
-  // A rail whose underside is 330 under the datum plane would touch first at its lowest corner: the tyre of radius 380 at
+  // A rail whose underside is 330 under the datum plane would touch first at its lowest corner: the tire of radius 380 at
   // (4300, −150), the corner of the bottom edge at x, z = −150.
   const ramp = (x: number, z: number) => {
     const [away, height] = [x - 4300, z + 150];

@@ -86,14 +86,14 @@ export function wheelsUnder(axles: readonly RiderOutcome<Axle>[]): Wheels | null
   return front && rear && rear.x > front.x ? { front, rear } : null;
 }
 
-/** The ground under the tyres in side view: how high it lies at a station, mm, and how much it rises to the rear. */
+/** The ground under the tires in side view: how high it lies at a station, mm, and how much it rises to the rear. */
 export interface GroundLine {
   readonly at: (x: number) => number;
   readonly slope: number;
 }
 
 /**
- * The ground that the tyres stand on.
+ * The ground that the tires stand on.
  *
  * @param wheels The outermost wheels.
  */
@@ -128,7 +128,7 @@ export function lowestOf(
 }
 
 /**
- * Steepest ramp (radians from level) that clears a spot outside a tyre: the line tangent under the tyre to the spot.
+ * Steepest ramp (radians from level) that clears a spot outside a tire: the line tangent under the tire to the spot.
  * `sign` 1 for a spot behind the wheel, −1 for one ahead of it.
  */
 function rampAngle(wheel: Wheel, spot: Spot, sign: 1 | -1): number {

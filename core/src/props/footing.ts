@@ -11,7 +11,7 @@ export interface StandPoint {
 /** Which way something goes over. */
 export type Over = 'front' | 'rear' | 'left' | 'right';
 
-/** How far the centre of gravity is from where a piece would go over, mm; below 0 it does. */
+/** How far the center of gravity is from where a piece would go over, mm; below 0 it does. */
 export interface TippingMargins {
   readonly front: number;
   readonly rear: number;
@@ -29,7 +29,7 @@ export interface Footing {
   readonly margins: TippingMargins | null;
   /** How far it may lean before it goes over, radians; null where it hangs below its stands' tops or does not stand. */
   readonly tilt: number | null;
-  /** Of its centre of gravity over the stands' tops, mm. */
+  /** Of its center of gravity over the stands' tops, mm. */
   readonly above: number;
   /**
    * Places among the stands of the two that it would go over first, or goes over; null where one or none is under it.
@@ -40,14 +40,14 @@ export interface Footing {
 /** Nearer than this to a stand or a line of stands it balances there, mm. */
 const BALANCES = 0.5;
 
-/** Where a level line through the centre along an axis leaves a convex outline: behind and ahead of it. */
+/** Where a level line through the center along an axis leaves a convex outline: behind and ahead of it. */
 function leaves(
   outline: readonly (readonly [number, number])[],
-  centre: readonly [number, number],
+  center: readonly [number, number],
   axis: 0 | 1,
 ): readonly [number, number] | null {
   const across = 1 - axis;
-  const level = centre[across] as number;
+  const level = center[across] as number;
   const met = outline.flatMap((a, index) => {
     const b = outline[(index + 1) % outline.length] as readonly [number, number];
     const [from, to] = [a[across] as number, b[across] as number];
@@ -77,15 +77,15 @@ function nearestEdge(outline: readonly (readonly [number, number])[], [x, y]: re
 }
 
 /**
- * Whether something rigid stands: by where its centre of gravity is over the hull of what it stands on, seen from above.
+ * Whether something rigid stands: by where its center of gravity is over the hull of what it stands on, seen from above.
  *
- * @param centre Its centre of gravity, mm.
+ * @param center Its center of gravity, mm.
  * @param stands What it stands on; each can only push.
  */
-export function footingOf(centre: Vec3, stands: readonly StandPoint[]): Footing {
-  const above = centre.z - Math.max(...stands.map(({ top }) => top), -Infinity);
+export function footingOf(center: Vec3, stands: readonly StandPoint[]): Footing {
+  const above = center.z - Math.max(...stands.map(({ top }) => top), -Infinity);
   if (stands.length === 0) return { state: 'falls', over: null, margins: null, tilt: null, above: 0, edge: null };
-  const at = [centre.x, centre.y] as const;
+  const at = [center.x, center.y] as const;
   const outline = polygonHull(stands.map(({ x, y }): [number, number] => [x, y]));
   const xs = stands.map(({ x }) => x);
   const ys = stands.map(({ y }) => y);
@@ -146,7 +146,7 @@ function lineMiss(stands: readonly StandPoint[], [x, y]: readonly [number, numbe
   return long === 0 ? Math.hypot(x - a.x, y - a.y) : ((b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x)) / long;
 }
 
-/** The side on which the centre is farthest out. */
+/** The side on which the center is farthest out. */
 function wayOver([x, y]: readonly [number, number], xs: readonly number[], ys: readonly number[]): Over {
   const out: readonly (readonly [Over, number])[] = [
     ['front', Math.min(...xs) - x],

@@ -218,7 +218,7 @@ export function BoardTable({ job, result, selected, onSelect }: BoardTableProps)
         })}
       </CaptionedTable>
       <p className="text-pencil">
-        Stations count from the datum hole, heights from the datum plane. Ramps are tangent to the tyres. Mass is that
+        Stations count from the datum hole, heights from the datum plane. Ramps are tangent to the tires. Mass is that
         of rails, crossmembers, brackets and the weights entered; the body is counted where it says so, its front wheel
         opening on the front axle. Planning figures, not an approval: weigh the truck axle by axle.
       </p>

@@ -33,7 +33,7 @@ export const ABOUT: Readonly<Record<string, string>> = {
   survey: 'The survey',
   'fit-up': 'Fit-up of the ends',
   body: 'The body',
-  tyre: 'Room for tyres',
+  tyre: 'Room for tires',
   mount: 'Mounts and their brackets',
   shaft: 'The drive shaft',
   cut: 'Cutting',

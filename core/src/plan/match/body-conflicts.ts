@@ -218,8 +218,8 @@ export const bodyConflicts: Finder = (findings, context) =>
               severity: 'warn',
               message:
                 room.ride < 0
-                  ? `The tyre stands ${context.show(-room.ride)} into ${opening.name} of ${seat.body.name} as it is.`
-                  : `The tyre rubs in ${opening.name} of ${seat.body.name} at full bump: ${context.show(-room.bump)} are missing.`,
+                  ? `The tire stands ${context.show(-room.ride)} into ${opening.name} of ${seat.body.name} as it is.`
+                  : `The tire rubs in ${opening.name} of ${seat.body.name} at full bump: ${context.show(-room.bump)} are missing.`,
               waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Let the bump stop come in earlier.'),
             },
           ]

@@ -226,7 +226,7 @@ const standsIn = (keep: Keep, pose: BodyPose, stretches: readonly Stretch[]): St
  *
  * @param body The body; validated.
  * @param pose Where it sits.
- * @param frame Pieces, crossmembers, the room of the tyres, and what else is solid, as built.
+ * @param frame Pieces, crossmembers, the room of the tires, and what else is solid, as built.
  * @param sectionOf Looks a section up by its id.
  */
 export function clashesOf(
@@ -253,7 +253,7 @@ export function clashesOf(
       const { id, name } = outcome.crossmember;
       return found ? [{ part, with: { kind: 'crossmember', id }, withName: name, ...found }] : [];
     });
-    // A floor lies over the tyres' openings; only what stands out of it is met by them.
+    // A floor lies over the tires' openings; only what stands out of it is met by them.
     const tyres = keep.wide
       ? []
       : frame.tyres.flatMap((tyre): Clash[] => {

@@ -4,7 +4,7 @@ import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 import { axleUnder } from './openings.ts';
 
-/** A fender over the tyres of its axle, mm: how far it reaches beyond the tyre outside, and inside; below 0 the tyre stands out. */
+/** A fender over the tires of its axle, mm: how far it reaches beyond the tire outside, and inside; below 0 the tire stands out. */
 export interface FenderOver {
   readonly fender: Fender;
   readonly out: number;
@@ -12,11 +12,11 @@ export interface FenderOver {
 }
 
 /**
- * How the fenders of a body cover the tyres, straight ahead; of axles that are not there nothing.
+ * How the fenders of a body cover the tires, straight ahead; of axles that are not there nothing.
  *
  * @param body The body.
  * @param axles Axles as built.
- * @param rules The shop’s rulebook: how wide a tyre is.
+ * @param rules The shop’s rulebook: how wide a tire is.
  */
 export const fendersOver = (
   { fenders }: Pick<Body, 'fenders'>,

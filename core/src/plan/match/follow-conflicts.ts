@@ -20,8 +20,8 @@ const nearTyres = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }
         about: opening.id,
         code: 'tyre-near',
         severity: 'warn',
-        message: `${opening.name} of ${body.name} leaves ${show(room.bump)} round the tyre at full bump; ${show(wanted)} are wanted.`,
-        waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tyre.'),
+        message: `${opening.name} of ${body.name} leaves ${show(room.bump)} round the tire at full bump; ${show(wanted)} are wanted.`,
+        waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tire.'),
       },
     ];
   });
@@ -65,8 +65,8 @@ const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): re
         code: 'tyre-uncovered',
         severity: 'warn',
         message: outside
-          ? `The tyre stands ${show(wanted - out)} out of ${fender.name} of ${body.name}: many vehicle codes want it covered.`
-          : `The tyre stands ${show(-inside)} farther in than ${fender.name} of ${body.name} reaches.`,
+          ? `The tire stands ${show(wanted - out)} out of ${fender.name} of ${body.name}: many vehicle codes want it covered.`
+          : `The tire stands ${show(-inside)} farther in than ${fender.name} of ${body.name} reaches.`,
         waysOut: advise(
           'Widen the fender, or take wheels with another offset.',
           'Ask what your vehicle code wants covered.',

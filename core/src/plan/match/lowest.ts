@@ -15,7 +15,7 @@ const NEAR = 0.01;
  *
  * @param body The body; validated.
  * @param pose Where it sits now.
- * @param frame Pieces, crossmembers and the room of the tyres as built.
+ * @param frame Pieces, crossmembers and the room of the tires as built.
  * @param sectionOf Looks a section up by its id.
  */
 export function lowestThatClears(

@@ -309,7 +309,7 @@ describe('what a body asks for', () => {
     expect(seatIn(carryOutEdit(more, again!.edit!, 'x')).wheelbase!.overPlan).toBeNear(0, 1e-9);
   });
 
-  it('a tyre that rubs at full bump is told, and one that has room is not', () => {
+  it('a tire that rubs at full bump is told, and one that has room is not', () => {
     const rubs = (radius: number, z: number) =>
       evaluatePlan(input({ openings: [{ ...body.openings[0]!, z, radius }] })).conflicts.filter(
         ({ code }) => code === 'tyre-rubs',
@@ -498,7 +498,7 @@ it('a mount that the rail stands in is cured by a bracket moved outboard, in one
 });
 
 describe('what follows from where it sits', () => {
-  it('fenders cover the tyre by hand, and one that does not is told', () => {
+  it('fenders cover the tire by hand, and one that does not is told', () => {
     // Track 1600, tyre 228.6 wide: its outer face at 914.3, its inner at 685.7.
     const fender = { id: 'f', name: 'Fender', over: 'front', inner: 600, outer: 940 } as const;
     expect(seatIn(input({ fenders: [fender] })).fenders[0]).toMatchObject({
@@ -509,7 +509,7 @@ describe('what follows from where it sits', () => {
     expect(bare.conflicts.find(({ code }) => code === 'tyre-uncovered')!.message).toMatch(/stands .* out of Fender/);
   });
 
-  it('an edge by points is measured to: a square one round the tyre leaves its nearest side', () => {
+  it('an edge by points is measured to: a square one round the tire leaves its nearest side', () => {
     const outline = [
       { x: -450, z: -300 },
       { x: -450, z: 260 },
@@ -517,7 +517,7 @@ describe('what follows from where it sits', () => {
       { x: 430, z: -300 },
     ];
     const opening = { id: 'o1', name: 'Front opening', over: 'front', x: 0, z: -180, outline } as const;
-    // Wheel at (700, −180) with a tyre of 380; the body's zero at 700: sides 450 ahead and 430 behind, lid 440 over.
+    // Wheel at (700, −180) with a tire of 380; the body's zero at 700: sides 450 ahead and 430 behind, lid 440 over.
     const { room } = seatIn(input({ openings: [opening] }, { x: 700, z: 0 })).openings[0]!;
     expect(room!.ride).toBeNear(50, 1e-9);
     expect(room!.bump).toBeNear(440 - 76.2 - 380, 1e-9);

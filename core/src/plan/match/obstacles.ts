@@ -17,7 +17,7 @@ interface Standing {
 
 /** What a body must clear besides rails and crossmembers: each worked out when it is first asked for. */
 export interface Obstacles {
-  /** The room of turned tyres. */
+  /** The room of turned tires. */
   readonly tyres: readonly TyreRoom[];
   /** What takes up room on the frame: tank, battery box. */
   readonly rooms: readonly OtherSolid[];

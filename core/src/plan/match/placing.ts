@@ -173,7 +173,7 @@ export function placedAtMounts(body: Body, wishes: readonly MountWish[], from: B
  *
  * @param body The body.
  * @param from Where the body sits now.
- * @param ground How much the ground rises to the rear under the tyres, dz/dx.
+ * @param ground How much the ground rises to the rear under the tires, dz/dx.
  */
 export function floorLevel(body: Body, from: BodyPose, ground: number): BodyPose | null {
   const [first, last] = [body.underside[0], body.underside.at(-1)];

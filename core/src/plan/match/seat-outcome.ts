@@ -52,7 +52,7 @@ export interface SeatOutcome {
   readonly clearKnown: boolean;
   /** Height of its floor over the ground at both ends, mm; null where the floor or an axle is not known. */
   readonly floor: { readonly front: number; readonly rear: number } | null;
-  /** How its fenders cover the tyres. */
+  /** How its fenders cover the tires. */
   readonly fenders: readonly FenderOver[];
   /** The part of a body or of the donor's cab ahead of it, the gap to that, and the gap that is wanted, mm. */
   readonly ahead: { readonly name: string; readonly gap: number; readonly wanted: number } | null;

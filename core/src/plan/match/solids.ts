@@ -20,7 +20,7 @@ export interface Solid {
   readonly top: number;
 }
 
-/** Something solid on the built frame besides rails, crossmembers and tyres, by stations from front to rear. */
+/** Something solid on the built frame besides rails, crossmembers and tires, by stations from front to rear. */
 export interface OtherSolid {
   readonly kind: 'member' | 'room' | 'shaft';
   readonly id: string;

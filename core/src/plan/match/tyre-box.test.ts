@@ -19,7 +19,7 @@ const tyre: TyreMoves = {
   kingpin: 700,
 };
 
-describe('the room of a tyre', () => {
+describe('the room of a tire', () => {
   it('turned, lifted and let down: as in the independent case', () => {
     const { input, expected } = reference.cases.find(({ id }) => id === 'tyre_front') as unknown as {
       input: Record<string, number>;
@@ -42,7 +42,7 @@ describe('the room of a tyre', () => {
     );
   });
 
-  it('that is not steered is the tyre itself', () => {
+  it('that is not steered is the tire itself', () => {
     expect(tyreBox({ ...tyre, lock: 0, bump: 0, droop: 0 })).toEqual({
       front: -300,
       rear: 500,
@@ -84,7 +84,7 @@ describe('the room of a tyre', () => {
   });
 });
 
-describe('a tyre in what must stay clear', () => {
+describe('a tire in what must stay clear', () => {
   const frame = plainFrame();
   const [front] = frame.axles;
   const step = (changes: object) => ({
@@ -109,10 +109,10 @@ describe('a tyre in what must stay clear', () => {
   };
 
   it('is told by its side, and by how much the body must rise', () => {
-    // The tyre reaches farther back when it is turned than where it stands.
+    // The tire reaches farther back when it is turned than where it stands.
     expect(front!.tyreRadius).toBeLessThan(500);
     expect(clashes({ front: front!.tyreRadius + 5 })).toMatchObject([
-      { with: { kind: 'tyre', side: 'left' }, withName: 'the left tyre of the front axle' },
+      { with: { kind: 'tyre', side: 'left' }, withName: 'the left tire of the front axle' },
     ]);
     const [clash] = clashes({ front: 0 });
     expect(clash!.deep).toBeNear(front!.z + front!.tyreRadius + 76.2 + 50, 1e-6);

@@ -2,7 +2,7 @@ import { type Axle, type Side, SIDES, sideSign } from '../../frame/index.ts';
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 
-/** A tyre and how far it moves, mm and radians: a cylinder turned about an upright kingpin, lifted and let down. */
+/** A tire and how far it moves, mm and radians: a cylinder turned about an upright kingpin, lifted and let down. */
 export interface TyreMoves {
   readonly radius: number;
   readonly width: number;
@@ -18,7 +18,7 @@ export interface TyreMoves {
   readonly kingpin: number;
 }
 
-/** The room that a tyre sweeps, mm: along the frame, outward from the centre line, and in height. */
+/** The room that a tire sweeps, mm: along the frame, outward from the centre line, and in height. */
 export interface TyreBox {
   readonly front: number;
   readonly rear: number;
@@ -35,9 +35,9 @@ function most(a: number, b: number, lock: number): number {
 }
 
 /**
- * The room that a tyre needs through all angles up to lock, lifted by bump and let down by droop.
+ * The room that a tire needs through all angles up to lock, lifted by bump and let down by droop.
  *
- * @param tyre The tyre and its moves.
+ * @param tyre The tire and its moves.
  */
 export function tyreBox({ radius, width, offset, lock, bump, droop, x, z, kingpin }: TyreMoves): TyreBox {
   const [out, into] = [offset + width / 2, offset - width / 2];
@@ -60,8 +60,8 @@ export interface TyreRoom extends TyreBox {
 }
 
 /**
- * The room that the tyres of a frame need, by the rulebook's lock, bump and droop: front axles are steered, rear ones not.
- * The kingpin stands inboard of the middle of the tyre by the rulebook's offset.
+ * The room that the tires of a frame need, by the rulebook's lock, bump and droop: front axles are steered, rear ones not.
+ * The kingpin stands inboard of the middle of the tire by the rulebook's offset.
  *
  * @param axles Axles as built.
  * @param rules The shop’s rulebook.
@@ -85,11 +85,11 @@ export function tyreRooms(axles: readonly RiderOutcome<Axle>[], rules: Rulebook)
       z: built.z,
       kingpin: item.track / 2 - offset,
     });
-    return SIDES.map((side) => ({ ...box, axle: item.id, side, name: `the ${side} tyre of the ${item.role} axle` }));
+    return SIDES.map((side) => ({ ...box, axle: item.id, side, name: `the ${side} tire of the ${item.role} axle` }));
   });
 }
 
-/** The breadth of a tyre's room across the frame, from the left: y below 0 is left. */
+/** The breadth of a tire's room across the frame, from the left: y below 0 is left. */
 export const acrossOf = ({
   side,
   inner,

@@ -54,7 +54,7 @@ describe('a floor that is not level across', () => {
 });
 
 describe('an opening that is no circle', () => {
-  it('its edge is pasted from a spreadsheet, and the room round the tyre is measured to it', () => {
+  it('its edge is pasted from a spreadsheet, and the room round the tire is measured to it', () => {
     const { now } = openBench(parts, van, { drawer: 'openings' });
     const [opening] = carrier!.openings;
     const room = (job: Job) => evaluatePlan(job).seats[0]!.openings[0]!.room;

@@ -195,7 +195,7 @@ export const FendersDrawer = drawerOf(
   tableOf<Fender>(() => ({
     list: 'fenders',
     caption: 'Fenders',
-    hint: 'How far their edges are from the middle of the body, both sides alike: whether they cover the tyres.',
+    hint: 'How far their edges are from the middle of the body, both sides alike: whether they cover the tires.',
     columns: FENDERS,
     addLabel: 'Add a fender',
     newRow: (_after, count) => ({

@@ -117,7 +117,7 @@ function Comparison({
       ({ wider }) => (wider === null ? 'no one width does' : wider === 0 ? 'as it is' : show(wider)),
     ],
     ['Mounts beside the rail', ({ mountsBeside }) => String(mountsBeside)],
-    ['Least a fender covers beyond the tyre', ({ leastCover }) => orDash(leastCover)],
+    ['Least a fender covers beyond the tire', ({ leastCover }) => orDash(leastCover)],
     ['Clashes', ({ clashes }) => String(clashes)],
     ['To decide on the plan', ({ toDecide }) => String(toDecide)],
   ];

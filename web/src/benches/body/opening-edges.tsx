@@ -43,7 +43,7 @@ function OpeningEdge({
         {opening.name}, edge by points: {opening.outline?.length ?? 0}
       </summary>
       <p className="text-sm text-pencil">
-        From its front foot over the top to its rear foot, where it is no circle. With points the room round the tyre is
+        From its front foot over the top to its rear foot, where it is no circle. With points the room round the tire is
         measured to them.
       </p>
       {problem && (

@@ -66,7 +66,7 @@ describe('what follows from where a body sits', () => {
     const { fenders, steps, openings } = seat(van);
     const rows = new Map(follows() as [string, string][]);
     expect([...rows.keys()]).toEqual([
-      ...openings.filter(({ room }) => room).map(({ opening }) => `${opening.name}, round the tyre`),
+      ...openings.filter(({ room }) => room).map(({ opening }) => `${opening.name}, round the tire`),
       ...fenders.map(({ fender }) => `${fender.name} covers, out and in`),
       ...steps.map(({ point }) => `${point.name}, over the ground`),
       'Approach with the body',

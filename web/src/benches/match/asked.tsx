@@ -46,7 +46,7 @@ export function WidthAsked({ bench, seat }: AsksProps) {
 
 const degrees = (radians: number): string => `${((radians * 180) / Math.PI).toFixed(1)}°`;
 
-/** What follows from where it sits: room round the tyres, cover, the gap ahead, steps, approach and departure. */
+/** What follows from where it sits: room round the tires, cover, the gap ahead, steps, approach and departure. */
 export function WhatFollows({ bench, seat }: AsksProps) {
   const format = bench.job.display;
   const { openings, fenders, ahead, steps } = seat;
@@ -57,7 +57,7 @@ export function WhatFollows({ bench, seat }: AsksProps) {
         ? [
             {
               key: opening.id,
-              name: `${opening.name}, round the tyre`,
+              name: `${opening.name}, round the tire`,
               value: (
                 <>
                   <Length mm={room.ride} format={format} /> · <Length mm={room.bump} format={format} /> at full bump

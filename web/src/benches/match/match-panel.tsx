@@ -128,7 +128,7 @@ function Conflicts({ bench, seat }: SeatProps) {
       <p className="mt-3">
         {seat.clearKnown ? (
           <Verdict kind="good">
-            Nothing of rails, crossmembers, members, shaft, tank and tyres stands in it, with the lock and travel of the
+            Nothing of rails, crossmembers, members, shaft, tank and tires stands in it, with the lock and travel of the
             wheels as the rulebook assumes them.
           </Verdict>
         ) : (
