@@ -158,9 +158,6 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
   });
 };
 
-/** No weld of a joint runs farther along the rail from its middle than this, mm. */
-const FARTHEST_WELD = 1000;
-
 /**
  * Holes, brackets and the identity stamp close to a joint.
  *
@@ -170,6 +167,14 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
   const { rules, show } = context;
   const limit = ruleValue(rules, 'joint/hole-distance');
   const made = new Map(splices.map((outcome) => [outcome.joint.id, outcome.rails]));
+  const welds = all.map((joint) => {
+    const reaches = (made.get(joint.id) ?? []).map(({ reach }) => reach.weld);
+    return {
+      joint,
+      from: joint.builtX + Math.min(0, ...reaches.map(([front]) => front)),
+      to: joint.builtX + Math.max(0, ...reaches.map(([, rear]) => rear)),
+    };
+  });
   const found: Finding[] = [];
   for (const outcome of features) {
     const x = builtXOf(outcome);
@@ -179,8 +184,9 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
     const ahead = x - feature.x + from;
     const behind = x - feature.x + to;
     const sides = sidesOf(feature);
-    for (const joint of all) {
-      if (Math.max(ahead - joint.builtX, joint.builtX - behind) >= limit + FARTHEST_WELD) continue;
+    for (const weld of welds) {
+      if (Math.max(ahead - weld.to, weld.from - behind) >= limit) continue;
+      const { joint } = weld;
       const rails = (made.get(joint.id) ?? []).filter(({ rail }) => sides.includes(rail as Side));
       const [front, rear] = [
         Math.min(0, ...rails.map(({ reach }) => reach.weld[0])),

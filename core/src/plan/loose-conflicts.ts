@@ -13,6 +13,15 @@ interface Tie {
   readonly to: number;
 }
 
+/** What ties each state of the frame: asked for before one operation and after another. */
+const known = new WeakMap<PlanState, readonly Tie[]>();
+
+function tiesOf(state: PlanState): readonly Tie[] {
+  const ties = known.get(state) ?? tiesIn(state);
+  known.set(state, ties);
+  return ties;
+}
+
 /** Crossmembers that stand, and legs and braces that run from one rail to the other. */
 function tiesIn({ crossmembers, members, braces }: PlanState): readonly Tie[] {
   const spanned = (xs: readonly number[]): Tie => ({ source: 'donor', from: Math.min(...xs), to: Math.max(...xs) });
@@ -30,13 +39,22 @@ function tiesIn({ crossmembers, members, braces }: PlanState): readonly Tie[] {
   ];
 }
 
-const holds = (pieces: readonly Piece[], { source, from, to }: Tie): boolean => {
-  const has = (x: number) =>
-    pieces.some((piece) => piece.source === source && isWithin(x, { from: frontTop(piece), to: rearTop(piece) }));
-  return has(from) && has(to);
-};
+/** Whether one of the ties has both its ends on these pieces. */
+function isTied(pieces: readonly Piece[], ties: readonly Tie[]): boolean {
+  const spans = pieces.map((piece) => ({ source: piece.source, from: frontTop(piece), to: rearTop(piece) }));
+  return ties.some(({ source, from, to }) => {
+    const has = (x: number) => spans.some((span) => span.source === source && isWithin(x, span));
+    return has(from) && has(to);
+  });
+}
 
-const isTied = (pieces: readonly Piece[], ties: readonly Tie[]): boolean => ties.some((tie) => holds(pieces, tie));
+/** Whether anything that can hold the rails to each other was added, moved or taken off. */
+const tiesChanged = (before: PlanState, after: PlanState): boolean =>
+  before.crossmembers !== after.crossmembers || before.members !== after.members || before.braces !== after.braces;
+
+/** Whether a piece between the same two ends is among them, wherever it is. */
+const isAmong = (pieces: readonly Piece[], { front, rear }: Piece): boolean =>
+  pieces.some((other) => other.front === front && other.rear === rear);
 
 /** The bodies that an operation's cuts leave, front to rear, without what it takes out. */
 function bodiesAt(step: PlanStep): readonly (readonly Piece[])[] {
@@ -131,7 +149,7 @@ export const loosePieces: Finder = (findings) => {
       found.push(loose(piece, where, why, step, findings));
     };
     if (partingsOf(step).length > 0) {
-      const ties = tiesIn(before);
+      const ties = tiesOf(before);
       const bodies = bodiesAt(step);
       const letters = lettersOf(step, findings);
       if (bodies.length > 1 || isTied(before.pieces, ties))
@@ -147,11 +165,12 @@ export const loosePieces: Finder = (findings) => {
           tell(piece, where, ': its two rails come loose from each other at the cut.');
         }
     }
-    // What only moves or adds something leaves every piece tied as it was.
-    const changed = state.pieces !== before.pieces || state.crossmembers !== before.crossmembers;
-    if (state.pieces.length > 1 && (changed || state.members !== before.members || state.braces !== before.braces)) {
-      const ties = tiesIn(state);
-      for (const piece of state.pieces)
+    // A piece between the same ends is tied as it was, where nothing across was changed.
+    const changed = tiesChanged(before, state);
+    const looked = changed ? state.pieces : state.pieces.filter((piece) => !isAmong(before.pieces, piece));
+    if (state.pieces.length > 1 && looked.length > 0) {
+      const ties = tiesOf(state);
+      for (const piece of looked)
         if (piece.source === 'donor' && !isTied([piece], ties) && !isTold([piece]))
           tell(
             piece,

@@ -41,6 +41,9 @@ export interface Through {
   readonly fit: EndFit;
 }
 
+/** To a thousandth of a mm: a frame that is moved as a whole fits as before, in spite of floating-point noise. */
+const rounded = (mm: number): number => Math.round(mm * 1000) / 1000;
+
 /** How the ends of one rail come to a joint: what the plan turns on purpose is filled, and does not count as an opening. */
 function fitOf(
   rail: RailId,
@@ -53,9 +56,9 @@ function fitOf(
   // A closed rail has a second upright wall, whose offset is another one where the widths differ.
   const inner = section && isClosed(section) ? Math.abs(outward - width) : 0;
   return {
-    sideways: Math.max(Math.abs(dy), inner),
-    height: Math.max(Math.abs(dz), Math.abs(dz - depth)),
-    opening: plannedKink ? 0 : Math.max(0, gapTop, gapBottom),
+    sideways: rounded(Math.max(Math.abs(dy), inner)),
+    height: rounded(Math.max(Math.abs(dz), Math.abs(dz - depth))),
+    opening: plannedKink ? 0 : rounded(Math.max(0, gapTop, gapBottom)),
     uncut,
   };
 }

@@ -83,8 +83,8 @@ const FIT_KEYS = ['sideways', 'height', 'opening', 'uncut'] as const satisfies r
 
 /** What was reckoned last of each splice: a dragged cut changes none of it. */
 const known = new WeakMap<RailSplice, Known[]>();
-/** A splice is reckoned in the rails, and in a member or two at most. */
-const KEPT = 4;
+/** The plain splice is made at every joint that nobody has decided, on both rails, each with its own fit. */
+const KEPT = 64;
 
 /**
  * What one rail's splice is worth; remembered as long as splice, section, material and rules are the same objects.
