@@ -1,5 +1,5 @@
 import { emptyPlan, evaluatePlan, type PlanInput, type PlanResult } from '../plan/index.ts';
-import { platesOff, unsupported } from './contact.ts';
+import { fasteningsOff, unsupported } from './contact.ts';
 import { type SolidFinding, TOUCH } from './finding.ts';
 import { inWorkshop, type Kernel, type Workshop } from './kernel.ts';
 import { fitSleeve, overlapsOf } from './overlaps.ts';
@@ -13,7 +13,7 @@ const allFindings = (
 ): SolidFinding[] => {
   const made = frameSolids(workshop, input, result);
   const all = made.map((one) => (one.kind === 'sleeve' ? fitSleeve(workshop, one, made) : one));
-  return [...overlapsOf(workshop, all, show), ...platesOff(workshop, all), ...unsupported(workshop, all)];
+  return [...overlapsOf(workshop, all, show), ...fasteningsOff(workshop, all), ...unsupported(workshop, all)];
 };
 
 /** Members that cross on the donor still cross after a small rotation: overlaps that grow by up to this share are not reported. */
@@ -23,7 +23,7 @@ const CROSSING = 0.25;
 const onDonor = new WeakMap<PlanInput['donor'], ReadonlyMap<string, number>>();
 
 /**
- * Checks the finished frame in 3D: overlaps, plates off the steel, sleeves that do not fit, crossmembers without a rail. Findings that
+ * Checks the finished frame in 3D: overlaps, plates and brackets off the steel, sleeves that do not fit, crossmembers without a rail. Findings that
  * are no worse than on the donor as measured are omitted.
  *
  * @param kernel The kernel.

@@ -1,13 +1,13 @@
 import { type Acceptance, advise, type Conflict, conflictOf } from '../plan/index.ts';
 import type { Manifold, Triple } from './kernel.ts';
-import type { FrameSolid } from './things.ts';
+import type { FrameSolid } from './frame-solid.ts';
 
 /** Overlaps up to this count as touching, mm. */
 export const TOUCH = 0.2;
 
 /** A finding of the check in 3D. */
 export interface SolidFinding {
-  readonly code: 'overlap' | 'plate-off-steel' | 'sleeve-blocked' | 'unsupported';
+  readonly code: 'overlap' | 'plate-off-steel' | 'bracket-off-steel' | 'sleeve-blocked' | 'unsupported';
   /** Names it within its plan. */
   readonly key: string;
   /** Ids of the things it is about; a click selects the first. */
@@ -15,7 +15,7 @@ export interface SolidFinding {
   readonly message: string;
   /** Its middle in frame coordinates, mm; x is its built station. */
   readonly at: Triple;
-  /** How much, mm; for a plate the share of its face in contact. */
+  /** How much, mm; for a plate or bracket the share of its face in contact. */
   readonly amount: number;
 }
 
@@ -47,6 +47,7 @@ export const keyOf = (code: SolidFinding['code'], ...about: readonly FrameSolid[
 const ADVICE: Readonly<Record<SolidFinding['code'], readonly string[]>> = {
   overlap: ['Move one of them, or change the plan.', 'Measure both if their sizes are assumed.'],
   'plate-off-steel': ['Move or shorten the plate so that it lies on the rail.'],
+  'bracket-off-steel': ['Fit the bracket to the rail as it is, or move the mount.'],
   'sleeve-blocked': ['Use a smaller tube or a shorter sleeve, or splice with plates.'],
   unsupported: ['Move it to a station with both rails, or make it longer.'],
 };

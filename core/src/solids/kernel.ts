@@ -58,3 +58,14 @@ export function inWorkshop<T>(kernel: Kernel, work: (workshop: Workshop) => T): 
     workshop.clear();
   }
 }
+
+/**
+ * The smallest convex solid that holds these corners.
+ *
+ * @param workshop Holds what is made.
+ * @param corners In the coordinates that the solid is wanted in, mm.
+ */
+export const hull = (
+  workshop: Workshop,
+  corners: readonly { readonly x: number; readonly y: number; readonly z: number }[],
+): Manifold => workshop.own(workshop.kernel.Manifold.hull(corners.map(({ x, y, z }): Triple => [x, y, z])));

@@ -1,6 +1,6 @@
 import { keyOf, middleOf, type SolidFinding, TOUCH } from './finding.ts';
 import type { Manifold, Triple, Workshop } from './kernel.ts';
-import type { FrameSolid, SolidKind } from './things.ts';
+import type { FrameSolid, SolidKind } from './frame-solid.ts';
 
 /** Kinds that must not overlap. */
 const APART: readonly (readonly [SolidKind, SolidKind])[] = [
@@ -14,6 +14,17 @@ const APART: readonly (readonly [SolidKind, SolidKind])[] = [
   ['crossmember', 'member'],
   ['sleeve', 'rail'],
   ['plate', 'plate'],
+  ['bracket', 'rail'],
+  ['bracket', 'crossmember'],
+  ['bracket', 'member'],
+  ['bracket', 'plate'],
+  ['bracket', 'bracket'],
+  ['bracket', 'box'],
+  ['tire', 'rail'],
+  ['tire', 'crossmember'],
+  ['tire', 'member'],
+  ['tire', 'bracket'],
+  ['tire', 'box'],
 ];
 
 const mayMeet = (a: FrameSolid, b: FrameSolid): boolean => {

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { type Bare, donor, inputOf, memberAt, plainFrame, tankAt } from '../../test/frames.ts';
 import { sprayer, van } from '../../test/joints.ts';
+import { arm, input as mountInput, made, perch } from '../../test/mounts.ts';
 import { evaluatePlan, type PlanInput, type PlanResult, type RailSpliceOutcome } from '../plan/index.ts';
 import type { Plate } from '../splice/index.ts';
 import { checkSolids, type Kernel, loadKernel, type SolidFinding } from './index.ts';
@@ -160,11 +161,44 @@ const FAULTS: readonly Fault[] = [
     }),
     'unsupported',
   ],
+  [
+    'a perch that ends over its rail',
+    () => mountInput([made('a', perch)]),
+    (result) => ({
+      ...result,
+      mountings: result.mountings.map((outcome) => ({
+        ...outcome,
+        edge: () => outcome.edge().map((point) => ({ ...point, reach: point.reach - 8 })),
+      })),
+    }),
+    'bracket-off-steel',
+  ],
+  [
+    'an outrigger that runs into the web',
+    () => mountInput([made('c', arm())]),
+    (result) => ({
+      ...result,
+      mountings: result.mountings.map((outcome) => ({
+        ...outcome,
+        edge: () => outcome.edge().map((point) => ({ ...point, reach: point.reach + 4 })),
+      })),
+    }),
+    'overlap',
+  ],
+  [
+    'a tire that meets a rail',
+    () => van,
+    (result) => ({
+      ...result,
+      axles: result.axles.map((axle) => ({ ...axle, item: { ...axle.item, track: 900 } })),
+    }),
+    'overlap',
+  ],
 ];
 
 describe('a fault that is planted is found', () => {
-  it('there are twelve, and without them nothing is found', () => {
-    expect(FAULTS).toHaveLength(12);
+  it('there are fifteen, and without them nothing is found', () => {
+    expect(FAULTS).toHaveLength(15);
     for (const [name, input, plant] of FAULTS)
       if (plant) expect(checkSolids(kernel, input(), String), name).toEqual([]);
   });

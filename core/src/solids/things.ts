@@ -8,7 +8,7 @@ import {
   type RailSpliceOutcome,
   type SpliceOutcome,
 } from '../plan/index.ts';
-import { type Section, widthOf } from '../sections/index.ts';
+import { closingPlate, type Section, widthOf } from '../sections/index.ts';
 import {
   cornerRadiusOf,
   edgesOf,
@@ -18,31 +18,11 @@ import {
   type PlateFace,
   type SpliceSleeve,
 } from '../splice/index.ts';
-import type { Manifold, Workshop } from './kernel.ts';
+import { isAt } from '../units/index.ts';
+import { bracketSolids, tireSolids } from './fittings.ts';
+import type { FrameSolid } from './frame-solid.ts';
+import { hull, type Manifold, type Workshop } from './kernel.ts';
 import { posedSolid, railSteel } from './steel.ts';
-
-/** What a solid is of. */
-export type SolidKind = 'rail' | 'crossmember' | 'member' | 'brace' | 'plate' | 'sleeve' | 'box' | 'tire' | 'body';
-
-/** One thing on the frame as a solid, in frame coordinates, mm. */
-export interface FrameSolid {
-  readonly kind: SolidKind;
-  /** Its id in the job, where it has one. */
-  readonly id: string | null;
-  readonly name: string;
-  readonly side: Side | null;
-  /** The piece of the frame it belongs to; null for what is not of one. */
-  readonly piece: number | null;
-  readonly solid: Manifold;
-  /** Of plates: the face of the rail that it lies on. */
-  readonly face?: PlateFace;
-  /** Of rails: how much longer the steel is along its slope than along the frame. */
-  readonly stretched: number;
-}
-
-/** A box with eight corners, front and rear going round alike. */
-const hull = (workshop: Workshop, corners: readonly Vec3[]): Manifold =>
-  workshop.own(workshop.kernel.Manifold.hull(corners.map(({ x, y, z }) => [x, y, z] as [number, number, number])));
 
 const around = (at: Vec3, wide: number, high: number, dx = 0): Vec3[] =>
   [-1, 1].flatMap((a) => [-1, 1].map((b) => ({ x: at.x + dx, y: at.y + (a * wide) / 2, z: at.z + (b * high) / 2 })));
@@ -174,6 +154,23 @@ function sleeveSolid(
   return posedSolid(workshop, tube, (result.pieces[seat.index] as PlanResult['pieces'][number]).pose);
 }
 
+/** The direction from a plate to the steel it lies on, outward and up. */
+const TOWARD_STEEL: Readonly<Record<PlateFace, readonly [outward: number, up: number]>> = {
+  'web-inside': [1, 0],
+  'web-outside': [-1, 0],
+  'inner-side': [1, 0],
+  'top-flange': [0, -1],
+  'bottom-flange': [0, 1],
+};
+
+/** Whether a plate lies on a wall with all of its face: over the open side of a channel it touches the edges of the flanges only. */
+function liesOnWall(face: PlateFace, section: Section): boolean {
+  if (face !== 'inner-side') return true;
+  if (section.kind !== 'closed-channel') return section.kind === 'tube';
+  const { y, width, height } = closingPlate(section);
+  return isAt(y + width, widthOf(section)) && isAt(height, section.depth);
+}
+
 /** Plates and sleeves of the joints of the rails. */
 function spliceSolids(workshop: Workshop, result: PlanResult): readonly FrameSolid[] {
   return result.splices.flatMap(({ joint, rails, decided, next, sleeveFrom }) => {
@@ -186,7 +183,15 @@ function spliceSolids(workshop: Workshop, result: PlanResult): readonly FrameSol
       const plates = made.plates.flatMap((plate): FrameSolid[] => {
         const solid = plateSolid(workshop, result, seat, plate);
         return solid
-          ? [{ ...common, kind: 'plate', face: plate.face, name: `${plate.name} of joint ${joint.letter}`, solid }]
+          ? [
+              {
+                ...common,
+                kind: 'plate',
+                name: `${plate.name} of joint ${joint.letter}`,
+                solid,
+                ...(liesOnWall(plate.face, steel.section) ? { toward: TOWARD_STEEL[plate.face] } : {}),
+              },
+            ]
           : [];
       });
       const { sleeve } = splice;
@@ -200,8 +205,8 @@ function spliceSolids(workshop: Workshop, result: PlanResult): readonly FrameSol
 }
 
 /**
- * Everything on a frame as solids: rails with their true ends and notches, crossmembers, members, braces, plates, sleeves, what takes
- * up room, and what of the bodies must stay clear.
+ * Everything on a frame as solids: rails with their true ends and notches, crossmembers, members, braces, plates, sleeves, brackets of mounts, tires,
+ * what takes up room, and what of the bodies must stay clear.
  *
  * @param workshop Holds what is made.
  * @param input Donor, bodies, plan and rules; validated.
@@ -244,6 +249,12 @@ export function frameSolids(workshop: Workshop, input: PlanInput, result: PlanRe
       ),
     );
   });
+  const braces = result.braces.flatMap(({ brace, built }): FrameSolid[] => {
+    const section = sectionOf(brace.section);
+    const wide = widthOf(section);
+    const solid = built && bar(workshop, built.from, built.to, wide, section.depth, wide);
+    return solid ? [{ ...plain, kind: 'member', id: brace.id, name: brace.name, solid }] : [];
+  });
   const rooms = result.obstacles.rooms.flatMap(({ id, name, stations }): FrameSolid[] => {
     const [a, b] = [stations[0], stations.at(-1)];
     if (!a || !b) return [];
@@ -262,5 +273,15 @@ export function frameSolids(workshop: Workshop, input: PlanInput, result: PlanRe
       ),
     })),
   );
-  return [...rails, ...crossmembers, ...members, ...spliceSolids(workshop, result), ...rooms, ...bodies];
+  return [
+    ...rails,
+    ...crossmembers,
+    ...members,
+    ...braces,
+    ...spliceSolids(workshop, result),
+    ...bracketSolids(workshop, result),
+    ...tireSolids(workshop, input, result),
+    ...rooms,
+    ...bodies,
+  ];
 }
