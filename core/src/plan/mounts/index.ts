@@ -2,6 +2,6 @@ export { freshLayerId, MOUNT_CODES, strongerWays } from './mount-conflicts.ts';
 export { mountParts } from './mount-parts.ts';
 export { bracketAlong, holds, type MountingOutcome, worstRatio } from './mounting-outcome.ts';
 export { makingOrder, type MakingTurn } from './order.ts';
-export { bushingOf, USUAL_FORM, usualBracket, usualMounting } from './usual.ts';
+export { bushingOf, USUAL_FORM, usualBracket, usualMounting, withForm } from './usual.ts';
 export { type EdgePoint, isBeside } from './bracket-fit.ts';
 export { mountAssumptions } from './assumptions.ts';

@@ -1,5 +1,6 @@
 import { bracketChecks } from '../../mounting/index.ts';
 import { ruleValue } from '../../rules/index.ts';
+import { exceeds } from '../../units/index.ts';
 import { advise, type Finding, NOWHERE, type WayOut } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
@@ -27,11 +28,17 @@ export function freshLayerId({ under, over, hung }: MountingOutcome['mounting'])
 
 /** Ways out of a bracket that cannot stand there, as far as the program can do them. */
 function waysToFit(outcome: MountingOutcome, { seats }: Findings, { show }: Context): readonly WayOut[] {
-  const { mounting, height, block } = outcome;
+  const { mounting, height } = outcome;
   const { form } = mounting.bracket;
   const seat = seats.find(({ body }) => body.id === outcome.body.id);
-  const left = form === 'old' ? block : height;
+  const left = form === 'old' ? outcome.block : height;
   if (left === null || !seat || (form !== 'none' && form !== 'old')) return [];
+  const block = mounting.under.find(({ kind, height: high }) => kind === 'block' && high + left > -1e-6);
+  if (left < 0 && block) {
+    const lower = { ...block, height: block.height + left };
+    const under = mounting.under.flatMap((layer) => (layer !== block ? layer : exceeds(lower.height, 0) ? lower : []));
+    return [remade(outcome, { under }, `Take ${show(-left)} off the block under it`)];
+  }
   if (left < 0)
     return [
       {

@@ -7,7 +7,7 @@ import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';
 import type { PlanInput } from '../plan-result.ts';
-import { mountParts, usualBracket, worstRatio } from './index.ts';
+import { mountParts, usualBracket, withForm, worstRatio } from './index.ts';
 
 describe('how a mount is made', () => {
   it('begins as its way asks for, and says that nobody has decided it', () => {
@@ -79,6 +79,30 @@ describe('how a mount is made', () => {
 
   it('of the body’s own old bracket it says how much block goes under', () => {
     expect(outcome(input([made('a', { form: 'old', height: 24, along: 70, leg: 5 })]), 'a').block).toBeNear(36, 1e-9);
+  });
+
+  const filled = (height: number) => ({ under: [{ id: 'p', kind: 'block' as const, height }] });
+  const usual = { rail: null, rules: input().rules, display: input().display, weldable: true };
+
+  it('an old bracket in place of a block takes the block out, and asks for what is left under it', () => {
+    const before = outcome(input([made('a', { form: 'none' }, filled(60))]), 'a');
+    expect(before.height).toBeNear(0, 1e-9);
+    const changed = { ...before.mounting, ...withForm(before.mounting, 'old', { ...usual, top: before.height! }) };
+    expect(changed.under).toEqual([]);
+    const bracket = { ...changed.bracket, height: 24 } as Bracket;
+    expect(outcome(input([{ ...changed, bracket }]), 'a').block).toBeNear(36, 1e-9);
+  });
+
+  it.each([
+    [50, [{ kind: 'block', height: 36 }]],
+    [36 + 24, [{ kind: 'block', height: 36 }]],
+    [30, [{ kind: 'block', height: 30 }]],
+  ] as const)('a block of %d that is left under an old bracket is cut down in one press', (height, under) => {
+    const old = made('a', { form: 'old', height: 24, along: 70, leg: 5 }, filled(height));
+    const [found] = evaluatePlan(input([old])).conflicts.filter(({ code }) => code === 'mount-made');
+    const done = found ? carryOutEdit(input([old]), found.waysOut[0]!.edit!, 'new') : input([old]);
+    expect(done.plan.mountings[0]!.under).toMatchObject(under);
+    expect(outcome(done, 'a').problems).toEqual([]);
   });
 
   it('one that is too weak is told with ways that make it hold', () => {

@@ -94,6 +94,22 @@ export const onBlock = (mounting: Mounting, height: number): Mounting => ({
 });
 
 /**
+ * A mount with a bracket of another form. The blocks that filled up what was left under the one before are taken out: how high the new
+ * one is, and what must go under it, follows from the whole height.
+ *
+ * @param mounting How it is made now.
+ * @param form The form.
+ * @param usual Rail, rules and unit; the height that is left beside the stack as it is now.
+ */
+export function withForm(mounting: Mounting, form: Bracket['form'], usual: Usual): Pick<Mounting, 'under' | 'bracket'> {
+  const filled = mounting.under.filter(({ kind }) => kind === 'block').reduce((sum, { height }) => sum + height, 0);
+  return {
+    under: mounting.under.filter(({ kind }) => kind !== 'block'),
+    bracket: usualBracket(form, { ...usual, top: usual.top + filled }),
+  };
+}
+
+/**
  * How a mount is made where nobody has decided it: its own bushing, and the bracket that the way it becomes asks for; a
  * block where that would be lower than plate can be folded.
  *

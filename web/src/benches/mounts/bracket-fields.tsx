@@ -8,7 +8,8 @@ import {
   type LengthFormat,
   type MountingOutcome,
   inches,
-  usualBracket,
+  type Mounting,
+  withForm,
 } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { CountField } from '../../ui/count-field.tsx';
@@ -22,22 +23,22 @@ interface BracketFieldsProps {
   readonly outcome: MountingOutcome;
   readonly job: Job;
   readonly disabled: boolean;
-  readonly onChange: (label: string, bracket: Bracket) => void;
+  readonly onChange: (label: string, change: Partial<Mounting>) => void;
 }
 
 /** What the bracket is, and its sizes. */
 export function BracketFields({ outcome, job, disabled, onChange }: BracketFieldsProps) {
   const { bracket } = outcome.mounting;
   const { material } = job.donor;
-  const usual = (form: Bracket['form']) =>
-    usualBracket(form, {
+  const changed = (form: Bracket['form']) =>
+    withForm(outcome.mounting, form, {
       rail: outcome.rail,
       top: outcome.height ?? 0,
       rules: job.rules,
       display: job.display,
       weldable: material.weldable && !material.heatTreated,
     });
-  const put = (next: Bracket) => onChange(`Changed the bracket of ${outcome.tag}`, next);
+  const put = (next: Bracket) => onChange(`Changed the bracket of ${outcome.tag}`, { bracket: next });
   return (
     <div className="space-y-2">
       <Choice
@@ -46,7 +47,7 @@ export function BracketFields({ outcome, job, disabled, onChange }: BracketField
         value={bracket.form}
         disabled={disabled}
         choices={BRACKET_FORMS.map((form) => [form, FORM_WORDS[form]] as const)}
-        onChange={(form) => form !== bracket.form && onChange(`Another bracket for ${outcome.tag}`, usual(form))}
+        onChange={(form) => form !== bracket.form && onChange(`Another bracket for ${outcome.tag}`, changed(form))}
       />
       <Sizes bracket={bracket} format={job.display} disabled={disabled} onChange={put} />
       {bracket.form === 'old' && (

@@ -149,12 +149,7 @@ function OneMount({ bench, outcome, most }: OneProps) {
       <PanelHeading>Stack, from the body down</PanelHeading>
       <StackFields outcome={outcome} format={job.display} disabled={disabled} onChange={put} />
       <PanelHeading>Bracket</PanelHeading>
-      <BracketFields
-        outcome={outcome}
-        job={job}
-        disabled={disabled}
-        onChange={(label, bracket) => put(label, { bracket })}
-      />
+      <BracketFields outcome={outcome} job={job} disabled={disabled} onChange={put} />
     </>
   );
 }
