@@ -1,5 +1,5 @@
 import type { FramePoint } from '../frame/index.ts';
-import { type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
+import { endWords, type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
 import { judgedReadings, type JudgedReading, STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
@@ -75,7 +75,10 @@ const FIGURES = {
     bench: 'cuts',
     tell: (looked) => {
       const { plan } = looked.whole;
-      const told = span(looked, ({ axleToEnd }) => axleToEnd, riding(plan, 'axle', axleOf(plan, 'rear')));
+      const end = plan.measures.after.ends.rear;
+      // A square end needs no word; of another its farthest corner counts.
+      const note = end.corner === null ? '' : `to the ${endWords(end)}`;
+      const told = span(looked, ({ axleToEnd }) => axleToEnd, riding(plan, 'axle', axleOf(plan, 'rear')), note);
       const rear = axleOf(plan, 'rear')?.built?.x ?? -Infinity;
       return { ...told, restsOn: [...told.restsOn, ...deciding(plan, rear), stationsOf(looked.job)] };
     },

@@ -81,6 +81,7 @@ export { type FacePoint, faceSpan, type FaceSpan } from './face-span.ts';
 export { carryOutEdit, type HungRef, type PlanEdit } from './plan-edit.ts';
 export { crossmemberStretch } from './match/solids.ts';
 export { endCrossing, faceTop, type Piece, place, railEnd, type RemovedPiece, spine, stationsOf } from './piece.ts';
+export { endWords, type FrameEnd, type FrameEnds } from './frame-ends.ts';
 export { type DrawnPoint, insideEdge, planOutline, sideOutline, tallOf } from './outline.ts';
 export {
   frameProfile,

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bodyOf, donor, inputOf, plainFrame, pointAt } from '../../test/frames.ts';
+import { bodyOf, donor, featureAt, inputOf, plainFrame, pointAt, tankAt } from '../../test/frames.ts';
 import type { Axle } from '../frame/index.ts';
-import { evaluatePlan } from './index.ts';
+import { endWords, evaluatePlan } from './index.ts';
 
 /** Both axle centres at the same height, so that the ground is level: 530 below the datum plane. */
 const level = (changes: Partial<Axle> = {}): Axle[] =>
@@ -95,6 +95,60 @@ describe('measures', () => {
       stations: [0, 2100, 2600, 6000].map((x) => ({ x, halfWidth: 430, top: 0, section: 'rail' })),
     };
     expect(measure({ rails }).breakover).toBeNear(2 * tangent(1800, 0, 380), 1e-9);
+  });
+
+  it('count everything that is mounted there: a spare wheel under the tail, a hitch behind it', () => {
+    const spare = tankAt({
+      id: 'spare',
+      name: 'Spare wheel',
+      kind: 'other',
+      front: 5200,
+      rear: 5900,
+      low: -300,
+      high: -160,
+    });
+    expect(measure({ rooms: [spare] }).departure).toBeNear(tangent(1500, -150, 380), 1e-9);
+    expect(measure({ rooms: [spare] }).lowest).toMatchObject({ clearance: 230, what: 'Spare wheel' });
+    const hitch = featureAt('hitch', 5950, { kind: 'hitch', ahead: 50, behind: 350, down: 140 });
+    const features = [...plainFrame().features, hitch];
+    expect(measure({ features }).departure).toBeNear(tangent(1900, 10, 380), 1e-9);
+    expect(measure({ features }).axleToEnd).toBe(1600);
+  });
+
+  it('are measured from the ground that the tires stand on, however the frame leans on it', () => {
+    const [front, rear] = level();
+    const large = [front!, { ...rear!, tyreRadius: 480 }];
+    const is = measure({ axles: large });
+    // The same truck, turned so that its ground is level: the tail's corner about the front tire's foot.
+    const slope = Math.atan(-100 / 3600);
+    const turned = (x: number, z: number) => ({
+      x: x * Math.cos(slope) + z * Math.sin(slope),
+      z: z * Math.cos(slope) - x * Math.sin(slope),
+    });
+    const [wheel, corner] = [turned(4400, -150), turned(6000, -150)];
+    expect(is.departure).toBeNear(tangent(corner.x - wheel.x, corner.z - wheel.z, 480), 1e-9);
+    const [nose, ahead] = [turned(800, -150), turned(0, -150)];
+    expect(is.approach).toBeNear(tangent(nose.x - ahead.x, ahead.z - nose.z, 380), 1e-9);
+  });
+
+  it.each([
+    ['bottom-longer', 'bottom'],
+    ['top-longer', 'top'],
+  ] as const)('the end of a frame that is trimmed %s is its %s corner, and says so', (lean, corner) => {
+    const trimmed = inputOf(plainFrame({ axles: level() }), {
+      kind: 'trim',
+      end: 'rear',
+      at: donor(5600),
+      angle: Math.PI / 4,
+      lean,
+    });
+    const { before, after } = evaluatePlan(trimmed).measures;
+    expect(after.ends.rear.corner).toBe(corner);
+    expect(after.axleToEnd).toBeNear(after.ends.rear.x - 4400, 1e-9);
+    expect(after.axleToEnd).toBeNear(corner === 'bottom' ? 1350 : 1200, 1e-9);
+    expect(before.ends.rear).toEqual({ x: 6000, top: 0, corner: null });
+    expect(endWords(before.ends.rear)).toBe('end of the frame');
+    expect(endWords(after.ends.rear)).toBe(`end of the frame, ${corner === 'top' ? 'upper' : 'lower'} corner`);
   });
 
   it('a shorter rear overhang never makes departure worse', () => {

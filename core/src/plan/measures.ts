@@ -4,6 +4,8 @@ import { ruleValue } from '../rules/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
 import { burdensOn } from './burdens.ts';
 import type { Context } from './context.ts';
+import { type FrameEnds, frameEnds } from './frame-ends.ts';
+import type { OtherSolid } from './match/solids.ts';
 import { perCut } from './per-cut.ts';
 import { stationsOf } from './piece.ts';
 import { type Lump, steelLumps } from './solid.ts';
@@ -25,13 +27,15 @@ export interface Measures {
   readonly cabToAxle: number | null;
   /** Where a body can begin (behind the cab, what stands behind it, and the gap) to rear axle. */
   readonly usableCabToAxle: number | null;
+  /** The ends of the frame, each by its farthest corner: overhangs and the overall length are measured to these. */
+  readonly ends: FrameEnds;
   /** Rear axle to the end of the frame: the rear overhang. */
   readonly axleToEnd: number | null;
   readonly frontOverhang: number | null;
   readonly overallLength: number;
   readonly widest: number;
   readonly narrowest: number;
-  /** Lowest part of rails and crossmembers over the ground, and what it is. */
+  /** Lowest of the frame and of what is mounted on it over the ground, and what it is. */
   readonly lowest: { readonly clearance: number; readonly what: string } | null;
   readonly approach: number | null;
   readonly departure: number | null;
@@ -53,6 +57,8 @@ export interface Standing {
   readonly units: readonly UnitOutcome[];
   readonly members: readonly MemberOutcome[];
   readonly braces: readonly BraceOutcome[];
+  /** What takes up room on the frame, where it is: worked out when it is first asked for. */
+  readonly rooms: () => readonly OtherSolid[];
 }
 
 /** The least and the greatest outside width at the stations of a piece, without how far its rails were spread, mm. */
@@ -102,17 +108,8 @@ export function measuresOf(standing: Standing, context: Context, added: () => re
       return { least: least + 2 * piece.spread, most: most + 2 * piece.spread };
     }),
   );
-  const low = once(() => undersides(pieces, standing.crossmembers, standing.members, context));
-  const ends = once(() => {
-    let [front, rear] = [Infinity, -Infinity];
-    for (const { from, ofRail } of low())
-      if (ofRail) {
-        // Outlines go round: every corner is the beginning of a line.
-        front = Math.min(front, from.x);
-        rear = Math.max(rear, from.x);
-      }
-    return { front, rear };
-  });
+  const low = once(() => undersides(pieces, { ...standing, rooms: standing.rooms() }, context));
+  const ends = once(() => frameEnds(pieces, context.section));
   const wheels = wheelsUnder(standing.axles);
   const ramps = once(() => rampsOf(low(), wheels));
   const weight = once(() =>
@@ -123,13 +120,16 @@ export function measuresOf(standing: Standing, context: Context, added: () => re
     cabToAxle,
     usableCabToAxle: minus(rearAxle, bodyFrom),
     get axleToEnd() {
-      return minus(ends().rear, rearAxle);
+      return minus(ends().rear.x, rearAxle);
     },
     get frontOverhang() {
-      return minus(frontAxle, ends().front);
+      return minus(frontAxle, ends().front.x);
     },
     get overallLength() {
-      return ends().rear - ends().front;
+      return ends().rear.x - ends().front.x;
+    },
+    get ends() {
+      return ends();
     },
     get widest() {
       return Math.max(...widths().map(({ most }) => most));

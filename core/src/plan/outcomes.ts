@@ -54,7 +54,7 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
   );
-  const obstacles = once(() => obstaclesOn(standing, frame.rooms, context));
+  const obstacles = once(() => obstaclesOn(standing, context));
   const seats = seatOutcomes(
     input.bodies.map((body) => changedBody(body).body),
     plan.seats,

@@ -1,4 +1,5 @@
 import { type Axle, type Crossmember, type Frame, railAt, type Ref, refKey } from '../frame/index.ts';
+import { once } from '../once.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import type { Context } from './context.ts';
@@ -15,6 +16,7 @@ import { braceOutcome, memberOutcome } from './members/index.ts';
 import type { Plan } from './operation.ts';
 import { riderOutcome, type RiderOutcome } from './rider-outcome.ts';
 import { axlesOn, unitOutcome } from './unit-outcome.ts';
+import { roomSolids } from './match/solids.ts';
 import { donorState, type PlanState } from './state.ts';
 
 /** What hung things were on the donor, and where. */
@@ -119,6 +121,7 @@ export function standingOf(
     units,
     members: state.members.map((hung) => memberOutcome(state, hung, context)),
     braces: state.braces.map((hung) => braceOutcome(state, donor, frame, hung, context)),
+    rooms: once(() => roomSolids(frame.rooms, state)),
     axles,
     points: frame.points.map((point) => riderOutcome(state, point, carrier(point.id), carrying)),
   };

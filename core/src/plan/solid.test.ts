@@ -103,9 +103,11 @@ describe('the steel of a frame with leaning ends', () => {
 describe('the ramp angles', () => {
   // A rail whose underside is 330 under the datum plane would touch first at its lowest corner: the tire of radius 380 at
   // (4300, −150), the corner of the bottom edge at x, z = −150.
+  // The ground rises by 30 from the front tire to the rear one, 3600 behind it.
+  const ground = Math.atan(30 / 3600);
   const ramp = (x: number, z: number) => {
     const [away, height] = [x - 4300, z + 150];
-    return Math.atan2(height, away) + Math.asin(380 / Math.hypot(away, height));
+    return Math.atan2(height, away) + Math.asin(380 / Math.hypot(away, height)) - ground;
   };
   const departure = (lean: 'top-longer' | 'bottom-longer') =>
     evaluatePlan(inputOf(frame, { kind: 'trim', end: 'rear', at: donor(5600), angle: Math.PI / 4, lean })).measures
@@ -123,9 +125,9 @@ describe('the ramp angles', () => {
     const [was, is] = [frame, low].map((of) => evaluatePlan(inputOf(of)).measures.after);
     const tangent = (away: number, height: number) =>
       Math.atan2(height, away) + Math.asin(380 / Math.hypot(away, height));
-    expect(is!.departure).toBeNear(tangent(1700, -60), 1e-12);
-    expect(is!.approach).toBeNear(tangent(700, -30), 1e-12);
-    expect(was!.approach).toBeNear(tangent(700, 30), 1e-12);
+    expect(is!.departure).toBeNear(tangent(1700, -60) - ground, 1e-12);
+    expect(is!.approach).toBeNear(tangent(700, -30) + ground, 1e-12);
+    expect(was!.approach).toBeNear(tangent(700, 30) + ground, 1e-12);
     expect(is!.breakover!).toBeLessThan(was!.breakover!);
   });
 });

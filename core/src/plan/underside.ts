@@ -1,7 +1,9 @@
-import { type Axle, SIDES } from '../frame/index.ts';
+import { type Axle, extentOf, SIDES } from '../frame/index.ts';
 import type { Context } from './context.ts';
 import type { MemberOutcome } from './members/index.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
+import type { FeatureOutcome } from './feature-outcome.ts';
+import type { OtherSolid } from './match/solids.ts';
 import { sideOutline } from './outline.ts';
 import type { Piece } from './piece.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
@@ -19,18 +21,26 @@ export interface UndersideLine {
   readonly ofRail: boolean;
 }
 
+/** What stands on a frame and could touch the ground before its rails do. */
+interface Mounted {
+  readonly crossmembers: readonly CrossmemberOutcome[];
+  readonly members: readonly MemberOutcome[];
+  readonly features: readonly FeatureOutcome[];
+  /** What takes up room on the frame: tank, battery box, spare wheel. */
+  readonly rooms: readonly OtherSolid[];
+}
+
 /**
- * The outlines of the rails in side view, leaning ends and all, and the lower edges of crossmembers and members.
+ * The outlines of the rails in side view, leaning ends and all, and the lower edges of what is mounted on them: crossmembers, members,
+ * hitches at the height that they are fastened at, and what takes up room.
  *
  * @param pieces Pieces, front to rear.
- * @param crossmembers What became of each crossmember.
- * @param members What became of each member.
+ * @param mounted What is mounted on them, as built.
  * @param context Sections, rules and how lengths are written.
  */
 export function undersides(
   pieces: readonly Piece[],
-  crossmembers: readonly CrossmemberOutcome[],
-  members: readonly MemberOutcome[],
+  { crossmembers, members, features, rooms }: Mounted,
   context: Context,
 ): UndersideLine[] {
   const lines: UndersideLine[] = [];
@@ -58,6 +68,21 @@ export function undersides(
           const down = ({ x, z }: Spot): Spot => ({ x, z: z - half });
           lines.push({ from: down(from), to: down(to), what: member.name, ofRail: false });
         });
+  }
+  for (const { name, stations } of rooms)
+    stations.slice(1).forEach((to, index) => {
+      const from = stations[index] as (typeof stations)[number];
+      lines.push({ from: { x: from.x, z: from.low }, to: { x: to.x, z: to.low }, what: name, ofRail: false });
+    });
+  for (const { feature, places } of features) {
+    if (feature.kind !== 'hitch') continue;
+    const { from, to } = extentOf(feature);
+    for (const side of SIDES) {
+      const at = places[side]?.built;
+      const end = (x: number) => at && { x: at.x + x - feature.x, z: at.z };
+      const [front, rear] = [end(from), end(to)];
+      if (front && rear) lines.push({ from: front, to: rear, what: feature.name, ofRail: false });
+    }
   }
   return lines;
 }
@@ -128,7 +153,7 @@ export function lowestOf(
 }
 
 /**
- * Steepest ramp (radians from level) that clears a spot outside a tire: the line tangent under the tire to the spot.
+ * Steepest ramp (radians from the datum plane) that clears a spot outside a tire: the line tangent under the tire to the spot.
  * `sign` 1 for a spot behind the wheel, −1 for one ahead of it.
  */
 function rampAngle(wheel: Wheel, spot: Spot, sign: 1 | -1): number {
@@ -160,7 +185,8 @@ function leastAlong([a, b]: readonly [Spot, Spot], figure: (spot: Spot) => numbe
 }
 
 /**
- * Approach, departure and breakover angles, radians; null where nothing lies there, or without both axles.
+ * Approach, departure and breakover angles, radians from the ground that the tires stand on; null where nothing lies there, or
+ * without both axles.
  *
  * @param lines What could touch the ground, in side view, mm.
  * @param wheels The outermost wheels; null without both axles.
@@ -188,6 +214,9 @@ export function rampsOf(lines: readonly UndersideLine[], wheels: Wheels | null) 
     }
     return ramp;
   };
+  // Where the ground rises to the rear in the frame, a ramp ahead is so much steeper to it, and one behind so much less steep.
+  const rises = Math.atan(groundUnder(wheels).slope);
+  const fromGround = (ramp: number | null, sign: 1 | -1) => (ramp === null ? null : ramp - sign * rises);
   const over = (spot: Spot) => rampAngle(front, spot, 1) + rampAngle(rear, spot, -1);
   const between = parts(front.x + front.radius, rear.x - rear.radius);
   // The line whose ends and middle are worst holds the worst spot, but for what a slope between them hides: two more.
@@ -207,8 +236,8 @@ export function rampsOf(lines: readonly UndersideLine[], wheels: Wheels | null) 
     .sort((a, b) => a.figure - b.figure)
     .slice(0, 3);
   return {
-    approach: outside(front, -Infinity, front.x - front.radius, -1),
-    departure: outside(rear, rear.x + rear.radius, Infinity, 1),
+    approach: fromGround(outside(front, -Infinity, front.x - front.radius, -1), -1),
+    departure: fromGround(outside(rear, rear.x + rear.radius, Infinity, 1), 1),
     breakover: least(worst.map(({ part }) => leastAlong(part, over))),
   };
 }

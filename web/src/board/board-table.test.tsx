@@ -29,7 +29,7 @@ describe('the drawing in tables', () => {
     const figures = table('Figures');
     expect(line(figures, 'Wheelbase')).toEqual(['141', '155 3⁄4']);
     expect(line(figures, 'Usable cab to axle')).toEqual(['81 1⁄2', '96 1⁄4']);
-    expect(line(figures, 'Departure')).toEqual([
+    expect(line(figures, 'Departure, from the ground')).toEqual([
       expect.stringMatching(/^\d+\.\d°$/),
       expect.stringMatching(/^\d+\.\d°$/),
     ]);

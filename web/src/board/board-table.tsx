@@ -1,6 +1,7 @@
 import {
   angleText,
   type AxleLoad,
+  type FrameEnd,
   frameProfile,
   type Laden,
   type Measures,
@@ -13,6 +14,10 @@ import { Length } from '../ui/length.tsx';
 import { MassOf, Quantity } from '../ui/quantity.tsx';
 
 type BoardTableProps = Pick<BenchProps, 'job' | 'result' | 'selected' | 'onSelect'>;
+
+/** Which corner of an end it is measured to. */
+const endText = ({ corner }: FrameEnd): string =>
+  corner === null ? 'square' : corner === 'top' ? 'its upper corner' : 'its lower corner';
 
 const degrees = (radians: number | null) => (radians === null ? '–' : angleText(radians));
 
@@ -33,13 +38,14 @@ export function BoardTable({ job, result, selected, onSelect }: BoardTableProps)
     ['Cab to axle', (of) => length(of.cabToAxle)],
     ['Usable cab to axle', (of) => length(of.usableCabToAxle)],
     ['Axle to end of frame', (of) => length(of.axleToEnd)],
+    ['Its end is', (of) => endText(of.ends.rear)],
     ['Front overhang', (of) => length(of.frontOverhang)],
     ['Overall length', (of) => length(of.overallLength)],
     ['Widest outside', (of) => length(of.widest)],
     ['Narrowest outside', (of) => length(of.narrowest)],
     ['Lowest over the ground', (of) => length(of.lowest?.clearance)],
-    ['Approach', (of) => degrees(of.approach)],
-    ['Departure', (of) => degrees(of.departure)],
+    ['Approach, from the ground', (of) => degrees(of.approach)],
+    ['Departure, from the ground', (of) => degrees(of.departure)],
     ['Breakover', (of) => degrees(of.breakover)],
     ['Mass of frame and weights entered', (of) => mass(of.mass)],
     ['of it on the front axle', (of) => mass(of.axleLoads?.front)],

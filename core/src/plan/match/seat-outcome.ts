@@ -11,7 +11,8 @@ import type { Piece } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 import type { MemberOutcome } from '../members/index.ts';
 import type { PlanState } from '../state.ts';
-import { groundUnder, rampsOf, wheelsUnder } from '../underside.ts';
+import { frameEnds } from '../frame-ends.ts';
+import { groundUnder, rampsOf, type UndersideLine, wheelsUnder } from '../underside.ts';
 import { widthAsked } from './asks.ts';
 import { type FenderOver, fendersOver } from './coverage.ts';
 import { type WorkOutcome, workOutcome } from './work-outcome.ts';
@@ -58,7 +59,7 @@ export interface SeatOutcome {
   readonly ahead: { readonly name: string; readonly gap: number; readonly wanted: number } | null;
   /** Its steps with their heights over the ground, mm. */
   readonly steps: readonly { readonly point: BodyPoint; readonly height: number }[];
-  /** Approach and departure with what hangs low on it, radians; null where it has nothing beyond the wheels. */
+  /** Approach and departure of all of it that was measured, radians from the ground; null where it has nothing beyond the wheels. */
   readonly ramps: { readonly approach: number | null; readonly departure: number | null };
   /** What its deck asks for and what the frame gives it; null where it is no work body. */
   readonly work: WorkOutcome | null;
@@ -157,14 +158,28 @@ function wheelbaseAsked(body: Body, pose: BodyPose): number | null {
   return at(rear) - at(front);
 }
 
-/** What hangs low on a body where it sits. */
-const lowPoints = (body: Body, pose: BodyPose) =>
-  body.points
-    .filter(({ kind }) => kind === 'hangs')
-    .map((point) => {
-      const at = onFrame(pose, { x: point.x, z: point.z });
-      return { from: at, to: at, what: point.name, ofRail: false };
-    });
+/**
+ * What of a body could touch a ramp: what hangs low, its side, its floor, the boxes that it keeps clear, and the rear edge of its deck,
+ * which lies on the frame.
+ */
+function lowLines(body: Body, pose: BodyPose, work: WorkOutcome | null, axle: number | undefined): UndersideLine[] {
+  const line = (a: ProfilePoint, b: ProfilePoint, what: string): UndersideLine => ({
+    from: onFrame(pose, a),
+    to: onFrame(pose, b),
+    what,
+    ofRail: false,
+  });
+  const along = (points: readonly ProfilePoint[]) =>
+    points.slice(1).map((to, at) => line(points[at] as ProfilePoint, to, body.name));
+  const deckEnd = work && axle !== undefined ? { x: axle + work.overhang, z: work.frameEnd.top } : null;
+  return [
+    ...body.points.filter(({ kind }) => kind === 'hangs').map((point) => line(point, point, point.name)),
+    ...along(body.outline),
+    ...along(body.underside),
+    ...body.boxes.map(({ name, front, rear, low }) => line({ x: front, z: low }, { x: rear, z: low }, name)),
+    ...(deckEnd ? [{ from: deckEnd, to: deckEnd, what: `the deck of ${body.name}`, ofRail: false }] : []),
+  ];
+}
 
 /**
  * Where every body of a job sits on the built frame, and what follows.
@@ -184,6 +199,7 @@ export function seatOutcomes(
   const [built, donor] = [axlePlaces(standing.axles, 'built'), axlePlaces(standing.axles, 'donor')];
   const { rules } = context;
   const wheels = wheelsUnder(standing.axles);
+  const ends = once(() => frameEnds(standing.pieces, context.section));
   const poses = bodies.map((body): BodyPose => {
     const seat = seats.find((one) => one.body === body.id);
     return seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
@@ -217,8 +233,9 @@ export function seatOutcomes(
       clashesOf(body, pose, { ...standing, reworks: standing.state.reworks, ...standing.obstacles() }, context.section),
     );
     const fenders = once(() => fendersOver(body, standing.axles, rules));
-    const ramps = once(() => rampsOf(lowPoints(body, pose), wheels));
-    const work = once(() => workOutcome(body, standing, rules));
+    const work = once(() => workOutcome(body, { ...standing, end: ends().rear }, rules));
+    const axle = axleUnder(standing.axles, 'rear')?.built?.x;
+    const ramps = once(() => rampsOf(lowLines(body, pose, work(), axle), wheels));
     return {
       body,
       decided: seats.some((one) => one.body === body.id),

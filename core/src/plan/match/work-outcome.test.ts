@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inputOf, plainFrame } from '../../../test/frames.ts';
+import { donor, inputOf, plainFrame } from '../../../test/frames.ts';
 import { type Body, newBody, newWorkBody, type WorkBody, workProblems } from '../../body/index.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 
@@ -132,6 +132,29 @@ describe('a deck', () => {
     expect(moved.codes).toContain('deck-mechanism');
     expect(look({ mechanism: { ...work.mechanism!, stands: 700 } }).mechanism!.works).toBe(false);
     expect(look({ hinge: null }).mechanism).toBeNull();
+  });
+
+  it('its rear edge lies on the frame, and decides the departure where it hangs over farther than the frame', () => {
+    const at = (length: number, lean: 'top-longer' | 'bottom-longer' | null) => {
+      const made = inputOf(
+        frame,
+        ...(lean ? [{ kind: 'trim' as const, end: 'rear' as const, at: donor(5800), angle: 0.5, lean }] : []),
+      );
+      const of = { ...made, bodies: [{ ...newBody('deck', 'Deck'), work: { ...work, length } }] };
+      return evaluatePlan(of);
+    };
+    const [within, over] = [at(3000, null), at(6000, null)];
+    expect(within.seats[0]!.work!.beyondFrame).toBeNear(4300 + 1200 - 6000, 1e-9);
+    expect(within.ramps.departure).toBe(within.measures.after.departure);
+    // 2400 behind the axle, at the top edge: the tire's middle at −150, radius 380; the ground rises by 30 over 3600.
+    const tangent = Math.atan2(150, 2400) + Math.asin(380 / Math.hypot(150, 2400)) - Math.atan(30 / 3600);
+    expect(over.seats[0]!.ramps.departure).toBeNear(tangent, 1e-9);
+    // The end is the farthest corner, whichever it is, and the overhang over it is measured from there.
+    const [low, high] = [at(3000, 'bottom-longer'), at(3000, 'top-longer')];
+    for (const result of [low, high])
+      expect(result.seats[0]!.work!.beyondFrame).toBeNear(5500 - result.measures.after.ends.rear.x, 1e-9);
+    expect(low.seats[0]!.work!.frameEnd.corner).toBe('bottom');
+    expect(high.seats[0]!.work!.frameEnd.corner).toBe('top');
   });
 
   it.each([

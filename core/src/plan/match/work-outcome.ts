@@ -3,7 +3,8 @@ import { type Axle, type FramePoint, type Side, SIDES } from '../../frame/index.
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import type { FeatureOutcome } from '../feature-outcome.ts';
-import { type Piece, rearSpine } from '../piece.ts';
+import type { FrameEnd } from '../frame-ends.ts';
+import type { Piece } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 import { axleUnder } from './openings.ts';
 import type { Obstacles } from './obstacles.ts';
@@ -50,9 +51,11 @@ export interface WorkOutcome {
   readonly cabToAxle: { readonly asked: number; readonly has: number | null };
   /** The longest deck with the same share behind the axle that the frame takes; null where its cab or axle is not known. */
   readonly longest: number | null;
-  /** Behind the axle, and beyond the end of the frame. */
+  /** Behind the axle; and beyond the end of the frame, by its farthest corner. */
   readonly overhang: number;
   readonly beyondFrame: number | null;
+  /** The end of the frame that it is measured to. */
+  readonly frameEnd: FrameEnd;
   readonly deckHeight: number;
   readonly open: readonly OpenLayer[];
   readonly mechanism: MechanismOutcome | null;
@@ -65,6 +68,8 @@ interface Under {
   readonly crossmembers: readonly CrossmemberOutcome[];
   readonly features: readonly FeatureOutcome[];
   readonly obstacles: () => Obstacles;
+  /** The rear end of the frame. */
+  readonly end: FrameEnd;
 }
 
 /** Stretches of the boxes that reach between the rails, mm. */
@@ -153,8 +158,7 @@ export function workOutcome(body: Body, under: Under, rules: Rulebook): WorkOutc
     .toSorted((a, b) => b - a)[0];
   const axle = axleUnder(under.axles, 'rear')?.built?.x;
   const has = cab === undefined || axle === undefined ? null : axle - cab;
-  const last = under.pieces.at(-1);
-  const end = last ? rearSpine(last).x : null;
+  const { end } = under;
   const overhang = work.length * work.behind;
   const rear = axle === undefined ? null : axle + overhang;
   return {
@@ -162,14 +166,12 @@ export function workOutcome(body: Body, under: Under, rules: Rulebook): WorkOutc
     cabToAxle: { asked: gap + work.length * (1 - work.behind), has },
     longest: has === null ? null : Math.max(0, (has - gap) / (1 - work.behind)),
     overhang,
-    beyondFrame: rear === null || end === null ? null : rear - end,
+    beyondFrame: rear === null ? null : rear - end.x,
+    frameEnd: end,
     deckHeight: work.stack.reduce((sum, { height }) => sum + height, 0),
     open: work.stack.flatMap((layer) =>
       layer.open ? [{ layer, left: layer.height - work.hose - 2 * work.clearance }] : [],
     ),
-    mechanism:
-      work.mechanism && work.hinge !== null && end !== null
-        ? mechanismOn(work.mechanism, end + work.hinge, under)
-        : null,
+    mechanism: work.mechanism && work.hinge !== null ? mechanismOn(work.mechanism, end.x + work.hinge, under) : null,
   };
 }

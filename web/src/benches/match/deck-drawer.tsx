@@ -2,6 +2,7 @@ import {
   type Body,
   type DeckLayer,
   type DeckMechanism,
+  endWords,
   newWorkBody,
   type SeatOutcome,
   type WorkBody,
@@ -230,7 +231,7 @@ function Findings({
         {length(overhang)} hang behind the axle
         {beyondFrame !== null && (
           <>
-            , {length(Math.abs(beyondFrame))} {beyondFrame > 0 ? 'beyond' : 'short of'} the end of the frame
+            , {length(Math.abs(beyondFrame))} {beyondFrame > 0 ? 'beyond' : 'short of'} the {endWords(work.frameEnd)}
           </>
         )}
         . The deck stands {length(deckHeight)} over the frame.
