@@ -7,6 +7,7 @@ import { toVersion6 } from './version-6.ts';
 import { toVersion7 } from './version-7.ts';
 import { toVersion8 } from './version-8.ts';
 import { toVersion10 } from './version-10.ts';
+import { toVersion11 } from './version-11.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -77,6 +78,7 @@ export const MIGRATIONS: Migrations = {
   /** 9: rules may say which rule set of the shop they are from: older ones are from none. */
   8: (file) => file,
   9: toVersion10,
+  10: toVersion11,
 };
 
 /**

@@ -1,5 +1,6 @@
 import { datumStation } from '../frame/index.ts';
 import { contextOf, type HeldPart, loadText, type PropCut, springText } from '../plan/index.ts';
+import { offAt } from '../props/index.ts';
 import { quantityText } from '../units/index.ts';
 import { propsOf } from './props-of.ts';
 import { deciding } from './supports.ts';
@@ -22,13 +23,11 @@ export const PROP_FIGURES = {
     tell: ({ job, whole }) => {
       const [first] = propsOf(job).steps;
       if (!first) return NO_CUT;
+      const off = offAt(job.plan.propping, first.operation.id).size;
       return {
         before: null,
         after: { kg: first.whole.mass },
-        note:
-          job.plan.propping.off.length > 0
-            ? `${job.plan.propping.off.length === 1 ? '1 thing is' : `${job.plan.propping.off.length} things are`} off it`
-            : 'with all on it',
+        note: off > 0 ? `${off === 1 ? '1 thing is' : `${off} things are`} off it` : 'with all on it',
         restsOn: deciding(whole.plan),
       };
     },

@@ -472,7 +472,23 @@ describe('a job of version 9', () => {
     expect(job.plan.propping.props.map(({ kind }) => kind)).toEqual(['rod', 'stand']);
     const leg = { ...job.plan.propping.props[1]!, kind: 'leg' };
     const plan = { ...job.plan, propping: { ...job.plan.propping, props: [leg] } };
-    const now = { ...old, version: 10, job: { ...job, plan } };
+    const now = { ...old, version: 11, job: { ...job, plan } };
     expect(parseJobFile(JSON.stringify(now)).job.plan.propping.props[0]!.kind).toBe('leg');
+  });
+});
+
+describe('a job of version 10', () => {
+  it('comes up with what was off the frame off all along, and now it may be off for one cut', () => {
+    const old = JSON.parse(read('core/test/job-files/version-10.json')) as { job: { plan: { propping: object } } };
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job.plan.propping.off).toEqual([{ id: 'cm-1', step: null }]);
+    const off = [{ id: 'cm-1', step: 'stretch' }];
+    const now = {
+      ...old,
+      version: 11,
+      job: { ...job, plan: { ...job.plan, propping: { ...job.plan.propping, off } } },
+    };
+    expect(parseJobFile(JSON.stringify(now)).job.plan.propping.off).toEqual(off);
+    expect(() => parseJobFile(JSON.stringify({ ...old, version: 11 }))).toThrow(/propping\.off/);
   });
 });

@@ -3,6 +3,8 @@ export { type Closes, type CutSide, type Kerf, kerfAt } from './kerf.ts';
 export { type Neutral, neutralAt } from './neutral.ts';
 export {
   NO_PROPS,
+  offAt,
+  type OffFrame,
   type Prop,
   PROP_FACTS,
   PROP_KINDS,

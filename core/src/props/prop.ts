@@ -113,18 +113,34 @@ export interface Prop {
   readonly note: string;
 }
 
+/** Something that is off the frame: while one operation is carried out, or all along where `step` is null. */
+export interface OffFrame {
+  /** Id of a mass, a feature, a crossmember, a member or a unit. */
+  readonly id: string;
+  readonly step: string | null;
+}
+
 /** How a frame is held while a plan is carried out. */
 export interface Propping {
   readonly props: readonly Prop[];
   /** Height of the datum plane over the floor, mm; null until it is said. */
   readonly level: number | null;
-  /** Ids of masses, features, crossmembers and units that are off the frame by then. */
-  readonly off: readonly string[];
+  /** What is off the frame by then, or for a while. */
+  readonly off: readonly OffFrame[];
   /** Ids of units that stay bolted over a cut and are counted on to hold both sides. */
   readonly holding: readonly string[];
 }
 
 export const NO_PROPS: Propping = { props: [], level: null, off: [], holding: [] };
+
+/**
+ * What is off the frame while an operation is carried out.
+ *
+ * @param propping How the frame is held.
+ * @param step Id of the operation.
+ */
+export const offAt = ({ off }: Propping, step: string): ReadonlySet<string> =>
+  new Set(off.filter((each) => each.step === null || each.step === step).map(({ id }) => id));
 
 /** The shape of it. */
 export const proppingSchema = (): Field<Propping> =>
@@ -149,7 +165,7 @@ export const proppingSchema = (): Field<Propping> =>
         100,
       ),
       level: orNull(length()),
-      off: list(id(), 500),
+      off: list(record<OffFrame>({ id: id(), step: orNull(id()) }), 500),
       holding: list(id(), 100),
     },
     'propping',

@@ -5,7 +5,7 @@ import type { Context } from '../context.ts';
 import { featureOutcomes } from '../feature-outcome.ts';
 import type { Standing } from '../measures.ts';
 import type { Outcomes } from '../outcomes.ts';
-import type { Vec3 } from '../../frame/index.ts';
+import type { Ref, Vec3 } from '../../frame/index.ts';
 import { endAt } from '../face.ts';
 import { frontSpine, type Piece } from '../piece.ts';
 import { unposed } from '../pose.ts';
@@ -46,6 +46,14 @@ export function standingBefore(outcomes: Outcomes, state: PlanState): Standing {
   return standing;
 }
 
+/** What carries a point, and what carries that: an axle rides on its suspension. */
+function carriersUp(id: string, carriers: Outcomes['prepared']['carriers']): readonly Ref[] {
+  const found: Ref[] = [];
+  for (let next = carriers.get(id); next && found.length < carriers.size; next = carriers.get(next.id))
+    found.push(next);
+  return found;
+}
+
 /**
  * What a unit carries bears at its mounts, shared as by springs that give alike; anything else where it is.
  *
@@ -59,9 +67,10 @@ export function bearingsOf(
   carriers: Outcomes['prepared']['carriers'],
 ): Bearing[] {
   return burdensOn(standing).flatMap((burden): Bearing[] => {
-    const carrier = burden.ref.kind === 'point' ? (carriers.get(burden.ref.id) ?? null) : null;
-    if (off.has(burden.ref.id) || (carrier && off.has(carrier.id))) return [];
-    const unit = carrier?.kind === 'unit' ? standing.units.find((each) => each.unit.id === carrier.id) : undefined;
+    const chain = burden.ref.kind === 'point' ? carriersUp(burden.ref.id, carriers) : [];
+    if (off.has(burden.ref.id) || chain.some(({ id }) => off.has(id))) return [];
+    const under = chain.find(({ kind }) => kind === 'unit');
+    const unit = under && standing.units.find((each) => each.unit.id === under.id);
     const mounts = unit?.mounts.flatMap(({ built }) => (built ? [built.x] : [])) ?? [];
     if (mounts.length < 2) return [{ ...burden, run: 0 }];
     const mean = mounts.reduce((sum, x) => sum + x, 0) / mounts.length;
@@ -85,7 +94,9 @@ export const weightlessOn = (
   carriers: Outcomes['prepared']['carriers'],
 ): string[] =>
   units.flatMap(({ unit }) => {
-    const weighs = points.some(({ item }) => item.mass > 0 && carriers.get(item.id)?.id === unit.id);
+    const weighs = points.some(
+      ({ item }) => item.mass > 0 && carriersUp(item.id, carriers).some(({ id }) => id === unit.id),
+    );
     return weighs || off.has(unit.id) ? [] : [unit.name];
   });
 

@@ -1,11 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Bare, donor, featureAt, inputOf, plainFrame } from '../../../test/frames.ts';
+import { type Bare, donor, featureAt, inputOf, plainFrame, pointAt } from '../../../test/frames.ts';
 import { tour, van } from '../../../test/joints.ts';
 import type { Frame } from '../../frame/index.ts';
 import { GRAVITY } from '../../mounting/index.ts';
 import type { Prop, Propping } from '../../props/index.ts';
-import { evaluatePlan, evaluateProps, neutralOf, type PlanInput, withNeutralStands } from '../index.ts';
+import {
+  evaluatePlan,
+  evaluateProps,
+  neutralOf,
+  type PlanInput,
+  withNeutralStands,
+  withoutOperation,
+} from '../index.ts';
 
 /** kg of one rail of the plain frame for each mm: a tube 150 × 60 × 5 of steel. */
 const PER_MM = (150 * 60 - 140 * 50) * 7.85e-6;
@@ -54,7 +61,7 @@ describe('what is remembered while a stand is moved', () => {
   const plans: readonly (readonly [string, PlanInput])[] = [
     ['as it is', van],
     ['a stand moved', moved],
-    ['a unit taken off', on(van, van.plan.propping.props, { off: units.map(({ id }) => id) })],
+    ['a unit taken off', on(van, van.plan.propping.props, { off: units.map(({ id }) => ({ id, step: null })) })],
     [
       'units that stay where they are',
       { ...van, plan: { ...van.plan, stays: [{ unit: units[0]!.id, mount: units[0]!.mounts[0]!.id }] } },
@@ -332,12 +339,45 @@ describe('what is on the frame', () => {
     expect(evaluateProps(unweighed).findings.find(({ code }) => code === 'props/no-weight')?.message).toMatch(
       /^No weight is given for cab:/,
     );
-    expect(codes(on(unweighed, stands, { off: ['cab'] }))).not.toContain('props/no-weight');
+    expect(codes(on(unweighed, stands, { off: [{ id: 'cab', step: null }] }))).not.toContain('props/no-weight');
     expect(codes(input)).not.toContain('props/no-weight');
   });
 
+  it('an axle that rides on a unit is its weight: the unit is not missing one, and comes off with it', () => {
+    const axle = { ...cab().axles[0]!, id: 'front-axle' };
+    const heavy = {
+      ...pointAt('w', axle.x, 0, -150),
+      kind: 'mass' as const,
+      mass: 200,
+      carrier: { kind: 'axle', id: axle.id },
+    };
+    const donorOf = cab({
+      axles: [{ ...axle, carrier: { kind: 'unit', id: 'cab' } }, ...cab().axles.slice(1)],
+      points: [heavy as never],
+    });
+    const weighed = on({ ...input, donor: donorOf }, stands);
+    expect(codes(weighed)).not.toContain('props/no-weight');
+    expect(only(weighed).whole.mass).toBeNear(2 * 6000 * PER_MM + 200, 1e-6);
+    expect(only(on(weighed, stands, { off: [{ id: 'cab', step: null }] })).whole.mass).toBeNear(
+      2 * 6000 * PER_MM,
+      1e-6,
+    );
+  });
+
+  it('taken off for one cut, it is on the frame at the others, and with the cut its being off goes', () => {
+    const [first] = input.plan.operations;
+    const later = inputOf(input.donor, shorten).plan.operations[0]!;
+    const both = { ...input, plan: { ...input.plan, operations: [first!, { ...later, id: 'later' }] } };
+    const off = on(both, stands, { off: [{ id: 'cab', step: 'later' }] });
+    const masses = evaluateProps(off).steps.map(({ whole }) => whole.mass);
+    const kept = evaluateProps(on(both, stands)).steps.map(({ whole }) => whole.mass);
+    expect(kept[1]! - masses[1]!).toBeNear(400, 1e-6);
+    expect(kept[0]).toBeNear(masses[0]!, 1e-9);
+    expect(withoutOperation(off.plan, 'later').propping.off).toEqual([]);
+  });
+
   it('taken off it weighs nothing and spans nothing; counted on, it holds both sides', () => {
-    const off = on(input, stands, { off: ['cab'] });
+    const off = on(input, stands, { off: [{ id: 'cab', step: null }] });
     expect(only(off).whole.mass).toBeNear(2 * 6000 * PER_MM, 1e-6);
     expect(only(off).spanning).toEqual([]);
     const holding = on(input, stands, { holding: ['cab'] });

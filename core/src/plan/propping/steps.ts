@@ -1,6 +1,6 @@
 import { partingsOf } from '../cut-moment.ts';
 import { once } from '../../once.ts';
-import type { Prop, Propping } from '../../props/index.ts';
+import { offAt, type Prop, type Propping } from '../../props/index.ts';
 import type { Standing } from '../measures.ts';
 import { dotted, type Operation, operationName } from '../operations/index.ts';
 import type { Outcomes } from '../outcomes.ts';
@@ -103,14 +103,15 @@ function spanningAt(
  * @param outcomes The second stage of an evaluation.
  * @param propping What holds the frame.
  */
-export function propSteps(outcomes: Outcomes, { props: all, level, off: away, holding }: Propping): PropStep[] {
+export function propSteps(outcomes: Outcomes, propping: Propping): PropStep[] {
   const { context, prepared, steps, joints, cutEnds } = outcomes;
-  const off = new Set(away);
+  const { props: all, level, holding } = propping;
   return steps.flatMap((step, at): PropStep[] => {
     const { operation, status } = step.outcome;
     const behinds = status === 'done' ? partingsOf(step) : [];
     if (behinds.length === 0) return [];
     const before = steps[at - 1]?.state ?? prepared.state;
+    const off = offAt(propping, operation.id);
     const standing = standingBefore(outcomes, before);
     const pieces = ladenPieces(step, bearingsOf(standing, off, prepared.carriers), context);
     const letters = [...joints, ...cutEnds]

@@ -71,7 +71,7 @@ describe('what holds the frame', () => {
     const before = propsOf(now()).steps[0]!.whole.mass;
     fireEvent.click(screen.getByRole('checkbox', { name: 'Cab is on the frame' }));
     const cab = van.donor.points.find(({ name }) => name === 'Cab')!;
-    expect(now().plan.propping.off).toEqual([...van.plan.propping.off, cab.id]);
+    expect(now().plan.propping.off).toEqual([...van.plan.propping.off, { id: cab.carrier!.id, step: null }]);
     expect(before - propsOf(now()).steps[0]!.whole.mass).toBeCloseTo(cab.mass, 6);
     expect(screen.getByText('2 things are off the frame')).toBeTruthy();
   });

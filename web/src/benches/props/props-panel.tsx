@@ -31,7 +31,9 @@ export function PropsPanel(bench: BenchProps) {
         </button>
       </>
     );
-  const { level, off } = job.plan.propping;
+  const { level } = job.plan.propping;
+  // A thing that is off at several cuts is one thing.
+  const off = new Set(job.plan.propping.off.map(({ id }) => id)).size;
   return (
     <div className="space-y-3">
       <ul className="flex flex-wrap gap-1" aria-label="Cuts">
@@ -81,9 +83,9 @@ export function PropsPanel(bench: BenchProps) {
           className="mt-1 min-h-8 text-sm text-layout underline underline-offset-2"
           onClick={() => store.setState({ drawer: 'weights' })}
         >
-          {off.length === 0
+          {off === 0
             ? 'Everything is on the frame: say what is off'
-            : `${off.length === 1 ? '1 thing is' : `${off.length} things are`} off the frame`}
+            : `${off === 1 ? '1 thing is' : `${off} things are`} off the frame`}
         </button>
       </section>
       {hand.prop ? (
