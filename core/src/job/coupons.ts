@@ -1,4 +1,4 @@
-import { isOnWeb } from '../splice/index.ts';
+import { innerWallOf, isOnWeb } from '../splice/index.ts';
 import type { PlanResult } from '../plan/index.ts';
 import { type ShopRecord, standing } from '../records/index.ts';
 
@@ -10,6 +10,8 @@ export interface Coupon {
   readonly position: 'vertical' | 'overhead' | 'flat';
   /** The thinner of what is joined, mm. */
   readonly wall: number;
+  /** Whether that is an inner wall thinner than the rest of the rail: what holds on the rest burns through it. */
+  readonly isThinInner: boolean;
   /** From which sides a butt is welded; empty for others. */
   readonly way: string;
   /** Letters of the joints that it is for. */
@@ -17,6 +19,9 @@ export interface Coupon {
   /** What was logged last; null while nobody welded it. */
   readonly logged: ShopRecord<'coupon'> | null;
 }
+
+/** Walls that differ by less are welded alike, mm. */
+const SLIGHT = 0.05;
 
 type Asked = Omit<Coupon, 'id' | 'letters' | 'logged'>;
 
@@ -26,6 +31,8 @@ const idOf = ({ joint, position, wall, way }: Asked): string =>
 /** The welds of one rail at a joint, each in the hardest position that it is made in. */
 function weldsOf({ splice, steel }: PlanResult['splices'][number]['rails'][number]): readonly Asked[] {
   const { thickness } = steel.section;
+  const inner = innerWallOf(steel.section) ?? thickness;
+  const isThin = inner < thickness - SLIGHT;
   const { form, weld, plates, sleeve } = splice;
   const butt: readonly Asked[] =
     form.form === 'bolted'
@@ -34,22 +41,29 @@ function weldsOf({ splice, steel }: PlanResult['splices'][number]['rails'][numbe
           joint: 'butt',
           position,
           wall: thickness,
+          isThinInner: false,
           way: weld.way,
         }));
+  const innerWay = weld.walls?.find(({ wall }) => wall === 'inner')?.way ?? weld.way;
+  const ofInner: readonly Asked[] =
+    isThin && form.form !== 'bolted' && innerWay !== 'not-welded'
+      ? [{ joint: 'butt', position: 'vertical', wall: inner, isThinInner: true, way: innerWay }]
+      : [];
   const ofPlates = plates.flatMap(({ face, thickness: plate, fastening }): Asked[] => {
     if (fastening.by !== 'weld') return [];
-    const wall = Math.min(plate, thickness);
+    const wall = Math.min(plate, face === 'inner-side' ? inner : thickness);
+    const isThinInner = face === 'inner-side' && isThin && inner <= plate;
     const position = isOnWeb(face) ? 'vertical' : face === 'bottom-flange' ? 'overhead' : 'flat';
     return [
-      ...(fastening.leg > 0 ? [{ joint: 'fillet' as const, position, wall, way: '' } as const] : []),
-      ...(fastening.plugs ? [{ joint: 'plug' as const, position, wall, way: '' } as const] : []),
+      ...(fastening.leg > 0 ? [{ joint: 'fillet' as const, position, wall, isThinInner, way: '' } as const] : []),
+      ...(fastening.plugs ? [{ joint: 'plug' as const, position, wall, isThinInner, way: '' } as const] : []),
     ];
   });
   const ofSleeve: readonly Asked[] =
     sleeve && sleeve.plugs.sides + sleeve.plugs.flanges > 0
-      ? [{ joint: 'plug', position: 'vertical', wall: Math.min(sleeve.wall, thickness), way: '' }]
+      ? [{ joint: 'plug', position: 'vertical', wall: Math.min(sleeve.wall, inner), isThinInner: isThin, way: '' }]
       : [];
-  return [...butt, ...ofPlates, ...ofSleeve];
+  return [...butt, ...ofInner, ...ofPlates, ...ofSleeve];
 }
 
 /**

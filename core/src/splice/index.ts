@@ -48,7 +48,7 @@ export {
   spliceOf,
   weldMetalOf,
 } from './splice-of.ts';
-export { flangeLength, isClosed, wallLength, wallsOf } from './section-walls.ts';
+export { flangeLength, innerWallOf, isClosed, wallLength, wallsOf } from './section-walls.ts';
 export { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
 export { type WedgeSleeve, wedgeSleeve } from './wedge-sleeve.ts';
 export { cyclesToCompare, shrinkageAcross } from './life.ts';

@@ -73,6 +73,15 @@ export function wallsOf(section: Section): Partial<Readonly<Record<RailWall, num
 }
 
 /**
+ * Thickness of the inner wall of a rail with one of its own: the closing plate of a channel, the wall of a tube toward the middle, mm;
+ * null of rails without one.
+ *
+ * @param section The rail.
+ */
+export const innerWallOf = (section: Section): number | null =>
+  section.kind === 'tube' ? section.inner : section.kind === 'closed-channel' ? section.plate : null;
+
+/**
  * Length of the wall of a flange that a pie cut folds about, mm: it is not cut, and not welded.
  *
  * @param section The rail; its walls validated.

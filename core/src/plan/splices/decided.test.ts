@@ -267,6 +267,7 @@ describe('practice coupons', () => {
       ['butt', 'overhead', ['A', 'B']],
       ['fillet', 'vertical', ['A', 'B']],
     ]);
+    expect(asked.some(({ isThinInner }) => isThinInner)).toBe(false);
     const check = (records: Parameters<typeof couponsOf>[1]) =>
       progressOf(van, records).gates[1]!.checks.find(({ id }) => id === 'coupons')!;
     expect(check([])).toMatchObject({ passed: false, signable: true, detail: '0 of 3 welded, broken and held' });
@@ -282,5 +283,26 @@ describe('practice coupons', () => {
     // What failed later counts, whatever held before.
     expect(couponsOf(result, [...logged('held', 1), ...logged('failed', 2)]).some(isHeld)).toBe(false);
     expect(couponsOf(evaluatePlan({ ...van, plan: { ...van.plan, splices: [] } }), [])).toEqual([]);
+  });
+
+  it.each([
+    ['a tube', { kind: 'tube', depth: 150, width: 70, thickness: 4, inner: 1.5 }, 1.5],
+    ['a channel with a closing plate', { kind: 'closed-channel', depth: 150, flange: 60, thickness: 4, plate: 2 }, 2],
+  ] as const)('a thin inner wall of %s has its own coupon and its own note', (_, section, wall) => {
+    const donor = { ...van.donor, sections: van.donor.sections.map((named) => ({ ...named, section })) };
+    const plain = { form: { form: 'butt' }, weld: { way: 'one-side', inspected: 'seen', ground: false }, plates: [] };
+    const splices = van.plan.splices.map((splice) => ({
+      ...splice,
+      rails: { ...splice.rails, ...plain, weld: { ...splice.rails.weld, way: 'one-side' as const }, sleeve: null },
+      others: [],
+    }));
+    const result = evaluatePlan({ ...van, donor, plan: { ...van.plan, splices: splices as typeof van.plan.splices } });
+    const coupons = couponsOf(result, []);
+    expect(coupons.filter(({ isThinInner }) => isThinInner)).toMatchObject([
+      { joint: 'butt', position: 'vertical', wall, letters: ['A', 'B'] },
+    ]);
+    expect(coupons.filter(({ isThinInner }) => !isThinInner).every((coupon) => coupon.wall === 4)).toBe(true);
+    const notes = result.splices[0]!.rails[0]!.limits.filter(({ code }) => code === 'thin-wall');
+    expect(notes.map(({ message }) => message.split(' is ')[0])).toEqual(['The inner wall of the rail']);
   });
 });

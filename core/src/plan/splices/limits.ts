@@ -1,6 +1,7 @@
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
 import type { Section } from '../../sections/index.ts';
 import {
+  innerWallOf,
   edgesAt,
   edgesOf,
   isOnWeb,
@@ -193,7 +194,7 @@ export function spliceLimits(splice: RailSplice, plates: readonly Plate[], looki
   const { steel, rules, show } = looking;
   const { section } = steel;
   const thin = ruleValue(rules, 'splice/thin-wall');
-  const inner = section.kind === 'tube' ? Math.min(section.inner, section.thickness) : section.thickness;
+  const inner = innerWallOf(section);
   const { sleeve } = splice;
   const thinWall = (what: string, wall: number): SpliceLimit[] =>
     wall < thin - SLIGHT
@@ -213,7 +214,8 @@ export function spliceLimits(splice: RailSplice, plates: readonly Plate[], looki
       ...ofPlate(plate, splice.plates[at] as SplicePlate, looking),
       ...ofCover(plate, splice, section, looking),
     ]),
-    ...thinWall(section.kind === 'tube' ? 'The inner wall of the rail' : 'The wall of the rail', inner),
+    ...thinWall('The wall of the rail', section.thickness),
+    ...(inner !== null && inner < section.thickness - SLIGHT ? thinWall('The inner wall of the rail', inner) : []),
     ...(sleeve ? thinWall('The sleeve', Math.min(sleeve.wall, sleeve.inner ?? Infinity)) : []),
     ...(readsLess(spacing, wanted, show)
       ? [

@@ -40,6 +40,7 @@ export function CouponList({ store, result, records, canRecord, onRecord }: Benc
                 {JOINTS[coupon.joint]}
                 {WAYS[coupon.way] ?? ''}, {coupon.position}, wall{' '}
                 <Length mm={coupon.wall} format={{ ...store.getState().job.display }} />
+                {coupon.isThinInner && ' (the inner wall: it burns through where the rest holds)'}
                 <span className="text-pencil"> for {coupon.letters.join(' and ')}</span>
               </span>
               {coupon.logged && (
