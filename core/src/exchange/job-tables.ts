@@ -27,6 +27,7 @@ export const TABLE_COLUMNS: Readonly<Record<JobTable, readonly TableColumn[]>> =
     length('behind'),
     text('face'),
     length('down'),
+    { key: 'inboard', kind: 'length', optional: true },
     length('diameter'),
     text('attachment'),
     text('movable'),

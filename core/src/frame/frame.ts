@@ -86,6 +86,8 @@ export interface Feature {
   readonly face: Face;
   /** Below the top of the rail, mm (0 on the top face). */
   readonly down: number;
+  /** On the top or the bottom: from the outside of the web in to its middle, mm; without it nobody has measured it. */
+  readonly inboard?: number;
   /** Hole diameter, mm; 0 where there is none. */
   readonly diameter: number;
   readonly attachment: 'rivets' | 'bolts' | 'weld' | 'hole';
@@ -246,6 +248,14 @@ export interface Frame {
  * @param side Left or right, as seated.
  */
 export const railOf = (rails: Rails, side: Side): Rail => (rails.kind === 'mirrored' ? rails.stations : rails[side]);
+
+/**
+ * How far in from the outside of the web a feature on a flange was measured, mm; null in the web, and where nobody has measured it.
+ *
+ * @param feature The feature.
+ */
+export const acrossFlange = ({ face, inboard }: Pick<Feature, 'face' | 'inboard'>): number | null =>
+  face === 'top' || face === 'bottom' ? (inboard ?? null) : null;
 
 /** The stretch of rail that a feature takes up, mm: its reach, or its hole where that is wider. */
 export function extentOf({ x, ahead, behind, diameter }: Feature): { readonly from: number; readonly to: number } {

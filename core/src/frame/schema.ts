@@ -92,6 +92,7 @@ export const featureFields = () => ({
   behind: length(),
   face: oneOf(['top', 'web-outside', 'web-inside', 'bottom']),
   down: length(),
+  inboard: optional(length()),
   diameter: length(),
   attachment: oneOf(['rivets', 'bolts', 'weld', 'hole']),
   movable: oneOf(['no', 're-drill', 're-weld']),

@@ -2,7 +2,7 @@ import type { InputProblem } from '../input-error.ts';
 import { materialProblems } from '../materials/index.ts';
 import { type Section, widthOf } from '../sections/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
-import { type ControlEnd, endsOf, type Frame, type Rail, railOf, SIDES } from './frame.ts';
+import { acrossFlange, type ControlEnd, endsOf, type Frame, type Rail, railOf, SIDES } from './frame.ts';
 import { railEnds } from './rail.ts';
 import { carrierProblems, memberProblems, unitProblems } from './validate-riders.ts';
 
@@ -92,6 +92,14 @@ export function frameProblems(frame: Frame, format: LengthFormat, path = 'donor'
     const negative = (['ahead', 'behind', 'diameter', 'mass'] as const).find((key) => feature[key] < 0);
     if (negative) add('negative', `${place}.${negative}`, `${feature.name}: this must be 0 or more.`);
     else if (ends.some(off)) add('off-the-rail', `${place}.x`, offMessage(feature.name, ends.find(off) ?? feature.x));
+    const across = acrossFlange(feature);
+    const widest = Math.max(...frame.sections.map(({ section }) => widthOf(section)));
+    if (across !== null && (across < 0 || across > widest))
+      add(
+        'off-the-flange',
+        `${place}.inboard`,
+        `${feature.name} lies beside the flange: from the outside of the web in to its middle it must be from 0 to the width of the rail.`,
+      );
   });
   frame.crossmembers.forEach((crossmember, index) => {
     if (off(crossmember.x))

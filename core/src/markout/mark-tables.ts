@@ -94,6 +94,8 @@ const FACES: Readonly<Record<BracketMark['face'], string>> = {
 };
 
 function bracketsTable(sheet: MarkSheet, side: Side): SheetTable {
+  const marks = sheet.brackets.filter((mark) => mark.side === side);
+  const blocked = marks.some(({ block }) => block > 0);
   return {
     id: `brackets-${side}`,
     caption: `Brackets and holes, ${railName(side).toLowerCase()}`,
@@ -106,24 +108,24 @@ function bracketsTable(sheet: MarkSheet, side: Side): SheetTable {
       figure('Drill', 1.2),
       figure('Ahead', 1.2),
       figure('Behind', 1.2),
+      ...(blocked ? [figure('On a block of', 1.3)] : []),
       figure('Level'),
     ],
-    rows: sheet.brackets
-      .filter((mark) => mark.side === side)
-      .map((mark) => ({
-        mark: mark.name,
-        lettered: false,
-        cells: [
-          `${mark.what === 'off' ? 'comes off' : mark.what}, ${FACES[mark.face]}, ${FIXING[mark.fixedBy] ?? mark.fixedBy}${onNewRail(mark.origin)}`,
-          { mm: mark.web },
-          { mm: mark.down },
-          mark.across === null ? '–' : { mm: mark.across },
-          orDash(mark.diameter),
-          orDash(mark.ahead),
-          orDash(mark.behind),
-          { mm: mark.level },
-        ],
-      })),
+    rows: marks.map((mark) => ({
+      mark: mark.name,
+      lettered: false,
+      cells: [
+        `${mark.what === 'off' ? 'comes off' : mark.what}, ${FACES[mark.face]}, ${FIXING[mark.fixedBy] ?? mark.fixedBy}${onNewRail(mark.origin)}`,
+        { mm: mark.web },
+        { mm: mark.down },
+        mark.across === null ? '–' : { mm: mark.across },
+        orDash(mark.diameter),
+        orDash(mark.ahead),
+        orDash(mark.behind),
+        ...(blocked ? [orDash(mark.block)] : []),
+        { mm: mark.level },
+      ],
+    })),
   };
 }
 

@@ -67,6 +67,8 @@ export interface BracketMark {
   readonly across: number | null;
   /** Hole to drill; 0: none. */
   readonly diameter: number;
+  /** Of mounts: height of the blocks and plates between the rail and the bracket, or the body itself, mm; 0: none. */
+  readonly block: number;
   readonly fixedBy: string;
 }
 

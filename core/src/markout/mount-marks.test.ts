@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { donor, inputOf } from '../../test/frames.ts';
 import { arm, body, frame, input, made, perch } from '../../test/mounts.ts';
-import { evaluatePlan, type PlanInput } from '../plan/index.ts';
-import { markSheet } from './index.ts';
+import { evaluatePlan, newHole, type PlanInput } from '../plan/index.ts';
+import { markSheet, markTables } from './index.ts';
 
 const bolted = arm({ fixing: { by: 'bolts', grade: '10.9', diameter: 12, count: 4 } });
 const marksOf = (job: PlanInput) =>
@@ -41,6 +42,39 @@ describe('the marks of a body’s mounts', () => {
     ]);
     const { hole: _, ...blind } = body.mounts[0]!;
     expect(marksOf(input([sits], 0, { ...body, mounts: body.mounts.with(0, blind) }))).toEqual([]);
+  });
+
+  it('says what block goes under: under an old bracket what is left, and more when the body is raised', () => {
+    const old = made('a', { form: 'old', height: 24, along: 70, leg: 5 });
+    const block = (z: number) => marksOf(input([old], z))[0]!.block;
+    expect([block(0), block(10)]).toEqual([36, 46]);
+    const plates = made('b', { form: 'none' }, { under: [{ id: 'p', kind: 'plate', height: 60 }] });
+    expect(marksOf(input([plates]))[0]!.block).toBe(60);
+    expect(marksOf(input([made('a', perch)]))[0]!.block).toBe(0);
+    const job = input([old]);
+    const table = (of: PlanInput) =>
+      markTables(markSheet(of, evaluatePlan(of))).find(({ id }) => id === 'brackets-left')!;
+    expect(table(job).columns.map(({ title }) => title)).toContain('On a block of');
+    expect(table(input([made('a', perch)])).columns.map(({ title }) => title)).not.toContain('On a block of');
+  });
+
+  it('a hole drilled in the top flange is marked across it, where it was said', () => {
+    const hole = { ...newHole('h', 2000), face: 'top' as const, down: 0, inboard: 32 };
+    const drilled = (feature: object) => {
+      const job = inputOf(frame, {
+        kind: 'bracket',
+        change: { what: 'drill', at: donor(2000), feature: feature as typeof hole, count: 1, pitch: 0 },
+      });
+      const result = evaluatePlan(job);
+      const { across } = markSheet(job, result).brackets.find(
+        ({ fixedBy, side }) => fixedBy === 'hole' && side === 'left',
+      )!;
+      return { across, y: result.features.find(({ fate }) => fate === 'new')!.places.left!.built!.y };
+    };
+    expect(drilled(hole)).toEqual({ across: 32, y: -(430 - 32) });
+    const { inboard: _, ...unmeasured } = hole;
+    expect(drilled(unmeasured)).toEqual({ across: null, y: -430 });
+    expect(drilled({ ...hole, face: 'web-outside', down: 50 }).across).toBeNull();
   });
 
   it('nothing is marked that nobody decided, or that cannot be made', () => {

@@ -1,4 +1,5 @@
 import { type Frame, type Side, SIDES } from '../frame/index.ts';
+import { heightOf } from '../mounting/index.ts';
 import { bracketAlong, findSpot, type MountingOutcome, type Piece, type PlanResult } from '../plan/index.ts';
 import type { BracketMark } from './marks.ts';
 import { lettersOfPiece, type Measurer, originOn } from './measure.ts';
@@ -27,6 +28,9 @@ function fixingOf({
     fixedBy: bolted ? 'bolts' : 'weld',
   };
 }
+
+/** What lies between the rail and a bracket, or the body where it has none; under an old bracket also what must go under it, mm. */
+const blockOf = ({ under, block }: MountingOutcome): number => heightOf(under) + Math.max(0, block ?? 0);
 
 /**
  * Where the brackets of a body's mounts go, and holes of those that sit on the rail: of mounts that are decided and can be
@@ -59,6 +63,7 @@ export function mountMarks(result: PlanResult, measurer: Measurer, frame: Pick<F
         ...fixing,
         side,
         across: fixing.face === 'top' ? rail.outer - Math.abs(seat.at.y) : null,
+        block: blockOf(outcome),
         what: 'new',
         origin,
         web: along(side, spot.x, share),

@@ -1,4 +1,4 @@
-import { railAt, type Side, SIDES } from '../frame/index.ts';
+import { acrossFlange, railAt, type Side, SIDES } from '../frame/index.ts';
 import {
   type CrossmemberOutcome,
   type FeatureOutcome,
@@ -46,8 +46,9 @@ export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMar
         behind: feature.behind,
         face: feature.face,
         down: feature.face === 'bottom' ? depth : feature.face === 'top' ? 0 : feature.down,
-        across: null,
+        across: acrossFlange(feature),
         diameter: fate === 'removed' ? 0 : feature.diameter,
+        block: 0,
         fixedBy: feature.attachment,
       },
     ];

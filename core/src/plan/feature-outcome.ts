@@ -1,4 +1,4 @@
-import { extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
+import { acrossFlange, extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
 import { isWithin, TOLERANCE } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
@@ -69,7 +69,7 @@ function seatOf(feature: Feature, piece: Piece, context: Context): Seat {
     on: sidesOf(feature).map((side) => {
       const { halfWidth, top, section } = side === 'left' ? left : right;
       const down = feature.face === 'bottom' ? context.section(section).depth : feature.down;
-      return { side, outward: halfWidth, z: top - down };
+      return { side, outward: halfWidth - (acrossFlange(feature) ?? 0), z: top - down };
     }),
   };
 }

@@ -1,4 +1,5 @@
 import {
+  acrossFlange,
   datumStation,
   describeSection,
   type Feature,
@@ -119,9 +120,10 @@ const NearBlade = still(function NearBlade({
   );
 });
 
-/** How far inboard of the web's outside something is fastened, mm: on a flange in the middle of it. */
-const inboardOf = ({ face }: Feature, section: Section): number =>
-  face === 'web-outside' ? 0 : face === 'web-inside' ? section.thickness : widthOf(section) / 2;
+/** How far inboard of the web's outside something is fastened, mm: on a flange in the middle of it while nobody measured it. */
+const inboardOf = (feature: Feature, section: Section): number =>
+  acrossFlange(feature) ??
+  (feature.face === 'web-outside' ? 0 : feature.face === 'web-inside' ? section.thickness : widthOf(section) / 2);
 
 /** Room round the section, px. */
 const ROOM = { top: 42, bottom: 46, beside: 84 };

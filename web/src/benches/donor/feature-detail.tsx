@@ -1,6 +1,7 @@
 import { type Feature, sidesOf, unitOf, type UsualFigure, withFigures, withMount } from '@splay/core';
 import { recordNow } from '../../client/job-store.ts';
 import { Choice } from '../../ui/choice.tsx';
+import { FlangePlace } from '../../ui/flange-place.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
@@ -71,6 +72,7 @@ export function FeatureDetail({
       </h3>
       <div className="mt-1 grid grid-cols-2 items-end gap-2">
         {pick('Face', feature.face, FACES, (face) => ({ ...feature, face: face as Feature['face'] }))}
+        <FlangePlace feature={feature} format={job.display} disabled={disabled} onChange={put} />
         {pick(called('Fixed by', 'attachment'), feature.attachment, ATTACHMENTS, (attachment) =>
           withFigures(feature, { attachment: attachment as Feature['attachment'] }),
         )}

@@ -1,6 +1,13 @@
 import { asUsual, datumStation, type Feature, FEATURE_KINDS, newHole, USUAL_FIGURES } from '@splay/core';
 import { EditTable } from '../../ui/edit-table.tsx';
-import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
+import {
+  choiceColumn,
+  type Column,
+  lengthColumn,
+  optionalLengthColumn,
+  textColumn,
+  words,
+} from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { measuredAnew } from './measured-anew.ts';
@@ -12,11 +19,12 @@ export function FeatureTable(part: PartProps) {
   const { job, store, setRows, disabled, selected, onSelect } = part;
   const { features } = job.donor;
   const columns: Column<Feature>[] = [
-    textColumn('name', 'Name', '35%'),
-    choiceColumn('kind', 'Kind', '25%', words(FEATURE_KINDS)),
-    choiceColumn('side', 'Side', '12%', words(['both', 'left', 'right'])),
+    textColumn('name', 'Name', '27%'),
+    choiceColumn('kind', 'Kind', '21%', words(FEATURE_KINDS)),
+    choiceColumn('side', 'Side', '11%', words(['both', 'left', 'right'])),
     lengthColumn('x', 'Middle, from datum', '15%', datumStation(job.donor)),
-    lengthColumn('down', 'Down', '13%'),
+    lengthColumn('down', 'Down', '12%'),
+    optionalLengthColumn('inboard', 'In, on a flange', '14%'),
   ];
   const index = features.findIndex((feature) => feature.id === selected);
   return (
@@ -39,7 +47,7 @@ export function FeatureTable(part: PartProps) {
         onChange={(rows) =>
           setRows('Edited features', 'features', (frame) => ({
             ...frame,
-            features: measuredAnew(rows, frame.features, ['x', 'down', 'side', 'diameter']).map((row) =>
+            features: measuredAnew(rows, frame.features, ['x', 'down', 'inboard', 'side', 'diameter']).map((row) =>
               frame.features.find(({ id }) => id === row.id)?.kind === row.kind ? row : asUsual(row),
             ),
           }))

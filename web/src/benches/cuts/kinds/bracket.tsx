@@ -2,6 +2,7 @@ import { BracketSketch } from '../sketches/bracket-sketch.tsx';
 import type { KindView } from './kind-view.ts';
 import { asUsual, kindsThat, newBracket, newHole, withFigures } from '@splay/core';
 import { Choice } from '../../../ui/choice.tsx';
+import { FlangePlace } from '../../../ui/flange-place.tsx';
 import { LengthField } from '../../../ui/length-field.tsx';
 import { QuantityField } from '../../../ui/quantity-field.tsx';
 import { words } from '../../../ui/table-columns.ts';
@@ -15,7 +16,27 @@ const SIDE_CHOICES = [
   ['right', 'right'],
 ] as const;
 
+const FACES = ['web-outside', 'web-inside', 'top', 'bottom'] as const;
+
 const BRACKET_KINDS = kindsThat(({ bracket }) => bracket);
+
+/** The face of the rail that something new is on, and where across a flange. */
+function FaceFields(props: Parameters<typeof FlangePlace>[0]) {
+  const { feature, disabled, onChange } = props;
+  return (
+    <>
+      <Choice
+        list
+        label="Face"
+        value={feature.face}
+        disabled={disabled}
+        choices={words(FACES)}
+        onChange={(face) => onChange({ ...feature, face, down: face === 'top' ? 0 : feature.down })}
+      />
+      <FlangePlace {...props} />
+    </>
+  );
+}
 
 /** Move a bracket, take it off, add one, or drill holes. */
 function BracketFields({ operation, job, result, disabled, onChange }: Fields<'bracket'>) {
@@ -128,6 +149,7 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
               onChange={(down) => set({ ...change, feature: { ...change.feature, down } })}
             />
           </div>
+          <FaceFields feature={change.feature} {...common} onChange={(feature) => set({ ...change, feature })} />
           <Choice
             label="On"
             value={change.feature.side}
@@ -179,6 +201,7 @@ function BracketFields({ operation, job, result, disabled, onChange }: Fields<'b
               onChange={(down) => set({ ...change, feature: { ...change.feature, down } })}
             />
           </div>
+          <FaceFields feature={change.feature} {...common} onChange={(feature) => set({ ...change, feature })} />
           <Choice
             label="In"
             value={change.feature.side}
