@@ -40,9 +40,11 @@ export type Rails =
   | { readonly kind: 'mirrored'; readonly stations: Rail }
   | { readonly kind: 'measured'; readonly left: Rail; readonly right: Rail };
 
+/** A section under its name; `assumed` where it was picked from a list as the nearest. */
 export interface NamedSection {
   readonly id: string;
   readonly section: Section;
+  readonly origin?: Origin;
 }
 
 export interface Crossmember {

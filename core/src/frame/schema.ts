@@ -174,7 +174,7 @@ export const frameSchema = () =>
       heatAffected: share(),
       source: text(500),
     }),
-    sections: list(record<NamedSection>({ id: id(), section: section() })),
+    sections: list(record<NamedSection>({ id: id(), section: section(), origin: origin() })),
     rails: variant<Rails, 'kind'>('kind', {
       mirrored: { stations: rail() },
       measured: { left: rail(), right: rail() },

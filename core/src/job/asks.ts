@@ -120,6 +120,28 @@ const assumedOf = (things: readonly Pick<Feature, 'name' | 'origin'>[]): readonl
 export const onlyAssumed = (names: readonly string[]): string => `only assumed so far: ${names.slice(0, 3).join(', ')}`;
 
 /**
+ * The sections that the rails have, and whether a calliper has been on them.
+ *
+ * @param donor The donor frame; validated.
+ */
+export function sectionsAsk({ sections, rails }: Frame): Ask {
+  const used = new Set(SIDES.flatMap((side) => railOf(rails, side).map(({ section }) => section)));
+  const own = sections.filter(({ id }) => used.has(id));
+  const assumed = own.filter(({ origin }) => origin === 'assumed').length;
+  return {
+    id: 'sections',
+    what: 'Section and wall of the rails',
+    where:
+      own.length === 0 || assumed > 0
+        ? `at a clean edge or a hole, with a calliper; both walls where they differ${assumed > 0 ? '. Only picked from a list so far' : ''}`
+        : `${own.length === 1 ? 'one section' : `${own.length} sections`} entered`,
+    answers: 'strength, sleeves, weld settings, mass',
+    state: stateOf(own, own.length || 1),
+    part: 'frame',
+  };
+}
+
+/**
  * Brackets that hold an axle, and whether each is under its suspension.
  *
  * @param brackets Brackets that hold an axle.

@@ -85,5 +85,10 @@ it('begins a new job with what was typed, and nothing else counts as measured', 
     tyreRadius: 360,
     section: { kind: 'channel', depth: 160, flange: 65, thickness: 6 },
   });
-  expect(measuringGuide(fresh).flatMap(({ id, state }) => (state === 'there' ? [id] : []))).toEqual(['sections']);
+  expect(measuringGuide(fresh).flatMap(({ id, state }) => (state === 'there' ? [id] : []))).toEqual([]);
+  const measured = {
+    ...fresh,
+    donor: { ...fresh.donor, sections: fresh.donor.sections.map(({ id, section }) => ({ id, section })) },
+  };
+  expect(measuringGuide(measured).flatMap(({ id, state }) => (state === 'there' ? [id] : []))).toEqual(['sections']);
 });

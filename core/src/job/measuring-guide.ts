@@ -9,6 +9,7 @@ import {
   driveLineAsk,
   onlyAssumed,
   presence,
+  sectionsAsk,
   stateOf,
   stationsAsk,
   suspensionAsk,
@@ -32,17 +33,7 @@ export function measuringGuide(job: Job): Ask[] {
   const cabBack = donor.points.find(({ kind }) => kind === 'cab-back');
   return [
     datumAsk(donor),
-    {
-      id: 'sections',
-      what: 'Section and wall of the rails',
-      where:
-        donor.sections.length > 0
-          ? `${donor.sections.length === 1 ? 'one section' : `${donor.sections.length} sections`} entered`
-          : 'at a clean edge or a hole, with a calliper; both walls where they differ',
-      answers: 'strength, sleeves, weld settings, mass',
-      state: donor.sections.length > 0 ? 'there' : 'missing',
-      part: 'frame',
-    },
+    sectionsAsk(donor),
     stationsAsk(donor, at, (mm) => lengthText(mm, display, true)),
     {
       id: 'both-rails',

@@ -61,7 +61,8 @@ function newFrame(first: FirstMeasures): Frame {
   return {
     name: donor,
     material: STOCK_MATERIALS['mild-50'],
-    sections: [{ id: 'rail', section }],
+    // Picked from a list as the nearest: a calliper has not been on it.
+    sections: [{ id: 'rail', section, origin: 'assumed' }],
     rails: { kind: 'mirrored', stations: [station(-ahead), station(wheelbase + behind)] },
     members: [],
     braces: [],

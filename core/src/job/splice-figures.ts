@@ -1,5 +1,5 @@
 import { dotted, type PlanResult, ratioText } from '../plan/index.ts';
-import { deciding, stationsOf } from './supports.ts';
+import { deciding, sectionsOf, stationsOf } from './supports.ts';
 import { type FigureTellers, length, words } from './told.ts';
 
 /** The joint that carries least of the bare rail; one that cannot be reckoned before all others. */
@@ -21,7 +21,11 @@ export const SPLICE_FIGURES = {
           ? `joint ${weakest.joint.letter}, of the bare rail${weakest.decided ? '' : ', not decided'}`
           : 'no joint yet',
         restsOn: weakest
-          ? [...deciding(plan).filter(({ ref }) => ref?.id === weakest.joint.operation), stationsOf(job)]
+          ? [
+              ...deciding(plan).filter(({ ref }) => ref?.id === weakest.joint.operation),
+              sectionsOf(job),
+              stationsOf(job),
+            ]
           : [],
       };
     },

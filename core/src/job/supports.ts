@@ -81,6 +81,17 @@ export function deciding({ operations, joints }: PlanResult, from = -Infinity, t
   });
 }
 
+/** The sections of the rails: as one thing, measured or picked from a list. */
+export function sectionsOf({ donor: { sections } }: Job): Support {
+  const assumed = sections.some(({ origin }) => origin === 'assumed');
+  return {
+    ref: null,
+    name: assumed ? 'Section of the rails, picked from a list' : 'Section of the rails',
+    comesFrom: assumed ? 'assumed' : 'measured',
+    builtX: null,
+  };
+}
+
 /** The rails' stations on the built frame: as one thing, measured or with some assumed. */
 export function stationsOf({ donor: { rails } }: Job): Support {
   const stations = rails.kind === 'mirrored' ? rails.stations : [...rails.left, ...rails.right];

@@ -1,10 +1,9 @@
+import { TOLERANCE } from '../units/index.ts';
 import { type Plate, plateOn } from './plate.ts';
 import { effectiveSection, type Splice } from './strength.ts';
 
 /** Beyond this a plate is not made longer, mm: its welds are too light for its steel. */
 const LONGEST = 2000;
-/** As near as a reach is looked for, mm. */
-const NEAR = 0.01;
 
 /** The least share of a plate that acts at any station where the weld of a joint is. */
 function shareAtWeld(plate: Plate, splice: Splice): number {
@@ -32,10 +31,10 @@ export function reachFedInFull(plate: Plate, splice: Splice): number | null {
   const ends =
     plate.outline.shape === 'hexagon' ? plate.outline.point : plate.outline.shape === 'taper' ? plate.outline.over : 0;
   const fed = (reach: number) => shareAtWeld({ ...plate, ahead: reach, behind: reach }, splice) === 1;
-  let [low, high] = [Math.max(NEAR, ends), LONGEST];
+  let [low, high] = [Math.max(TOLERANCE, ends), LONGEST];
   if (!fed(high)) return null;
   if (fed(low)) return low;
-  while (high - low > NEAR) {
+  while (high - low > TOLERANCE) {
     const middle = (low + high) / 2;
     if (fed(middle)) high = middle;
     else low = middle;

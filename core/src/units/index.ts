@@ -11,7 +11,7 @@ export {
 } from './length-unit.ts';
 export { angleText } from './angle.ts';
 export { parseLength } from './parse-length.ts';
-export { exceeds, isAt, isInside, isWithin, overlap, readsLess, type Span, TOLERANCE } from './tolerance.ts';
+export { exceeds, isAt, isInside, isWithin, overlap, readsLess, settled, type Span, TOLERANCE } from './tolerance.ts';
 export {
   KG_PER_POUND,
   otherQuantityText,

@@ -19,6 +19,13 @@ export interface Span {
 export const isAt = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
 
 /**
+ * Room that is left, or missing below 0: none where it is within the tolerance, so that its sign is a verdict, mm.
+ *
+ * @param mm The room.
+ */
+export const settled = (mm: number): number => (isAt(mm, 0) ? 0 : mm);
+
+/**
  * Whether a length is beyond a limit by more than the tolerance.
  *
  * @param value The length, mm.

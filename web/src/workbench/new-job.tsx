@@ -13,7 +13,7 @@ const MEASURES = [
   ['outsideWidth', 'Width over the rails'],
   ['ahead', 'Frame ahead of the front axle'],
   ['behind', 'Frame behind the rear axle'],
-  ['tyreRadius', 'Tyre radius, loaded'],
+  ['tyreRadius', 'Tire radius, loaded'],
 ] as const;
 
 /** Where the cab stands; asked for unless there is none. */

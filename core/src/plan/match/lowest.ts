@@ -1,12 +1,12 @@
 import { type Body, type BodyPose, onFrame } from '../../body/index.ts';
 import type { Section } from '../../sections/index.ts';
+import { TOLERANCE } from '../../units/index.ts';
 import { clashesOf } from './clashes.ts';
 import { sideOfMount } from './mount-gap.ts';
 import { railUnder } from './rail-under.ts';
 
-/** How far down a body is let, mm, and how exactly. */
+/** How far down a body is let, mm. */
 const DEEPEST = 600;
-const NEAR = 0.01;
 
 /**
  * The lowest place of a body, as it stands along the frame and raked, in which nothing of the frame comes into what must stay
@@ -29,14 +29,16 @@ export function lowestThatClears(
     const below = body.mounts.some((mount) => {
       const at = onFrame(there, { x: mount.x, y: mount.y, z: mount.z });
       const rail = railUnder(frame, sideOfMount(at), at.x, sectionOf);
-      return rail !== null && Math.abs(at.y) >= rail.inner && Math.abs(at.y) <= rail.outer && at.z < rail.top - NEAR;
+      return (
+        rail !== null && Math.abs(at.y) >= rail.inner && Math.abs(at.y) <= rail.outer && at.z < rail.top - TOLERANCE
+      );
     });
     return !below && clashesOf(body, there, frame, sectionOf).length === 0;
   };
   if (body.underside.length < 2) return null;
   let [low, high] = [pose.z - DEEPEST, pose.z + DEEPEST];
   if (clears(low) || !clears(high)) return null;
-  while (high - low > NEAR) {
+  while (high - low > TOLERANCE) {
     const middle = (low + high) / 2;
     if (clears(middle)) high = middle;
     else low = middle;

@@ -1,5 +1,6 @@
 import { type Body, type BodyPose, onBody, onFrame, type ProfilePoint, type WheelOpening } from '../../body/index.ts';
 import type { Axle } from '../../frame/index.ts';
+import { settled } from '../../units/index.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 
 /** A wheel opening over its axle, mm. */
@@ -70,13 +71,14 @@ export const openingsOver = (
     const axle = axleUnder(axles, opening.over);
     const wheel = axle?.built;
     const edge = (opening.outline ?? []).map((point) => onFrame(pose, point));
-    const left = (lift: number) => {
+    const roomAt = (lift: number) => {
       if (!wheel) return 0;
       const middle = { x: wheel.x, z: wheel.z + lift };
       if (edge.length > 1) return distanceTo(edge, middle) - axle.item.tyreRadius;
       const own = onBody(pose, { ...middle, y: 0 });
       return fromArch(radius ?? 0, own.x - opening.x, own.z - (z ?? 0)) - axle.item.tyreRadius;
     };
+    const left = (lift: number) => settled(roomAt(lift));
     const known = wheel && (edge.length > 1 || (z !== undefined && radius !== undefined));
     return {
       opening,

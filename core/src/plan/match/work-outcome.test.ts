@@ -157,6 +157,13 @@ describe('a deck', () => {
     expect(high.seats[0]!.work!.frameEnd.corner).toBe('top');
   });
 
+  it('a hose that just fits is not missing room, whatever its figures add up to', () => {
+    const layer = { id: 'l', name: 'Spacer', height: 0.1 + 0.2, open: true };
+    const { open } = look({ stack: [layer], hose: 0.1, clearance: 0.1 });
+    expect(open[0]!.left).toBe(0);
+    expect(look({ stack: [layer], hose: 0.2, clearance: 0.1 }).open[0]!.left).toBeNear(-0.1, 1e-9);
+  });
+
   it.each([
     ['length', { length: 0 }],
     ['behind', { behind: 1 }],

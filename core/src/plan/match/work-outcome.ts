@@ -6,6 +6,7 @@ import type { FeatureOutcome } from '../feature-outcome.ts';
 import type { FrameEnd } from '../frame-ends.ts';
 import type { Piece } from '../piece.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
+import { settled } from '../../units/index.ts';
 import { axleUnder } from './openings.ts';
 import type { Obstacles } from './obstacles.ts';
 
@@ -170,7 +171,7 @@ export function workOutcome(body: Body, under: Under, rules: Rulebook): WorkOutc
     frameEnd: end,
     deckHeight: work.stack.reduce((sum, { height }) => sum + height, 0),
     open: work.stack.flatMap((layer) =>
-      layer.open ? [{ layer, left: layer.height - work.hose - 2 * work.clearance }] : [],
+      layer.open ? [{ layer, left: settled(layer.height - work.hose - 2 * work.clearance) }] : [],
     ),
     mechanism: work.mechanism && work.hinge !== null ? mechanismOn(work.mechanism, end.x + work.hinge, under) : null,
   };

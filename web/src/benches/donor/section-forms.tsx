@@ -1,6 +1,7 @@
 import {
   describeSection,
   lengthText,
+  type NamedSection,
   railOf,
   resistingMoment,
   type Section,
@@ -47,6 +48,13 @@ const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, l
   ],
 };
 
+/** Where the sizes of a section come from: one that was picked is measured once somebody has had a calliper on it. */
+const SECTION_ORIGINS = [
+  ['', 'measured'],
+  ['assumed', 'picked, not measured'],
+  ['paper', 'from a paper'],
+] as const;
+
 const KINDS = (Object.keys(SIZES) as Section['kind'][]).map((kind) => [kind, kind.replace('-', ' ')] as const);
 
 /** The same outside sizes as another kind of section, as far as they carry over. */
@@ -79,18 +87,20 @@ export function SectionForms({ job, set, disabled }: PartProps) {
   const add = (section: Section) =>
     set('Added a section', (frame) => ({
       ...frame,
-      sections: [...frame.sections, { id: freshId('section'), section }],
+      sections: [...frame.sections, { id: freshId('section'), section, origin: 'assumed' }],
     }));
   return (
     <>
-      {donor.sections.map(({ id, section }, index) => {
+      {donor.sections.map(({ id, section, origin }, index) => {
         const properties = sectionProperties(section);
         const torsion = torsionConstant(section);
-        const put = (next: Section) =>
+        const putNamed = (next: NamedSection) =>
           set('Changed a section', (frame) => ({
             ...frame,
-            sections: frame.sections.map((named, other) => (other === index ? { id, section: next } : named)),
+            sections: frame.sections.map((named, other) => (other === index ? next : named)),
           }));
+        // A size that was typed was measured.
+        const put = (next: Section) => putNamed({ id, section: next });
         return (
           <section key={id}>
             <PanelHeading
@@ -122,6 +132,14 @@ export function SectionForms({ job, set, disabled }: PartProps) {
                 disabled={disabled}
                 choices={KINDS}
                 onChange={(kind) => put(asKind(kind, section))}
+              />
+              <Choice
+                list
+                label="Its sizes are"
+                value={origin ?? ''}
+                disabled={disabled}
+                choices={SECTION_ORIGINS}
+                onChange={(next) => putNamed(next === '' ? { id, section } : { id, section, origin: next })}
               />
               {SIZES[section.kind].map(([key, label]) => (
                 <LengthField
