@@ -197,6 +197,8 @@ function shared(keep: Keep, pose: BodyPose, stretch: Stretch): StandsIn | null {
     // Most stretches lie all ahead of it or all behind it.
     if (last <= front || first >= rear) return found;
     const over = ([x, z]: Point): number => z - (low + rise * (x - front) + dip);
+    // What lies all under it is not cut to size first: cutting brings nothing of it higher.
+    if (!side.some((point) => over(point) > TOLERANCE)) return found;
     const inside = [([x]: Point) => x - front, ([x]: Point) => rear - x, ([, z]: Point) => keep.high - z, over].reduce<
       readonly Point[]
     >(clip, side);
@@ -241,15 +243,18 @@ export function clashesOf(
   },
   sectionOf: (id: string) => Section,
 ): readonly Clash[] {
+  const across = frame.crossmembers.flatMap((outcome) => {
+    const stretch = crossmemberStretch(outcome, frame, sectionOf);
+    return stretch ? [{ outcome, stretch }] : [];
+  });
   return keptClear(body).flatMap((keep): Clash[] => {
     const part = { id: keep.id, name: keep.name };
     const rails = SIDES.flatMap((side): Clash[] => {
       const found = standsIn(keep, pose, railStretches(frame, side, sectionOf));
       return found ? [{ part, with: { kind: 'rail', side }, withName: `the ${side} rail`, ...found }] : [];
     });
-    const crossmembers = frame.crossmembers.flatMap((outcome): Clash[] => {
-      const stretch = crossmemberStretch(outcome, frame, sectionOf);
-      const found = stretch && standsIn(keep, pose, [stretch]);
+    const crossmembers = across.flatMap(({ outcome, stretch }): Clash[] => {
+      const found = standsIn(keep, pose, [stretch]);
       const { id, name } = outcome.crossmember;
       return found ? [{ part, with: { kind: 'crossmember', id }, withName: name, ...found }] : [];
     });
