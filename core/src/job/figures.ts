@@ -1,5 +1,5 @@
 import type { FramePoint } from '../frame/index.ts';
-import { endWords, type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
+import { type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
 import { judgedReadings, type JudgedReading, STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
@@ -77,7 +77,7 @@ const FIGURES = {
       const { plan } = looked.whole;
       const end = plan.measures.after.ends.rear;
       // A square end needs no word; of another its farthest corner counts.
-      const note = end.corner === null ? '' : `to the ${endWords(end)}`;
+      const note = end.corner === null ? '' : `to its ${end.corner === 'top' ? 'upper' : 'lower'} corner`;
       const told = span(looked, ({ axleToEnd }) => axleToEnd, riding(plan, 'axle', axleOf(plan, 'rear')), note);
       const rear = axleOf(plan, 'rear')?.built?.x ?? -Infinity;
       return { ...told, restsOn: [...told.restsOn, ...deciding(plan, rear), stationsOf(looked.job)] };

@@ -3,7 +3,7 @@ import { emptyPlan, evaluatePlan, inches, planOutline, sectionLookup, sideOutlin
 import { describe, expect, it } from 'vitest';
 import { multiples, tickStep } from './ticks.ts';
 import { demoJob } from '../../test/demo.ts';
-import { acrossPx, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
+import { acrossPx, closeSideStrip, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
 import { centredOn, fitView, toMm, toPx, zoomedView } from './view.ts';
 
 const reach = [-800, 5000] as const;
@@ -40,12 +40,43 @@ describe('the strips', () => {
   const at = (scale: number) => ({ from: 0, scale, width: 800 });
 
   it('leave what is free to the tray first', () => {
-    for (const column of [500, 688, 900, 1300]) {
+    for (const column of [560, 688, 900, 1300]) {
       const { side, plan, all } = stripHeights(column);
       expect(side + TAPE_HEIGHT + plan).toBe(all);
       expect(column - all).toBeGreaterThan(column * 0.4);
     }
     expect(stripHeights(688).all).toBe(376);
+  });
+
+  it('go where the bar was dragged to, and leave the tray its least', () => {
+    expect(stripHeights(800, 0.7).all).toBe(560);
+    expect(stripHeights(800, 0.99).all).toBe(stripHeights(800, 1).all);
+    expect(800 - stripHeights(800, 1).all).toBeGreaterThan(100);
+    expect(stripHeights(800, 0.01).all).toBeGreaterThan(200);
+  });
+
+  it('are right side up and in their strips in any window, however low', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 150, max: 1500 }),
+        fc.double({ min: 0.02, max: 2, noNaN: true }),
+        (column, scale) => {
+          const { side: high, plan: wide } = stripHeights(column);
+          const side = sideStrip(0, high, at(scale), donor, section);
+          const plan = planStrip(high + TAPE_HEIGHT, wide, at(scale), donor, section);
+          const close = closeSideStrip(Math.round(column * 0.2), at(scale), donor, section, [1800, 2400]);
+          for (const { across } of [side, plan, close]) expect(across.scale).toBeGreaterThan(0);
+          for (const piece of donor.pieces) {
+            for (const [, z] of sideOutline(piece, 'left', section)) {
+              expect(acrossPx(side.across, z)).toBeGreaterThan(0);
+              expect(acrossPx(side.across, z)).toBeLessThan(high);
+            }
+            const ys = planOutline(piece, 'right', section).map(([, y]) => acrossPx(plan.across, y));
+            expect(Math.max(...ys)).toBeLessThanOrEqual(high + TAPE_HEIGHT + wide);
+          }
+        },
+      ),
+    );
   });
 
   it('keep every rail inside, however close they are looked at', () => {

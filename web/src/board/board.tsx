@@ -13,6 +13,7 @@ import { MemberLines } from './member-lines.tsx';
 import { RoomBoxes } from './room-boxes.tsx';
 import { Sheet } from './sheet.tsx';
 import { still } from '../ui/still.ts';
+import { SplitBar, useSplit } from './split-bar.tsx';
 import { SteelStrips } from './steel-strips.tsx';
 import { acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
 import { TapeStrip } from './tape.tsx';
@@ -51,6 +52,9 @@ export interface BoardProps {
   readonly onCentre: (builtX: number) => void;
 }
 
+/** The least height that the picture in the tray is drawn in, px. */
+const LEAST_PICTURE = 170;
+
 /** Frames that are drawn in the same scale while a cut is dragged: it changes by whole feet of frame. */
 const FOOT = 304.8;
 
@@ -80,7 +84,8 @@ export function Board({
   const box = useRef<HTMLDivElement>(null);
   const trayBox = useRef<HTMLDivElement>(null);
   const [columnSize, tray] = [useSize(column), useSize(trayBox)];
-  const heights = stripHeights(columnSize.height);
+  const [split, setSplit] = useSplit();
+  const heights = stripHeights(columnSize.height, split);
   const { width } = columnSize;
 
   const dragging = useJobState(store, ({ preview }) => preview !== null);
@@ -109,6 +114,8 @@ export function Board({
 
   const format = job.display;
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);
+  // A picture lower than this is no picture: the tray is scrolled instead.
+  const trayPicture = useMemo(() => ({ ...tray, height: Math.max(tray.height, LEAST_PICTURE) }), [tray]);
   const onDonor = shows === 'donor' || showBefore;
   const shown = onDonor ? donor : result;
   const datum = onDonor ? donor.datum.donor : result.datum.built;
@@ -130,7 +137,7 @@ export function Board({
     side,
     tape: { top: tapeTop, height: TAPE_HEIGHT },
     plan,
-    tray,
+    tray: trayPicture,
     section,
     look,
     startDrag,
@@ -239,21 +246,28 @@ export function Board({
           </>
         )}
       </div>
-      <TrayBar
-        title={parts.trayTitle?.(bench) ?? title}
-        drawers={parts.drawers}
-        legend={parts.legend}
-        bench={store.getState().bench}
-        pinned={pinned}
-        kept={kept}
-        onPin={onPin}
-        open={drawer?.id ?? null}
-        zoomed={zoomed}
-        onDrawer={onDrawer}
-        onZoom={zoom}
-        onFit={fit}
-      />
-      <div ref={trayBox} className="pane min-h-0 flex-1 overflow-hidden" data-tray={store.getState().bench}>
+      <div className="relative">
+        {drawn && <SplitBar column={columnSize.height} strips={heights.all} startDrag={startDrag} onSplit={setSplit} />}
+        <TrayBar
+          title={parts.trayTitle?.(bench) ?? title}
+          drawers={parts.drawers}
+          legend={parts.legend}
+          bench={store.getState().bench}
+          pinned={pinned}
+          kept={kept}
+          onPin={onPin}
+          open={drawer?.id ?? null}
+          zoomed={zoomed}
+          onDrawer={onDrawer}
+          onZoom={zoom}
+          onFit={fit}
+        />
+      </div>
+      <div
+        ref={trayBox}
+        className={`pane min-h-0 flex-1 ${tray.height < LEAST_PICTURE && !drawer ? 'overflow-x-hidden overflow-y-auto' : 'overflow-hidden'}`}
+        data-tray={store.getState().bench}
+      >
         {drawn && tray.height > 0 && <Tray {...picture} />}
         {drawer && (
           <section

@@ -61,13 +61,16 @@ export const BodyOver = still(function BodyOver({ body, pose, view, across }: Bo
   );
 });
 
+/** Where the name of the view ends, px: the body's stands beside it. */
+const BESIDE_NAME = 124;
+
 /** Its name, to be laid over everything that could cross it. */
 export const BodyName = still(function BodyName({ body, pose, view, across }: BodyOverProps) {
   const front = Math.min(...body.outline.map(({ x }) => x));
   const at = onFrame(pose, { x: front, z: floorOf(body) });
   return (
     <text
-      x={toPx(view, at.x) + 40}
+      x={Math.max(BESIDE_NAME, toPx(view, at.x) + 40)}
       y={acrossPx(across, at.z) - 16}
       fontSize={13}
       fill="var(--color-ochre)"

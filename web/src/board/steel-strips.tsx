@@ -15,10 +15,10 @@ export function SteelStrips({ shown, view, side, plan, section }: SteelStripsPro
   const steel = { pieces: shown.pieces, view, section };
   return (
     <>
-      <g clipPath="url(#clip-side)">
+      <g clipPath="url(#clip-side)" data-rails="side">
         <Rails {...steel} across={side.across} what="side" />
       </g>
-      <g clipPath="url(#clip-plan)">
+      <g clipPath="url(#clip-plan)" data-rails="plan">
         <Rails {...steel} across={plan.across} what="plan" />
       </g>
     </>

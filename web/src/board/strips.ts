@@ -3,14 +3,36 @@ import type { Across, Strip, View } from '../client/picture-props.ts';
 
 export const TAPE_HEIGHT = 56;
 
-/** Room in the side view over the frame, for tags and the body's floor, and under it for dimensions, px. */
-const [OVER, UNDER] = [46, 62];
-/** Room beside the rails in the plan view, px. */
-const BESIDE = 20;
+/** Room in the side view over the frame, for tags and the body's floor, and under it for dimensions, px: less in a low one. */
+const overIn = (height: number): number => Math.min(46, height * 0.26);
+const underIn = (height: number): number => Math.min(62, height * 0.34);
+/** Room beside the rails in the plan view, px: less in a low one. */
+const besideIn = (height: number): number => Math.min(20, height * 0.16);
 
-/** How the height of the strips is shared out, px: the tray gets what is free first. */
-export function stripHeights(column: number): { readonly side: number; readonly plan: number; readonly all: number } {
-  const all = Math.round(Math.min(560, Math.max(Math.min(376, column * 0.55), column * 0.42)));
+/** Between the strips and the tray, and the least of the tray's picture that is worth a look, px. */
+const [BAR, LEAST_TRAY] = [37, 96];
+/** The least and the most height of the strips, px. */
+const [LEAST, MOST] = [236, 900];
+
+/** Heights of the strips that a drawing of this height can have, px. */
+export const stripLimits = (column: number): readonly [least: number, most: number] => {
+  const most = Math.max(160, Math.min(MOST, column - BAR - LEAST_TRAY));
+  return [Math.min(LEAST, most), most];
+};
+
+/**
+ * How the height of the strips is shared out, px: the tray gets what is free first, unless somebody has dragged the bar.
+ *
+ * @param column Height of strips, bar and tray.
+ * @param wanted Where the bar was dragged to, as a share of that; null where nobody has.
+ */
+export function stripHeights(
+  column: number,
+  wanted: number | null = null,
+): { readonly side: number; readonly plan: number; readonly all: number } {
+  const [least, most] = stripLimits(column);
+  const usual = Math.min(560, Math.max(Math.min(376, column * 0.55), column * 0.42));
+  const all = Math.round(Math.min(most, Math.max(least, wanted === null ? usual : wanted * column)));
   const side = Math.round((all - TAPE_HEIGHT) * 0.53);
   return { side, plan: all - TAPE_HEIGHT - side, all };
 }
@@ -19,7 +41,7 @@ export function stripHeights(column: number): { readonly side: number; readonly 
 export const mostScale = (
   { over, under }: { readonly over: number; readonly under: number },
   sideHeight: number,
-): number => (sideHeight - OVER) / (over + under);
+): number => (sideHeight - overIn(sideHeight)) / (over + under);
 
 /** Heights of rails and members over and under the datum plane, mm. */
 function railsTall({ pieces, members }: PlanResult, section: (id: string) => Section): readonly [number, number] {
@@ -59,9 +81,11 @@ function tallBetween(
   return zs.length > 0 ? [Math.max(...zs), -Math.min(...zs)] : railsTall({ pieces, members } as PlanResult, section);
 }
 
-/** Room in a close side view over the rail, for letters, and under it, for a dimension, px. */
-const [ABOVE, BELOW] = [48, 30];
-const closeScale = (height: number, tall: number): number => (height - ABOVE - BELOW) / Math.max(1, tall);
+/** Room in a close side view over the rail, for letters, and under it, for a dimension, px: less in a low one. */
+const aboveIn = (height: number): number => Math.min(48, height * 0.4);
+const belowIn = (height: number): number => Math.min(30, height * 0.25);
+const closeScale = (height: number, tall: number): number =>
+  (height - aboveIn(height) - belowIn(height)) / Math.max(1, tall);
 
 /** Pixels a mm at which the left rail between two stations fits the height of a close side view. */
 export const closestScale = (
@@ -84,7 +108,8 @@ export function closeSideStrip(
 ): Strip {
   const [over, under] = tallBetween(frame, section, between);
   const scale = Math.min(view.scale, closeScale(height, over + under));
-  const middle = ABOVE + (height - ABOVE - BELOW) / 2;
+  const [above, below] = [aboveIn(height), belowIn(height)];
+  const middle = above + (height - above - below) / 2;
   const zero = middle + ((over - under) / 2) * scale;
   return { top: 0, height, foot: zero + under * scale, across: { zero, sign: -1, scale } };
 }
@@ -98,8 +123,8 @@ export function sideStrip(
   section: (id: string) => Section,
 ): Strip {
   const [over, under] = railsTall(frame, section);
-  const scale = Math.min(view.scale, (height - OVER - UNDER) / (over + under));
-  const zero = top + OVER + over * scale;
+  const scale = Math.min(view.scale, (height - overIn(height) - underIn(height)) / (over + under));
+  const zero = top + overIn(height) + over * scale;
   return { top, height, foot: zero + under * scale, across: { zero, sign: -1, scale } };
 }
 
@@ -127,7 +152,7 @@ export function planStrip(
   section: (id: string) => Section,
 ): Strip {
   const [inner, outer] = railsWide(frame, section);
-  const half = height / 2 - BESIDE;
+  const half = height / 2 - besideIn(height);
   const zero = top + height / 2;
   // A little too wide is drawn a little smaller; only what is much too wide is broken.
   if (outer * view.scale > half && outer * view.scale <= half * 1.4)

@@ -52,7 +52,7 @@ export const Ledger = memo(function Ledger({
     <footer className="shrink-0">
       <ul
         aria-label="The figures that matter"
-        className="pane flex h-[4.6rem] shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night"
+        className="pane flex h-[4.6rem] shrink-0 [scrollbar-width:none] overflow-x-auto bg-night text-on-night short:h-[3.2rem]"
       >
         {figures.map((id) => {
           const { name, before, after, note } = figureOf(id, job, whole);
@@ -61,12 +61,15 @@ export const Ledger = memo(function Ledger({
           return (
             <Figure key={id} name={name} pressed={thread === id} onClick={() => onThread(id)}>
               <FigureText value={swapped ? before : after} job={job} />
-              {note ||
-                (other !== null && !same(before, after) && (
+              <>
+                {other !== null && !same(before, after) && (
                   <>
                     {swapped ? 'will be' : 'was'} <FigureText value={other} job={job} />
+                    {note && ' · '}
                   </>
-                ))}
+                )}
+                {note}
+              </>
             </Figure>
           );
         })}
@@ -107,11 +110,11 @@ function Figure({ name, tone = '', pressed, onClick, children: [value, note] }: 
         <span className="label block truncate leading-[1.15] !text-on-night/85">{name}</span>
         <span
           data-figure={name}
-          className="heading block truncate text-[1.4rem] leading-[1.15] [&_.nuance]:!text-on-night"
+          className="heading block truncate text-[1.4rem] leading-[1.15] short:text-[1.2rem] [&_.nuance]:!text-on-night"
         >
           {value}
         </span>
-        <span className="block min-h-4 truncate text-[0.82rem] leading-[1.2] text-on-night/90 [&_.nuance]:!text-on-night">
+        <span className="block min-h-4 truncate text-[0.82rem] leading-[1.2] text-on-night/90 short:hidden [&_.nuance]:!text-on-night">
           {note}
         </span>
       </button>

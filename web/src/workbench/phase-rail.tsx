@@ -26,7 +26,7 @@ export const PhaseRail = still(function PhaseRail({
   return (
     <nav
       aria-label="Order of work"
-      className="pane flex w-38 shrink-0 [scrollbar-width:none] flex-col overflow-y-auto border-r border-graphite bg-bench"
+      className="pane flex w-34 shrink-0 [scrollbar-width:none] flex-col overflow-y-auto border-r border-graphite bg-bench min-[1180px]:w-38"
     >
       <a
         href="/"

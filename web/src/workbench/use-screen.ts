@@ -5,8 +5,8 @@ export type Screen = 'desk' | 'tablet' | 'hand';
 
 /** Narrower than this, or as low as a phone held sideways, a screen is held at the frame. */
 const HAND = '(max-width: 767px), (max-height: 479px)';
-/** Narrower than this the board stands over the panel. */
-const TABLET = '(max-width: 1099px)';
+/** Upright, or narrower than this, the board stands over the panel; a tablet in landscape is a desk. */
+const TABLET = '(max-width: 899px), (max-width: 1099px) and (orientation: portrait)';
 
 let queries: { readonly hand: MediaQueryList; readonly tablet: MediaQueryList } | undefined;
 const media = () => (queries ??= { hand: window.matchMedia(HAND), tablet: window.matchMedia(TABLET) });

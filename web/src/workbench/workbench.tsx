@@ -176,7 +176,10 @@ function OpenJob({ store, server }: OpenJobProps) {
       </a>
       <Hatches />
       {screen === 'desk' && (
-        <Beside {...beside} place={<div className="w-38 shrink-0 border-r border-graphite bg-bench" />}>
+        <Beside
+          {...beside}
+          place={<div className="w-34 shrink-0 border-r border-graphite bg-bench min-[1180px]:w-38" />}
+        >
           {(progress) => <PhaseRail {...order(progress)} cuts={job.plan.operations.length} />}
         </Beside>
       )}
@@ -226,7 +229,7 @@ function OpenJob({ store, server }: OpenJobProps) {
             tabIndex={-1}
             aria-busy={!boardStands}
             aria-label={definition.name}
-            className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
+            className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[17.5rem] border-l min-[1180px]:w-[19.5rem]' : 'h-[34%] border-t'}`}
           >
             {state.thread ? (
               <Waits>
@@ -246,7 +249,7 @@ function OpenJob({ store, server }: OpenJobProps) {
             )}
           </aside>
         </main>
-        <Beside {...beside} place={<div className="h-[4.6rem] shrink-0 bg-night" />}>
+        <Beside {...beside} place={<div className="h-[4.6rem] shrink-0 bg-night short:h-[3.2rem]" />}>
           {({ gates }) => (
             <Ledger
               job={job}
