@@ -26,8 +26,9 @@ export default function Legend({ button, entries, bench, kept, pinned, onPin, on
           side="top"
           align="end"
           sideOffset={6}
+          collisionPadding={8}
           aria-label="Legend"
-          className="z-30 max-h-[80dvh] w-60 overflow-y-auto border border-graphite bg-sheet p-3 text-sm"
+          className="z-30 max-h-(--radix-popover-content-available-height) w-[27rem] max-w-[94vw] overflow-y-auto border border-graphite bg-sheet p-3 text-sm"
           onInteractOutside={(event) => {
             // The button closes it by itself.
             if (button.current?.contains(event.target as Node)) event.preventDefault();
@@ -88,7 +89,7 @@ function Meanings({ entries }: { readonly entries: readonly LegendEntry[] }) {
 
 function Entries({ entries }: { readonly entries: readonly LegendEntry[] }) {
   return (
-    <ul className="space-y-1">
+    <ul className="grid grid-cols-2 gap-x-3 gap-y-1">
       {entries.map(({ name, draw }) => (
         <li key={name} className="flex items-center gap-2">
           <svg width={26} height={14} aria-hidden="true" className="shrink-0">

@@ -6,6 +6,7 @@ import { type JobStore, redo, undo } from '../client/job-store.ts';
 import type { WorkbenchActions } from './actions.ts';
 import { BENCHES } from './benches.ts';
 import type { OpenDialog } from './dialogs.tsx';
+import { findScore } from './find-score.ts';
 
 interface PaletteProps {
   readonly store: JobStore;
@@ -14,6 +15,9 @@ interface PaletteProps {
   readonly actions: WorkbenchActions;
   readonly onDialog: (dialog: OpenDialog | null) => void;
 }
+
+/** Groups of what stands on the frame: found before what can be done. */
+const ON_FRAME: ReadonlySet<string> = new Set(['On the frame', 'To decide', 'Measurements']);
 
 interface Entry {
   readonly name: string;
@@ -100,26 +104,31 @@ export function Palette(props: PaletteProps) {
     <Command.Dialog
       open
       label="Find anything"
+      className="flex min-h-0 flex-1 flex-col"
+      filter={(value, typed, keywords) => {
+        const [group = '', name = ''] = value.split('\t');
+        return findScore(name, typed, ON_FRAME.has(group), keywords?.join(' '));
+      }}
       onOpenChange={(open) => !open && onDialog(null)}
       overlayClassName="fixed inset-0 z-40 bg-graphite/40"
-      contentClassName="fixed top-[12vh] left-1/2 z-50 flex max-h-[70vh] w-[min(36rem,94vw)] -translate-x-1/2 flex-col border-2 border-graphite bg-sheet"
+      contentClassName="fixed top-[12vh] left-1/2 z-50 flex max-h-[76vh] w-[min(36rem,94vw)] -translate-x-1/2 flex-col border-2 border-graphite bg-sheet"
     >
       <Command.Input
         placeholder="A bench, a bracket, a cut, a word of a conflict …"
-        className="min-h-12 border-b border-graphite bg-sheet px-4 text-lg outline-offset-[-3px]"
+        className="min-h-12 w-full shrink-0 border-b border-graphite bg-sheet px-4 text-lg outline-offset-[-3px]"
       />
-      <Command.List className="overflow-y-auto p-2">
+      <Command.List className="min-h-0 flex-1 overflow-y-auto px-2 pb-2">
         <Command.Empty className="p-3 text-pencil">Nothing is called that.</Command.Empty>
         {Object.entries(entriesOf(props)).map(([heading, entries]) => (
           <Command.Group
             key={heading}
             heading={heading}
-            className="[&_[cmdk-group-heading]]:label [&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2"
+            className="[&_[cmdk-group-heading]]:sticky [&_[cmdk-group-heading]]:top-0 [&_[cmdk-group-heading]]:border-b [&_[cmdk-group-heading]]:border-rule [&_[cmdk-group-heading]]:bg-sheet [&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:font-label [&_[cmdk-group-heading]]:text-[0.85rem] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:tracking-wider [&_[cmdk-group-heading]]:text-pencil [&_[cmdk-group-heading]]:uppercase"
           >
             {entries.map(({ name, hint, run }, index) => (
               <Command.Item
                 key={`${name}${index}`}
-                value={`${heading} ${name} ${index}`}
+                value={`${heading}\t${name}\t${index}`}
                 keywords={hint ? [hint] : []}
                 className="flex min-h-9 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-layout-wash"
                 onSelect={() => {

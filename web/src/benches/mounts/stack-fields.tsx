@@ -87,7 +87,7 @@ function Layers({
           const own = mounting[place].find(({ id }) => id === layer.id) as StackLayer;
           return (
             <li key={layer.id} className="flex items-end gap-1.5 border-b border-rule py-1">
-              <span className="min-w-0 flex-1">
+              <span className="w-0 min-w-0 flex-1">
                 <LengthField
                   label={`${LAYER_WORDS[layer.kind]}${place === 'hung' ? '' : ', free'}`}
                   mm={layer.height}

@@ -12,11 +12,13 @@ import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Bars } from '../../ui/chart.tsx';
 import { Length } from '../../ui/length.tsx';
-import { make, railName, useAtHand } from './at-hand.ts';
+import { type AtHand, make, railName, useAtHand } from './at-hand.ts';
 import { cyclesText } from './fatigue-list.tsx';
+import { JointPicture } from './joint-picture.tsx';
 
 const HEADS: readonly (readonly [name: string, kind: 'figure' | 'words'])[] = [
-  ['Way', 'words'],
+  ['Joint', 'words'],
+  ['Way, and what it needs', 'words'],
   ['Ratio', 'figure'],
   ['At the weld', 'figure'],
   ['Weakest in fatigue', 'words'],
@@ -24,9 +26,6 @@ const HEADS: readonly (readonly [name: string, kind: 'figure' | 'words'])[] = [
   ['Heat', 'figure'],
   ['Steel', 'figure'],
   ['Hours', 'figure'],
-  ['To be reached', 'words'],
-  ['Comes off, or apart', 'words'],
-  ['Weld and reinforce · bolt ahead', 'words'],
 ];
 
 /** All forms of the joint at hand beside each other: as the rulebook begins with each, the weld as it is now. */
@@ -57,7 +56,7 @@ export function CompareDrawer(props: BenchProps) {
         with the weld as it is now. Per rail, estimates to compare by. Press a name to make it so.
       </p>
       <div className="overflow-x-auto">
-        <table className="w-full text-sm" style={{ minWidth: 1080 }}>
+        <table className="w-full text-sm" style={{ minWidth: 700 }}>
           <thead className="text-left text-pencil">
             <tr className="border-b border-graphite align-bottom">
               {HEADS.map(([name, kind]) => (
@@ -72,6 +71,7 @@ export function CompareDrawer(props: BenchProps) {
               <Row
                 key={row.id}
                 row={row}
+                hand={hand}
                 asked={asked}
                 unit={unit}
                 format={job.display}
@@ -108,6 +108,7 @@ export function CompareDrawer(props: BenchProps) {
 
 interface RowProps {
   readonly row: ComparedForm;
+  readonly hand: AtHand;
   readonly asked: number;
   readonly unit: 'in' | 'mm';
   readonly format: BenchProps['job']['display'];
@@ -115,14 +116,17 @@ interface RowProps {
   readonly onTake: (() => void) | null;
 }
 
-function Row({ row, asked, unit, format, now, onTake }: RowProps) {
+function Row({ row, hand, asked, unit, format, now, onTake }: RowProps) {
   const { name, ratio, atWeld, why, worstDetail, weldLength, heat, steel, hours, reached, apart, schools } = row;
   const enough = ratio !== null && ratio >= asked - 1e-6;
   // An estimate: to the half inch, or the centimetre.
   const coarse = unit === 'in' ? inches(1 / 2) : 10;
   return (
     <tr className={`border-b border-rule align-top ${now ? 'bg-layout-wash' : ''}`}>
-      <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
+      <td className="py-1.5 pr-3">
+        <JointPicture splice={row.splice} steel={hand.one.steel} />
+      </td>
+      <th scope="row" className="min-w-56 py-1.5 pr-3 text-left font-semibold">
         {onTake ? (
           <button type="button" className="min-h-6 text-left text-layout underline underline-offset-2" onClick={onTake}>
             {name}
@@ -130,9 +134,17 @@ function Row({ row, asked, unit, format, now, onTake }: RowProps) {
         ) : (
           name
         )}
+        {ratio !== null && (
+          <span className="block text-[0.82rem] leading-snug font-normal text-pencil">
+            Reach {reached.join(', ')}. {apart === 'nothing' ? 'Nothing comes off.' : `Comes off or apart: ${apart}.`}
+            <span className="block">
+              Weld and reinforce: {schools.weld}. Bolt ahead, weld behind: {schools.bolt}.
+            </span>
+          </span>
+        )}
       </th>
       {ratio === null ? (
-        <td colSpan={10} className="py-1.5 text-oxide">
+        <td colSpan={7} className="py-1.5 text-oxide">
           {why}
         </td>
       ) : (
@@ -150,11 +162,6 @@ function Row({ row, asked, unit, format, now, onTake }: RowProps) {
           <td className="figures py-1.5 pr-3">{quantityText('energy', heat, unit)}</td>
           <td className="figures py-1.5 pr-3">{steel > 0 ? quantityText('mass', steel, unit) : '–'}</td>
           <td className="figures py-1.5 pr-3">{hours.toFixed(1)}</td>
-          <td className="py-1.5 pr-3">{reached.join(', ')}</td>
-          <td className="py-1.5 pr-3">{apart}</td>
-          <td className="py-1.5">
-            {schools.weld} · {schools.bolt}
-          </td>
         </>
       )}
     </tr>
