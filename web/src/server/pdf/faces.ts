@@ -12,8 +12,8 @@ export interface Fonts {
 
 const require = createRequire(import.meta.url);
 const FACES = {
-  text: 'barlow/files/barlow-latin-400',
-  bold: 'barlow/files/barlow-latin-600',
+  text: 'sofia-sans/files/sofia-sans-latin-400',
+  bold: 'sofia-sans/files/sofia-sans-latin-700',
   label: 'barlow-condensed/files/barlow-condensed-latin-600',
 } as const;
 // WOFF, not WOFF2: pdf-lib embeds the latter as invisible text.
