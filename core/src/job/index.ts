@@ -1,4 +1,5 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
+export { type MergeConflict, mergeJobs, type MergedJob, takingTheirs } from './merge-jobs.ts';
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type JobProgress, progressOf } from './progress.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
