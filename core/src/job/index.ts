@@ -1,4 +1,5 @@
 export { type Job, JOB_FORMAT, JOB_VERSION, type JobFile, jobFileOf } from './job.ts';
+export { type JobChange, jobChanges } from './job-changes.ts';
 export { type MergeConflict, mergeJobs, type MergedJob, takingTheirs } from './merge-jobs.ts';
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type JobProgress, progressOf } from './progress.ts';

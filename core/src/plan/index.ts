@@ -36,6 +36,7 @@ export {
   type Operation,
   type OperationFigures,
   dotted,
+  placesOf,
   operationName,
   OPERATION_KINDS,
   type OperationKind,

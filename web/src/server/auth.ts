@@ -79,8 +79,13 @@ export async function signedIn(
   origin: string,
 ): Promise<{ readonly member: Member; readonly session: string } | null> {
   const id = await sessionIn(headers, isEncrypted(origin));
-  if (id === null) return null;
+  const member = id === null ? null : await memberOf(id);
+  return member && id !== null ? { member, session: id } : null;
+}
+
+/** Who a session is of, and the shop they work in; null where it has ended, or they are in no shop any more. */
+export async function memberOf(id: string): Promise<Member | null> {
   if (query?.of !== database()) query = { of: database(), run: prepared() };
   const [found] = await query.run.execute({ session: id });
-  return found ? { member: found, session: id } : null;
+  return found ?? null;
 }

@@ -1,15 +1,18 @@
+import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { Client } from 'pg';
+import { database } from './db/database.ts';
 import type { Transaction } from './db/database.ts';
 import { env } from './env.ts';
 import { logError } from './log.ts';
 
 /**
- * What one web process tells the others, and hears of itself too: that a job has new records. PostgreSQL carries it, so
- * that any number of processes may serve one database. Only ids are told; who may see a record is asked when it is read.
+ * What one web process tells the others, and hears of itself too: that a job has new records or a new revision, and who has it open.
+ * PostgreSQL carries it, so that any number of processes may serve one database. Of records and revisions only ids and numbers are
+ * told; who may see them is asked when they are read.
  */
 
-const CHANNEL = 'splay_records';
+const CHANNEL = 'splay_live';
 
 /** More ids than this are told in several notices: one holds 8000 bytes. */
 const MOST_IDS = 50;
@@ -17,21 +20,77 @@ const MOST_IDS = 50;
 /** How long until a lost connection is tried again, ms. */
 const AGAIN_AFTER = 1000;
 
-interface Notice {
-  readonly job: string;
-  readonly records: readonly string[];
-}
+/** How long a process that says nothing is taken to have its pages still, ms: a little more than two of its beats. */
+const SILENT = 45_000;
+
+/** What is new of a job. */
+export type Notice =
+  | { readonly job: string; readonly records: readonly string[] }
+  | { readonly job: string; readonly revision: number }
+  | { readonly job: string; readonly here: { readonly process: string; readonly names: readonly string[] } }
+  /** The connection was lost for a while: anything may be new. */
+  | { readonly job: string; readonly missed: true };
+
+type Listener = (notice: Notice) => void;
 
 /** Tells every process that a job has new records, once the transaction is committed. */
-export async function tell(tx: Transaction, job: string, ids: readonly string[]): Promise<void> {
-  for (let from = 0; from < ids.length; from += MOST_IDS) {
-    const notice: Notice = { job, records: ids.slice(from, from + MOST_IDS) };
-    await tx.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
-  }
+export async function tellRecords(tx: Transaction, job: string, ids: readonly string[]): Promise<void> {
+  for (let from = 0; from < ids.length; from += MOST_IDS)
+    await notify(tx, { job, records: ids.slice(from, from + MOST_IDS) });
 }
 
-/** Called with the ids of new records; with none after the connection was lost for a while: then anything may be new. */
-type Listener = (ids: readonly string[]) => void;
+/** Tells every process that a job has a new revision, once the transaction is committed. */
+export const tellRevision = (tx: Transaction, job: string, revision: number): Promise<void> =>
+  notify(tx, { job, revision });
+
+async function notify(on: Pick<Transaction, 'execute'>, notice: Notice): Promise<void> {
+  await on.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
+}
+
+/** This process among those that serve the database. */
+const PROCESS = randomUUID();
+
+/** Names of those who have a job open, by the process that serves them. */
+const present = new Map<string, Map<string, { readonly names: readonly string[]; readonly at: number }>>();
+/** The pages of this process that have a job open. */
+const pages = new Map<string, Set<{ readonly name: string }>>();
+
+/** Names of those who have a job open anywhere, each once. */
+export function whoIsHere(job: string): readonly string[] {
+  const since = Date.now() - SILENT;
+  const all = [...(present.get(job)?.values() ?? [])].filter(({ at }) => at >= since);
+  return [...new Set(all.flatMap(({ names }) => names))].sort((a, b) => a.localeCompare(b));
+}
+
+/** Tells every process who has a job open at this one. */
+export async function sayHere(job: string): Promise<void> {
+  const names = [...new Set([...(pages.get(job) ?? [])].map(({ name }) => name))];
+  await notify(database(), { job, here: { process: PROCESS, names } });
+}
+
+/** A page has a job open until the returned function is called. */
+export function comeIn(job: string, name: string): () => void {
+  const page = { name };
+  pages.set(job, (pages.get(job) ?? new Set()).add(page));
+  return () => {
+    const of = pages.get(job);
+    of?.delete(page);
+    if (of?.size === 0) pages.delete(job);
+    sayHere(job).catch((error: unknown) => logError(error, 'live connection'));
+  };
+}
+
+function note(notice: Notice): void {
+  if ('here' in notice) {
+    const { process, names } = notice.here;
+    const of = present.get(notice.job) ?? new Map();
+    if (names.length === 0) of.delete(process);
+    else of.set(process, { names, at: Date.now() });
+    if (of.size === 0) present.delete(notice.job);
+    else present.set(notice.job, of);
+  }
+  for (const listener of listeners.get(notice.job) ?? []) listener(notice);
+}
 
 const listeners = new Map<string, Set<Listener>>();
 let connected: Promise<Client> | undefined;
@@ -47,7 +106,7 @@ function again(): void {
   if (listeners.size === 0 || connected) return;
   void connect()
     .then(() => {
-      for (const each of listeners.values()) for (const listener of each) listener([]);
+      for (const [job, each] of listeners) for (const listener of each) listener({ job, missed: true });
     })
     .catch(() => setTimeout(again, AGAIN_AFTER).unref());
 }
@@ -58,8 +117,7 @@ function connect(): Promise<Client> {
     client.on('error', dropped);
     client.on('end', () => dropped());
     client.on('notification', ({ payload }) => {
-      const { job, records } = JSON.parse(payload ?? '{}') as Notice;
-      for (const listener of listeners.get(job) ?? []) listener(records);
+      if (payload) note(JSON.parse(payload) as Notice);
     });
     await client.connect();
     await client.query(`LISTEN ${CHANNEL}`);
@@ -71,7 +129,7 @@ function connect(): Promise<Client> {
   return connected;
 }
 
-/** Hears of new records of a job until the returned function is called. */
+/** Hears what is new of a job until the returned function is called. */
 export async function listen(job: string, listener: Listener): Promise<() => void> {
   await connect();
   const known = listeners.get(job) ?? new Set();

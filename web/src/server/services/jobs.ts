@@ -6,6 +6,7 @@ import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
 import type { Picture } from '../threads/tasks.ts';
+import { tellRevision } from '../live.ts';
 import { takePictures } from './attachments.ts';
 import { mustRecord, mustWrite, NotFound } from './errors.ts';
 import { rowOf } from './record-rows.ts';
@@ -139,8 +140,26 @@ async function addRevision(
   });
   await tx.update(jobs).set({ head: number, name: job.name, updatedAt: savedAt }).where(eq(jobs.id, jobId));
   await takeRoom(tx, member.shopId, JSON.stringify(job).length);
+  await tellRevision(tx, jobId, number);
   return { id: jobId, revision: number, job, savedBy: member.name, savedAt: savedAt.toISOString() };
 }
+
+/** What the newest revision of a job is called, and who saved it. @throws NotFound */
+export const newestRevision = (member: Member, id: string): Promise<RevisionNote> =>
+  withShop(member.shopId, async (tx) => {
+    const [row] = await tx
+      .select({
+        number: jobRevisions.number,
+        label: jobRevisions.label,
+        savedBy: jobRevisions.savedBy,
+        savedAt: jobRevisions.savedAt,
+      })
+      .from(jobs)
+      .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
+      .where(eq(jobs.id, id));
+    if (!row) throw new NotFound();
+    return { ...row, savedAt: row.savedAt.toISOString() };
+  });
 
 /** Brings an earlier revision back as the newest. @throws NotFound, StaleSave */
 export async function restoreRevision(member: Member, id: string, number: number, basedOn: number): Promise<JobHead> {

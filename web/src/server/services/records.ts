@@ -5,7 +5,7 @@ import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { mayWrite } from '../../shared/roles.ts';
 import type { AddedRecords, RefusedRecord } from '../../shared/added-records.ts';
-import { tell } from '../live.ts';
+import { tellRecords } from '../live.ts';
 import { mustRecord, NotFound } from './errors.ts';
 import { takeRoom } from './room.ts';
 import { headOf } from './jobs.ts';
@@ -111,7 +111,7 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
             },
           ],
     );
-    await tell(
+    await tellRecords(
       tx,
       id,
       added.map((row) => row.id),

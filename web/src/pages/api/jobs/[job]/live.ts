@@ -1,13 +1,31 @@
+import { memberOf } from '../../../../server/auth.ts';
+import type { Member } from '../../../../server/db/shop.ts';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { notAllowed } from '../../../../server/http/problem.ts';
-import { listen } from '../../../../server/live.ts';
+import { comeIn, listen, type Notice, sayHere, whoIsHere } from '../../../../server/live.ts';
+import { newestRevision } from '../../../../server/services/jobs.ts';
 import { countRecords, listRecords, someRecords } from '../../../../server/services/records.ts';
 
 /** A sign of life this often keeps proxies from closing a quiet stream, ms. */
 const BEAT = 20_000;
 
-/** New records of a job as they are added, as server-sent events: `count`, how many there are when the stream begins; then `records` with a list of each that are new. */
-export const GET = endpoint(async ({ member, job, request }) => {
+/** What a notice is as events; read as the member of that moment, who may have lost a right since the stream began. */
+async function eventsOf(notice: Notice, member: Member, job: string): Promise<readonly (readonly [string, unknown])[]> {
+  if ('here' in notice) return [['here', whoIsHere(job)]];
+  if ('revision' in notice) return [['revision', await newestRevision(member, job)]];
+  if ('records' in notice) return [['records', await someRecords(member, job, notice.records)]];
+  return [
+    ['records', await listRecords(member, job)],
+    ['revision', await newestRevision(member, job)],
+  ];
+}
+
+/**
+ * What is new of a job, as server-sent events, for as long as the session lasts and the shop has its member: `count`, how many records
+ * there are when the stream begins; `revision`, the newest, then and when there is another; `records`, those that are new; `here`,
+ * who has the job open. Before each of them, and at each beat, the session is asked for; when it has ended the stream is closed.
+ */
+export const GET = endpoint(async ({ member, job, request, session }) => {
   // Whoever may not see the job is told so before the stream begins.
   await countRecords(member, job);
   const text = new TextEncoder();
@@ -21,15 +39,42 @@ export const GET = endpoint(async ({ member, job, request }) => {
           stop();
         }
       };
-      const beat = setInterval(() => send(': still here\n\n'), BEAT);
-      const unlisten = await listen(job, (ids) => {
-        void (ids.length > 0 ? someRecords(member, job, ids) : listRecords(member, job))
-          .then((records) => send(`event: records\ndata: ${JSON.stringify(records)}\n\n`))
-          .catch(() => stop());
-      });
+      const tell = (event: string, data: unknown) => send(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+      /** Who the session is of now; the stream is closed where that is nobody, or somebody of another shop. */
+      const still = async (): Promise<Member | null> => {
+        const now = await memberOf(session);
+        if (now?.shopId === member.shopId) return now;
+        tell('ended', 'The session has ended.');
+        stop();
+        return null;
+      };
+      let last = Promise.resolve();
+      /** One after the other, so that nothing overtakes what came before it. */
+      const inTurn = (work: () => Promise<void>) => {
+        last = last.then(work).catch(() => stop());
+      };
+      const leave = comeIn(job, member.name);
+      const beat = setInterval(
+        () =>
+          inTurn(async () => {
+            if (!(await still())) return;
+            send(': still here\n\n');
+            await sayHere(job);
+          }),
+        BEAT,
+      );
+      const unlisten = await listen(job, (notice) =>
+        inTurn(async () => {
+          const now = await still();
+          if (!now) return;
+          for (const [event, data] of await eventsOf(notice, now, job)) tell(event, data);
+        }),
+      );
       stop = () => {
+        stop = () => undefined;
         clearInterval(beat);
         unlisten();
+        leave();
         try {
           controller.close();
         } catch {
@@ -38,7 +83,9 @@ export const GET = endpoint(async ({ member, job, request }) => {
       };
       request.signal.addEventListener('abort', () => stop());
       // Counted once the stream hears of new ones, so that none falls between.
-      send(`event: count\ndata: ${await countRecords(member, job)}\n\n`);
+      tell('count', await countRecords(member, job));
+      tell('revision', await newestRevision(member, job));
+      await sayHere(job);
     },
     cancel: () => stop(),
   });
