@@ -87,6 +87,8 @@ export const api = {
     call<SavedJob>('POST', '/api/jobs', text, { headers: { 'idempotency-key': key } }),
   saveJob: (id: string, basedOn: number, label: string, job: Job) =>
     call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
+  job: (id: string) => call<SavedJob>('GET', `/api/jobs/${id}`),
+  revision: (id: string, number: number) => call<SavedJob>('GET', `/api/jobs/${id}/revisions/${number}`),
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),
   restore: (id: string, number: number, basedOn: number) =>
     call<SavedJob>('POST', `/api/jobs/${id}/revisions/${number}`, { basedOn }),

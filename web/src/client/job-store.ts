@@ -3,6 +3,8 @@ import {
   freezeDocuments,
   guarded,
   type Job,
+  type JobChange,
+  type MergeConflict,
   newRecord,
   type RailId,
   type RecordKind,
@@ -42,8 +44,13 @@ export interface JobState {
   readonly savedJob: Job;
   readonly saveState: SaveState;
   readonly saveDetail: string;
-  /** The server's version when a save came too late. */
+  /** The server's version while it has to be chosen between that and what is here, and the fields that both changed. */
   readonly theirs: SavedJob | null;
+  readonly conflicts: readonly MergeConflict[];
+  /** What another page changed last, until it was read. */
+  readonly news: News | null;
+  /** Names of those who have the job open. */
+  readonly here: readonly string[];
   readonly records: readonly ShopRecord[];
   /** Ids of records that are not yet on the server. */
   readonly unsent: readonly string[];
@@ -93,6 +100,14 @@ export interface JobState {
   readonly keepsNothing: boolean;
 }
 
+/** What another page changed of the job, by whom and when. */
+export interface News {
+  readonly by: string;
+  readonly at: string;
+  readonly revision: number;
+  readonly changes: readonly JobChange[];
+}
+
 /** A record that the server refused, and why. */
 export interface RefusedRecord {
   readonly record: ShopRecord;
@@ -138,6 +153,9 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         saveState: 'saved',
         saveDetail: '',
         theirs: null,
+        conflicts: [],
+        news: null,
+        here: [],
         records,
         unsent: [],
         refusedRecords: [],
@@ -237,6 +255,7 @@ export function takeTheirs(store: JobStore, theirs: SavedJob): void {
     preview: null,
     saveState: 'saved',
     theirs: null,
+    conflicts: [],
   });
 }
 

@@ -134,6 +134,8 @@ it('a job from this device takes the server’s state up when the connection is 
   up = true;
   browser.online();
   await atRest();
+  await vi.dynamicImportSettled();
+  await atRest();
   expect(store.getState()).toMatchObject({ asOf: null, revision: 9, job: { name: 'Newer' } });
   expect(store.getState().records).toEqual(records);
   stop();
@@ -145,7 +147,10 @@ it('what was changed on it meanwhile is not thrown away for that', async () => {
   store.setState({ job: { ...job, name: 'Changed here' } });
   const stop = catchUp(store);
   await pass(6000);
-  // The next save is based on what it was based on, and the server says that it is stale.
-  expect(store.getState()).toMatchObject({ asOf: null, revision: 1, job: { name: 'Changed here' } });
+  await vi.dynamicImportSettled();
+  await atRest();
+  // Both gave it another name: that is asked for.
+  expect(store.getState()).toMatchObject({ asOf: null, saveState: 'stale', job: { name: 'Changed here' } });
+  expect(store.getState().conflicts).toMatchObject([{ path: ['name'], theirs: 'Newer' }]);
   stop();
 });

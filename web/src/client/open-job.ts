@@ -1,7 +1,8 @@
 import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
 import { type KeptJob, forgetJob, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
-import { type JobStart, type JobStore, takeTheirs } from './job-store.ts';
+import type { JobStart, JobStore } from './job-store.ts';
+import { meet } from './meet.ts';
 import { withRecords } from './record-queue.ts';
 
 /** A server that does not answer for so long is not there, ms: where the job is on this device nobody waits longer. */
@@ -107,9 +108,8 @@ export function catchUp(store: JobStore): () => void {
     const answer = await api.openJob(store.getState().id, PATIENCE.kept);
     if (answer.ok) {
       const { saved, records, canWrite, canRecord, memberName, me } = answer.value;
-      const { job, savedJob, revision } = store.getState();
-      // What was changed here meanwhile is saved on top of what it was based on, and the server says where that is stale.
-      if (job === savedJob && saved.revision > revision) takeTheirs(store, saved);
+      // What was changed here meanwhile is brought together with what was saved there.
+      await meet(store, saved);
       store.setState({
         records: withRecords(records, store.getState().records),
         canWrite,

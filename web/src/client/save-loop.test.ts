@@ -102,12 +102,30 @@ describe('saving', () => {
     expect(state().saveState).toBe('offline');
   });
 
-  it('a stale save is not sent again: both versions wait for somebody to choose', async () => {
+  it('a save that comes too late is brought together with what was saved meanwhile, and sent again', async () => {
+    const theirs = { id: 'job', revision: 5, job: { ...job, done: [] }, savedBy: 'other', savedAt: '' };
+    let first = true;
+    const asked = fakeServer(() => {
+      if (!first) return saved(6);
+      first = false;
+      return { status: 409, body: { detail: 'stale', theirs } };
+    });
+    rename('mine');
+    await pass(700);
+    await vi.dynamicImportSettled();
+    await pass(700);
+    expect(asked).toMatchObject([{ body: { basedOn: 1 } }, { body: { basedOn: 5, job: { name: 'mine', done: [] } } }]);
+    expect(state()).toMatchObject({ saveState: 'saved', revision: 6, job: { name: 'mine', done: [] } });
+  });
+
+  it('where both changed the same field nothing is sent until somebody chooses', async () => {
     const theirs = { id: 'job', revision: 5, job: { ...job, name: 'theirs' }, savedBy: 'other', savedAt: '' };
     const asked = fakeServer(() => ({ status: 409, body: { detail: 'stale', theirs } }));
     rename('mine');
     await pass(700);
+    await vi.dynamicImportSettled();
     expect(state()).toMatchObject({ saveState: 'stale', theirs: { revision: 5 }, job: { name: 'mine' } });
+    expect(state().conflicts).toMatchObject([{ path: ['name'], mine: 'mine', theirs: 'theirs' }]);
     rename('mine, later');
     await pass(60_000);
     expect(asked).toHaveLength(1);

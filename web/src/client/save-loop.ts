@@ -2,6 +2,7 @@ import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
 import { forgetDraft, keepDraft } from './device.ts';
 import type { JobStore } from './job-store.ts';
+import { meet } from './meet.ts';
 
 const QUIET_MS = 700;
 const RETRY_MS = [1000, 2000, 5000, 10_000];
@@ -41,7 +42,10 @@ export function startSaving(store: JobStore): () => void {
       if (unchanged) void forgetDraft(id);
       else plan(QUIET_MS);
     } else if (answer.reason === 'stale' && answer.theirs) {
-      store.setState({ saveState: 'stale', theirs: answer.theirs });
+      // Not saved: brought together with what was saved meanwhile, or asked for.
+      store.setState({ saveState: 'changed' });
+      await meet(store, answer.theirs);
+      if (store.getState().saveState === 'changed') plan(0);
     } else if (answer.reason === 'offline') {
       store.setState({ saveState: 'offline' });
       plan(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)] ?? QUIET_MS);
@@ -72,7 +76,10 @@ export function startSaving(store: JobStore): () => void {
   });
   const online = () => plan(0);
   const leaving = (event: BeforeUnloadEvent) => {
-    if (store.getState().job !== store.getState().savedJob) event.preventDefault();
+    // What stands in a field is an entry: it is kept on this device with all that is not saved, and the next page goes on with it.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    const { job, savedJob, keepsNothing } = store.getState();
+    if (keepsNothing && job !== savedJob) event.preventDefault();
   };
   window.addEventListener('online', online);
   window.addEventListener('beforeunload', leaving);

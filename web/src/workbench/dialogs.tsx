@@ -1,12 +1,11 @@
-import { checkJob, dotted, planOf, InputError, type Job, type PlanResult } from '@splay/core';
+import type { PlanResult } from '@splay/core';
 import { memo, useEffect, useState } from 'react';
-import { api, type RevisionNote, type SavedJob } from '../client/api.ts';
-import { change, type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
-import { forgetDraft, leftDraft } from '../client/device.ts';
+import { api, type RevisionNote } from '../client/api.ts';
+import { type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
 import type { BenchParts } from '../client/bench.ts';
 import { Dialog } from '../ui/dialog.tsx';
-import { Length } from '../ui/length.tsx';
 import type { WorkbenchActions } from './actions.ts';
+import { BothChanged } from './both-changed.tsx';
 import { benchOf } from './benches.ts';
 import { GoToStation } from './go-to-station.tsx';
 import { Palette } from './palette.tsx';
@@ -33,7 +32,7 @@ export const Dialogs = memo(function Dialogs({ store, open, result, parts, actio
     theirs: state.theirs,
     job: state.job,
   }));
-  if (saveState === 'stale' && theirs) return <TwoVersions store={store} mine={job} theirs={theirs} />;
+  if (saveState === 'stale' && theirs) return <BothChanged store={store} theirs={theirs} />;
   if (open === 'station') return <GoToStation job={job} result={result} onLook={actions.onLook} onClose={onClose} />;
   if (open === 'palette') return <Palette {...{ store, result, parts, actions, onDialog }} />;
   if (open === 'rules') return <RulebookDialog store={store} onClose={onClose} />;
@@ -55,82 +54,8 @@ export const Dialogs = memo(function Dialogs({ store, open, result, parts, actio
         </table>
       </Dialog>
     );
-  return <LeftDraft store={store} />;
+  return null;
 });
-
-/** A job's main figures and operations, to compare two versions by. */
-function Version({ title, job }: { readonly title: string; readonly job: Job }) {
-  const { measures, operations } = planOf(job);
-  return (
-    <section className="min-w-0 flex-1 border border-rule p-3">
-      <h3 className="heading text-lg">{title}</h3>
-      <p className="mt-1">
-        Wheelbase{' '}
-        {measures.after.wheelbase === null ? (
-          '–'
-        ) : (
-          <Length mm={measures.after.wheelbase} format={job.display} className="font-semibold" />
-        )}
-        , plan “{job.plan.name}”
-      </p>
-      <ul className="mt-2 list-inside list-disc text-sm">
-        {operations.map(({ operation, letters }) => (
-          <li key={operation.id}>
-            {dotted(letters)} {operation.kind}{' '}
-            {'length' in operation && <Length mm={operation.length} format={job.display} />}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-/** Somebody else saved first: both versions, side by side, and nothing lost either way. */
-function TwoVersions({
-  store,
-  mine,
-  theirs,
-}: {
-  readonly store: JobStore;
-  readonly mine: Job;
-  readonly theirs: SavedJob;
-}) {
-  return (
-    <Dialog title="Somebody else changed this job" onClose={() => undefined} dismissable={false}>
-      <p>
-        Revision {theirs.revision} was saved by {theirs.savedBy} while you were working on an earlier one. Nothing was
-        overwritten.
-      </p>
-      <div className="mt-3 flex gap-3">
-        <Version title="Yours, on this page" job={mine} />
-        <Version title={`Theirs, revision ${theirs.revision}`} job={theirs.job} />
-      </div>
-      <div className="mt-4 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="button button-dark"
-          onClick={() => {
-            store.setState({ revision: theirs.revision, savedJob: theirs.job, theirs: null, saveState: 'changed' });
-            change(store, 'Kept over a later revision', (job) => ({ ...job }));
-          }}
-        >
-          Save yours on top
-        </button>
-        <button
-          type="button"
-          className="button"
-          onClick={() => {
-            void forgetDraft(store.getState().id);
-            takeTheirs(store, theirs);
-          }}
-        >
-          Take theirs (Undo brings yours back)
-        </button>
-      </div>
-      <p className="mt-3 text-sm text-pencil">Either way both stay in the history.</p>
-    </Dialog>
-  );
-}
 
 function HistoryDialog({ store, onClose }: { readonly store: JobStore; readonly onClose: () => void }) {
   const { id, revision, canWrite } = useJobState(store, (state) => ({
@@ -174,59 +99,6 @@ function HistoryDialog({ store, onClose }: { readonly store: JobStore; readonly 
           </li>
         ))}
       </ol>
-    </Dialog>
-  );
-}
-
-/** What this device still holds of the job, when it is a job and not the one the server has. */
-async function draftOf(store: JobStore): Promise<Job | null> {
-  const { id, job } = store.getState();
-  const left = await leftDraft(id);
-  // What is changed meanwhile is kept anew, and is not what was left.
-  if (!left || store.getState().job !== job) return null;
-  try {
-    const found = checkJob(left.job, left.version);
-    if (JSON.stringify(found) !== JSON.stringify(job)) return found;
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-  }
-  void forgetDraft(id);
-  return null;
-}
-
-/** Changes that a reload or a crash left on this device, offered once. */
-function LeftDraft({ store }: { readonly store: JobStore }) {
-  const [draft, setDraft] = useState<Job | null>(null);
-  useEffect(() => {
-    void draftOf(store).then(setDraft);
-  }, [store]);
-  if (!draft) return null;
-  const close = () => {
-    void forgetDraft(store.getState().id);
-    setDraft(null);
-  };
-  return (
-    <Dialog title="Changes that were not saved" onClose={close}>
-      <p>This device still has changes of this job that never reached the server.</p>
-      <div className="mt-3 flex gap-3">
-        <Version title="On this device" job={draft} />
-        <Version title="On the server" job={store.getState().savedJob} />
-      </div>
-      <div className="mt-4 flex gap-2">
-        <button
-          type="button"
-          className="button button-dark"
-          onClick={() => {
-            change(store, 'Brought back unsaved changes', () => draft);
-            setDraft(null);
-          }}
-        >
-          Bring them back
-        </button>
-        <button type="button" className="button" onClick={close}>
-          Drop them
-        </button>
-      </div>
     </Dialog>
   );
 }

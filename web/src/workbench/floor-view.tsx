@@ -12,12 +12,14 @@ import { apartWords, SAVE_WORDS, waitingWords } from './save-words.ts';
 
 interface FloorViewProps extends BenchProps {
   readonly order: Order;
+  /** What somebody else changed, if anything. */
+  readonly news: ReactNode;
   /** The bench at the frame. */
   readonly children: ReactNode;
 }
 
 /** A phone at the frame: one task at a time, large targets, one hand. */
-export function FloorView({ order, children, ...props }: FloorViewProps) {
+export function FloorView({ order, news, children, ...props }: FloorViewProps) {
   const { store, job, result, donor } = props;
   const { saveState, unsent, look, measurement, asOf, keepsNothing } = useJobState(store, (state) => ({
     saveState: state.saveState,
@@ -49,6 +51,7 @@ export function FloorView({ order, children, ...props }: FloorViewProps) {
           <Undo2 size={20} aria-hidden="true" />
         </button>
       </header>
+      {news}
       <GateNotice gates={order.gates} onGate={order.onGate} />
       <FrameStrip
         frame={onDonor ? donor : result}

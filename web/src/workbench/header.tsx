@@ -18,7 +18,21 @@ interface HeaderProps {
 export const Header = memo(function Header({ store, onDialog, onHold, onMeasure, onLookAround }: HeaderProps) {
   const state = useJobState(
     store,
-    ({ id, job, saveState, saveDetail, revision, showBefore, canWrite, canRecord, unsent, asOf, keepsNothing }) => ({
+    ({
+      id,
+      job,
+      saveState,
+      saveDetail,
+      revision,
+      showBefore,
+      canWrite,
+      canRecord,
+      unsent,
+      asOf,
+      keepsNothing,
+      ...state
+    }) => ({
+      others: state.here.filter((name) => name !== state.memberName).join(', '),
       id,
       job,
       saveState,
@@ -60,6 +74,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
     state.saveState === 'refused' && `: ${state.saveDetail}`,
     !apart && state.saveState === 'saved' && ` as revision ${state.revision}`,
     state.unsent.length > 0 && ` · ${waitingWords(state.unsent.length)}`,
+    state.others !== '' && ` · ${state.others} ${state.others.includes(',') ? 'are' : 'is'} here too`,
   ]
     .filter(Boolean)
     .join('');

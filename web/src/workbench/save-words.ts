@@ -7,7 +7,7 @@ export const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   changed: 'saving soon',
   saving: 'saving …',
   offline: 'no connection: kept on this device, sent when it is back',
-  stale: 'somebody else saved: choose a version',
+  stale: 'somebody else changed the same: choose',
   refused: 'not saved',
   'signed-out': 'not saved: signed out. Sign in again in another window',
 };

@@ -2,7 +2,8 @@ import type { ShopRecord } from '@splay/core';
 import { useEffect, useMemo, useRef } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import type { JobStore } from '../client/job-store.ts';
-import { hearRecords } from '../client/live.ts';
+import { hearJob } from '../client/live.ts';
+import { takeUpDraft } from '../client/meet.ts';
 import { catchUp, keepOpenJob } from '../client/open-job.ts';
 import { startRecordQueue } from '../client/record-queue.ts';
 import { startSaving } from '../client/save-loop.ts';
@@ -13,7 +14,8 @@ export function useServer(store: JobStore): Pick<BenchProps, 'onRecord' | 'onDro
   const queue = useRef<ReturnType<typeof startRecordQueue> | null>(null);
   useEffect(() => {
     queue.current = startRecordQueue(store);
-    const stops = [startSaving(store), hearRecords(store), keepOpenJob(store), catchUp(store), queue.current.stop];
+    const stops = [startSaving(store), hearJob(store), keepOpenJob(store), catchUp(store), queue.current.stop];
+    void takeUpDraft(store);
     return () => stops.forEach((stop) => stop());
   }, [store]);
   return useMemo(

@@ -30,7 +30,7 @@ vi.mock('./benches.ts', async (importOriginal) => {
   Object.assign(real.BENCHES, { paint });
   return real;
 });
-vi.mock('../client/live.ts', () => ({ hearRecords: () => () => undefined }));
+vi.mock('../client/live.ts', () => ({ hearJob: () => () => undefined }));
 vi.mock('../client/save-loop.ts', () => ({
   startSaving: () => () => undefined,
 }));

@@ -1,10 +1,9 @@
 import type { GateId, JobProgress } from '@splay/core';
-import { use, useEffect, useMemo, useState } from 'react';
+import { use, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
-import { leftDraft } from '../client/device.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { useSolidChecking } from '../client/solid-check.ts';
 import { later } from '../client/later.ts';
@@ -31,6 +30,7 @@ const FloorView = later(() => import('./floor-view.tsx').then((file) => file.Flo
 const GateDialog = later(() => import('./gate-dialog.tsx').then((file) => file.GateDialog));
 const LookAround = later(() => import('../board/look-around.tsx').then((file) => file.LookAround));
 const MeasureBar = later(() => import('./measure-bar.tsx').then((file) => file.MeasureBar));
+const NewsBar = later(() => import('./news-bar.tsx').then((file) => file.NewsBar));
 const RulesNotice = later(() => import('./rules-notice.tsx').then((file) => file.RulesNotice));
 const ThreadCard = later(() => import('./thread-card.tsx').then((file) => file.ThreadCard));
 
@@ -47,15 +47,11 @@ function usePinned(pinned: readonly string[], bench: string): readonly PinnedLay
   return kept.map(([id, { name }]) => ({ bench: id, name, parts: use(partsOf(id)) }));
 }
 
-/** Whether there is something that has to be answered: a save that came too late, or changes that were left on this device. */
-function useAsks(store: JobStore): boolean {
-  const stale = useJobState(store, ({ saveState }) => saveState === 'stale');
-  const [left, setLeft] = useState(false);
-  useEffect(() => {
-    void leftDraft(store.getState().id).then((draft) => setLeft(draft !== null));
-  }, [store]);
-  return stale || left;
-}
+/** Whether there is something that has to be answered: two people changed the same fields. */
+const useAsks = (store: JobStore): boolean => useJobState(store, ({ saveState }) => saveState === 'stale');
+
+/** Whether somebody else changed something that was not read yet. */
+const useNews = (store: JobStore): boolean => useJobState(store, ({ news }) => news !== null);
 
 /** One open job: the order of work, the board, the bench at hand, and the figures that matter. */
 export default function Workbench(start: JobStart) {
@@ -100,6 +96,11 @@ function OpenJob({ store, server }: OpenJobProps) {
   // The board stands first; what is beside it follows at once.
   const boardStands = useStands();
   const asks = useAsks(store);
+  const newsBar = useNews(store) && (
+    <Waits>
+      <NewsBar store={store} actions={actions} />
+    </Waits>
+  );
 
   useKeys({ store, result, parts, onDialog: setDialog, actions });
 
@@ -159,7 +160,7 @@ function OpenJob({ store, server }: OpenJobProps) {
         <Hatches />
         <Beside {...beside} stands>
           {(progress) => (
-            <FloorView {...bench} order={order(progress)}>
+            <FloorView {...bench} order={order(progress)} news={newsBar}>
               <Waits key={state.bench}>
                 <Floor {...bench} />
               </Waits>
@@ -191,6 +192,7 @@ function OpenJob({ store, server }: OpenJobProps) {
           onMeasure={actions.onMeasure}
           onLookAround={actions.onLookAround}
         />
+        {newsBar}
         <Waits>{state.measuring !== null && <MeasureBar store={store} result={result} format={job.display} />}</Waits>
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
           <Waits>
