@@ -1,37 +1,91 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
 
-test('two windows on one job: the later save is refused and both versions are shown', async ({ page, context }) => {
+const type = async (on: Page, text: string) => {
+  const length = on.getByRole('textbox', { name: 'How much' });
+  await length.fill(text);
+  await length.press('Enter');
+};
+const savedAs = (on: Page, revision: number) =>
+  expect(on.getByRole('banner').getByRole('status')).toContainText(`saved as revision ${revision}`);
+
+test('a plan saved in one window stands in the other at once, and says what changed', async ({ page, context }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Live van');
+  const other = await context.newPage();
+  await openBench(page, id, 'cuts');
+  await openBench(other, id, 'marks');
+  await type(page, '12');
+  await savedAs(page, 2);
+  // Figures, letters and sheet on the other page are the new ones, and the page says so.
+  await expect(ledger(other, 'Wheelbase').or(other.getByText('A·B 14 3/4 → 12'))).toBeVisible();
+  const news = other.getByRole('status').filter({ hasText: 'A·B 14 3/4 → 12' });
+  await expect(news).toContainText(/by .*, just now/);
+  await savedAs(other, 2);
+  await news.getByRole('button', { name: 'Show' }).click();
+  await expect(other.getByRole('textbox', { name: 'How much' })).toHaveValue('12');
+  await expect(news).toBeHidden();
+  // Different fields, changed in both windows at the same moment, are both kept.
+  await Promise.all([
+    type(page, '13'),
+    (async () => {
+      await other.getByRole('textbox', { name: 'Note' }).fill('clear of the tank');
+      await other.getByRole('textbox', { name: 'Note' }).blur();
+    })(),
+  ]);
+  for (const on of [page, other]) {
+    await expect(on.getByRole('textbox', { name: 'How much' })).toHaveValue('13');
+    await expect(on.getByRole('textbox', { name: 'Note' })).toHaveValue('clear of the tank');
+    await savedAs(on, 4);
+  }
+});
+
+test('the same field changed in two windows: both values are shown, and what is not chosen stays in the history', async ({
+  page,
+  context,
+}) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Shared van');
   const other = await context.newPage();
   await openBench(page, id, 'cuts');
+  // The second window hears nothing: what it changes is based on what it has.
+  await other.route('**/live', (route) => route.abort());
   await openBench(other, id, 'cuts');
-
-  const type = async (on: typeof page, text: string) => {
-    const length = on.getByRole('textbox', { name: 'How much' });
-    await length.fill(text);
-    await length.press('Enter');
-  };
   await type(page, '12');
-  await expect(page.getByRole('banner').getByRole('status')).toContainText('saved as revision 2');
+  await savedAs(page, 2);
   await type(other, '9');
-  const dialog = other.getByRole('dialog', { name: 'Somebody else changed this job' });
-  await expect(dialog).toContainText('Yours, on this page');
-  await expect(dialog.getByRole('region').or(dialog.locator('section')).first()).toContainText('Wheelbase 150');
-  await expect(dialog.locator('section').nth(1)).toContainText('Wheelbase 153');
-  await dialog.getByRole('button', { name: /Take theirs/ }).click();
+  const dialog = other.getByRole('dialog', { name: 'Both of you changed this' });
+  const row = dialog.getByRole('row', { name: /A·B Lengthen, length/ });
+  await expect(row).toContainText('9 in');
+  await row.getByRole('radio').nth(1).check();
+  await dialog.getByRole('button', { name: 'Save this' }).click();
   await expect(ledger(other, 'Wheelbase')).toHaveText('153');
-  await other.getByRole('button', { name: 'Undo' }).click();
-  await expect(ledger(other, 'Wheelbase')).toHaveText('150');
-  await expect(other.getByRole('banner').getByRole('status')).toContainText('saved as revision 3');
+  await savedAs(other, 4);
 
-  // The history has all three, and any of them comes back.
+  // The history has all four, and any of them comes back: 9 in is the third.
   await other.getByRole('button', { name: 'History of this job' }).click();
   const history = other.getByRole('dialog', { name: 'History' });
-  await expect(history.getByRole('listitem')).toHaveCount(3);
-  await history.getByRole('listitem').last().getByRole('button', { name: 'Restore' }).click();
-  await expect(ledger(other, 'Wheelbase')).toHaveText('155 3⁄4');
+  await expect(history.getByRole('listitem')).toHaveCount(4);
+  await history.getByRole('listitem').nth(1).getByRole('button', { name: 'Restore' }).click();
+  await expect(ledger(other, 'Wheelbase')).toHaveText('150');
+});
+
+test('a reload right after an entry asks nothing and loses nothing', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Reloaded van');
+  await openBench(page, id, 'cuts');
+  const asked: string[] = [];
+  page.on('dialog', (dialog) => {
+    asked.push(dialog.type());
+    void dialog.accept();
+  });
+  // Typed and not yet left: what stands in the field is an entry.
+  await page.getByRole('textbox', { name: 'How much' }).fill('13');
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'How much' })).toHaveValue('13');
+  await savedAs(page, 2);
+  expect(asked).toEqual([]);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
 test('the connection drops while readings are typed: queued, sent later, nothing lost', async ({ page, context }) => {
@@ -83,8 +137,6 @@ test('readings and changes made offline outlive a closed window', async ({ page,
 
   const again = await context.newPage();
   await again.goto(`/jobs/${id}/cuts`);
-  const dialog = again.getByRole('dialog', { name: 'Changes that were not saved' });
-  await dialog.getByRole('button', { name: 'Bring them back' }).click();
   await expect(ledger(again, 'Wheelbase')).toHaveText('154');
   await saved(again);
   await expect

@@ -123,6 +123,15 @@ export async function keepDraft(job: string, draft: Draft): Promise<void> {
   await inDatabase((db) => db.put('drafts', draft, job));
 }
 
+/** Keeps it at once, where the page is about to go and the browser's database would be too slow: the next page takes it over. */
+export function keepDraftNow(job: string, draft: Draft): void {
+  try {
+    localStorage.setItem(`splay/draft/${job}`, JSON.stringify(draft));
+  } catch {
+    // No room, or a browser that keeps nothing: what was kept before that stands.
+  }
+}
+
 export async function forgetDraft(job: string): Promise<void> {
   await inDatabase((db) => db.delete('drafts', job));
 }
@@ -158,7 +167,7 @@ export async function forgetJobs(): Promise<void> {
   await inDatabase((db) => db.clear('jobs'));
 }
 
-/** Takes what an earlier version of this program kept in the browser's local storage. */
+/** Takes over what a page that was left, or an earlier version of this program, kept in the browser's local storage. */
 export async function takeEarlier(job: string): Promise<void> {
   const take = <T>(key: string): T | null => {
     try {

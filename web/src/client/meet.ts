@@ -1,6 +1,6 @@
 import type { Job, MergeConflict } from '@splay/core';
 import { api, type SavedJob } from './api.ts';
-import { forgetDraft, leftDraft } from './device.ts';
+import { forgetDraft, leftDraft, takeEarlier } from './device.ts';
 import { change, type JobStore } from './job-store.ts';
 
 const merging = () => import('./merging.ts');
@@ -97,6 +97,7 @@ export async function settle(store: JobStore, taken: readonly MergeConflict[]): 
 /** Goes on with what a page that was left had not saved: as it was, brought together with what was saved meanwhile. */
 export async function takeUpDraft(store: JobStore): Promise<void> {
   const { id } = store.getState();
+  await takeEarlier(id);
   const left = await leftDraft(id);
   if (!left) return;
   const { checkJob } = await merging();

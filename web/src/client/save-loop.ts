@@ -1,6 +1,6 @@
 import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
-import { forgetDraft, keepDraft } from './device.ts';
+import { forgetDraft, keepDraft, keepDraftNow } from './device.ts';
 import type { JobStore } from './job-store.ts';
 import { meet } from './meet.ts';
 
@@ -78,7 +78,8 @@ export function startSaving(store: JobStore): () => void {
   const leaving = (event: BeforeUnloadEvent) => {
     // What stands in a field is an entry: it is kept on this device with all that is not saved, and the next page goes on with it.
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-    const { job, savedJob, keepsNothing } = store.getState();
+    const { id, job, savedJob, revision, keepsNothing } = store.getState();
+    if (job !== savedJob) keepDraftNow(id, { basedOn: revision, version: JOB_VERSION, job });
     if (keepsNothing && job !== savedJob) event.preventDefault();
   };
   window.addEventListener('online', online);

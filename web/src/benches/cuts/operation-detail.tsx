@@ -46,6 +46,7 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         <textarea
           className="field mt-1 min-h-9 py-1 text-graphite"
           rows={operation.note.length > 40 ? 2 : 1}
+          key={operation.note}
           defaultValue={operation.note}
           disabled={!canWrite}
           maxLength={2000}
