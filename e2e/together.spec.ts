@@ -15,8 +15,12 @@ test('a plan saved in one window stands in the other at once, and says what chan
   const other = await context.newPage();
   await openBench(page, id, 'cuts');
   await openBench(other, id, 'marks');
+  const sheet = await context.newPage();
+  await sheet.goto(`/print/${id}/marks`);
+  await expect(sheet.getByText('revision 1')).toBeVisible();
   await type(page, '12');
   await savedAs(page, 2);
+  await expect(sheet.getByRole('status')).toContainText('Out of date: owner saved revision 2, and this sheet is of 1.');
   // Figures, letters and sheet on the other page are the new ones, and the page says so.
   await expect(ledger(other, 'Wheelbase').or(other.getByText('A·B 14 3/4 → 12'))).toBeVisible();
   const news = other.getByRole('status').filter({ hasText: 'A·B 14 3/4 → 12' });

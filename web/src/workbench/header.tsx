@@ -88,8 +88,8 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
           className={`line-clamp-2 min-w-17 flex-1 px-1 text-sm max-lg:leading-4 lg:truncate ${bad ? 'font-semibold text-oxide' : 'text-pencil'}`}
           role="status"
         >
-          {!bad && <span className="max-lg:hidden">plan “{state.job.plan.name}” · </span>}
           {words}
+          {!bad && <span className="max-lg:hidden"> · plan “{state.job.plan.name}”</span>}
         </p>
         <Renewed />
         <button

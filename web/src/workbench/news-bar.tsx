@@ -41,7 +41,7 @@ export function NewsBar({ store, actions }: NewsBarProps) {
     >
       <p className="min-w-0 flex-1 py-1">
         <b>{named.join(' · ')}</b>
-        {more > 0 && ` and ${more} more`}, by {by}, {agoWords(at, Math.max(now, Date.now()))}
+        {more > 0 && ` and ${more} more`}, by {by}, {agoWords(at, now)}
       </p>
       {about !== null && (
         <button
