@@ -1,6 +1,6 @@
 // `npm run screenshots`: one current picture of each main view, from the demo data, in docs/screenshots.
 import { randomBytes } from 'node:crypto';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, prepareDatabase, serve } from './lib/app.mjs';
 import { certificates } from './lib/certificates.mjs';
@@ -139,15 +139,62 @@ try {
   await open(sprayer, 'cuts');
   await page.getByRole('button', { name: /^Compare with/ }).click();
   await page.getByRole('img', { name: / h;/ }).waitFor();
-  await shot('plans-side-by-side');
+  const plans = await still();
   // A cut through the rear suspension, and back again.
   await open(van, 'cuts');
   const place = page.getByRole('textbox', { name: 'Where, level from the datum hole' });
   await place.fill('112');
   await place.press('Enter');
-  await shot('cuts-stopped');
+  await side('cuts-stopped-and-plans-side-by-side', [await still(), plans], 2560);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByText('saved as revision').waitFor();
+
+  // Cases that want the whole of the steel: each a copy of the van with one operation of its own, close up.
+  const flagship = JSON.parse(readFileSync(join(root, 'demo/parcel-van.json'), 'utf8'));
+  const at = (x) => ({ on: 'donor', x });
+  const common = { id: 'case', note: '', off: false };
+  const trim = { ...common, kind: 'trim', end: 'rear', angle: Math.PI / 4, lean: 'bottom-longer' };
+  const notch = {
+    ...common,
+    kind: 'notch',
+    at: at(2920),
+    width: 260,
+    depth: 55,
+    from: 'below',
+    form: 'arch',
+    floor: 'level',
+    plate: 6,
+  };
+  const cases = [
+    ['An angled cut that runs out of the end', 'Trim the rear', [{ ...trim, at: at(4850) }]],
+    ['A notch where the rail rises', 'Notch', [notch]],
+    ['A bracket low on an angled end', 'Trim the rear', [{ ...trim, at: at(4700) }]],
+    [
+      'A widened rear, and a crossmember on another',
+      'Widen',
+      [
+        { ...common, kind: 'widen', amount: 110, from: at(2200), to: null, transition: 300 },
+        { ...common, id: 'moved', kind: 'crossmember', change: { what: 'move', crossmember: 'cm-9', to: at(4260) } },
+      ],
+    ],
+  ];
+  const pictures = [];
+  await page.setViewportSize({ width: 1100, height: 720 });
+  for (const [name, operation, operations] of cases) {
+    const { job } = flagship;
+    const plan = { ...job.plan, operations, splices: [], propping: { ...job.plan.propping, props: [] } };
+    const answer = await page.request.post(`${base}/api/jobs`, {
+      data: { ...flagship, job: { ...job, name, plan, done: [] }, records: [] },
+      headers: { origin: base },
+    });
+    await page.goto(`${base}/jobs/${(await answer.json()).id}/cuts`);
+    await page.getByRole('button', { name: operation }).first().click();
+    pictures.push(await still());
+  }
+  await open(tour, 'cuts');
+  pictures.push(await still());
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await side('cuts-in-hard-places', pictures, 1100 * pictures.length);
 
   await open(van, 'splice');
   await shot('splice');

@@ -30,7 +30,7 @@ it('a card of an earlier state says so, and a job that cannot be read how its fi
   render(jobs.map((job) => <JobRow key={job.id} job={job} writes={false} />));
   expect(screen.getByText(/as it was before/)).toBeTruthy();
   expect(screen.getByRole('link', { name: 'download its file' }).getAttribute('href')).toBe('/api/jobs/two/export');
-  expect(screen.getAllByRole('listitem').at(-1)!.textContent).toBe('Newbeing reckoned: look again in a moment');
+  expect(screen.getAllByRole('listitem').at(-1)!.textContent).toBe('Newbeing computed …');
   expect(screen.getAllByText(/cannot be read/)).toHaveLength(1);
   expect(screen.queryByRole('button')).toBeNull();
 });

@@ -34,8 +34,8 @@ export function JobRow({ job: { id, name, place, card, outdated }, writes }: Job
         {card && <p className="text-pencil">{card.about}</p>}
         {card && <Wheelbase card={card} />}
         {outdated && (
-          <p className="text-sm text-pencil">
-            {card ? 'as it was before: the present state is being reckoned' : 'being reckoned: look again in a moment'}
+          <p className="text-sm text-pencil" data-outdated="">
+            {card ? 'as it was before: its present state is being computed …' : 'being computed …'}
           </p>
         )}
       </div>
