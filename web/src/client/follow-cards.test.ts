@@ -3,7 +3,7 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { followCards } from './follow-cards.ts';
 
 const page = (rows: string) => `<!doctype html><main><ul id="jobs">${rows}</ul></main>`;
-const waiting = '<li>Van <p data-outdated>being computed</p></li>';
+const waiting = '<li>Van <p data-outdated="">being computed</p></li>';
 
 beforeEach(() => {
   vi.useFakeTimers();
