@@ -182,7 +182,7 @@ try {
   await page.setViewportSize({ width: 1100, height: 720 });
   for (const [name, operation, operations] of cases) {
     const { job } = flagship;
-    const plan = { ...job.plan, operations, splices: [], propping: { ...job.plan.propping, props: [] } };
+    const plan = { ...job.plan, operations, splices: [], accepted: [], propping: { ...job.plan.propping, props: [] } };
     const answer = await page.request.post(`${base}/api/jobs`, {
       data: { ...flagship, job: { ...job, name, plan, done: [] }, records: [] },
       headers: { origin: base },

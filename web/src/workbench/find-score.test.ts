@@ -30,5 +30,6 @@ it('wants every word that was typed, in any order and in any case', () => {
 it('finds nothing by scattered letters, and by a hint last', () => {
   expect(order('dnr', ['Donor', false])).toEqual([]);
   expect(order('frame', ['Donor', false, 'What the frame is'], ['Frame', false])).toEqual(['Frame', 'Donor']);
+  expect(findScore('Cuts', 'Go to Cuts', false, 'Go to')).toBeGreaterThan(0);
   expect(findScore('Anything', '  ', false)).toBe(1);
 });

@@ -107,7 +107,8 @@ export function Palette(props: PaletteProps) {
       className="flex min-h-0 flex-1 flex-col"
       filter={(value, typed, keywords) => {
         const [group = '', name = ''] = value.split('\t');
-        return findScore(name, typed, ON_FRAME.has(group), keywords?.join(' '));
+        // What a group is called counts as a hint: “Go to Cuts”.
+        return findScore(name, typed, ON_FRAME.has(group), [group, ...(keywords ?? [])].join(' '));
       }}
       onOpenChange={(open) => !open && onDialog(null)}
       overlayClassName="fixed inset-0 z-40 bg-graphite/40"
