@@ -188,7 +188,7 @@ try {
       headers: { origin: base },
     });
     await page.goto(`${base}/jobs/${(await answer.json()).id}/cuts`);
-    await page.getByRole('button', { name: operation }).first().click();
+    await page.locator('#panel').getByRole('button', { name: operation }).first().click();
     pictures.push(await still());
   }
   await open(tour, 'cuts');
