@@ -284,6 +284,19 @@ export function operationsFor({ frame }: Animal): readonly (readonly [name: stri
       'notch',
       { kind: 'notch', at: at(0.7), width: long * 0.03, depth: depth / 4, from: 'below', form: 'arch', plate: 5 },
     ],
+    [
+      'notch with a level floor',
+      {
+        kind: 'notch',
+        at: at(0.71),
+        width: long * 0.02,
+        depth: depth / 5,
+        from: 'above',
+        form: 'round',
+        floor: 'level',
+        plate: 0,
+      },
+    ],
     ['box', { kind: 'box', from: at(0.55), to: at(0.66), plate: 4, taper: long * 0.02 }],
     [
       'add a crossmember',

@@ -54,7 +54,7 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that
     const gained = result.measures.after.mass - whole.measures.after.mass - (steel + hung(result) - hung(whole));
     // Boxing and notches change the steel of a rail without cutting it off; see added-steel.test.ts.
     if (name === 'box') expect(gained).toBeGreaterThan(0);
-    else if (name !== 'notch') expect(gained).toBeNear(0, 1e-6);
+    else if (!name.startsWith('notch')) expect(gained).toBeNear(0, 1e-6);
 
     // Built stations agree with one another, however a place is asked for.
     const datum = result.features.find(({ feature }) => feature.id === 'datum')!;

@@ -231,7 +231,7 @@ function OpenJob({ store, server }: OpenJobProps) {
             tabIndex={-1}
             aria-busy={!boardStands}
             aria-label={definition.name}
-            className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[17.5rem] border-l min-[1180px]:w-[19.5rem]' : 'h-[34%] border-t'}`}
+            className={`pane shrink-0 overflow-y-auto border-graphite bg-sheet px-4 py-3 ${screen === 'desk' ? 'w-[19.5rem] border-l' : 'h-[34%] border-t'}`}
           >
             {state.thread ? (
               <Waits>

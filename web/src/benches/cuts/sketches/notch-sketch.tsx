@@ -21,9 +21,13 @@ export function NotchSketch({ operation, figures, job }: SketchOf<'notch'>) {
         [below ? 'steel left over it' : 'steel left under it', lengthsOf(job).one(left)],
         [
           operation.floor === 'level' ? 'floor level: depth at its front and rear' : 'floor follows the edge: depth',
-          operation.floor === 'level'
-            ? `${lengthsOf(job).one(deep.front)} · ${lengthsOf(job).one(deep.rear)}`
-            : lengthsOf(job).one(deep.front),
+          operation.floor === 'level' ? (
+            <>
+              {lengthsOf(job).one(deep.front)} · {lengthsOf(job).one(deep.rear)}
+            </>
+          ) : (
+            lengthsOf(job).one(deep.front)
+          ),
         ] as const,
         ...(modulus === null
           ? []
