@@ -60,6 +60,8 @@ try {
   for (const path of ['/', '/people', '/shop']) {
     await page.goto(`${base}${path}`);
     await page.waitForLoadState('networkidle');
+    // The list of jobs as it stands once all its cards are there.
+    await page.locator('[data-outdated]').first().waitFor({ state: 'detached' });
     pages.push(await page.screenshot());
   }
   await page.goto(`${base}/`);
@@ -157,18 +159,19 @@ try {
   const notch = {
     ...common,
     kind: 'notch',
-    at: at(2920),
-    width: 260,
-    depth: 55,
+    at: at(3040),
+    width: 100,
+    depth: 50,
     from: 'below',
     form: 'arch',
     floor: 'level',
     plate: 6,
   };
+  const freed = { ...common, id: 'freed', kind: 'crossmember', change: { what: 'remove', crossmember: 'cm-10' } };
   const cases = [
-    ['An angled cut that runs out of the end', 'Trim the rear', [{ ...trim, at: at(4850) }]],
+    ['An angled cut that runs out of the end', 'Trim the rear', [freed, { ...trim, at: at(4850) }]],
     ['A notch where the rail rises', 'Notch', [notch]],
-    ['A bracket low on an angled end', 'Trim the rear', [{ ...trim, at: at(4700) }]],
+    ['A bracket low on an angled end', 'Trim the rear', [freed, { ...trim, at: at(4700) }]],
     [
       'A widened rear, and a crossmember on another',
       'Widen',

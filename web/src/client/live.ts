@@ -45,6 +45,8 @@ function hearRevisions(store: JobStore, listen: (hear: (revision: number) => voi
     const answer = await api.job(id);
     if (answer.ok && store.getState().saveState !== 'saving') await meet(store, answer.value);
     asking = false;
+    // Another may have come while this one was asked for.
+    if (answer.ok) await ask();
   };
   listen((revision) => {
     newest = Math.max(newest, revision);

@@ -62,10 +62,20 @@ export function whoIsHere(job: string): readonly string[] {
   return [...new Set(all.flatMap(({ names }) => names))].sort((a, b) => a.localeCompare(b));
 }
 
+/** When this process said last who has a job open. */
+const said = new Map<string, number>();
+
 /** Tells every process who has a job open at this one. */
 export async function sayHere(job: string): Promise<void> {
   const names = [...new Set([...(pages.get(job) ?? [])].map(({ name }) => name))];
+  if (names.length === 0) said.delete(job);
+  else said.set(job, Date.now());
   await notify(database(), { job, here: { process: PROCESS, names } });
+}
+
+/** The same again, once for all pages of the job: the others forget a process that says nothing. */
+export async function stillHere(job: string): Promise<void> {
+  if (Date.now() - (said.get(job) ?? 0) > SILENT / 3) await sayHere(job);
 }
 
 /** A page has a job open until the returned function is called. */
@@ -83,11 +93,14 @@ export function comeIn(job: string, name: string): () => void {
 function note(notice: Notice): void {
   if ('here' in notice) {
     const { process, names } = notice.here;
+    const before = whoIsHere(notice.job).join();
     const of = present.get(notice.job) ?? new Map();
     if (names.length === 0) of.delete(process);
     else of.set(process, { names, at: Date.now() });
     if (of.size === 0) present.delete(notice.job);
     else present.set(notice.job, of);
+    // What everybody knows is not told again.
+    if (before === whoIsHere(notice.job).join()) return;
   }
   for (const listener of listeners.get(notice.job) ?? []) listener(notice);
 }

@@ -134,6 +134,7 @@ function Row({ row, hand, asked, unit, format, now, onTake }: RowProps) {
         ) : (
           name
         )}
+        {ratio !== null && <span className="block md:hidden">{ratioText(ratio)} of the bare rail</span>}
         {ratio !== null && (
           <span className="block text-[0.82rem] leading-snug font-normal text-pencil">
             Reach {reached.join(', ')}. {apart === 'nothing' ? 'Nothing comes off.' : `Comes off or apart: ${apart}.`}

@@ -2,7 +2,7 @@ import { memberOf } from '../../../../server/auth.ts';
 import type { Member } from '../../../../server/db/shop.ts';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { notAllowed } from '../../../../server/http/problem.ts';
-import { comeIn, listen, type Notice, sayHere, whoIsHere } from '../../../../server/live.ts';
+import { comeIn, listen, type Notice, sayHere, stillHere, whoIsHere } from '../../../../server/live.ts';
 import { newestRevision } from '../../../../server/services/jobs.ts';
 import { countRecords, listRecords, someRecords } from '../../../../server/services/records.ts';
 
@@ -59,7 +59,7 @@ export const GET = endpoint(async ({ member, job, request, session }) => {
           inTurn(async () => {
             if (!(await still())) return;
             send(': still here\n\n');
-            await sayHere(job);
+            await stillHere(job);
           }),
         BEAT,
       );
@@ -86,6 +86,7 @@ export const GET = endpoint(async ({ member, job, request, session }) => {
       tell('count', await countRecords(member, job));
       tell('revision', await newestRevision(member, job));
       await sayHere(job);
+      tell('here', whoIsHere(job));
     },
     cancel: () => stop(),
   });
