@@ -56,7 +56,7 @@ export const SplitBar = still(function SplitBar({ column, strips, startDrag, onS
       aria-valuetext={`${Math.round((100 * strips) / column)} %`}
       tabIndex={0}
       title="Drag: more room for the drawing or the tray. Double press: as usual"
-      className="absolute inset-x-0 -top-1.5 z-10 flex h-3 cursor-row-resize touch-none items-center justify-center pointer-coarse:inset-x-auto pointer-coarse:-top-8 pointer-coarse:left-1/2 pointer-coarse:h-12 pointer-coarse:w-28 pointer-coarse:-translate-x-1/2"
+      className="absolute inset-x-0 -top-1.5 z-10 flex h-3 cursor-row-resize touch-none items-center justify-center pointer-coarse:inset-x-auto pointer-coarse:-top-8 pointer-coarse:left-1/2 pointer-coarse:h-[48px] pointer-coarse:w-[112px] pointer-coarse:-translate-x-1/2"
       onKeyDown={keys}
       onDoubleClick={() => onSplit(null)}
       onPointerDown={(event) =>
