@@ -68,7 +68,7 @@ export function Row({ outcome, index, store, result, canWrite, selected, onSelec
     >
       <button
         type="button"
-        className="flex min-w-0 grow basis-44 items-center gap-2 py-1.5 pl-1 text-left"
+        className="flex min-w-0 grow basis-38 items-center gap-2 py-1.5 pl-1 text-left"
         aria-pressed={current}
         onClick={() => onSelect(operation.id)}
       >
