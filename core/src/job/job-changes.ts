@@ -17,7 +17,7 @@ const ANGLES = ['angle'] as const;
 
 const differs = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b);
 
-/** A place as it is said on one version of a job: from its datum hole, on the donor or as built. */
+/** A place as text, on one version of a job: from its datum hole, on the donor or as built. */
 function placeText(place: EndPlace, job: Job, { datum }: PlanResult): string {
   const say = (mm: number) => lengthText(mm, job.display);
   if (place.on === 'end') return say(place.x);

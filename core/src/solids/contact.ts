@@ -33,7 +33,7 @@ export function contactShare(workshop: Workshop, plate: FrameSolid, rails: reado
   return touched / PUSH / (plate.foot ?? faceOf(plate.solid, outward === 0 ? 2 : 1));
 }
 
-/** The kinds that are fastened to a rail by a face, and what is said of one that does not touch it. */
+/** The kinds that are fastened to a rail by a face, and the finding for one that does not touch it. */
 const FASTENED = { plate: 'plate-off-steel', bracket: 'bracket-off-steel' } as const;
 
 /**

@@ -1,6 +1,6 @@
 /** How long until the list is asked for again, ms: a little longer each time. */
 const WAITS = [1000, 1500, 2000, 3000, 5000, 8000];
-/** After so many times whoever looks loads the page anew. */
+/** After so many times whoever looks must reload the page. */
 const MOST = 40;
 
 /**

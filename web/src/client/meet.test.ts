@@ -47,7 +47,7 @@ const theirs = (edit: (old: Job) => Job, revision = 2) => ({
 const state = () => store.getState();
 
 describe('a version that another page saved', () => {
-  it('is taken up at once where nothing was changed here, and is said with its figures', async () => {
+  it('is taken up at once where nothing was changed here, and the page shows what changed, with figures', async () => {
     await meet(store, theirs(stretched(400)));
     expect(state()).toMatchObject({ revision: 2, saveState: 'saved', news: { by: 'owner', revision: 2 } });
     expect(state().job).toBe(state().savedJob);

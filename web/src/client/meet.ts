@@ -108,7 +108,7 @@ export async function takeUpDraft(store: JobStore): Promise<void> {
     return void forgetDraft(id);
   }
   const { job, savedJob, revision, canWrite } = store.getState();
-  // What was changed meanwhile is kept anew, and is not what was left.
+  // Changes made meanwhile have a draft of their own: this one is not what was left.
   if (!canWrite || job !== savedJob) return;
   if (JSON.stringify(draft) === JSON.stringify(job)) return void forgetDraft(id);
   if (left.basedOn === revision) return change(store, 'Went on with what was not saved', () => draft);

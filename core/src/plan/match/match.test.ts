@@ -309,7 +309,7 @@ describe('what a body asks for', () => {
     expect(seatIn(carryOutEdit(more, again!.edit!, 'x')).wheelbase!.overPlan).toBeNear(0, 1e-9);
   });
 
-  it('a tire that rubs at full bump is told, and one that has room is not', () => {
+  it('reports a tire that rubs at full bump, and none that has room', () => {
     const rubs = (radius: number, z: number) =>
       evaluatePlan(input({ openings: [{ ...body.openings[0]!, z, radius }] })).conflicts.filter(
         ({ code }) => code === 'tyre-rubs',
@@ -498,7 +498,7 @@ it('a mount that the rail stands in is cured by a bracket moved outboard, in one
 });
 
 describe('what follows from where it sits', () => {
-  it('fenders cover the tire by hand, and one that does not is told', () => {
+  it('fenders cover the tire by hand, and one that does not is reported', () => {
     // Track 1600, tyre 228.6 wide: its outer face at 914.3, its inner at 685.7.
     const fender = { id: 'f', name: 'Fender', over: 'front', inner: 600, outer: 940 } as const;
     expect(seatIn(input({ fenders: [fender] })).fenders[0]).toMatchObject({

@@ -18,7 +18,7 @@ export interface TyreMoves {
   readonly kingpin: number;
 }
 
-/** The room that a tire sweeps, mm: along the frame, outward from the centre line, and in height. */
+/** The room that a tire sweeps, mm: along the frame, outward from the center line, and in height. */
 export interface TyreBox {
   readonly front: number;
   readonly rear: number;
