@@ -28,7 +28,7 @@ test('a body is typed in, laid over a frame, and gives the plan a wheelbase that
   const upset: string[] = [];
   page.on('pageerror', ({ message }) => upset.push(message));
   await openDemoShop(page);
-  const frame = ZOO.find(({ name }) => name === 'millimetres')!;
+  const frame = ZOO.find(({ name }) => name === 'millimeters')!;
   const id = await take(page, writeJobFile(jobFileOf(jobOf(frame), [])));
   await openBench(page, id, 'match');
   await press(page, 'Measure a body');

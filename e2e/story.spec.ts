@@ -201,7 +201,7 @@ test('a job file that is not right is refused with every problem, and a right on
     .getByLabel('Job file')
     .setInputFiles(file(flagshipText().replace('"tyreRadius": 393.7', '"tyreRadius": "big"')));
   await expect(page.getByRole('dialog')).toContainText('job.donor.axles[0].tyreRadius');
-  await expect(page.getByRole('dialog')).toContainText('must be a number of millimetres');
+  await expect(page.getByRole('dialog')).toContainText('must be a number of millimeters');
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByLabel('Job file').setInputFiles(file(flagshipText().replace('Parcel van on', 'Imported van on')));
   await expect(page.getByRole('heading', { level: 1, name: 'Imported van on an Ostler 35' })).toBeVisible();

@@ -58,7 +58,7 @@ const SHOWN = [
   'kicked both ways',
   'left unlike right',
   'datum between the cuts',
-  'millimetres',
+  'millimeters',
   'round tube',
   'x of legs',
   'nothing on it',

@@ -47,7 +47,7 @@ describe('splay', () => {
       read(van).replace('"tyreRadius": 393.7', '"tyreRadius": "big"'),
     );
     expect(code).toBe(2);
-    expect(problems).toBe('x.json: job.donor.axles[0].tyreRadius: must be a number of millimetres\n');
+    expect(problems).toBe('x.json: job.donor.axles[0].tyreRadius: must be a number of millimeters\n');
   });
 
   it('evaluate gives measures, features, joints, conflicts and control measurements', () => {

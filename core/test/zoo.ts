@@ -124,7 +124,7 @@ export const ZOO: readonly Animal[] = [
   }),
   animal('datum at the tail', straight, { features: [feature('datum', 3900), ...mounts([800, 2080, 3440])] }),
   animal('datum between the cuts', straight, { features: [feature('datum', 1850), ...mounts([800, 3440])] }),
-  animal('millimetres', straight, {}, { display: { unit: 'mm', division: 16 } }),
+  animal('millimeters', straight, {}, { display: { unit: 'mm', division: 16 } }),
   animal(
     'tiny',
     rail([0, 160, 0], [700, 150, 8]),

@@ -18,7 +18,7 @@ const COLOURS: Readonly<Record<DrawingLayer, number>> = {
 };
 
 /**
- * A drawing as DXF text, real size in millimetres, one layer for each meaning.
+ * A drawing as DXF text, real size in millimeters, one layer for each meaning.
  *
  * @param shapes What is drawn, mm.
  */

@@ -51,7 +51,7 @@ function stationRows(rails: Rails): TableRow[] {
  * @param table Which table.
  * @param job The job; validated.
  * @param readings Readings, in any order.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  */
 export function writeJobTable(table: JobTable, job: Job, readings: readonly Reading[], unit: LengthUnit): string {
   const rows: Readonly<Record<JobTable, () => readonly object[]>> = {

@@ -54,7 +54,7 @@ function element(shape: Shape): string {
 }
 
 /**
- * A drawing as SVG text, real size in millimetres.
+ * A drawing as SVG text, real size in millimeters.
  *
  * @param shapes What is drawn, mm.
  * @param title What the drawing is of, for screen readers.

@@ -30,7 +30,7 @@ function headerOf(column: TableColumn, unit: LengthUnit): string {
   return name === null ? column.key : `${column.key} [${name}]`;
 }
 
-/** Eleven decimals of an inch or a pound hold a millimetre or a kilogram to 1e-9: what is written comes back as it was. */
+/** Eleven decimals of an inch or a pound hold a millimeter or a kilogram to 1e-9: what is written comes back as it was. */
 function written(value: number, { kind }: TableColumn, unit: LengthUnit): string {
   const size = unit === 'mm' ? 1 : kind === 'mass' || kind === 'rate' ? quantitySize(kind, unit) : MM_PER_INCH;
   return String(Number((value / size).toFixed(unit === 'mm' ? 9 : 11)));

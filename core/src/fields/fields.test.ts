@@ -58,7 +58,7 @@ describe('what a schema lets through', () => {
     expect(problems(pole(), { id: 'a', long: 3, painted: true })).toEqual([]);
     expect(problems(pole(), { id: 'a' })).toEqual(['long: is missing']);
     expect(problems(pole(), { id: 'a', long: 3, wide: 4 })).toEqual([': has the unknown key “wide”']);
-    expect(problems(pole(), { id: 'a', long: Number.NaN })).toEqual(['long: must be a number of millimetres']);
+    expect(problems(pole(), { id: 'a', long: Number.NaN })).toEqual(['long: must be a number of millimeters']);
   });
 
   it('of a union is its kind', () => {

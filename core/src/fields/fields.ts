@@ -63,7 +63,7 @@ export const length = (): Field<number> =>
       .number()
       .strict()
       .required(missing)
-      .typeError('must be a number of millimetres')
+      .typeError('must be a number of millimeters')
       .min(-LONGEST, 'is below −50 000 mm: check the figure and its unit')
       .max(LONGEST, 'is above 50 000 mm: check the figure and its unit')
       .meta({ unit: 'mm' }),

@@ -120,7 +120,7 @@ const assumedOf = (things: readonly Pick<Feature, 'name' | 'origin'>[]): readonl
 export const onlyAssumed = (names: readonly string[]): string => `only assumed so far: ${names.slice(0, 3).join(', ')}`;
 
 /**
- * The sections that the rails have, and whether a calliper has been on them.
+ * The sections that the rails have, and whether a caliper has been on them.
  *
  * @param donor The donor frame; validated.
  */
@@ -133,7 +133,7 @@ export function sectionsAsk({ sections, rails }: Frame): Ask {
     what: 'Section and wall of the rails',
     where:
       own.length === 0 || assumed > 0
-        ? `at a clean edge or a hole, with a calliper; both walls where they differ${assumed > 0 ? '. Only picked from a list so far' : ''}`
+        ? `at a clean edge or a hole, with a caliper; both walls where they differ${assumed > 0 ? '. Only picked from a list so far' : ''}`
         : `${own.length === 1 ? 'one section' : `${own.length} sections`} entered`,
     answers: 'strength, sleeves, weld settings, mass',
     state: stateOf(own, own.length || 1),

@@ -100,7 +100,7 @@ describe('parseJobFile', () => {
 
   it.each([
     ['job.name', '', 'job.name', 'must not be empty'],
-    ['job.donor.axles.0.x', '12', 'job.donor.axles[0].x', 'must be a number of millimetres'],
+    ['job.donor.axles.0.x', '12', 'job.donor.axles[0].x', 'must be a number of millimeters'],
     ['job.donor.axles.0.x', 80_000, 'job.donor.axles[0].x', 'is above 50 000 mm'],
     ['job.donor.axles.0.x', undefined, 'job.donor.axles[0].x', 'is missing'],
     ['job.donor.sections.0.section.kind', 'beam', 'job.donor.sections[0].section.kind', 'must be one of channel'],

@@ -88,11 +88,11 @@ function holdsOf(job: Job, plan: PlanResult, joint: Joint, halves: Halves): { ho
  */
 export function trueUpOf(job: Job, plan: PlanResult, survey: FrameSurvey, stage: Stage): TrueUp | null {
   if (survey.state === 'nothing-read' || stage === 'before-cut') return null;
-  const levelled = plan.controls.some(({ kind }) => kind === 'height');
+  const leveled = plan.controls.some(({ kind }) => kind === 'height');
   for (const joint of plan.joints) {
     const rigid = survey.state === 'held' ? null : rigidHalves(survey.nominal, survey.read, joint.builtX);
     const points = survey.state === 'held' ? survey.points : rigid?.points;
-    const halves = points && halvesOf(survey.nominal, points, joint.builtX, levelled);
+    const halves = points && halvesOf(survey.nominal, points, joint.builtX, leveled);
     if (!halves) continue;
     const { holds, assumed } = holdsOf(job, plan, joint, halves);
     const targets = targetsOf(job, plan, stage);

@@ -36,7 +36,7 @@ const TIGHT = 0.5;
  * The largest bolt that goes through a hole of the body; null where none of the table does.
  *
  * @param hole Its diameter, mm.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  */
 export const boltFor = (hole: number, unit: LengthUnit): BoltSize | null =>
   BOLTS[unit].findLast((bolt) => bolt.hole <= hole + TIGHT) ?? null;

@@ -26,7 +26,7 @@ describe('an evaluation remembers the last one on its frame', () => {
     ['none', withOperations(() => [])],
     ['other rules', { ...input, rules: { ...input.rules, changes: { 'joint/hole-distance': 400 } } }],
     ['another gap behind the cab', { ...input, rules: { ...input.rules, changes: { 'body/cab-gap': 77 } } }],
-    ['in millimetres', { ...input, display: { unit: 'mm', division: 16 } }],
+    ['in millimeters', { ...input, display: { unit: 'mm', division: 16 } }],
   ];
 
   it.each(variants)('%s gives what it gives on its own, whatever came before', (_, of) => {

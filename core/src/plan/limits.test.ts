@@ -109,7 +109,7 @@ describe('a line along the rail', () => {
       'line-length',
     ).map(({ message, waysOut }) => [message, waysOut[0]!.say]);
 
-  it('is left alone while it changes by less than half a millimetre', () => {
+  it('is left alone while it changes by less than half a millimeter', () => {
     expect(said(0.49)).toEqual([]);
     expect(said(-0.49)).toEqual([]);
     expect(said(0.51)).toHaveLength(1);

@@ -95,7 +95,7 @@ describe('beyond the top edge of an angled end', () => {
 });
 
 describe('past the ends of the frame', () => {
-  it('a crossmember that stands half a millimetre out is not cut by anything, and keeps its weight', () => {
+  it('a crossmember that stands half a millimeter out is not cut by anything, and keeps its weight', () => {
     const frame = plainFrame({ crossmembers: [memberAt('c', 29.5), memberAt('rear', 5970.6)] });
     const { crossmembers, conflicts, measures } = evaluatePlan(inputOf(frame));
     expect(crossmembers.map(({ fate, mass }) => [fate, mass])).toEqual([

@@ -10,7 +10,7 @@ export interface PlacedLoad extends BeamLoad {
 /** What each stand carries of a piece, N. */
 export interface StandLoads {
   readonly reactions: readonly number[];
-  /** False where four or more share it: how they do hangs on a millimetre. */
+  /** False where four or more share it: how they do hangs on a millimeter. */
   readonly sure: boolean;
   /** By what it was found. */
   readonly by: 'equilibrium' | 'rails' | 'plane';

@@ -21,17 +21,17 @@ export interface Halves {
  * @param nominal Where each point should be, mm.
  * @param points Where each is, as measured, mm; the frame as a whole may stand anywhere.
  * @param looseFrom Station behind which it is loose, mm.
- * @param levelled Heights are read from the datum plane that the frame is levelled to: then only where the front half lies in
+ * @param leveled Heights are read from the datum plane that the frame is leveled to: then only where the front half lies in
  *   plan is taken from it, since its height would be carried to the rear on a short lever.
  * @returns Null where a half has not three points that are not in one line.
  */
-export function halvesOf(nominal: Points, points: Points, looseFrom: number, levelled: boolean): Halves | null {
+export function halvesOf(nominal: Points, points: Points, looseFrom: number, leveled: boolean): Halves | null {
   const ids = Object.keys(nominal).filter((id) => points[id]);
   const front = ids.filter((id) => (nominal[id] as Vec3).x < looseFrom);
   const rear = ids.filter((id) => (nominal[id] as Vec3).x >= looseFrom);
   const at = (of: Points, some: readonly string[]) => some.map((id) => of[id] as Vec3);
   // The front half as it is, seen from where it should be: everything is taken back by that.
-  const flat = (some: readonly Vec3[]) => (levelled ? some.map(({ x, y }) => ({ x, y, z: 0 })) : some);
+  const flat = (some: readonly Vec3[]) => (leveled ? some.map(({ x, y }) => ({ x, y, z: 0 })) : some);
   const stands = fittedMove(flat(at(nominal, front)), flat(at(points, front)));
   if (!stands) return null;
   const laid = Object.fromEntries(ids.map((id) => [id, beforeMove(points[id] as Vec3, stands.move)]));

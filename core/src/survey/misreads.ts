@@ -113,7 +113,7 @@ function causeOf(
   return gap <= 3 * sigma ? { cause, gap } : none;
 }
 
-/** What would have been read with two digits next to each other the other way round: of whole inches, and of millimetres. */
+/** What would have been read with two digits next to each other the other way round: of whole inches, and of millimeters. */
 function swaps(value: number): readonly number[] {
   return [inches(1), 1].flatMap((unit) => {
     const whole = Math.floor(value / unit);

@@ -168,7 +168,7 @@ describe('the move list', () => {
         if ('ways' in network) throw new Error('it floats');
         const found = halves(network.points);
         const { moves } = movesFor(found, holds, targets, DIVISION);
-        // Done by hand: each line as said, give or take a twentieth of it and half a millimetre.
+        // Done by hand: each line as said, give or take a twentieth of it and half a millimeter.
         for (const line of moves.flatMap(({ lines }) => lines)) {
           const by = line.by * (1 + 0.05 * (2 * next() - 1)) + (next() - 0.5);
           truth = withRearMoved({ points: truth, rear }, rigidOfLine({ ...line, by }, holds));

@@ -60,7 +60,7 @@ const ITERATIONS = 20;
 /** Rigid motions that no reading sees, as orthonormal columns. */
 function freeMotions(
   where: readonly Vec3[],
-  levelled: 'by-heights' | 'by-rises' | 'not',
+  leveled: 'by-heights' | 'by-rises' | 'not',
 ): readonly (readonly number[])[] {
   const middle = scaled(
     where.reduce((sum, { x, y, z }) => ({ x: sum.x + x, y: sum.y + y, z: sum.z + z }), { x: 0, y: 0, z: 0 }),
@@ -71,8 +71,8 @@ function freeMotions(
     () => ({ x: 1, y: 0, z: 0 }),
     () => ({ x: 0, y: 1, z: 0 }),
     ({ x, y }) => ({ x: -y, y: x, z: 0 }),
-    ...(levelled === 'by-heights' ? [] : [() => ({ x: 0, y: 0, z: 1 })]),
-    ...(levelled !== 'not'
+    ...(leveled === 'by-heights' ? [] : [() => ({ x: 0, y: 0, z: 1 })]),
+    ...(leveled !== 'not'
       ? []
       : [({ y, z }: Vec3) => ({ x: 0, y: -z, z: y }), ({ x, z }: Vec3) => ({ x: z, y: 0, z: -x })]),
   ];
@@ -133,8 +133,8 @@ export function adjustNetwork(
   // Where heights are read at all, the level is theirs; where none can be, only the form of the frame counts.
   const has = (...kinds: readonly Observation['kind'][]) =>
     [...observations, ...more].some(({ kind }) => kinds.includes(kind));
-  const levelled = has('height') ? 'by-heights' : has('rise', 'slope') ? 'by-rises' : 'not';
-  const free = freeMotions(start, levelled);
+  const leveled = has('height') ? 'by-heights' : has('rise', 'slope') ? 'by-rises' : 'not';
+  const free = freeMotions(start, leveled);
   const datum = projectionOn(free, unknowns);
   const rowsAt = (where: readonly Vec3[]) => observations.map((observation) => rowOf(observation, where, indexOf));
   const floats = (normal: Square) =>

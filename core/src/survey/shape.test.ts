@@ -111,7 +111,7 @@ describe('the shape of a frame', () => {
         fc.record({ east: some(3000), turned: some(0.01) }),
         (of, lies) => {
           const found = amounts(network(exact(bent(of, lies))));
-          // Turned by a small angle, what is of second order stays below a tenth of a millimetre.
+          // Turned by a small angle, what is of second order stays below a tenth of a millimeter.
           for (const part of SHAPE_PARTS)
             expect(Math.abs(found[part].amount - of[part]), part).toBeLessThan(part === 'twist' ? 2e-4 : 0.25);
         },

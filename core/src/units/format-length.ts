@@ -3,7 +3,7 @@ import { MM_PER_INCH, type LengthFormat } from './length-unit.ts';
 /** A length as it is shown, in parts, so that a page can set the fraction in its own type. */
 export interface FormattedLength {
   readonly sign: '' | '−';
-  /** Whole inches, decimal inches or millimetres; empty when there is only a fraction. */
+  /** Whole inches, decimal inches or millimeters; empty when there is only a fraction. */
   readonly whole: string;
   /** `3/8`, or empty. */
   readonly fraction: string;
@@ -36,7 +36,7 @@ function decimals(value: number, places: number, unit: 'in' | 'mm'): FormattedLe
 /**
  * The length `mm` as text in the job's format, rounded to its division, ties away from zero, lowest terms.
  *
- * Millimetres are shown to 0.1 mm, decimal inches to 0.001 in.
+ * Millimeters are shown to 0.1 mm, decimal inches to 0.001 in.
  *
  * @param mm A length, mm.
  * @param format Unit and division that lengths are written in.

@@ -52,7 +52,7 @@ describe('parseQuantity', () => {
     expect(unwrap(parseQuantity(kind, text, 'in'))).toBeWithin(value, 1e-4);
   });
 
-  it('takes a bare number in kilograms where the shop works in millimetres', () => {
+  it('takes a bare number in kilograms where the shop works in millimeters', () => {
     expect(unwrap(parseQuantity('mass', '950', 'mm'))).toBe(950);
   });
 

@@ -14,7 +14,7 @@ interface Unit {
   readonly also?: readonly string[];
 }
 
-/** What a shop that works in inches, and one that works in millimetres, calls each kind of quantity besides a length. */
+/** What a shop that works in inches, and one that works in millimeters, calls each kind of quantity besides a length. */
 const UNITS = {
   /** kg */
   mass: {
@@ -69,7 +69,7 @@ function figures(value: number): string {
  * What a quantity of the core is called in a shop of this unit: `lb`, `in³`.
  *
  * @param kind What is measured.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  */
 export const quantityUnit = (kind: QuantityKind, unit: LengthUnit): string => UNITS[kind][unit].name;
 
@@ -77,7 +77,7 @@ export const quantityUnit = (kind: QuantityKind, unit: LengthUnit): string => UN
  * How much of the core's unit one of the shop's is: kg in a pound, MPa in a ksi.
  *
  * @param kind What is measured.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  */
 export const quantitySize = (kind: QuantityKind, unit: LengthUnit): number => UNITS[kind][unit].size;
 
@@ -87,7 +87,7 @@ export const quantitySize = (kind: QuantityKind, unit: LengthUnit): number => UN
  *
  * @param kind What is measured.
  * @param value In the core’s unit: kg, MPa, mm³ and so on.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  * @throws RangeError for NaN or an infinite value: the core never makes one, so showing it would hide a fault.
  */
 export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit): string {
@@ -101,7 +101,7 @@ export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit
  *
  * @param kind What is measured.
  * @param value In the core’s unit: kg, MPa, mm³ and so on.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  */
 export const otherQuantityText = (kind: QuantityKind, value: number, unit: LengthUnit): string =>
   quantityText(kind, value, unit === 'in' ? 'mm' : 'in');
@@ -115,7 +115,7 @@ const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { stress: 1, s
  *
  * @param kind What is measured.
  * @param value In the core’s unit: kg, MPa, mm³ and so on.
- * @param unit Inches or millimetres.
+ * @param unit Inches or millimeters.
  */
 export function quantityFigure(kind: QuantityKind, value: number, unit: LengthUnit): string {
   const shown = value / UNITS[kind][unit].size;
@@ -128,7 +128,7 @@ const NUMBER_AND_UNIT = /^([+\-−]?(?:\d+\.?\d*|\.\d+))\s*(.*)$/;
 
 /**
  * The quantity that a person typed, in the core's unit, not rounded: `2100`, `2100 lb`, `950 kg`. A bare number is in
- * what the shop calls it: pounds beside inches, kilograms beside millimetres. Refuses anything else, and below 0.
+ * what the shop calls it: pounds beside inches, kilograms beside millimeters. Refuses anything else, and below 0.
  *
  * @param kind What is measured.
  * @param text What was typed or read.

@@ -129,7 +129,7 @@ describe('formatLength', () => {
     });
   });
 
-  it('shows millimetres to a tenth and the other unit for a second look', () => {
+  it('shows millimeters to a tenth and the other unit for a second look', () => {
     expect(lengthText(314.325, { unit: 'mm', division: 16 }, true)).toBe('314.3 mm');
     expect(otherUnitText(314.325, { unit: 'mm', division: 16 })).toBe('12 3/8 in');
   });

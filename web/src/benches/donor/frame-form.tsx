@@ -22,7 +22,7 @@ import { SectionForms } from './section-forms.tsx';
 
 const UNITS = [
   ['in', 'inches'],
-  ['mm', 'millimetres'],
+  ['mm', 'millimeters'],
 ] as const;
 
 const DIVISIONS = [
