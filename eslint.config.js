@@ -24,6 +24,7 @@ const CORE_ORDER = [
   'survey',
   'records',
   'job',
+  'quick',
   'exchange',
 ];
 

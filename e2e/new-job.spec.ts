@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { ledger, openDemoShop, openDrawer, saved } from './steps.ts';
 
-test('a new job begins with the first measures of a donor, is measured on, planned, and worked on in millimetres', async ({
+test('a new job begins with the first measures of a donor, is measured on, planned, and worked on in millimeters', async ({
   page,
 }) => {
   await openDemoShop(page);

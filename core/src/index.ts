@@ -12,6 +12,7 @@ export * from './mounting/index.ts';
 export * from './plan/index.ts';
 export * from './props/index.ts';
 export * from './records/index.ts';
+export * from './quick/index.ts';
 export * from './rules/index.ts';
 export * from './sections/index.ts';
 export * from './splice/index.ts';

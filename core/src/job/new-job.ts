@@ -61,7 +61,7 @@ function newFrame(first: FirstMeasures): Frame {
   return {
     name: donor,
     material: STOCK_MATERIALS['mild-50'],
-    // Picked from a list as the nearest: a calliper has not been on it.
+    // Picked from a list as the nearest: a caliper has not been on it.
     sections: [{ id: 'rail', section, origin: 'assumed' }],
     rails: { kind: 'mirrored', stations: [station(-ahead), station(wheelbase + behind)] },
     members: [],

@@ -1,5 +1,13 @@
 import { type Frame, railOf, SIDES } from '../frame/index.ts';
-import { acceptedText, dotted, type Operation, operationName, type PlanInput, type PlanResult } from '../plan/index.ts';
+import {
+  acceptedText,
+  contextOf,
+  dotted,
+  type Operation,
+  operationName,
+  type PlanInput,
+  type PlanResult,
+} from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { crossChecks, cutLines } from './cut-lines.ts';
 import type { BracketMark, MarkSheet, SheetNote } from './marks.ts';
@@ -64,7 +72,7 @@ export function markSheet(input: PlanInput, result: PlanResult): MarkSheet {
     reworks: reworkMarks(result, measurer),
     parts: splicePartMarks(input, result),
     checks: crossChecks(lines, measurer),
-    newPieces: newPiecesOf(result, operations, measurer.depthOf, ruleValue(rules, 'cut/kerf')),
+    newPieces: newPiecesOf(result, operations, contextOf(input), ruleValue(rules, 'cut/kerf')),
     notes: notesOf(result),
     welds: weldNotes(input, result),
     assumptions: result.joints.length > 0 ? spliceAssumptions(result, rules, input.display) : [],

@@ -257,7 +257,7 @@ function newRailTable(sheet: MarkSheet): SheetTable {
         { mm: piece.length },
         orDash(piece.kerf),
         orDash(piece.gaps),
-        { mm: piece.length + piece.kerf - piece.gaps },
+        { mm: piece.cutTo },
       ],
     })),
   };

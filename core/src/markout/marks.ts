@@ -147,6 +147,10 @@ export interface NewPiece {
   readonly kerf: number;
   /** What the gaps at its ends make longer, less what their welds pull, as far as those joints are decided, mm. */
   readonly gaps: number;
+  /** What the top edge is cut to: as planned, with its kerf and less its gaps, mm. */
+  readonly cutTo: number;
+  /** Of the piece as planned, kg. */
+  readonly mass: number;
   readonly front: RailEndAngle;
   readonly rear: RailEndAngle;
   /** How the joint at each end is cut, where it is decided. */

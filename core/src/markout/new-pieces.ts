@@ -1,7 +1,9 @@
 import { type Side, SIDES } from '../frame/index.ts';
 import {
   bottomLength,
+  type Context,
   endAngle,
+  railMass,
   type Operation,
   operationName,
   type Piece,
@@ -18,13 +20,13 @@ import { longerBy } from './splice-marks.ts';
  *
  * @param result What the plan gives.
  * @param operations Operations of the plan by id.
- * @param depthOf Depth of a section by its id, mm.
+ * @param context Sections and density.
  * @param kerf Width of the saw cut, mm, 0 or more.
  */
 export function newPiecesOf(
   result: PlanResult,
   operations: ReadonlyMap<string, Operation>,
-  depthOf: (section: string) => number,
+  { section, density }: Context,
   kerf: number,
 ): NewPiece[] {
   const begun = new Set<string>();
@@ -44,19 +46,23 @@ export function newPiecesOf(
       return outcome?.rails.find(({ rail }) => rail === side)?.splice.form ?? null;
     };
     const letters = lettersOfPiece(result, index) || operationName(operation);
+    const gaps = result.splices
+      .filter(({ joint }) =>
+        result.joints.some(({ id, piece: of }) => id === joint.id && (of === index || of === index - 1)),
+      )
+      .reduce((sum, outcome) => sum + longerBy(outcome), 0);
+    const sawn = operation.kind === 'lengthen' && foremost ? kerf : 0;
     return SIDES.map((side: Side) => ({
       letters,
       operation,
       side,
       section: piece.rails[side][0]?.section ?? '',
       length: topLength(piece, side),
-      bottom: bottomLength(piece, side, depthOf),
-      gaps: result.splices
-        .filter(({ joint }) =>
-          result.joints.some(({ id, piece: of }) => id === joint.id && (of === index || of === index - 1)),
-        )
-        .reduce((sum, outcome) => sum + longerBy(outcome), 0),
-      kerf: operation.kind === 'lengthen' && foremost ? kerf : 0,
+      bottom: bottomLength(piece, side, (of) => section(of).depth),
+      gaps,
+      kerf: sawn,
+      cutTo: topLength(piece, side) + sawn - gaps,
+      mass: railMass(piece, side, section, density),
       front: endAngle(piece, side, 'front'),
       rear: endAngle(piece, side, 'rear'),
       forms: { front: formAt(index - 1, side), rear: formAt(index, side) },

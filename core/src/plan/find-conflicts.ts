@@ -1,4 +1,3 @@
-import type { FrameLine } from '../frame/index.ts';
 import { axleLoads } from './axle-conflicts.ts';
 import { advise, type Finding, NOWHERE } from './conflict.ts';
 import { fatesOfCrossmembers } from './crossmember-conflicts.ts';
@@ -6,6 +5,7 @@ import { driveLine } from './drive-line-conflicts.ts';
 import { fatesOfFeatures } from './feature-conflicts.ts';
 import type { Finder } from './findings.ts';
 import { joints, nearJoints, transitions } from './joint-conflicts.ts';
+import { lineRun } from './line-run.ts';
 import { loosePieces } from './loose-conflicts.ts';
 import { frontTop, rearTop } from './piece.ts';
 import { bodyConflicts } from './match/body-conflicts.ts';
@@ -17,7 +17,7 @@ import { lostRiders } from './rider-conflicts.ts';
 import { schools } from './school-conflicts.ts';
 import { sleeveRuns } from './splices/sleeve-run.ts';
 import { overlappingParts, spliceConflicts, underPlates } from './splices/splice-conflicts.ts';
-import { builtOf, type Tape } from './tape.ts';
+import { builtOf } from './tape.ts';
 import { unitConflicts } from './unit-conflicts.ts';
 
 const overlaps: Finder = ({ state }) =>
@@ -64,17 +64,12 @@ const cutReworks: Finder = ({ state, tape }) =>
     ];
   });
 
-const lengthOf = (line: FrameLine, tape: Tape): number | null => {
-  const [from, to] = [builtOf(tape, line.from), builtOf(tape, line.to)];
-  return from === null || to === null ? null : to - from;
-};
-
 /** A change of a line's length that is left alone, mm. */
 const SAME_LINE = 0.5;
 
 const lines: Finder = ({ frame, tape }, { show }) =>
   frame.lines.flatMap((line): Finding[] => {
-    const now = lengthOf(line, tape);
+    const now = lineRun(line, tape);
     const change = now === null ? null : now - (line.to - line.from);
     if (change !== null && Math.abs(change) < SAME_LINE) return [];
     const at = { ...NOWHERE, donorX: (line.from + line.to) / 2, about: line.id, code: 'line-length' };

@@ -45,7 +45,7 @@ export {
   stretchedOperation,
 } from './operations/index.ts';
 export { type CutEnd } from './cut-ends.ts';
-export { contextOf } from './context.ts';
+export { type Context, contextOf } from './context.ts';
 export { conflictsOf, driveLinesOf, evaluatePlan, judge } from './evaluate-plan.ts';
 export { evaluateGeometry, type Geometry } from './geometry.ts';
 export * from './members/index.ts';
@@ -63,6 +63,7 @@ export {
   worseSide,
   worstVerdict,
 } from './joint.ts';
+export { lineRun } from './line-run.ts';
 export { axleLengthsOf, type Measures } from './measures.ts';
 export * from './operation.ts';
 export { bottomLength, endAngle, type RailEndAngle, topLength } from './new-rail.ts';
@@ -96,6 +97,7 @@ export { distance, type Pose, posed } from './pose.ts';
 export * from './match/index.ts';
 export * from './splices/index.ts';
 export { type Refusal, type Rework } from './state.ts';
+export { railMass } from './solid.ts';
 export { findSpot } from './spot.ts';
 export { planSchema } from './schema.ts';
 export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.ts';

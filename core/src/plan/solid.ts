@@ -239,6 +239,17 @@ export const steelLumps = (pieces: readonly Piece[], section: (id: string) => Se
   pieces.flatMap((piece) => SIDES.flatMap((side) => railLumps(piece, side, section, density)));
 
 /**
+ * The mass of one rail of a piece, kg.
+ *
+ * @param piece The piece.
+ * @param side Left or right.
+ * @param section Looks a section up by its id.
+ * @param density kg/mm³.
+ */
+export const railMass = (piece: Piece, side: Side, section: (id: string) => Section, density: number): number =>
+  massOf(railLumps(piece, side, section, density));
+
+/**
  * The mass of some lumps together, kg.
  *
  * @param lumps kg and mm.

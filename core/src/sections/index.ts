@@ -20,4 +20,4 @@ export {
   type SectionKind,
   widthOf,
 } from './section.ts';
-export { STOCK_SECTIONS, type StockSection } from './stock.ts';
+export { STOCK_SECTIONS, type StockSection, USUAL_SECTION } from './stock.ts';

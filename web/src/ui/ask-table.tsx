@@ -40,7 +40,7 @@ export function AskTable<T extends Asked>({ caption, asks, onPick }: AskTablePro
                 </span>
               </td>
               <td
-                className={`py-1 text-right text-sm font-semibold whitespace-nowrap pointer-coarse:align-middle ${className}`}
+                className={`py-1 text-right font-semibold whitespace-nowrap pointer-coarse:align-middle ${className}`}
               >
                 {word}
               </td>

@@ -23,7 +23,7 @@ export function Choice<T extends string>({ label, value, choices, disabled, onCh
               key={choice}
               type="button"
               aria-pressed={choice === value}
-              className={`min-h-8 flex-1 border-r border-graphite px-2 text-sm last:border-r-0 ${choice === value ? 'bg-graphite font-semibold text-paper' : 'bg-sheet'}`}
+              className={`min-h-8 flex-1 border-r border-graphite px-2 text-sm last:border-r-0 ${choice === value ? 'bg-graphite text-paper' : 'bg-sheet'}`}
               onClick={() => onChange(choice)}
             >
               {name}

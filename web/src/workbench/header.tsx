@@ -140,7 +140,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
       {/* Between the buttons of a tablet there is no room for it. */}
       {bad && (
         <p
-          className="border-b border-oxide bg-oxide-wash px-4 py-1 text-sm font-semibold text-oxide lg:hidden"
+          className="border-b border-oxide bg-oxide-wash px-4 py-1 font-semibold text-oxide lg:hidden"
           aria-hidden="true"
         >
           {words}

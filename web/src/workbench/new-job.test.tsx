@@ -68,8 +68,8 @@ it('says why the server would not have it, and keeps what was typed', async () =
   expect(screen.getByRole('textbox', { name: 'Job' })).toHaveProperty('value', 'Bakery van');
 });
 
-it('works in millimetres where the shop does', async () => {
-  fireEvent.click(screen.getByRole('button', { name: 'millimetres' }));
+it('works in millimeters where the shop does', async () => {
+  fireEvent.click(screen.getByRole('button', { name: 'millimeters' }));
   type('Job', 'Bakery van');
   type('Donor', 'Old chassis');
   type('Wheelbase', '3400');

@@ -1,4 +1,13 @@
-import { type Frame, inches, jobFileOf, type LengthUnit, newJob, STOCK_SECTIONS, writeJobFile } from '@splay/core';
+import {
+  type Frame,
+  inches,
+  jobFileOf,
+  type LengthUnit,
+  newJob,
+  STOCK_SECTIONS,
+  USUAL_SECTION,
+  writeJobFile,
+} from '@splay/core';
 import { Plus } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { importJob } from '../client/import-job.ts';
@@ -72,7 +81,7 @@ function NewJobForm() {
   const [donor, setDonor] = useState('');
   const [unit, setUnit] = useState<LengthUnit>('in');
   const [typed, setMeasures] = useState(ABOUT);
-  const [section, setSection] = useState(STOCK_SECTIONS.length - 2);
+  const [section, setSection] = useState(USUAL_SECTION);
   const [hasCab, setHasCab] = useState(true);
   const [touched, setTouched] = useState<ReadonlySet<Measure>>(new Set());
   const [kept, setKept] = useState<Frame | null>(null);
@@ -125,6 +134,12 @@ function NewJobForm() {
   );
   return (
     <form className="space-y-3" onSubmit={(event) => void begin(event)}>
+      <a href="/quick" className="block border-2 border-layout px-3 py-2 hover:bg-layout-wash">
+        <b className="heading text-lg text-layout">I have … I want …</b>{' '}
+        <span className="text-sm text-pencil">
+          Only a few figures yet? Get the cut in outline first, then make it a job.
+        </span>
+      </a>
       <div className="grid gap-3 sm:grid-cols-2">
         {text('Job', name, setName, 'Bakery van on the old chassis')}
         {text('Donor', donor, setDonor, 'what stands on the stands')}
@@ -134,13 +149,13 @@ function NewJobForm() {
           disabled={false}
           choices={[
             ['in', 'inches'],
-            ['mm', 'millimetres'],
+            ['mm', 'millimeters'],
           ]}
           onChange={setUnit}
         />
         <Choice
           list
-          label="Rail, the nearest to it"
+          label="Rail size (closest stock size)"
           value={String(section)}
           disabled={false}
           choices={STOCK_SECTIONS.map((stock, index) => [String(index), stock.name] as const)}

@@ -90,7 +90,7 @@ export function GateBar({ gate, onGate }: { readonly gate: Gate; readonly onGate
     <div className={`mx-3.5 mt-2 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>
       <button
         type="button"
-        className={`flex min-h-7 w-full items-baseline justify-between gap-2 border-t pt-1 text-left text-sm font-semibold hover:underline ${open ? 'border-passed' : 'border-oxide'}`}
+        className={`flex min-h-7 w-full items-baseline justify-between gap-2 border-t pt-1 text-left font-semibold hover:underline ${open ? 'border-passed' : 'border-oxide'}`}
         onClick={() => onGate(gate.id)}
       >
         <span className="heading">{gate.name}</span>

@@ -48,7 +48,7 @@ const SIZES: Readonly<Record<Section['kind'], readonly (readonly [key: string, l
   ],
 };
 
-/** Where the sizes of a section come from: one that was picked is measured once somebody has had a calliper on it. */
+/** Where the sizes of a section come from: one that was picked is measured once somebody has had a caliper on it. */
 const SECTION_ORIGINS = [
   ['', 'measured'],
   ['assumed', 'picked, not measured'],
