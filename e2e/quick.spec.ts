@@ -57,10 +57,7 @@ test('twelve entries answer how much and where, and become a job whose marks pri
   // Everything in it is assumed, and its marks say so.
   await page.getByRole('link', { name: 'Marks', exact: true }).click();
   const sheet = page.waitForEvent('popup');
-  await page
-    .getByRole('link', { name: /^Print/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: 'Print page' }).first().click();
   await expect((await sheet).getByText(/assumed/i).first()).toBeVisible();
 });
 

@@ -70,7 +70,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   // On paper: the page and the PDF, both sizes.
   const [print] = await Promise.all([
     page.waitForEvent('popup'),
-    page.getByRole('link', { name: 'Print page' }).click(),
+    page.getByRole('button', { name: 'Print page' }).click(),
   ]);
   await expect(print.getByRole('heading', { name: 'Marks for cutting' })).toBeVisible();
   await expect(print.locator('[data-mark="lines-left A B"]').first()).toContainText('54 1⁄2');

@@ -6,6 +6,7 @@ export * from './frame/index.ts';
 export { freezeDocuments, guarded } from './frozen.ts';
 export { InputError, type InputProblem, type Outcome, unwrap } from './input-error.ts';
 export * from './job/index.ts';
+export { layLabels } from './lay-labels.ts';
 export * from './markout/index.ts';
 export * from './materials/index.ts';
 export * from './mounting/index.ts';

@@ -30,9 +30,9 @@ export function lineName({ operation, kerf, lean, part, form, runsOut }: CutLine
 /** What the lines of a step run over. */
 const PART_WORDS: Readonly<Record<CutLine['part'], string>> = {
   across: '',
-  'upper vertical': 'upper vertical and across the top flange',
-  horizontal: 'horizontal in the web',
-  'lower vertical': 'lower vertical and across the bottom flange',
+  'upper vertical': 'upper line and top flange',
+  horizontal: 'level line in the web',
+  'lower vertical': 'lower line and bottom flange',
 };
 
 const onNewRail = (origin: MarkOrigin): string =>
@@ -47,15 +47,15 @@ function linesTable(sheet: MarkSheet, side: Side): SheetTable {
     caption: railName(side),
     measured: `From the ${sheet.datum.toLowerCase()}: top edge, web and bottom edge with the tape laid on the steel from over the hole; level plumbed down; hooked in the hole and pulled straight to the top edge${stepped ? '; heights over the underside' : ''}`,
     columns: [
-      words('', 2.4),
-      words('Blade', 2),
+      words('', 3.2),
+      words('Blade', 1.7),
       bold('Top edge'),
       bold('Web'),
       bold('Bottom edge'),
       ...(stepped ? [figure('Web, to'), figure('Height'), figure('Corners', 1.2)] : []),
       ...(runningOut ? [figure('Runs out below top')] : []),
       figure('Level'),
-      figure('Hooked in hole'),
+      figure('Hooked in hole', 1.9),
     ],
     rows: lines.map((line) => ({
       mark: line.letters,

@@ -4,7 +4,8 @@ import type { CutPart, Operation, RailEndAngle } from '../plan/index.ts';
 import type { Assumption } from '../rules/index.ts';
 
 /** Which side of the line the blade goes: on the waste; `line` where both sides are kept. */
-export type KerfSide = 'ahead' | 'behind' | 'line';
+export const KERF_SIDES = ['ahead', 'behind', 'line'] as const;
+export type KerfSide = (typeof KERF_SIDES)[number];
 
 /** Distances of a mark from the datum hole, mm; negative: ahead of it. Null along an edge that the line does not cross. */
 export interface MarkDistances {
@@ -19,7 +20,8 @@ export interface MarkDistances {
 }
 
 /** What a line is: straight across the rail, or one of the three lines of a step. */
-export type LinePart = 'across' | 'upper vertical' | 'horizontal' | 'lower vertical';
+export const LINE_PARTS = ['across', 'upper vertical', 'horizontal', 'lower vertical'] as const;
+export type LinePart = (typeof LINE_PARTS)[number];
 
 /** One line to scribe and cut on a rail. A cut is one line, or the three lines of a step. */
 export interface CutLine {

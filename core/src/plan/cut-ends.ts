@@ -1,5 +1,6 @@
 import { type Joint, letterOf } from './joint.ts';
 import { frontSpine, frontTop, type Piece, rearSpine, rearTop } from './piece.ts';
+import type { FrozenLetter } from './operation.ts';
 import type { PlanState } from './state.ts';
 
 /** A free end that the plan cut, lettered along with the joints. */
@@ -44,16 +45,57 @@ export function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
 }
 
 /**
- * Letters joints and free ends together, front to rear.
+ * What a free end keeps its letter by.
+ *
+ * @param cutEnd The end.
+ */
+export const endId = ({ operation, end }: Pick<CutEnd, 'operation' | 'end'>): string => `${operation}/${end}`;
+
+/**
+ * Letters joints and free ends together, front to rear: those that are frozen keep theirs, the others take the first that none
+ * has or had.
  *
  * @param joints Joints, front to rear.
  * @param ends Free ends that the plan cuts.
+ * @param frozen Letters that stay.
  */
-export function lettered(joints: readonly Omit<Joint, 'letter'>[], ends: readonly Omit<CutEnd, 'letter'>[]) {
-  const inOrder = [...joints, ...ends].sort((a, b) => a.builtX - b.builtX);
-  const letter = (mark: (typeof inOrder)[number]): string => letterOf(inOrder.indexOf(mark));
+export function lettered(
+  joints: readonly Omit<Joint, 'letter'>[],
+  ends: readonly Omit<CutEnd, 'letter'>[],
+  frozen: readonly FrozenLetter[] = [],
+) {
+  const kept = new Map(frozen.map(({ id, letter }) => [id, letter]));
+  const used = new Set(frozen.map(({ letter }) => letter));
+  const idOf = (mark: Omit<Joint, 'letter'> | Omit<CutEnd, 'letter'>) => ('id' in mark ? mark.id : endId(mark));
+  const letters = new Map<string, string>();
+  let count = 0;
+  for (const mark of [...joints, ...ends].sort((a, b) => a.builtX - b.builtX)) {
+    const own = kept.get(idOf(mark));
+    while (own === undefined && used.has(letterOf(count))) count += 1;
+    letters.set(idOf(mark), own ?? letterOf(count));
+    if (own === undefined) count += 1;
+  }
+  const letter = (id: string): string => letters.get(id) as string;
   return {
-    joints: joints.map((joint): Joint => ({ ...joint, letter: letter(joint) })),
-    cutEnds: ends.map((end): CutEnd => ({ ...end, letter: letter(end) })),
+    joints: joints.map((joint): Joint => ({ ...joint, letter: letter(joint.id) })),
+    cutEnds: ends.map((end): CutEnd => ({ ...end, letter: letter(endId(end)) })),
   };
+}
+
+/**
+ * The letters of a plan as they stand, to be kept: those that were frozen before stay, also of what is cut no more.
+ *
+ * @param result What the plan gives.
+ * @param frozen Letters that were frozen before.
+ */
+export function lettersToKeep(
+  { joints, cutEnds }: { readonly joints: readonly Joint[]; readonly cutEnds: readonly CutEnd[] },
+  frozen: readonly FrozenLetter[] = [],
+): readonly FrozenLetter[] {
+  const known = new Set(frozen.map(({ id }) => id));
+  const now = [
+    ...joints.map(({ id, letter }): FrozenLetter => ({ id, letter })),
+    ...cutEnds.map((end): FrozenLetter => ({ id: endId(end), letter: end.letter })),
+  ];
+  return [...frozen, ...now.filter(({ id }) => !known.has(id))];
 }

@@ -44,7 +44,7 @@ export {
   type StartPlaces,
   stretchedOperation,
 } from './operations/index.ts';
-export { type CutEnd } from './cut-ends.ts';
+export { type CutEnd, endId, lettersToKeep } from './cut-ends.ts';
 export { type Context, contextOf } from './context.ts';
 export { conflictsOf, driveLinesOf, evaluatePlan, judge } from './evaluate-plan.ts';
 export { evaluateGeometry, type Geometry } from './geometry.ts';

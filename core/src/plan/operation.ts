@@ -56,6 +56,13 @@ export interface Acceptance {
   readonly by: string;
 }
 
+/** The letter that a joint or a free end keeps: it is on a sheet that was printed, or on the steel. */
+export interface FrozenLetter {
+  /** Of the joint, or `operation/end` of a free end. */
+  readonly id: string;
+  readonly letter: string;
+}
+
 export interface Plan {
   readonly name: string;
   /** What speaks for it or against it, in the shop's words. */
@@ -74,6 +81,8 @@ export interface Plan {
   readonly mountings: readonly Mounting[];
   /** How the frame is held meanwhile. */
   readonly propping: Propping;
+  /** Letters that stay, whatever is cut later; also of cuts that are gone, so that none is given twice. */
+  readonly letters?: readonly FrozenLetter[];
 }
 
 /**

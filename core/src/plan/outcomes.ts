@@ -53,6 +53,7 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
   const { joints, cutEnds } = lettered(
     jointsOf(state, (id) => operations.get(id), standing.members, context),
     cutEndsOf(state),
+    plan.letters,
   );
   const obstacles = once(() => obstaclesOn(standing, context));
   const seats = seatOutcomes(

@@ -1,9 +1,9 @@
-import { angle, type Field, id, length, list, name, record, text } from '../fields/index.ts';
+import { angle, type Field, id, length, list, name, optional, record, text } from '../fields/index.ts';
 import { fittingSchema, splicePlanSchema } from '../splice/index.ts';
 import { mountingSchema } from '../mounting/index.ts';
 import { proppingSchema } from '../props/index.ts';
 import type { BodySeat } from './match/index.ts';
-import type { Acceptance, Plan } from './operation.ts';
+import type { Acceptance, FrozenLetter, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
 
 /** The shape of a plan. */
@@ -20,6 +20,7 @@ export const planSchema = (): Field<Plan> =>
       fittings: list(fittingSchema(), 100),
       mountings: list(mountingSchema(), 400),
       propping: proppingSchema(),
+      letters: optional(list(record<FrozenLetter>({ id: name(200), letter: name(4) }), 800)),
     },
     'plan',
   );

@@ -16,6 +16,7 @@ export {
   type FitUpBody,
   type GateSignedBody,
   type PhotoBody,
+  type SheetIssuedBody,
 } from './kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';
 export {

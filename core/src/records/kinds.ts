@@ -1,5 +1,6 @@
 import { hash, id, length, list, mass, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
 import { type Ref, REF_KINDS, type Side, SIDES } from '../frame/index.ts';
+import { KERF_SIDES, LINE_PARTS, type MarkedLine } from '../markout/index.ts';
 import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
 import type { RecordDefinition } from './definition.ts';
 
@@ -195,6 +196,45 @@ const fitUp: RecordDefinition<FitUpBody> = {
     Math.min(top, web, bottom) < 0 ? 'A gap is 0 or more: where the ends touch it is 0.' : null,
 };
 
+const markedLineFields = () => ({
+  letters: name(40),
+  side: oneOf(SIDES),
+  part: oneOf(LINE_PARTS),
+  kerf: oneOf(KERF_SIDES),
+  mm: length(),
+});
+
+/** A marks sheet was printed: its number in the job, of which revision it is, and every line as it stands on it. */
+export interface SheetIssuedBody {
+  readonly number: number;
+  readonly revision: number;
+  readonly lines: readonly MarkedLine[];
+}
+
+const sheetIssued: RecordDefinition<SheetIssuedBody> = {
+  name: 'Sheet printed',
+  version: 1,
+  fields: { number: whole(1), revision: whole(1), lines: list(record<MarkedLine>(markedLineFields()), 2000) },
+  columns: [
+    { key: 'number', kind: 'text' },
+    { key: 'revision', kind: 'text' },
+  ],
+};
+
+/** A line was scribed on the steel: which, and where it then was. */
+const lineScribed: RecordDefinition<MarkedLine> = {
+  name: 'Line scribed',
+  version: 1,
+  fields: markedLineFields(),
+  columns: [
+    { key: 'letters', kind: 'text' },
+    { key: 'side', kind: 'text' },
+    { key: 'part', kind: 'text' },
+    { key: 'kerf', kind: 'text' },
+    { key: 'mm', kind: 'length' },
+  ],
+};
+
 /** Every kind of record. To add one, write its schema and name it here. */
 export const RECORD_DEFINITIONS = {
   reading,
@@ -205,4 +245,6 @@ export const RECORD_DEFINITIONS = {
   'prop-set': propSet,
   correction,
   'fit-up': fitUp,
+  'sheet-issued': sheetIssued,
+  'line-scribed': lineScribed,
 } as const;

@@ -1,5 +1,4 @@
-import { inches, type LengthFormat, type Tape } from '@splay/core';
-import { layLabels } from './lanes.ts';
+import { layLabels, inches, type LengthFormat, type Tape } from '@splay/core';
 import { drawnPx } from './line-path.ts';
 import { still } from '../ui/still.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';

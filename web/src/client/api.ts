@@ -7,6 +7,7 @@ import {
   type RuleSetVersion,
   type ShopRecord,
 } from '@splay/core';
+import type { IssuedSheet } from '../shared/issued-sheet.ts';
 import type { ListedItem } from '../shared/listed-item.ts';
 import type { AddedRecords } from '../shared/added-records.ts';
 import type { OpenedJob } from '../shared/opened-job.ts';
@@ -87,6 +88,8 @@ export const api = {
     call<SavedJob>('POST', '/api/jobs', text, { headers: { 'idempotency-key': key } }),
   saveJob: (id: string, basedOn: number, label: string, job: Job) =>
     call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
+  /** Gives the marks sheet of the newest revision its number. */
+  issueMarks: (id: string) => call<IssuedSheet>('POST', `/api/jobs/${id}/sheets`, {}),
   job: (id: string) => call<SavedJob>('GET', `/api/jobs/${id}`),
   revision: (id: string, number: number) => call<SavedJob>('GET', `/api/jobs/${id}/revisions/${number}`),
   revisions: (id: string) => call<RevisionNote[]>('GET', `/api/jobs/${id}/revisions`),

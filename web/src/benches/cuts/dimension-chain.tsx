@@ -1,6 +1,6 @@
+import { layLabels } from '@splay/core';
 import type { LengthFormat } from '@splay/core';
 import { Dimension, dimensionFits, dimensionWidth } from '../../board/dimension.tsx';
-import { layLabels } from '../../board/lanes.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';

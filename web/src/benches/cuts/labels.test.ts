@@ -1,9 +1,9 @@
+import { layLabels } from '@splay/core';
 import type { Conflict } from '@splay/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pileConflicts } from './conflict-marks.tsx';
 import { chainOf } from './dimension-chain.tsx';
-import { layLabels } from '../../board/lanes.ts';
 
 describe('labels along a line', () => {
   const labels = fc

@@ -1,9 +1,10 @@
-import { dotted, MARKS_RULES, markSheet, markTables, type SheetRow, type SheetTable } from '@splay/core';
-import { useMemo } from 'react';
+import { type CutLine, dotted, MARKS_RULES, markSheet, markTables, type SheetRow, type SheetTable } from '@splay/core';
+import { type ReactNode, useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
-import { SheetFigure } from '../../ui/marks-tables.tsx';
+import { SheetFigure } from '../../ui/mark-sheet.tsx';
+import { Scribed } from './scribed.tsx';
 import { ReleaseNotice } from '../../ui/release-notice.tsx';
 
 /** The marks at the frame: one card a line, the figure large enough to read at arm's length. */
@@ -24,7 +25,11 @@ export function FloorMarks(props: BenchProps) {
           <ul className="space-y-2">
             {table.rows.map((row, index) => (
               <li key={index}>
-                <MarkCard table={table} row={row} display={job.display} />
+                <MarkCard table={table} row={row} display={job.display}>
+                  {lineOf(sheet.lines, table.id, index, (line) => (
+                    <Scribed bench={props} line={line} isStopped={sheet.stops.length > 0} />
+                  ))}
+                </MarkCard>
               </li>
             ))}
           </ul>
@@ -40,12 +45,20 @@ export function FloorMarks(props: BenchProps) {
   );
 }
 
+/** Something for the line that a row of a table is about; nothing where it is about no line. */
+function lineOf(lines: readonly CutLine[], table: string, row: number, show: (line: CutLine) => ReactNode): ReactNode {
+  const line = lines.filter(({ side }) => table === `lines-${side}`)[row];
+  return line ? show(line) : null;
+}
+
 /** One row of the sheet: what it is, the bold figure large, and the others each with its name. */
 function MarkCard({
   table,
   row,
   display,
+  children,
 }: {
+  readonly children: ReactNode;
   readonly table: SheetTable;
   readonly row: SheetRow;
   readonly display: BenchProps['job']['display'];
@@ -93,6 +106,7 @@ function MarkCard({
           ))}
         </dl>
       )}
+      {children}
     </div>
   );
 }

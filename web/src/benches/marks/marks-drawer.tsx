@@ -1,10 +1,20 @@
-import { markSheet } from '@splay/core';
+import { markBlocks, markSheet } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { MarksTables } from '../../ui/marks-tables.tsx';
+import { MarkSheetBlocks } from '../../ui/mark-sheet.tsx';
+import { ReleaseNotice } from '../../ui/release-notice.tsx';
 
-/** Every mark of the plan as tables. */
+/** Width of the drawings, mm, as on paper. */
+const WIDTH = 180;
+
+/** The marks sheet of the plan as it is printed. */
 export function MarksDrawer({ job, result }: BenchProps) {
   const sheet = useMemo(() => markSheet(job, result), [job, result]);
-  return <MarksTables sheet={sheet} display={job.display} />;
+  const blocks = useMemo(() => markBlocks(job, sheet, WIDTH), [job, sheet]);
+  return (
+    <div className="max-w-[56rem] space-y-3">
+      <ReleaseNotice sheet={sheet} />
+      <MarkSheetBlocks blocks={blocks} display={job.display} />
+    </div>
+  );
 }

@@ -1,40 +1,24 @@
 import { formatLength, lineName, markSheet } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { ReleaseNotice } from '../../ui/release-notice.tsx';
+import { PrintSheet } from './print-sheet.tsx';
 import { linesByCut, mainFigure } from './cut-lines.ts';
 
 /** Whether the marks may be cut by, the lines one after the other, and the sheet for the wall. */
 export function MarksPanel(props: BenchProps) {
-  const { store, job, result, selected, onSelect } = props;
-  const { id, saveState } = useJobState(store, (state) => ({ id: state.id, saveState: state.saveState }));
+  const { job, result, selected, onSelect } = props;
   const cautions = useCautions(props, 'cutting');
   const sheet = useMemo(() => markSheet(job, result), [job, result]);
   const lines = linesByCut(sheet.lines);
   return (
     <div className="space-y-3">
       <ReleaseNotice sheet={sheet} />
-      <div className="grid grid-cols-3 gap-1.5">
-        <a className="button px-1" href={`/print/${id}/marks`} target="_blank" rel="noreferrer">
-          Print page
-        </a>
-        <a className="button px-1" href={`/api/jobs/${id}/marks.pdf?paper=a4`}>
-          PDF A4
-        </a>
-        <a className="button px-1" href={`/api/jobs/${id}/marks.pdf?paper=letter`}>
-          PDF Letter
-        </a>
-      </div>
-      {saveState !== 'saved' && (
-        <p role="status" className="border-l-4 border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
-          The last change is not saved yet: print and PDF show the saved plan.
-        </p>
-      )}
+      <PrintSheet {...props} sheet={sheet} />
       {lines.length > 0 ? (
         <section>
           <PanelHeading aside={<span>along the rail</span>}>From the {sheet.datum.toLowerCase()}</PanelHeading>

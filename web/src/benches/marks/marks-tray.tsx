@@ -1,6 +1,5 @@
-import { type CutLine, dotted, lengthText, markSheet, type Side, SIDES } from '@splay/core';
+import { layLabels, type CutLine, dotted, lengthText, markSheet, type Side, SIDES } from '@splay/core';
 import { useMemo } from 'react';
-import { layLabels } from '../../board/lanes.ts';
 import { lengthWidth, SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';

@@ -1,5 +1,4 @@
-import { ratioText, ruleValue, type SpliceOutcome } from '@splay/core';
-import { layLabels } from '../../board/lanes.ts';
+import { layLabels, ratioText, ruleValue, type SpliceOutcome } from '@splay/core';
 import { TagLetter } from '../../board/tag-letter.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';

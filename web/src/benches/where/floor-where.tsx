@@ -1,8 +1,7 @@
-import { type Lane, LANES, LANE_IDS, type FinderResult, nudgeOf } from '@splay/core';
+import { layLabels, type Lane, LANES, LANE_IDS, type FinderResult, nudgeOf } from '@splay/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { PointerEvent } from 'react';
 import { useBlade } from '../../board/blade.tsx';
-import { layLabels } from '../../board/lanes.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useFinding } from '../../client/finding.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';

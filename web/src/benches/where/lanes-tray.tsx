@@ -1,7 +1,6 @@
-import { type FinderResult, hoursText, type Lane, LANES, LANE_IDS, type LaneStretch } from '@splay/core';
+import { layLabels, type FinderResult, hoursText, type Lane, LANES, LANE_IDS, type LaneStretch } from '@splay/core';
 import { memo, type PointerEvent } from 'react';
 import { useBlade } from '../../board/blade.tsx';
-import { layLabels } from '../../board/lanes.ts';
 import { toMm, toPx } from '../../board/view.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
 import { type Finding, pick, pickedOf, useFinding } from '../../client/finding.ts';

@@ -6,18 +6,24 @@ import { inThread } from '../threads/pool.ts';
 import { endpoint } from './endpoint.ts';
 import { download } from './problem.ts';
 
+/** The paper that a request asks for; A4 where it does not say. @throws InputError */
+export function paperOf(url: URL): Paper {
+  const paper = url.searchParams.get('paper') ?? 'a4';
+  if (!Object.hasOwn(PAPERS, paper))
+    throw new InputError([{ code: 'paper', path: 'paper', message: 'The paper is a4 or letter.' }]);
+  return paper as Paper;
+}
+
 /**
  * Gives a printed sheet of a job's saved revision, on the paper that is asked for.
  *
  * @param task The task that draws it.
  * @param name What the sheet is called.
  */
-export const sheetEndpoint = (task: 'marksPdf' | 'propsPdf', name: string) =>
+export const sheetEndpoint = (task: 'propsPdf', name: string) =>
   endpoint(async ({ member, job: id, url }) => {
-    const paper = url.searchParams.get('paper') ?? 'a4';
-    if (!(paper in PAPERS))
-      throw new InputError([{ code: 'paper', path: 'paper', message: 'The paper is a4 or letter.' }]);
+    const paper = paperOf(url);
     const head = await readJob(member, id);
-    const pdf = await kept(`${name} ${id} ${head.revision} ${paper}`, () => inThread(task, head, paper as Paper));
+    const pdf = await kept(`${name} ${id} ${head.revision} ${paper}`, () => inThread(task, head, paper));
     return download(pdf, 'application/pdf', `${head.job.name} ${name}`, 'pdf');
   });

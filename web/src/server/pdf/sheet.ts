@@ -1,5 +1,7 @@
-import { formatLength, type LengthFormat } from '@splay/core';
+import { formatLength, type LengthFormat, type SheetDrawing } from '@splay/core';
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
+import { create as qrCode } from 'qrcode';
+import { drawDrawing, PT } from './draw-drawing.ts';
 import { embedFonts, type Fonts } from './faces.ts';
 
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
@@ -22,7 +24,12 @@ const MARGIN = 40;
 const FOOT = 54;
 /** Between two columns of a table, and from one line of a cell to the next. */
 const GUTTER = 5;
-const LINE = 11.5;
+const LINE = 11;
+/** Between two drawings, and the side of a QR code. */
+const BETWEEN = 17;
+const CODE = 58;
+/** How wide the drawings of a sheet are on either paper, mm. */
+export const DRAWING_WIDTH = 180;
 
 /** What stands at the head of every page. */
 export interface SheetStrip {
@@ -30,6 +37,8 @@ export interface SheetStrip {
   readonly facts: readonly string[];
   /** Said in oxide under the title, on every page; null where nothing stands against the sheet. */
   readonly warning: string | null;
+  /** What a phone opens that reads the code at the head of every page; without it there is no code. */
+  readonly code?: string;
 }
 
 /** A printed sheet: title strip, tables that run over pages, and a foot on every page. */
@@ -66,7 +75,7 @@ export class Sheet {
     this.page.drawText(this.strip.title, { x: MARGIN, y: top - 16, size: 22, font: this.fonts.label, color: INK });
     this.page.drawLine({
       start: { x: MARGIN, y: top - 26 },
-      end: { x: MARGIN + this.width, y: top - 26 },
+      end: { x: MARGIN + this.width - (this.strip.code === undefined ? 0 : CODE + 8), y: top - 26 },
       thickness: 1.5,
       color: INK,
     });
@@ -74,13 +83,14 @@ export class Sheet {
       const column = index % 2;
       const row = Math.floor(index / 2);
       this.page.drawText(fact, {
-        x: MARGIN + (column * this.width) / 2,
+        x: MARGIN + (column * (this.width - (this.strip.code === undefined ? 0 : CODE + 8))) / 2,
         y: top - 41 - row * 13,
         size: 9.5,
         font: this.fonts.text,
         color: INK,
       });
     });
+    if (this.strip.code !== undefined) this.code(this.strip.code, MARGIN + this.width - CODE, top);
     this.y = top - 41 - Math.ceil(this.strip.facts.length / 2) * 13 - 10;
     for (const line of this.strip.warning ? wrap(this.strip.warning, this.fonts.bold, 12, this.width - 16) : []) {
       this.page.drawText(line, { x: MARGIN + 8, y: this.y - 6, size: 12, font: this.fonts.bold, color: OXIDE });
@@ -92,6 +102,67 @@ export class Sheet {
       });
       this.y -= 16;
     }
+  }
+
+  /** A QR code, its upper left corner at a place. */
+  private code(text: string, x: number, top: number): void {
+    const { data, size } = qrCode(text, { errorCorrectionLevel: 'M' }).modules;
+    const side = CODE / size;
+    // Behind it nothing of the strip shows through.
+    this.page.drawRectangle({ x: x - 4, y: top - CODE - 4, width: CODE + 8, height: CODE + 8, color: rgb(1, 1, 1) });
+    for (let row = 0; row < size; row += 1)
+      for (let column = 0; column < size; column += 1)
+        if (data[row * size + column])
+          this.page.drawRectangle({
+            x: x + column * side,
+            y: top - (row + 1) * side,
+            width: side * 1.02,
+            height: side * 1.02,
+            color: INK,
+          });
+  }
+
+  /** What follows begins on a page of its own. */
+  nextPage(): void {
+    this.newPage();
+  }
+
+  /** Goes on on a new page where what follows, so many pt high, has no room on this one. */
+  keep(height: number): void {
+    this.room(height);
+  }
+
+  /** Drawings beside each other, each under its title. */
+  drawings(drawings: readonly SheetDrawing[], titled: boolean): void {
+    const title = titled ? 18 : 4;
+    const tall = Math.max(...drawings.map(({ height }) => height)) * PT;
+    this.room(title + tall);
+    let x = MARGIN;
+    for (const drawing of drawings) {
+      if (titled)
+        this.page.drawText(drawing.title, { x, y: this.y - 14, size: 12, font: this.fonts.label, color: INK });
+      drawDrawing(this.page, this.fonts, drawing, this.format, x, this.y - title);
+      x += drawing.width * PT + BETWEEN;
+    }
+    this.y -= title + tall;
+  }
+
+  /** Lines to sign on with a pen, side by side. */
+  sign(what: readonly string[]): void {
+    this.room(44);
+    this.y -= 34;
+    const each = this.width / what.length;
+    what.forEach((text, index) => {
+      const x = MARGIN + index * each;
+      this.page.drawLine({
+        start: { x, y: this.y },
+        end: { x: x + each - 14, y: this.y },
+        thickness: 0.8,
+        color: INK,
+      });
+      this.page.drawText(text, { x, y: this.y - 10, size: 8.5, font: this.fonts.text, color: SOFT });
+    });
+    this.y -= 14;
   }
 
   private room(height: number): void {
@@ -132,8 +203,13 @@ export class Sheet {
     });
   }
 
-  /** A table; words that are too long for their column go on in the next line of their row. */
-  table(columns: readonly SheetColumn[], rows: readonly (readonly Cell[])[], strong: readonly number[] = []): void {
+  /** A table; the column `boxed` is boxes to write into; words that are too long for their column go on in the next line of their row. */
+  table(
+    columns: readonly SheetColumn[],
+    rows: readonly (readonly Cell[])[],
+    strong: readonly number[] = [],
+    boxed = -1,
+  ): void {
     const total = columns.reduce((sum, column) => sum + column.share, 0);
     const widths = columns.map((column) => (column.share / total) * this.width - GUTTER);
     const lefts = columns.map(
@@ -167,7 +243,18 @@ export class Sheet {
     );
     this.rule(1);
     for (const row of rows) {
-      put(row, (index) => (strong.includes(index) ? { bold: true, size: 11.5 } : { bold: false, size: 10 }));
+      put(row, (index) => (strong.includes(index) ? { bold: true, size: 11.5 } : { bold: false, size: 9.5 }));
+      // A box to write one's own reading into.
+      const [left, width] = [lefts[boxed], widths[boxed]];
+      if (left !== undefined && width !== undefined)
+        this.page.drawRectangle({
+          x: left,
+          y: this.y - 2.5,
+          width,
+          height: LINE + 1.5,
+          borderColor: INK,
+          borderWidth: 0.7,
+        });
       this.rule(0.4);
     }
   }

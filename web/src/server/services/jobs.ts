@@ -119,7 +119,8 @@ export function saveJob(
 
 const sameJob = (a: Job, b: Job): boolean => writeJobFile(jobFileOf(a, [])) === writeJobFile(jobFileOf(b, []));
 
-async function addRevision(
+/** Adds a revision to a job whose row is locked. */
+export async function addRevision(
   tx: Transaction,
   member: Member,
   jobId: string,

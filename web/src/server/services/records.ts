@@ -61,7 +61,9 @@ function checked(
     const message =
       record.kind === 'gate-signed' && !mayWrite(member.role)
         ? 'Going on past a gate is signed by an owner or a fabricator.'
-        : recordProblem(record, donor);
+        : record.kind === 'sheet-issued'
+          ? 'A sheet gets its number when it is printed.'
+          : recordProblem(record, donor);
     return message === null ? record : { id: record.id, message };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

@@ -7,7 +7,11 @@ import {
   type FlatPart,
   InputError,
   type Job,
+  lettersToKeep,
   type LibraryItem,
+  type MarkedLine,
+  markedLines,
+  markSheet,
   mountParts,
   parseItem,
   parseJobFile,
@@ -135,9 +139,30 @@ async function partsFile(
   }
 }
 
+/** What a marks sheet of a job is kept by, and the job with its letters kept; null where they are already. */
+function marksToIssue(job: Job): { readonly lines: readonly MarkedLine[]; readonly withLetters: Job | null } {
+  const plan = planOf(job);
+  const letters = lettersToKeep(plan, job.plan.letters);
+  return {
+    lines: markedLines(markSheet(job, plan)),
+    withLetters: letters.length === (job.plan.letters?.length ?? 0) ? null : { ...job, plan: { ...job.plan, letters } },
+  };
+}
+
 /** The frame as planned with its bodies, in space, as binary glTF. */
 const glb = (job: Job): Promise<Uint8Array> => writeGlb(sceneOf(job.donor, planOf(job)), job.name);
 
-export const tasks = { jobCard, readSave, readJobFile, readItem, marksPdf, propsPdf, partsFile, drawing, glb } as const;
+export const tasks = {
+  jobCard,
+  marksToIssue,
+  readSave,
+  readJobFile,
+  readItem,
+  marksPdf,
+  propsPdf,
+  partsFile,
+  drawing,
+  glb,
+} as const;
 export type Tasks = typeof tasks;
 export type TaskName = keyof Tasks;
