@@ -55,3 +55,26 @@ test('a stop stands over the fields and on the sheets, and a way out takes it aw
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(place).toHaveValue('112');
 });
+
+test('a job is handed on: who is next is on the list and in the job, until it is taken up', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Van to hand over');
+  await openBench(page, id, 'cuts');
+  await page.getByRole('button', { name: 'Hand over' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Hand over' });
+  await dialog.getByRole('button', { name: 'Hand over' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Enter who is next');
+  await dialog.getByRole('combobox', { name: 'Next person' }).fill('Second shift');
+  await dialog.getByRole('textbox', { name: 'Next task' }).fill('Tack the right rail');
+  await dialog.getByRole('textbox', { name: 'Note' }).fill('clamps are on');
+  await dialog.getByRole('button', { name: 'Hand over' }).click();
+  const badge = page.getByRole('button', { name: 'Next: Second shift' });
+  await expect(badge).toBeVisible();
+  await page.goto('/?find=Van%20to%20hand%20over');
+  await expect(page.getByText('Next: Second shift')).toBeVisible();
+  await openBench(page, id, 'cuts');
+  await badge.click();
+  await expect(dialog.getByRole('region', { name: 'Changed today' })).toContainText('Handoff');
+  await dialog.getByRole('button', { name: 'Taken up' }).click();
+  await expect(badge).toHaveCount(0);
+});

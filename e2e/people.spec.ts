@@ -74,6 +74,11 @@ test('the shop says that no backup was made, and gives all of its work away as o
     page.getByRole('link', { name: 'Download all of the shop’s work' }).click(),
   ]);
   expect(file.suggestedFilename()).toMatch(/^splay-\d{4}-\d{2}-\d{2}\.zip$/);
+  // Only an owner is asked, and what is made is proved by bringing it back.
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText('Backup made, and proved by bringing it back.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/less than a day ago/)).toBeVisible();
 });
 
 test('a page that cannot be made says what to do, and has no faults that axe can find', async ({ page }) => {

@@ -31,7 +31,7 @@ try {
     SPLAY_TLS_AUTHORITY: authority,
     SPLAY_TLS_PORT: String(await freePort()),
   };
-  server = await serve({ ...env, ...reached }, { port, quiet: true });
+  server = await serve({ ...env, ...reached }, { port, quiet: true, data: folder });
   const { chromium } = await import('@playwright/test');
   browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -60,7 +60,7 @@ try {
   const { SPLAY_OWNER_URL: _, ...given } = env;
   const serving = { ...given, ...(lan ? await encrypted() : {}) };
   const startServer = async () => {
-    server = await serve(serving, { port });
+    server = await serve(serving, { port, data: folder });
     noteServer(folder, server.pid);
     return { died: new Promise((died) => server.once('exit', died)) };
   };

@@ -48,7 +48,7 @@ export function secretOf(folder, random) {
 export const SERVER = join(root, 'web/dist/server/main.mjs');
 
 /** Serves the built application; gives the child process once it answers. */
-export async function serve(env, { port, quiet = false }) {
+export async function serve(env, { port, quiet = false, data }) {
   const child = spawn(process.execPath, [SERVER], {
     cwd: root,
     env: {
@@ -58,11 +58,13 @@ export async function serve(env, { port, quiet = false }) {
       PORT: String(port),
       // Only migrations are the owner's.
       SPLAY_OWNER_URL: undefined,
+      SPLAY_BACKS_UP: data === undefined ? undefined : '1',
       NODE_ENV: 'production',
       ASTRO_TELEMETRY_DISABLED: '1',
     },
-    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
   });
+  answerBackups(child, data);
   for (let attempt = 0; attempt < 150; attempt += 1) {
     if (child.exitCode !== null) throw new Error(`the server ended with exit code ${child.exitCode}`);
     try {
@@ -75,4 +77,26 @@ export async function serve(env, { port, quiet = false }) {
   }
   child.kill();
   throw new Error('the server did not answer within 30 seconds');
+}
+
+/**
+ * Makes a backup when the server asks for one: only what started it may read all of the database. The answer says how that went.
+ *
+ * @param child The server.
+ * @param data The folder that the data lies in.
+ */
+function answerBackups(child, data) {
+  child.on('message', (message) => {
+    if (message?.ask !== 'backup') return;
+    const said = [];
+    const run = spawn(process.execPath, [join(root, 'scripts/backup.mjs')], {
+      cwd: root,
+      env: { ...process.env, SPLAY_DATA: data },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    for (const stream of [run.stdout, run.stderr]) stream.on('data', (chunk) => said.push(String(chunk)));
+    run.once('exit', (code) => {
+      if (child.connected) child.send({ answer: 'backup', ok: code === 0, detail: said.join('').trim().slice(-600) });
+    });
+  });
 }

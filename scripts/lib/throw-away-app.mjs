@@ -21,7 +21,7 @@ export async function withThrowAwayApp(work) {
     };
     await prepareDatabase(env, true);
     const port = await freePort();
-    server = await serve(env, { port, quiet: true });
+    server = await serve(env, { port, quiet: true, data: folder });
     return await work(`http://127.0.0.1:${port}`);
   } finally {
     server?.kill('SIGTERM');

@@ -15,10 +15,12 @@ export {
   type CorrectionWay,
   type FitUpBody,
   type GateSignedBody,
+  type HandoffBody,
   type PhotoBody,
   type SheetIssuedBody,
 } from './kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';
+export { handoffIn } from './handoff.ts';
 export {
   columnsOf,
   inOrderOfTime,

@@ -1,4 +1,4 @@
-import { hash, id, length, list, mass, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
+import { flag, hash, id, length, list, mass, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
 import { type Ref, REF_KINDS, type Side, SIDES } from '../frame/index.ts';
 import { KERF_SIDES, LINE_PARTS, type MarkedLine } from '../markout/index.ts';
 import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
@@ -235,6 +235,27 @@ const lineScribed: RecordDefinition<MarkedLine> = {
   ],
 };
 
+/** Somebody hands the job on: who is next, for what, and what to know; or, once it is taken up, that nobody waits for it. */
+export interface HandoffBody {
+  readonly to: string;
+  readonly task: string;
+  readonly note: string;
+  /** The next person has taken it up. */
+  readonly done: boolean;
+}
+
+const handoff: RecordDefinition<HandoffBody> = {
+  name: 'Handoff',
+  version: 1,
+  fields: { to: name(), task: name(200), note: text(500), done: flag() },
+  columns: [
+    { key: 'to', kind: 'text' },
+    { key: 'task', kind: 'text' },
+    { key: 'note', kind: 'text' },
+    { key: 'done', kind: 'text' },
+  ],
+};
+
 /** Every kind of record. To add one, write its schema and name it here. */
 export const RECORD_DEFINITIONS = {
   reading,
@@ -247,4 +268,5 @@ export const RECORD_DEFINITIONS = {
   'fit-up': fitUp,
   'sheet-issued': sheetIssued,
   'line-scribed': lineScribed,
+  handoff,
 } as const;

@@ -88,6 +88,8 @@ export const api = {
     call<SavedJob>('POST', '/api/jobs', text, { headers: { 'idempotency-key': key } }),
   saveJob: (id: string, basedOn: number, label: string, job: Job) =>
     call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
+  /** Makes a backup of everything. */
+  backUp: () => call<{ readonly ok: boolean; readonly detail: string }>('POST', '/api/backup', {}),
   /** Gives the marks sheet of the newest revision its number. */
   issueMarks: (id: string) => call<IssuedSheet>('POST', `/api/jobs/${id}/sheets`, {}),
   job: (id: string) => call<SavedJob>('GET', `/api/jobs/${id}`),

@@ -24,6 +24,10 @@ export const env = {
       throw new Error('BETTER_AUTH_SECRET is not set: start with `npm start`, or set it to a long random text.');
     return secret;
   },
+  /** Whether what started this server makes a backup when it is asked. */
+  get backsUp(): boolean {
+    return process.env.SPLAY_BACKS_UP === '1' && typeof process.send === 'function';
+  },
   /** True when the demo shop may be opened with one press. */
   get demo(): boolean {
     return process.env.SPLAY_DEMO === '1';

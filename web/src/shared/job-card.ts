@@ -1,5 +1,7 @@
 import {
   evaluateJob,
+  type HandoffBody,
+  handoffIn,
   isPassed,
   type Job,
   type JobProgress,
@@ -8,6 +10,7 @@ import {
   progressOf,
   sectionLookup,
   type ShopRecord,
+  type Stage,
   sideOutline,
   tallOf,
 } from '@splay/core';
@@ -26,11 +29,13 @@ export interface JobCard {
   readonly thumb: Thumb;
   readonly next: Pick<JobProgress['next'], 'bench' | 'text'>;
   readonly wheelbase: { readonly before: number | null; readonly after: number | null };
-  /** How far it has come, in order. */
+  /** How far it has come, in order: what was planned and signed, then what was done, as the readings show. */
   readonly steps: readonly { readonly name: string; readonly passed: boolean }[];
+  /** Who is next, for what; null where nobody waits. */
+  readonly handoff: (HandoffBody & { readonly by: string; readonly taken: string }) | null;
 }
 
-const STEPS = ['donor measured', 'cuts planned', 'ready to cut', 'ready to weld out'];
+const STEPS = ['Measured', 'Planned', 'Released', 'Tacked', 'Welded'];
 
 /** The frame in small. */
 function thumbOf(job: Job, result: PlanResult): Thumb {
@@ -59,9 +64,22 @@ function thumbOf(job: Job, result: PlanResult): Thumb {
 
 /** What the list says of a job with its records. */
 export function jobCard(job: Job, records: readonly ShopRecord[]): JobCard {
-  const { plan } = evaluateJob(job, records);
+  const { plan, readings } = evaluateJob(job, records);
   const { gates, next } = progressOf(job, records);
-  const passed = [job.done.includes('donor'), job.plan.operations.length > 0, ...gates.map(isPassed)];
+  const cutting = gates.find(({ id }) => id === 'before-cutting');
+  // A frame that was read after tacking is cut, whatever a hold point says since.
+  const read = (stage: Stage) => readings.some((reading) => reading.stage === stage);
+  const welded = read('welded');
+  const tacked = read('tacked') || welded;
+  const cut = read('fit-up') || tacked;
+  const passed = [
+    job.done.includes('donor'),
+    job.plan.operations.length > 0,
+    cut || (cutting !== undefined && isPassed(cutting)),
+    tacked,
+    welded,
+  ];
+  const waiting = handoffIn(records);
   const { before, after } = plan.measures;
   return {
     about: [job.donor.name, ...job.bodies.map((body) => `for the ${body.name}`)].join(', '),
@@ -70,5 +88,6 @@ export function jobCard(job: Job, records: readonly ShopRecord[]): JobCard {
     next: { bench: next.bench, text: next.text },
     wheelbase: { before: before.wheelbase, after: after.wheelbase },
     steps: STEPS.map((name, index) => ({ name, passed: passed[index] ?? false })),
+    handoff: waiting && { ...waiting.body, by: waiting.by, taken: waiting.taken },
   };
 }

@@ -1,4 +1,4 @@
-import type { PlanResult } from '@splay/core';
+import type { PlanResult, ShopRecord } from '@splay/core';
 import { memo, useEffect, useState } from 'react';
 import { api, type RevisionNote } from '../client/api.ts';
 import { type JobStore, takeTheirs, useJobState } from '../client/job-store.ts';
@@ -8,6 +8,7 @@ import type { WorkbenchActions } from './actions.ts';
 import { BothChanged } from './both-changed.tsx';
 import { benchOf } from './benches.ts';
 import { GoToStation } from './go-to-station.tsx';
+import { HandoffDialog } from './handoff-dialog.tsx';
 import { Palette } from './palette.tsx';
 import { RulebookDialog } from './rulebook-dialog.tsx';
 import { KEY_LIST } from './use-keys.ts';
@@ -19,13 +20,23 @@ interface DialogsProps {
   readonly parts: BenchParts;
   readonly actions: WorkbenchActions;
   readonly onDialog: (dialog: OpenDialog | null) => void;
+  readonly onRecord: (record: ShopRecord) => void;
   readonly onClose: () => void;
 }
 
-export type OpenDialog = 'history' | 'keys' | 'station' | 'rules' | 'palette';
+export type OpenDialog = 'history' | 'keys' | 'station' | 'rules' | 'palette' | 'handoff';
 
 /** The dialog that is asked for, or that has to be answered. */
-export const Dialogs = memo(function Dialogs({ store, open, result, parts, actions, onDialog, onClose }: DialogsProps) {
+export const Dialogs = memo(function Dialogs({
+  store,
+  open,
+  result,
+  parts,
+  actions,
+  onRecord,
+  onDialog,
+  onClose,
+}: DialogsProps) {
   const { saveState, theirs, job, bench } = useJobState(store, (state) => ({
     bench: state.bench,
     saveState: state.saveState,
@@ -36,6 +47,7 @@ export const Dialogs = memo(function Dialogs({ store, open, result, parts, actio
   if (open === 'station') return <GoToStation job={job} result={result} onLook={actions.onLook} onClose={onClose} />;
   if (open === 'palette') return <Palette {...{ store, result, parts, actions, onDialog }} />;
   if (open === 'rules') return <RulebookDialog store={store} onClose={onClose} />;
+  if (open === 'handoff') return <HandoffDialog store={store} onRecord={onRecord} onClose={onClose} />;
   if (open === 'history') return <HistoryDialog store={store} onClose={onClose} />;
   if (open === 'keys')
     return (

@@ -1,4 +1,5 @@
-import { Box, Download, History, Redo2, RulerDimensionLine, Scale, Search, Undo2 } from 'lucide-react';
+import { Box, Download, History, Redo2, RulerDimensionLine, Scale, Search, Undo2, UserRoundCheck } from 'lucide-react';
+import { handoffIn } from '@splay/core';
 import { memo } from 'react';
 import type { OpenDialog } from './dialogs.tsx';
 import { ThemeButton } from './theme-button.tsx';
@@ -32,6 +33,7 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
       keepsNothing,
       ...state
     }) => ({
+      waiting: handoffIn(state.records)?.body.to ?? '',
       others: state.here.filter((name) => name !== state.memberName).join(', '),
       id,
       job,
@@ -132,6 +134,13 @@ export const Header = memo(function Header({ store, onDialog, onHold, onMeasure,
         {tool('Find anything', Search, () => onDialog('palette'), 'Ctrl K')}
         {tool('Rulebook of this job', Scale, () => onDialog('rules'))}
         <ThemeButton />
+        {state.waiting === '' ? (
+          tool('Hand over', UserRoundCheck, () => onDialog('handoff'))
+        ) : (
+          <button type="button" className="button max-w-36 px-2" onClick={() => onDialog('handoff')}>
+            <span className="truncate">Next: {state.waiting}</span>
+          </button>
+        )}
         {tool('History of this job', History, () => onDialog('history'))}
         <a className="button px-2" href={`/api/jobs/${state.id}/export`} aria-label="Download the job file" download>
           <Download size={16} />

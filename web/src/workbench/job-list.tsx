@@ -69,25 +69,26 @@ function Wheelbase({ card: { wheelbase, display } }: { readonly card: JobCard })
   );
 }
 
-function HowFar({ id, card: { steps, next } }: { readonly id: string; readonly card: JobCard }) {
+function HowFar({ id, card: { steps, next, handoff } }: { readonly id: string; readonly card: JobCard }) {
   return (
     <div>
-      <ol className="flex gap-1" aria-label="How far">
+      <ol className="flex gap-1" aria-label="Progress">
         {steps.map(({ name, passed }) => (
-          <li key={name} className="flex-1" title={name}>
+          <li key={name} className="min-w-0 flex-1">
             <span className={`block h-2.5 border ${passed ? 'border-passed bg-passed' : 'border-pencil'}`} />
-            <span className="sr-only">
-              {name}: {passed ? 'yes' : 'not yet'}
+            <span className={`block truncate text-xs ${passed ? '' : 'text-pencil'}`} title={name}>
+              {name}
+              <span className="sr-only">: {passed ? 'yes' : 'not yet'}</span>
             </span>
           </li>
         ))}
       </ol>
-      <p className="mt-1.5 text-sm text-pencil">
-        {steps
-          .filter(({ passed }) => passed)
-          .map(({ name }) => name)
-          .at(-1) ?? 'just begun'}
-      </p>
+      {handoff && (
+        <p className="mt-1.5 border-l-4 border-layout bg-layout-wash px-2 py-0.5 text-sm">
+          <b>Next: {handoff.to}</b>, {handoff.task}
+          {handoff.note !== '' && <span className="text-pencil"> · {handoff.note}</span>}
+        </p>
+      )}
       <p className="mt-1">
         <a className="font-semibold text-layout underline underline-offset-2" href={`/jobs/${id}/${next.bench}`}>
           {next.text}

@@ -36,7 +36,7 @@ export const JobTools = ({ id, name, place }: JobToolsProps) => (
       <button
         key={tool}
         type="button"
-        className={words ? 'button' : 'p-2 text-pencil hover:text-graphite'}
+        className={`${words ? 'button' : 'p-2 text-pencil hover:text-graphite'} ${tool === 'deleted' ? 'ml-4 border-l border-rule pl-4 hover:text-oxide' : ''}`}
         aria-label={`${label}: ${name}`}
         title={label}
         data-tool={tool}

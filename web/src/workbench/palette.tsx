@@ -53,6 +53,7 @@ function entriesOf({ store, result, parts, actions, onDialog }: PaletteProps) {
       { name: 'Look around, in space', run: actions.onLookAround },
       { name: 'Go to a station', hint: 'G', run: () => onDialog('station') },
       { name: 'Rulebook of this job', run: () => onDialog('rules') },
+      { name: 'Hand over: who is next, what changed today', run: () => onDialog('handoff') },
       { name: 'History of this job', run: () => onDialog('history') },
       { name: 'Keys', hint: '?', run: () => onDialog('keys') },
     ],

@@ -128,6 +128,7 @@ function OpenJob({ store, server }: OpenJobProps) {
             result={result}
             parts={parts}
             actions={actions}
+            onRecord={server.onRecord}
             onDialog={setDialog}
             onClose={() => setDialog(null)}
           />
