@@ -37,7 +37,7 @@ const HANDLES: readonly Handle[] = [
   {
     name: "a cut's tag",
     bench: 'cuts',
-    grip: (page) => page.getByRole('button', { name: /^A: Lengthen/ }).locator('text'),
+    grip: (page) => page.getByRole('slider', { name: /^A: Lengthen/ }).locator('text'),
     way: 'along',
     lag: 1,
   },
@@ -88,7 +88,7 @@ const HANDLES: readonly Handle[] = [
   {
     name: 'a station along the tape',
     bench: 'donor',
-    grip: (page) => page.getByRole('button', { name: /^Station 4/ }).locator('.focus-ring'),
+    grip: (page) => page.getByRole('slider', { name: /^Station 4/ }).locator('.focus-ring'),
     way: 'along',
     lag: 1,
   },

@@ -119,7 +119,7 @@ test('a cut is moved by dragging its tag, by arrow keys, and put back by undo', 
   await openBench(page, id, 'cuts');
   const where = page.getByRole('textbox', { name: 'Where, level from the datum hole' });
   await expect(where).toHaveValue('56');
-  const tag = page.getByRole('button', { name: /^A: Lengthen/ });
+  const tag = page.getByRole('slider', { name: /^A: Lengthen/ });
   await tag.focus();
   await page.keyboard.press('ArrowRight');
   await expect(where).toHaveValue('56 1/16');
@@ -143,11 +143,11 @@ test('hold B for before, step along the cuts, and list the keys', async ({ page 
   await openDemoShop(page);
   const id = await newFlagship(page, 'Keyed van');
   await openBench(page, id, 'cuts');
-  await expect(page.getByRole('button', { name: /^A: Lengthen/ })).toBeVisible();
+  await expect(page.getByRole('slider', { name: /^A: Lengthen/ })).toBeVisible();
   await page.keyboard.down('b');
-  await expect(page.getByRole('button', { name: /^A: Lengthen/ })).toBeHidden();
+  await expect(page.getByRole('slider', { name: /^A: Lengthen/ })).toBeHidden();
   await page.keyboard.up('b');
-  await expect(page.getByRole('button', { name: /^A: Lengthen/ })).toBeVisible();
+  await expect(page.getByRole('slider', { name: /^A: Lengthen/ })).toBeVisible();
   await page.keyboard.press(']');
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Trim an end' })).toBeVisible();

@@ -1,5 +1,7 @@
+import { datumStation } from '@splay/core';
 import type { PictureProps } from '../client/picture-props.ts';
 import { useJobState } from '../client/job-store.ts';
+import { sliderRole } from '../ui/slider-role.ts';
 import { nudgeStep } from '../ui/length-field.tsx';
 import { reachOf, toPx } from './view.ts';
 
@@ -30,10 +32,7 @@ export function Blade(props: BladeProps) {
     <g
       className="pointer-events-auto cursor-ew-resize touch-none text-ochre"
       data-handle="blade"
-      role="slider"
-      tabIndex={0}
-      aria-label={label}
-      aria-valuenow={Math.round(blade)}
+      {...sliderRole(label, blade - datumStation(job.donor), job.display)}
       onPointerDown={(event) => {
         startDrag(
           event,

@@ -20,12 +20,14 @@ const Tags = ({ of: { joints, cutEnds, operations } }: { readonly of: PlanResult
       steel={[[40, 90]]}
       tapeY={170}
       tagY={230}
+      datum={0}
+      format={{ unit: 'in', division: 16 }}
       selected="stretch"
       describe={(operation) => operation}
     />
   </svg>
 );
-const tag = (name: RegExp) => screen.getByRole('button', { name });
+const tag = (name: RegExp) => screen.getByRole('slider', { name });
 
 it('a tag is taken hold of, picked and nudged as its operation; one a cut can be reached by Tab', () => {
   render(<Tags of={moved(0)} />);
@@ -36,8 +38,10 @@ it('a tag is taken hold of, picked and nudged as its operation; one a cut can be
   expect(asked.onKey).toHaveBeenLastCalledWith('tail', expect.anything());
   fireEvent.keyDown(tag(/^C: tail/), { key: 'Enter' });
   expect(asked.onSelect).toHaveBeenLastCalledWith('tail');
-  expect(screen.getAllByRole('button').map((each) => each.getAttribute('tabindex'))).toEqual(['0', '-1', '0']);
-  expect(tag(/^A: stretch/).getAttribute('aria-pressed')).toBe('true');
+  expect(screen.getAllByRole('slider').map((each) => each.getAttribute('tabindex'))).toEqual(['0', '-1', '0']);
+  expect(tag(/^A: stretch/).getAttribute('aria-label')).toContain('selected');
+  // Where it stands is said in the job's own figures.
+  expect(tag(/^A: stretch/).getAttribute('aria-valuetext')).toMatch(/^\d+( \d+\/\d+)? in$/);
 });
 
 it('the keys stay with the operation whose tag they were at, and never come to another that gets its letter', () => {

@@ -1,8 +1,9 @@
-import type { CutEnd, Joint, OperationOutcome } from '@splay/core';
+import type { CutEnd, Joint, LengthFormat, OperationOutcome } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
 import { TagLetter } from '../../board/tag-letter.tsx';
+import { sliderRole } from '../../ui/slider-role.ts';
 import { eachByKey } from '../../ui/each-by-key.ts';
 import { still } from '../../ui/still.ts';
 
@@ -58,6 +59,9 @@ interface CutTagsProps {
   /** Where the tape ends and the tags hang, px. */
   readonly tapeY: number;
   readonly tagY: number;
+  /** Station of the datum hole on this frame, mm, and how lengths are written. */
+  readonly datum: number;
+  readonly format: LengthFormat;
   readonly selected: string | null;
   readonly describe: (operation: string) => string;
   readonly onSelect: (operation: string) => void;
@@ -74,6 +78,8 @@ export function CutTags({
   steel,
   tapeY,
   tagY,
+  datum,
+  format,
   selected,
   describe,
   onSelect,
@@ -95,10 +101,12 @@ export function CutTags({
             transform={`translate(${toPx(view, mark.builtX)})`}
             className="pointer-events-auto cursor-ew-resize touch-none"
             data-handle="cut"
-            role="button"
+            {...sliderRole(
+              `${mark.letter}: ${describe(mark.operation)}${chosen ? ', selected' : ''}`,
+              mark.builtX - datum,
+              format,
+            )}
             tabIndex={handle ? 0 : -1}
-            aria-label={`${mark.letter}: ${describe(mark.operation)}. Arrow keys move it.`}
-            aria-pressed={chosen}
             onPointerDown={(event) => {
               onSelect(mark.operation);
               onDragStart(mark.operation, event);

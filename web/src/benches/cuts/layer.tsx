@@ -206,6 +206,8 @@ export function CutsOver(props: PictureProps) {
         operations={result.operations}
         tapeY={tape.top}
         tagY={plan.top + 8}
+        datum={datum}
+        format={job.display}
         describe={(id) => names.get(id) ?? id}
         onSelect={props.onSelect}
         onDragStart={(operation, event) =>

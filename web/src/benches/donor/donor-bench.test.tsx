@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { evaluatePlan, inches, type Job, railOf, STOCK_MATERIALS } from '@splay/core';
+import { datumStation, evaluatePlan, inches, type Job, railOf, STOCK_MATERIALS } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -56,7 +56,7 @@ describe('a station on the drawing', () => {
 
   it('is nudged, picked with it, and where it cannot go the drawing says why, until it goes another way', () => {
     const { now, store } = open(tight, '');
-    const peg = screen.getByRole('button', { name: /^Station 4/ });
+    const peg = screen.getByRole('slider', { name: /^Station 4/ });
     const at = () => railOf(now().donor.rails, 'left')[3]!.x;
     const before = at();
     fireEvent.keyDown(peg, { key: 'ArrowRight' });
@@ -65,7 +65,7 @@ describe('a station on the drawing', () => {
       expect.stringMatching(/^Station 5 .* must lie behind the one above it .*Nothing was changed\.$/),
     ]);
     expect(at()).toBe(before);
-    fireEvent.keyDown(screen.getByRole('button', { name: /^Station 4/ }), { key: 'ArrowLeft' });
+    fireEvent.keyDown(screen.getByRole('slider', { name: /^Station 4/ }), { key: 'ArrowLeft' });
     expect(alerts()).toEqual([]);
     expect(at()).toBeCloseTo(before - inches(1 / 16), 6);
   });
@@ -75,9 +75,11 @@ describe('the blade', () => {
   it('is where the section is shown, moved by arrow keys; beyond the frame there is none', async () => {
     const { store } = open(van, '');
     const blade = screen.getByRole('slider', { name: /^Blade/ });
-    const before = Number(blade.getAttribute('aria-valuenow'));
+    // Its value is the station from the datum hole, as everything else is written.
+    const before = Number(blade.getAttribute('aria-valuenow')) + datumStation(van.donor);
     fireEvent.keyDown(blade, { key: 'ArrowRight', shiftKey: true });
     expect(store.getState().blade).toBeCloseTo(before + inches(1 / 2), 0);
+    expect(blade.getAttribute('aria-valuetext')).toMatch(/ in$/);
     const section = await screen.findByRole('img', { name: /^The section at the blade/ });
     // As wide outside there as the donor is: 33 1/2 along its straight part.
     expect(section.textContent).toContain('33 1⁄2');

@@ -6,6 +6,7 @@ import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import { change, preview } from '../../client/job-store.ts';
 import type { Across, PictureProps } from '../../client/picture-props.ts';
+import { sliderRole } from '../../ui/slider-role.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { editProblems } from '../../ui/check-edit.ts';
 import { still } from '../../ui/still.ts';
@@ -44,7 +45,7 @@ export function DonorOver(props: PictureProps) {
         return (
           <StationHandles
             key={id}
-            {...{ store, picked, view, tape, canWrite, onSelect, startDrag }}
+            {...{ store, picked, view, tape, datum, canWrite, onSelect, startDrag }}
             side={side.across}
             plan={plan.across}
             chosen={selected === id}
@@ -65,7 +66,7 @@ export function DonorOver(props: PictureProps) {
 
 interface StationHandlesProps extends Pick<
   PictureProps,
-  'store' | 'view' | 'tape' | 'canWrite' | 'onSelect' | 'startDrag'
+  'store' | 'view' | 'tape' | 'datum' | 'canWrite' | 'onSelect' | 'startDrag'
 > {
   readonly picked: PickedStation;
   readonly side: Across;
@@ -76,7 +77,7 @@ interface StationHandlesProps extends Pick<
 
 /** A station: its peg on the tape, its height in side view, its half-width from above. */
 const StationHandles = still(function StationHandles(props: StationHandlesProps) {
-  const { picked, store, view, side, plan, tape, chosen, format, canWrite, onSelect, startDrag } = props;
+  const { picked, store, view, side, plan, tape, datum, chosen, format, canWrite, onSelect, startDrag } = props;
   const { station, index } = picked;
   const id = stationId(picked.side, index);
   const x = toPx(view, station.x);
@@ -168,10 +169,11 @@ const StationHandles = still(function StationHandles(props: StationHandlesProps)
       <g
         className="pointer-events-auto cursor-ew-resize touch-none"
         data-handle="station"
-        role="button"
-        tabIndex={0}
-        aria-label={`Station ${index + 1}${picked.side === 'both' ? '' : `, ${picked.side}`}. Arrow keys move it.`}
-        aria-pressed={chosen}
+        {...sliderRole(
+          `Station ${index + 1}${picked.side === 'both' ? '' : `, ${picked.side}`}${chosen ? ', selected' : ''}`,
+          station.x - datum,
+          format,
+        )}
         onPointerDown={(event) => drag(event, (px) => ({ x: station.x + step(px / view.scale) }))}
         onKeyDown={onKeyDown}
       >

@@ -1,4 +1,4 @@
-import { nudgeOf, onFrame, type SeatOutcome } from '@splay/core';
+import { lengthText, nudgeOf, onFrame, type SeatOutcome } from '@splay/core';
 import { profilePath } from '../../board/body-over.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
@@ -180,7 +180,7 @@ export function MatchOver(props: PictureProps) {
           tabIndex={0}
           aria-label={`${body.name}: along the frame and in height`}
           aria-valuenow={Math.round(pose.x)}
-          aria-valuetext={`${Math.round(pose.x)} mm along, ${Math.round(pose.z)} mm up`}
+          aria-valuetext={`${lengthText(pose.x, job.display, true)} along, ${lengthText(pose.z, job.display, true)} up`}
           onPointerDown={(event) => {
             event.stopPropagation();
             startDrag(

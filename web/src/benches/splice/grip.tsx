@@ -1,4 +1,6 @@
+import type { LengthFormat } from '@splay/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
+import { sliderRole } from '../../ui/slider-role.ts';
 
 interface GripProps {
   readonly name: string;
@@ -7,22 +9,20 @@ interface GripProps {
   readonly handle: string;
   /** Where it stands from the joint, mm. */
   readonly at: number;
+  readonly format: LengthFormat;
   readonly onPointerDown?: (event: PointerEvent) => void;
   readonly onNudge?: (event: KeyboardEvent, way: number) => void;
 }
 
 /** What a hand takes hold of. */
-export function Grip({ name, x, y, at, handle, onPointerDown, onNudge }: GripProps) {
+export function Grip({ name, x, y, at, format, handle, onPointerDown, onNudge }: GripProps) {
   if (!onPointerDown) return null;
   return (
     <g
       className="pointer-events-auto cursor-ew-resize touch-none"
       data-handle={handle}
       data-name={name}
-      role="slider"
-      tabIndex={0}
-      aria-label={name}
-      aria-valuenow={Math.round(at)}
+      {...sliderRole(name, at, format)}
       onPointerDown={onPointerDown}
       onKeyDown={(event) => {
         const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;

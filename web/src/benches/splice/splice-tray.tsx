@@ -4,6 +4,7 @@ import { useHeld } from '../../board/use-held.ts';
 import { change, preview, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Curve } from '../../ui/chart.tsx';
+import { sliderRole } from '../../ui/slider-role.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { useCatchUp } from '../../ui/use-catch-up.ts';
 import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
@@ -242,10 +243,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
           <g
             data-handle="splice-blade"
             className="pointer-events-auto cursor-ew-resize"
-            role="slider"
-            tabIndex={0}
-            aria-label="Blade: where the section is shown"
-            aria-valuenow={Math.round(blade)}
+            {...sliderRole('Blade: where the section is shown, from the joint', blade, job.display)}
             onKeyDown={(event) => {
               const way = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
               if (way === 0) return;

@@ -220,6 +220,7 @@ export function Unfolded({
             x={to.x(end === 'ahead' ? -plate.ahead : plate.behind)}
             at={end === 'ahead' ? -plate.ahead : plate.behind}
             y={middle}
+            format={format}
             handle="plate-end"
             {...drag((mm) =>
               withPlate(laid.id, (old) => ({
@@ -238,6 +239,7 @@ export function Unfolded({
             x={to.x(end === 'ahead' ? sleeveFrom : sleeveTo)}
             at={end === 'ahead' ? sleeveFrom : sleeveTo}
             y={to.web(section.depth / 2)}
+            format={format}
             handle="sleeve-end"
             {...drag((mm) => ({
               ...splice,
@@ -255,6 +257,7 @@ export function Unfolded({
               x={to.x((side * form.length) / 2)}
               at={(side * form.length) / 2}
               y={upper ? (top + webTop) / 2 : (webFoot + bottom) / 2}
+              format={format}
               handle="vertical"
               {...drag((mm) => ({
                 ...splice,
