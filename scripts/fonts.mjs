@@ -7,7 +7,7 @@ import { must, root } from './lib/run.mjs';
 
 const SIGNS =
   'U+20-7E,U+A0,U+B0,U+B2,U+B3,U+B7,U+BC-BE,U+D7,U+2013,U+2014,U+2018,U+2019,U+201C,U+201D,U+2026,U+2032,U+2033,U+2044,U+2212';
-const FACES = { 'sofia-sans': [400, 700], 'barlow-condensed': [500, 600] };
+const FACES = { 'sofia-sans': [400, 700], 'barlow-condensed': [600] };
 
 await modules();
 for (const [family, weights] of Object.entries(FACES))

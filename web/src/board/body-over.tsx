@@ -78,7 +78,7 @@ export const BodyName = still(function BodyName({ body, pose, view, across }: Bo
       strokeWidth={4}
       paintOrder="stroke"
       className="font-label"
-      fontWeight={500}
+      fontWeight={600}
     >
       {body.name}, floor
     </text>

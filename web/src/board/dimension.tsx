@@ -64,7 +64,7 @@ export const Dimension = still(function Dimension({
           paintOrder="stroke"
           className="font-label"
           fontSize={sizeOf(strong)}
-          fontWeight={strong ? 600 : 500}
+          fontWeight={600}
         >
           {before && `${before} `}
           <SvgLength mm={mm} format={format} signed={signed} />

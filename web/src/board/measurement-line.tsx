@@ -61,7 +61,7 @@ function MeasurementTag({
         fontSize={15}
         className="font-label"
         fill="var(--color-graphite)"
-        fontWeight={500}
+        fontWeight={600}
       >
         {measurement.kind} {before !== null && <SvgLength mm={before} format={format} />}
         {changes && (

@@ -231,7 +231,7 @@ const DonorEdge = still(function DonorEdge({ shift, y, ...edge }: EdgeProps & { 
   return (
     <g className="text-pencil" stroke="currentColor">
       <Ticks {...edge} shift={shift} y={y} up={false} />
-      <Figures marks={figuresOf({ ...edge, shift })} y={y + 24} fontSize={12} fontWeight={500} />
+      <Figures marks={figuresOf({ ...edge, shift })} y={y + 24} fontSize={12} fontWeight={600} />
     </g>
   );
 });

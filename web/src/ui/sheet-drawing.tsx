@@ -77,7 +77,7 @@ function Item({
           textAnchor={item.anchor}
           fontSize={item.size}
           className="font-label"
-          fontWeight={item.soft ? 500 : 600}
+          fontWeight={600}
           fill={item.soft ? 'var(--color-pencil)' : 'var(--color-graphite)'}
           stroke="var(--color-sheet)"
           strokeWidth={item.patched ? 1.4 : 0.8}

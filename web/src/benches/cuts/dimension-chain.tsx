@@ -82,7 +82,7 @@ export function DimensionChain({
               paintOrder="stroke"
               className="font-label"
               fontSize={link.strong ? 16 : 14}
-              fontWeight={link.strong ? 600 : 500}
+              fontWeight={600}
             >
               <SvgLength mm={link.mm} format={format} signed={link.signed} />
             </text>

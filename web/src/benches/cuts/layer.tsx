@@ -132,7 +132,7 @@ const WasWheelbase = still(function WasWheelbase({ x, y, mm, format }: WasWheelb
       fontSize={13}
       fill="var(--color-pencil)"
       className="font-label"
-      fontWeight={500}
+      fontWeight={600}
     >
       was <SvgLength mm={mm} format={format} />
     </text>

@@ -61,7 +61,7 @@ export function RailDifference({ pieces, view, across, section, datum, y, format
               y={labelY + 4}
               textAnchor={flipped ? 'end' : 'start'}
               fontSize={13}
-              fontWeight={500}
+              fontWeight={600}
               stroke="var(--color-paper)"
               strokeWidth={4}
               paintOrder="stroke"
