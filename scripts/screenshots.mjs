@@ -89,6 +89,26 @@ try {
     say(name);
   };
 
+  // The quick start, answered.
+  await page.goto(`${base}/quick`);
+  for (const [name, text] of [
+    ['Wheelbase wanted', '158'],
+    ['Wheelbase now', '137 1/2'],
+    ['Frame width', '33 3/4'],
+    ['Front overhang', '29'],
+    ['Rear overhang (AF)', '51 1/2'],
+    ['Front spring, rear hanger', '25'],
+    ['Back of cab', '57'],
+    ['Tank, front', '61'],
+    ['Tank, rear', '82'],
+    ['Rear spring, front hanger', '27'],
+    ['Rear spring, rear hanger', '29'],
+  ]) {
+    await page.getByRole('textbox', { name, exact: true }).fill(text);
+    await page.keyboard.press('Tab');
+  }
+  await page.getByText('Do not cut by it.').waitFor();
+  pages.push(await page.screenshot());
   await side('shop', pages, 1280 * pages.length);
 
   // Measure.
