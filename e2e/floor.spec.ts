@@ -24,8 +24,8 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   await expect(page.getByLabel('Typed so far')).toHaveText('69 3/8');
   await page.getByRole('button', { name: 'Take it' }).tap();
   const taken = page.getByRole('region', { name: 'Taken' });
-  await expect(taken).toContainText('69 3⁄8');
-  await expect(taken).toContainText('right');
+  // A good one is gone on from by itself, and says so.
+  await expect(page.getByRole('status').filter({ hasText: '69 3⁄8 right' })).toBeVisible();
   await expect(page.getByRole('banner')).toContainText('1 record waiting to be sent');
   await context.setOffline(false);
   await expect(page.getByRole('banner')).toContainText('saved');
@@ -36,8 +36,16 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   );
   expect(mine.at(-1)?.body.value).toBeCloseTo(69.375 * 25.4, 6);
 
-  // The verdict stands where the keypad was, until one goes on.
+  // It can be typed again.
+  await page.getByRole('button', { name: 'Type it again' }).tap();
+  await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+
+  // A bad one stops: its verdict stands where the keypad was.
+  for (const key of ['7', '1']) await page.getByRole('button', { name: key, exact: true }).tap();
+  await page.getByRole('button', { name: 'Take it' }).tap();
+  await expect(taken).toContainText('71');
   await expect(page.getByRole('button', { name: '0', exact: true })).toBeHidden();
+  await page.waitForTimeout(2500);
   await taken.getByRole('button', { name: 'Next' }).tap();
 
   // What cannot be a tape reading is refused with the reason.

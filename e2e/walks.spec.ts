@@ -142,12 +142,16 @@ test.describe('on a phone alone', () => {
       const box = await page.getByRole('button', { name: each, exact: true }).boundingBox();
       expect((box?.y ?? 999) + (box?.height ?? 999)).toBeLessThanOrEqual(bar + 0.5);
     }
-    await keys('6', '9', '1/8', '3/8', 'one thirty-second more', 'Take it');
+    // One that is not right stops, and stands where the keypad was.
+    await keys('7', '1', 'Take it');
     const taken = page.getByRole('region', { name: 'Taken' });
-    await expect(taken).toContainText('69 13⁄32');
+    await expect(taken).toContainText('71');
     const box = await taken.boundingBox();
     expect((box?.y ?? 999) + (box?.height ?? 999)).toBeLessThanOrEqual(bar + 0.5);
-    await taken.getByRole('button', { name: 'Next' }).tap();
+    await taken.getByRole('button', { name: 'Type it again' }).tap();
+    await keys('6', '9', '1/8', '3/8', 'one thirty-second more', 'Take it');
+    // A good one is gone on from by itself.
+    await expect(page.getByRole('status').filter({ hasText: '69 13⁄32 right' })).toBeVisible();
     await expect(page.getByRole('button', { name: '0', exact: true })).toBeVisible();
   });
 });

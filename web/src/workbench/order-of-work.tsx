@@ -1,4 +1,6 @@
 import { Dialog as Radix } from 'radix-ui';
+import { useState } from 'react';
+import { type HandSettings, handSettings, setHandSettings } from '../client/hand-settings.ts';
 import { phases } from './benches.ts';
 import { GateBar, type Order } from './phase-rail.tsx';
 
@@ -55,8 +57,36 @@ export default function OrderOfWork({
               </section>
             );
           })}
+          <OnThisDevice />
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>
+  );
+}
+
+/** How this device behaves at the frame. */
+function OnThisDevice() {
+  const [settings, setSettings] = useState(handSettings);
+  const box = (key: keyof HandSettings, label: string) => (
+    <label className="flex min-h-12 items-center gap-3 text-base">
+      <input
+        type="checkbox"
+        className="h-6 w-6"
+        checked={settings[key]}
+        onChange={(event) => {
+          const next = { ...settings, [key]: event.target.checked };
+          setSettings(next);
+          setHandSettings(next);
+        }}
+      />
+      {label}
+    </label>
+  );
+  return (
+    <section className="mt-4 border-t border-rule pt-2">
+      <h3 className="label">On this device</h3>
+      {box('glove', 'Glove size: larger keys and letters')}
+      {box('signal', 'Sound and vibration with a verdict')}
+    </section>
   );
 }

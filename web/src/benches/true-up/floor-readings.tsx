@@ -18,6 +18,7 @@ import {
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { signalVerdict } from '../../client/hand-settings.ts';
 import { recordNow } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
@@ -80,7 +81,18 @@ export function FloorReadings(props: BenchProps) {
   const [problem, setProblem] = useState('');
   // What was taken just now: its verdict stands where the keypad was, until one goes on.
   const [taken, setTaken] = useState<Taken | null>(null);
+  // A good one that was gone on from by itself: it can be typed again.
+  const [before, setBefore] = useState<Taken | null>(null);
   const control = result.controls[index];
+  useEffect(() => {
+    if (!taken?.isRight) return;
+    const goingOn = setTimeout(() => {
+      setBefore(taken);
+      setTaken(null);
+      setIndex(taken.next);
+    }, GOES_ON);
+    return () => clearTimeout(goingOn);
+  }, [taken]);
   // The strip over the keypad shows where both hooks go.
   useEffect(() => {
     if (control) onShowMeasurement(control);
@@ -101,8 +113,13 @@ export function FloorReadings(props: BenchProps) {
     if (!read.ok || wrong) return;
     const record = recordNow(store, 'reading', { measurement: control.measurement.id, stage, value: read.value });
     onRecord(record);
+    const { verdict } = judgeReading(control, { stage, value: read.value }, job.rules, job.display);
+    signalVerdict(verdict === 'right' ? 'good' : 'bad');
+    setBefore(null);
     setTaken({
       control,
+      index,
+      isRight: verdict === 'right',
       value: read.value,
       next: nextToTake(props, new Map(latest).set(record.body.measurement, readingOf(record)), stage, index + 1),
     });
@@ -110,6 +127,7 @@ export function FloorReadings(props: BenchProps) {
   };
   const goOn = (to: number) => {
     setTaken(null);
+    setBefore(null);
     setIndex(to);
     setText('');
     setProblem('');
@@ -140,16 +158,31 @@ export function FloorReadings(props: BenchProps) {
             onAgain={() => setTaken(null)}
           />
         ) : (
-          <ThumbEntry
-            text={text}
-            before="0"
-            problem={problem}
-            unit={job.display.unit}
-            minus={control.kind === 'height' || control.kind === 'rise'}
-            disabled={!canRecord}
-            onText={setText}
-            onTake={take}
-          />
+          <>
+            {before && (
+              <p role="status" className="flex items-center gap-2 border-l-4 border-passed bg-sheet px-2 text-base">
+                <span className="min-w-0 flex-1">
+                  <b>
+                    <Length mm={before.value} format={finer(job.display)} /> right
+                  </b>
+                  , {before.control.name}
+                </span>
+                <button type="button" className="button min-h-12" onClick={() => goOn(before.index)}>
+                  Type it again
+                </button>
+              </p>
+            )}
+            <ThumbEntry
+              text={text}
+              before="0"
+              problem={problem}
+              unit={job.display.unit}
+              minus={control.kind === 'height' || control.kind === 'rise'}
+              disabled={!canRecord}
+              onText={setText}
+              onTake={take}
+            />
+          </>
         )
       }
     >
@@ -219,16 +252,22 @@ export function FloorReadings(props: BenchProps) {
   );
 }
 
+/** So long a good verdict stands before the next measurement comes by itself, ms; a bad one stands until somebody goes on. */
+const GOES_ON = 1800;
+
 /** A reading that was taken just now, and which measurement comes next. */
 interface Taken {
   readonly control: ControlPrediction;
   readonly value: number;
+  /** Which measurement it is, and which comes next. */
+  readonly index: number;
   readonly next: number;
+  readonly isRight: boolean;
 }
 
 /** What was taken and whether it is right, where the keypad was. */
 function TakenCard({
-  taken: { control, value },
+  taken: { control, value, isRight },
   judge,
   format,
   onNext,
@@ -243,7 +282,7 @@ function TakenCard({
   return (
     <section
       aria-label="Taken"
-      className="flex min-h-56 flex-col justify-between gap-3 border-2 border-graphite bg-sheet p-3"
+      className={`flex min-h-56 flex-col justify-between gap-3 border-4 bg-sheet p-3 ${isRight ? 'border-passed' : 'border-oxide'}`}
     >
       <div role="status">
         <p className="text-sm text-pencil">{control.name}</p>
