@@ -41,5 +41,6 @@ export {
   readPractice,
   scorePractice,
 } from './practice.ts';
+export { type ProposedPoint, proposedPoints } from './proposed-points.ts';
 export { usualMeasurements } from './usual-measurements.ts';
 export { rigidHalves, type RigidHalves } from './rigid-halves.ts';

@@ -4,6 +4,8 @@ import {
   datumStation,
   endsOf,
   inches,
+  type ProposedPoint,
+  proposedPoints,
   usualMeasurements,
 } from '@splay/core';
 import { Trash2 } from 'lucide-react';
@@ -65,6 +67,7 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
           })
         }
       />
+      <ProposePoints proposed={proposedPoints(job.donor, result)} set={set} disabled={disabled} />
       <TableFile table="control-points" job={job} store={store} disabled={disabled} />
       <PanelHeading aside={<span>{controlMeasurements.length}</span>}>What is measured</PanelHeading>
       <MeasurementList controls={result.controls} format={job.display} disabled={disabled} onRemove={remove} />
@@ -98,6 +101,36 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
         }
       />
     </>
+  );
+}
+
+/** Points that the plan asks for, put into the table in one press. */
+function ProposePoints({
+  proposed,
+  set,
+  disabled,
+}: Pick<PartProps, 'set' | 'disabled'> & { readonly proposed: readonly ProposedPoint[] }) {
+  if (proposed.length === 0) return null;
+  return (
+    <p className="my-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm text-pencil">
+      <button
+        type="button"
+        className="button"
+        disabled={disabled}
+        onClick={() =>
+          set('Added control points', (frame) => ({
+            ...frame,
+            controlPoints: [
+              ...frame.controlPoints,
+              ...proposed.map(({ name, x }) => ({ id: freshId('point'), name, x, inboard: 0, down: 0 })),
+            ].toSorted((a, b) => a.x - b.x),
+          }))
+        }
+      >
+        Add the {proposed.length} that the plan asks for
+      </button>
+      both ends, 6 in to each side of every joint, axles, bends
+    </p>
   );
 }
 

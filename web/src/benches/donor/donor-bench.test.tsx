@@ -89,6 +89,20 @@ describe('the blade', () => {
   });
 });
 
+describe('control points', () => {
+  it('are proposed from the plan, all in one press, and not twice', () => {
+    const bare: Job = { ...van, donor: { ...van.donor, controlPoints: [], controlMeasurements: [] } };
+    const { now } = open(bare, 'controls');
+    fireEvent.click(screen.getByRole('button', { name: /^Add the \d+ that the plan asks for$/ }));
+    const points = now().donor.controlPoints;
+    expect(points.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Front end', 'Ahead of A', 'Behind B', 'Kick-up']),
+    );
+    expect(points.map(({ x }) => x)).toEqual(points.map(({ x }) => x).toSorted((a, b) => a - b));
+    expect(screen.queryByRole('button', { name: /that the plan asks for$/ })).toBeNull();
+  });
+});
+
 describe('the material', () => {
   it('is picked from the usual grades, and one that must not be welded says so', async () => {
     const { now } = open(van, 'frame');
