@@ -27,13 +27,7 @@ export function SheetPicture({ drawing, format }: { readonly drawing: SheetDrawi
   const look = looks(hatch);
   const { width, height, items, says } = drawing;
   return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      className="block w-full"
-      style={{ maxHeight: `${(height * 1.1).toFixed(0)}mm` }}
-      role="img"
-      aria-label={says}
-    >
+    <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" role="img" aria-label={says}>
       <defs>
         <pattern id={hatch} width="4" height="1.1" patternUnits="userSpaceOnUse">
           <path d="M0 0.5H4" stroke="var(--color-oxide)" strokeWidth="0.35" />
