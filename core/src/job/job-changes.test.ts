@@ -31,6 +31,11 @@ it.each([
     { ...van, name: 'Bread van', donor: { ...van.donor, datum: 'hole-5' } },
     ['the datum hole', 'the name'],
   ],
+  [
+    'letters that stay',
+    { ...van, plan: { ...van.plan, letters: [{ id: 'tail/rear', letter: 'C' }] } },
+    ['letters kept'],
+  ],
   ['nothing', { ...van }, []],
 ] as const)('says %s', (_, after, said) => {
   const changes = jobChanges(van, after as Job);

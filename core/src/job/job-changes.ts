@@ -68,6 +68,7 @@ const PARTS: readonly (readonly [name: string, of: (job: Job) => unknown])[] = [
   ['the datum hole', ({ donor }) => donor.datum],
   ['the body', ({ bodies }) => bodies],
   ['the rulebook', ({ rules }) => rules],
+  ['letters kept', ({ plan }) => plan.letters ?? []],
   ['the name', ({ name }) => name],
   ['kept plans', ({ variants }) => variants],
 ];
