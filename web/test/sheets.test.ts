@@ -52,6 +52,16 @@ describe('a marks sheet that is printed', () => {
     expect(await issuedSheets(owner, id)).toHaveLength(1);
   });
 
+  it('keeps its letters whoever prints it, and nothing else of the plan changes', async () => {
+    const { owner } = await newShop();
+    const { id } = await newJob(owner, { job: van, label: 'begun' });
+    await issueMarks({ ...owner, userId: 'welder', name: 'welder', role: 'welder' }, id);
+    const { job } = await readJob(owner, id);
+    expect(job.plan.letters).toHaveLength(3);
+    const { letters: _, ...plan } = job.plan;
+    expect({ ...job, plan }).toEqual(van);
+  });
+
   it('is nobody’s of another shop, cannot be made up by a device, and is not printed by a reviewer', async () => {
     const { owner, reviewer } = await newShop();
     const { owner: stranger } = await newShop();

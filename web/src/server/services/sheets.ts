@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { newRecord, type ShopRecord } from '@splay/core';
 import { and, eq } from 'drizzle-orm';
 import type { IssuedSheet } from '../../shared/issued-sheet.ts';
-import { mayWrite } from '../../shared/roles.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { tellRecords } from '../live.ts';
@@ -53,8 +52,8 @@ export async function issueMarks(member: Member, id: string): Promise<IssuedShee
       const same = known.findLast(({ body }) => body.revision === head.revision);
       if (same) return { sheet: same.id, number: same.body.number, revision: head.revision };
       const number = (known.at(-1)?.body.number ?? 0) + 1;
-      const keeps = withLetters !== null && mayWrite(member.role);
-      const revision = keeps
+      // Whoever prints: what is on paper stays.
+      const revision = withLetters
         ? (await addRevision(tx, member, id, head.revision + 1, `Letters kept for sheet ${number}`, withLetters))
             .revision
         : head.revision;
