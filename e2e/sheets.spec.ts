@@ -42,7 +42,7 @@ test('a printed sheet has a number and a code that says whether it still holds; 
   expect(await faults(page)).toEqual([]);
 });
 
-test('a line is said to be scribed at the frame, and says so when it moves', async ({ page }) => {
+test('a line scribed at the frame is recorded, by whom and when', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemoShop(page);
   const id = await newFlagship(page, 'Van being scribed');

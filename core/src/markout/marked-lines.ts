@@ -80,7 +80,7 @@ const PARTS: Readonly<Record<LinePart, string>> = {
 };
 
 /**
- * A change as it is said: `A·B left moved 7`.
+ * A change in words: `A·B, left: moved 7 in rearward`.
  *
  * @param change What became of a line.
  * @param show Writes a length, mm.

@@ -72,7 +72,7 @@ function shaftRun({ driveLine: { before, after } }: PlanResult): QuickChange | n
   return was === null || now === null ? null : { name: 'Drive shaft', before: was, after: now };
 }
 
-/** Why nothing was found: what is said of the first place that seems obvious. */
+/** Why no place was found: the reason at the first obvious place. */
 function noPlace({ obvious }: FinderResult): string {
   const [first] = obvious;
   return first ? `${first.name}: ${first.says}` : 'The frame is too short for this change.';

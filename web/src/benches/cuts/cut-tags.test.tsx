@@ -40,7 +40,7 @@ it('a tag is taken hold of, picked and nudged as its operation; one a cut can be
   expect(asked.onSelect).toHaveBeenLastCalledWith('tail');
   expect(screen.getAllByRole('slider').map((each) => each.getAttribute('tabindex'))).toEqual(['0', '-1', '0']);
   expect(tag(/^A: stretch/).getAttribute('aria-label')).toContain('selected');
-  // Where it stands is said in the job's own figures.
+  // Its station is spoken in the job's own unit.
   expect(tag(/^A: stretch/).getAttribute('aria-valuetext')).toMatch(/^\d+( \d+\/\d+)? in$/);
 });
 
