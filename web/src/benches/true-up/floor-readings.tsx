@@ -4,7 +4,6 @@ import {
   frameSurvey,
   judgeReading,
   latestReadings,
-  type LengthFormat,
   lengthText,
   parseLength,
   type Reading,
@@ -16,7 +15,7 @@ import {
   targetOf,
 } from '@splay/core';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { type ReactNode, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { signalVerdict } from '../../client/hand-settings.ts';
 import { recordNow } from '../../client/job-store.ts';
@@ -24,6 +23,7 @@ import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
+import { type Taken, TakenCard } from './taken-card.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { ThumbLayout } from '../../ui/thumb-layout.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -61,6 +61,9 @@ function nextToTake(
   const first = (wanted: 'missing' | 'wrong') => order.find((index) => state(index) === wanted);
   return first('missing') ?? first('wrong') ?? from % Math.max(1, controls.length);
 }
+
+/** So long a good verdict stands before the next measurement comes by itself, ms; a bad one stands until somebody goes on. */
+const GOES_ON = 1800;
 
 const SLIDES = [
   ['moves', { name: 'Moves', Content: MovesTable }],
@@ -249,56 +252,5 @@ export function FloorReadings(props: BenchProps) {
       <CautionList {...cautions} />
       <FoldOuts bench={props} slides={SLIDES} />
     </ThumbLayout>
-  );
-}
-
-/** So long a good verdict stands before the next measurement comes by itself, ms; a bad one stands until somebody goes on. */
-const GOES_ON = 1800;
-
-/** A reading that was taken just now, and which measurement comes next. */
-interface Taken {
-  readonly control: ControlPrediction;
-  readonly value: number;
-  /** Which measurement it is, and which comes next. */
-  readonly index: number;
-  readonly next: number;
-  readonly isRight: boolean;
-}
-
-/** What was taken and whether it is right, where the keypad was. */
-function TakenCard({
-  taken: { control, value, isRight },
-  judge,
-  format,
-  onNext,
-  onAgain,
-}: {
-  readonly taken: Taken;
-  readonly judge: (of: ControlPrediction, value: number) => ReactNode;
-  readonly format: LengthFormat;
-  readonly onNext: () => void;
-  readonly onAgain: () => void;
-}) {
-  return (
-    <section
-      aria-label="Taken"
-      className={`flex min-h-56 flex-col justify-between gap-3 border-4 bg-sheet p-3 ${isRight ? 'border-passed' : 'border-oxide'}`}
-    >
-      <div role="status">
-        <p className="text-sm text-pencil">{control.name}</p>
-        <p className="heading text-4xl">
-          <Length mm={value} format={finer(format)} />
-        </p>
-        <div className="mt-2 text-lg">{judge(control, value)}</div>
-      </div>
-      <div className="grid grid-cols-2 gap-2">
-        <button type="button" className="button min-h-14 text-lg" onClick={onAgain}>
-          Type it again
-        </button>
-        <button type="button" className="button button-dark min-h-14 text-lg" onClick={onNext} autoFocus>
-          Next
-        </button>
-      </div>
-    </section>
   );
 }
