@@ -138,6 +138,7 @@ export default tseslint.config(
   // No file needs, by way of others, itself. What only types need may go round.
   {
     files: ['core/**/*.ts', 'web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
     plugins: { 'import-x': importX },
     settings: {
       'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
@@ -164,6 +165,7 @@ export default tseslint.config(
   },
   {
     files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}', 'web/src/{server,shared,pages}/**'],
     plugins: { 'react-hooks': hooks },
     rules: { ...hooks.configs.recommended.rules },
   },

@@ -1,9 +1,3 @@
-import { cleanup } from '@testing-library/react';
-import { afterEach } from 'vitest';
-
-// For tests of components, which say `@vitest-environment jsdom`: each begins on an empty page.
-afterEach(cleanup);
-
 export { act, cleanup, fireEvent, render, renderHook, screen, within } from '@testing-library/react';
 export { default as userEvent } from '@testing-library/user-event';
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { LENGTHENED, lengthened, shares, SHORTENED, shortened } from '../../test/found.ts';
 import { featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import { sprayer, van } from '../../test/joints.ts';
 import { jobOf, ZOO } from '../../test/zoo.ts';
@@ -130,6 +131,8 @@ describe('a place for a cut', () => {
   });
 });
 
+const CAB_TO_AXLE: FinderAsk = { of: 'cab-to-axle', by: -inches(12) };
+
 /** The best place of all on a grid, each judged by the evaluation of its plan. */
 function exhaustive(input: PlanInput, ask: FinderAsk, step: number) {
   const judge = judging(input, ask);
@@ -177,30 +180,32 @@ describe('a shorter middle and a trimmed tail', () => {
     const bare = evaluatePlan(baseOf(sprayer, ask).input).measures.after;
     expect((bare.axleToEnd! - after.axleToEnd!) / 25.4).toBeCloseTo(6, 3);
     expect(hours(answers[0]!.judged, 'trim')).toEqual([rule('finder/trim')]);
-    const without = whereToCut(sprayer, { of: ask.of, by: ask.by });
-    expect(answers[0]!.judged.score).toBeGreaterThan(without.answers[0]!.judged.score);
+    expect(answers[0]!.judged.score).toBeGreaterThan(shortened().answers[0]!.judged.score);
   });
 });
 
 describe('the search', () => {
+  it('finds what judging every single place finds', () => {
+    const { input, ask } = LENGTHENED;
+    const single = lengthened().answers.find(({ cuts }) => cuts.length === 1)!;
+    const all = exhaustive(input, ask, gridOf(input.display));
+    expect(all.count).toBeGreaterThan(2500);
+    // Of places that score alike it takes one in the middle.
+    expect(Math.abs(single.judged.score - all.score)).toBeLessThan(0.006);
+  });
+
   it.each([
-    ['van, lengthened', van, { of: 'wheelbase', by: inches(14.75) }],
-    ['sprayer, shortened', sprayer, { of: 'wheelbase', by: -inches(23.625) }],
-    ['sprayer, cab to axle', sprayer, { of: 'cab-to-axle', by: -inches(12) }],
-  ] as const)(
-    'finds what judging every single place finds: %s',
-    (_, input, ask) => {
-      const single = whereToCut(input, ask).answers.find(({ cuts }) => cuts.length === 1)!;
-      const all = exhaustive(input, ask, gridOf(input.display));
-      expect(all.count).toBeGreaterThan(2500);
-      // Of places that score alike it takes one in the middle.
-      expect(Math.abs(single.judged.score - all.score)).toBeLessThan(0.006);
-    },
-    60_000,
-  );
+    ['shortened', () => shortened(), SHORTENED.ask],
+    ['cab to axle', () => whereToCut(sprayer, CAB_TO_AXLE), CAB_TO_AXLE],
+  ] as const)('is beaten by no place of every fifth: sprayer, %s', (_, found, ask) => {
+    const single = found().answers.find(({ cuts }) => cuts.length === 1)!;
+    const all = exhaustive(sprayer, ask, 5 * gridOf(sprayer.display));
+    expect(all.count).toBeGreaterThan(500);
+    expect(single.judged.score).toBeLessThan(all.score + 0.006);
+  });
 
   it('finds what judging every pair on a coarse grid finds', () => {
-    const ask: FinderAsk = { of: 'wheelbase', by: -inches(23.625) };
+    const { ask } = SHORTENED;
     const half = -Math.round(23.625 * 8) / 16;
     const [first, second] = [inches(half), ask.by - inches(half)];
     const judge = judging(sprayer, ask);
@@ -213,19 +218,17 @@ describe('the search', () => {
         const judged = judgeWay([operationAt(ask, first, a, input, 1), operationAt(ask, second, b, input, 2)], judge);
         if (judged.refusals.length === 0) best = Math.min(best, judged.score);
       }
-    const { answers } = whereToCut(sprayer, ask);
+    const { answers } = shortened();
     const pair = answers.find(({ cuts }) => cuts.length === 2)!;
     expect(best).toBeLessThan(Infinity);
     expect(pair.judged.score).toBeLessThanOrEqual(best + 0.006);
   });
 
   it('every answer is a plan that gives what was asked for, is not refused, and ranks by its score', () => {
-    for (const [input, by] of [
-      [van, inches(14.75)],
-      [sprayer, -inches(23.625)],
+    for (const [{ input, ask }, { answers, counted }] of [
+      [LENGTHENED, lengthened()],
+      [SHORTENED, shortened()],
     ] as const) {
-      const ask: FinderAsk = { of: 'wheelbase', by };
-      const { answers, counted } = whereToCut(input, ask);
       const judge = judging(input, ask);
       expect(answers.length).toBeGreaterThan(4);
       expect(counted.pairs).toBeGreaterThan(100_000);
@@ -233,7 +236,7 @@ describe('the search', () => {
       expect(scores).toEqual(scores.toSorted((a, b) => a - b));
       for (const { operations, judged, cuts } of answers) {
         expect(judgeWay(operations, judge)).toEqual(judged);
-        expect(cuts.reduce((sum, cut) => sum + cut.by, 0)).toBeCloseTo(by, 6);
+        expect(cuts.reduce((sum, cut) => sum + cut.by, 0)).toBeCloseTo(ask.by, 6);
         for (const { x, from, to } of cuts) {
           expect(x).toBeGreaterThanOrEqual(from);
           expect(x).toBeLessThanOrEqual(to);
@@ -245,7 +248,7 @@ describe('the search', () => {
   });
 
   it('gives distinct places: none of one cut is within the distance of another', () => {
-    const { answers } = whereToCut(van, { of: 'wheelbase', by: inches(14.75) });
+    const { answers } = lengthened();
     const singles = answers.flatMap(({ cuts }) => (cuts.length === 1 ? [cuts[0]!.x] : []));
     for (const [index, a] of singles.entries())
       for (const b of singles.slice(index + 1))
@@ -263,13 +266,9 @@ describe('the search', () => {
         features: features.map((feature) => ({ ...feature, side: other[feature.side] })),
       },
     };
-    const ask: FinderAsk = { of: 'wheelbase', by: -inches(23.625) };
-    const places = (input: PlanInput) =>
-      whereToCut(input, ask).answers.map(({ cuts, judged }) => [
-        cuts.map(({ x }) => x.toFixed(3)),
-        judged.score.toFixed(6),
-      ]);
-    expect(places(mirrored)).toEqual(places(sprayer));
+    const places = ({ answers }: ReturnType<typeof whereToCut>) =>
+      answers.map(({ cuts, judged }) => [cuts.map(({ x }) => x.toFixed(3)), judged.score.toFixed(6)]);
+    expect(places(whereToCut(mirrored, SHORTENED.ask))).toEqual(places(shortened()));
   });
 
   it('what stands in the way never makes a place better, nor does keeping farther from it', () => {
@@ -296,7 +295,7 @@ describe('the search', () => {
   });
 
   it('the obvious cut behind the cab of the sprayer loses because its ends lie apart and a bed mount goes', () => {
-    const { obvious, answers } = whereToCut(sprayer, { of: 'wheelbase', by: -inches(23.625) });
+    const { obvious, answers } = shortened();
     const cab = obvious.find(({ id }) => id === 'behind-the-cab')!;
     expect(cab.rank).not.toBe(1);
     expect(cab.says).toMatch(/apart sideways/);
@@ -339,8 +338,7 @@ describe('the search', () => {
   });
 
   it('tells how far it has come, up to the end', () => {
-    const shares: number[] = [];
-    whereToCut(van, { of: 'wheelbase', by: inches(14.75) }, (share) => shares.push(share));
+    lengthened();
     expect(shares.length).toBeGreaterThan(20);
     expect(shares.at(-1)).toBe(1);
     expect(shares).toEqual(shares.toSorted((a, b) => a - b));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { lengthened } from '../../test/found.ts';
 import { featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
-import { van } from '../../test/joints.ts';
 import type { Frame, Station } from '../frame/index.ts';
 import { ruleValue, withRule } from '../rules/index.ts';
 import { type FinderAsk, whereToCut } from './index.ts';
@@ -50,7 +50,7 @@ describe('what nobody has measured', () => {
   });
 
   it('is nothing on a frame that has been measured', () => {
-    expect(whereToCut(van, { of: 'wheelbase', by: 300 }).lanes.unmeasured).toEqual([]);
+    expect(lengthened().lanes.unmeasured).toEqual([]);
   });
 });
 

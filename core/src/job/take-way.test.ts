@@ -1,31 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { beach, sprayer, van } from '../../test/joints.ts';
+import { LENGTHENED, lengthened, SHORTENED, shortened } from '../../test/found.ts';
+import { beach, sprayer } from '../../test/joints.ts';
 import { type FinderAsk, whereToCut } from '../finder/index.ts';
 import { evaluatePlan } from '../plan/index.ts';
 import { inches } from '../units/index.ts';
 import { checkJob, MOST_VARIANTS, withWayAsPlan, withWayAsVariant } from './index.ts';
 
-const shorter: FinderAsk = { of: 'wheelbase', by: -inches(23.625) };
-const longer: FinderAsk = { of: 'wheelbase', by: inches(14.75) };
 const newIds = () => {
   let count = 0;
   return () => `way-${(count += 1)}`;
 };
-const found = new Map(
-  [
-    [sprayer, shorter] as const,
-    [van, longer] as const,
-    [beach, { of: 'wheelbase', by: inches(8) } as const] as const,
-  ].map(([job, ask]) => [job, whereToCut(job, ask)] as const),
-);
+const beachAsk: FinderAsk = { of: 'wheelbase', by: inches(8) };
 
 describe('a way of the finder', () => {
   it('becomes the plan: it gives what was asked for, spliced, and the plan in hand is kept beside it', () => {
-    for (const [job, ask, wheelbase] of [
-      [sprayer, shorter, 133.875],
-      [van, longer, 155.75],
+    for (const [{ input: job, ask }, [answer], wheelbase] of [
+      [SHORTENED, shortened().answers, 133.875],
+      [LENGTHENED, lengthened().answers, 155.75],
     ] as const) {
-      const [answer] = found.get(job)!.answers;
       const next = withWayAsPlan(job, ask, answer!, newIds());
       checkJob(next);
       const result = evaluatePlan(next);
@@ -43,7 +35,7 @@ describe('a way of the finder', () => {
   });
 
   it('is put into a plan that did nothing for it yet, whose name stays', () => {
-    const { ask, answers } = found.get(beach)!;
+    const { ask, answers } = whereToCut(beach, beachAsk);
     const next = withWayAsPlan(beach, ask, answers[0]!, newIds());
     checkJob(next);
     expect(next.plan.name).toBe(beach.plan.name);
@@ -52,15 +44,19 @@ describe('a way of the finder', () => {
   });
 
   it('is kept beside the plan under a name of its own, twice under two names, and never one too many', () => {
-    const { ask, answers } = found.get(sprayer)!;
+    const { ask, answers } = shortened();
     const ids = newIds();
     const once = withWayAsVariant(sprayer, ask, answers[1]!, ids);
     const twice = withWayAsVariant(once, ask, answers[1]!, ids);
     checkJob(twice);
     expect(twice.plan).toEqual(sprayer.plan);
     expect(twice.variants.slice(-2).map(({ name }) => name)).toEqual([answers[1]!.name, `${answers[1]!.name} 2`]);
-    let full = twice;
-    while (full.variants.length < MOST_VARIANTS) full = withWayAsVariant(full, ask, answers[0]!, ids);
+    const others = Array.from({ length: MOST_VARIANTS - twice.variants.length }, (_, index) => ({
+      ...sprayer.plan,
+      name: `Other ${index}`,
+    }));
+    const full = { ...twice, variants: [...twice.variants, ...others] };
+    checkJob(full);
     expect(withWayAsVariant(full, ask, answers[0]!, ids)).toBe(full);
     expect(withWayAsPlan(full, ask, answers[0]!, ids)).toBe(full);
   });

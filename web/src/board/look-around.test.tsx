@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { expect, it } from 'vitest';
 import { benchOf } from '../../test/bench.ts';
 import { demoJob, openStore } from '../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import fc from 'fast-check';
 import {
   emptyPlan,

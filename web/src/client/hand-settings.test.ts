@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { beforeEach, expect, it, vi } from 'vitest';
 import { handSettings, setHandSettings, showHandSettings, signalVerdict } from './hand-settings.ts';
 

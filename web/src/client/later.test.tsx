@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { Suspense } from 'react';
 import { expect, it, vi } from 'vitest';
 import { act, render, screen } from '../../test/page.ts';

@@ -2,7 +2,13 @@ import { type ComponentType, lazy } from 'react';
 
 /** Loads everything that is loaded later: for tests, which do not wait for it. */
 const loads = new Set<() => Promise<unknown>>();
-export const loadAllLater = (): Promise<unknown> => Promise.all([...loads].map((load) => load()));
+let all = false;
+export async function loadAllLater(): Promise<void> {
+  await Promise.allSettled([...loads].map((load) => load()));
+  all = true;
+}
+/** Whether everything is here already, so that nothing follows what is drawn first. */
+export const isAllLoaded = (): boolean => all;
 
 /**
  * A part of the screen whose code is loaded when it is first shown; drawn at once where it is here. To be put into a

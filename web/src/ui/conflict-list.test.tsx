@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { type Conflict, evaluatePlan } from '@splay/core';
 import { describe, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';

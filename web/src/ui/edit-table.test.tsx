@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { inches, type LengthFormat } from '@splay/core';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';

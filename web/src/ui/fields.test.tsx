@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { inches, type LengthFormat } from '@splay/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { fireEvent, render, screen } from '../../test/page.ts';

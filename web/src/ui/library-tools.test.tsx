@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { itemOf } from '@splay/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';

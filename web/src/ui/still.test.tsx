@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { describe, expect, it } from 'vitest';
 import { render } from '../../test/page.ts';
 import { alike, still } from './still.ts';

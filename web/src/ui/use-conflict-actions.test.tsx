@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, type Job, PLAIN_BUTT } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';

@@ -1,9 +1,8 @@
-// @vitest-environment jsdom
 import { expect, it, vi } from 'vitest';
 import { render, screen } from '../../test/page.ts';
+import { useStands } from './use-stands.ts';
 
-const { useStands } = await vi.importActual<typeof import('./use-stands.ts')>('./use-stands.ts');
-const Beside = () => <p>{useStands() ? 'beside the board' : 'not yet'}</p>;
+const Beside = () => <p>{useStands(false) ? 'beside the board' : 'not yet'}</p>;
 
 it('lets what is beside the board come once the board was on the screen, and not before', async () => {
   const frames: FrameRequestCallback[] = [];
@@ -15,4 +14,5 @@ it('lets what is beside the board come once the board was on the screen, and not
   frames[0]?.(0);
   expect(screen.getByText('not yet')).toBeTruthy();
   expect(await screen.findByText('beside the board')).toBeTruthy();
+  vi.restoreAllMocks();
 });

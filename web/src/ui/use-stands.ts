@@ -1,8 +1,13 @@
 import { startTransition, useEffect, useState } from 'react';
+import { isAllLoaded } from '../client/later.ts';
 
-/** False until what was drawn first is on the screen: what is beside it follows then, and does not hold it up. */
-export function useStands(): boolean {
-  const [stands, setStands] = useState(false);
+/**
+ * False until what was drawn first is on the screen: what is beside it follows then, and does not hold it up.
+ *
+ * @param already Whether nothing has to follow.
+ */
+export function useStands(already = isAllLoaded()): boolean {
+  const [stands, setStands] = useState(already);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     // A timer that is set in a frame runs once that frame was painted.

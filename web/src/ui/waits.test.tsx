@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { expect, it, vi } from 'vitest';
 import { act, render, screen } from '../../test/page.ts';
 import { later } from '../client/later.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import type { Job } from '@splay/core';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';

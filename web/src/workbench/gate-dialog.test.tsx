@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { type Job, newRecord, progressOf, type ShopRecord } from '@splay/core';
 import { solidConflict, type SolidFinding } from '@splay/core/solids';
 import { expect, it, vi } from 'vitest';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { expect, it } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
 import { render, screen } from '../../test/page.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluateJob, type FigureId, type Job, progressOf, type ShopRecord, takeUp } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { beforeEach, expect, it, vi } from 'vitest';
 import { fireEvent, render, screen } from '../../test/page.ts';
 import type { ListedItem } from '../shared/listed-item.ts';

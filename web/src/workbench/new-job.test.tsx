@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, inches, itemOf, type JobFile, parseJobFile } from '@splay/core';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';

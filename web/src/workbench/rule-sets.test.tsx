@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { RULE_IDS, type Rulebook, type RuleSet, type RuleSetVersion } from '@splay/core';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluateJob, judgedReadings, surveyAndMoves } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluateJob, figureOf } from '@splay/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BenchDefinition } from '../client/bench.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, IN_LINE, inches, type Job, kindsFor, nameOfKind, type OperationKind, takeUp } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

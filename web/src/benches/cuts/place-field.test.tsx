@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, inches, type Job, type Place } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

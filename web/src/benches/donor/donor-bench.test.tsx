@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { datumStation, evaluatePlan, inches, type Job, railOf, STOCK_MATERIALS } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

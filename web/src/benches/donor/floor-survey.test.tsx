@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { type Feature, inches, railOf } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

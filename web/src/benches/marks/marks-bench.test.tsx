@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { emptyPlan, inches, type Job, sectionLookup, shiftOperation } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, inches, type Job } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

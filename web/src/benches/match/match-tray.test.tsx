@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, inches, type Job, type SeatMount } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { benchOf } from '../../../test/bench.ts';

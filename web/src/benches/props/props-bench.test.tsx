@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluateProps, type Job, loadText, NO_PROPS, propsOf, quantityText } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { couponsOf, evaluatePlan, inches, type Job, newRecord, PLAIN_BUTT, STOCK_MATERIALS } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluatePlan, lengthText } from '@splay/core';
 import { expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { planOf } from '@splay/core';
 import { afterEach, expect, it, vi } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';

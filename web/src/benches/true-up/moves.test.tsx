@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { evaluateJob, newRecord, readingsIn, type ShopRecord, surveyAndMoves, targetOf } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
