@@ -7,3 +7,4 @@ export { writeGlb } from './gltf.ts';
 export { LAYER_COLOURS } from './layer-colours.ts';
 export { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
 export { drawParts } from './part-drawing.ts';
+export { type SpaceDimension, spaceDimensions } from './space-dimensions.ts';

@@ -7,29 +7,29 @@ export interface Triangles {
   readonly indices: readonly number[];
 }
 
-/** The faces of a box by its corners, 0 to 3 round its front end and 4 to 7 round its rear end, seen from outside. */
-const FACES = [
-  [0, 1, 2, 3],
-  [7, 6, 5, 4],
-  [1, 0, 4, 5],
-  [2, 1, 5, 6],
-  [3, 2, 6, 7],
-  [0, 3, 7, 4],
-] as const;
-
 /**
- * A box with eight corners, closed.
+ * A closed shape through rings of the same number of corners, one after another, its two ends flat. No wall stands inside
+ * it, so that nothing but true edges is drawn.
  *
- * @param front Its front end going round.
- * @param rear Its rear end, corner for corner.
+ * @param rings Two at least, each going round the same way, corner for corner.
  */
-export function hexahedron(
-  front: readonly [Vec3, Vec3, Vec3, Vec3],
-  rear: readonly [Vec3, Vec3, Vec3, Vec3],
-): Triangles {
-  const corners = [...front, ...rear];
-  const indices = FACES.flatMap(([a, b, c, d]) => [a, b, c, a, c, d]);
-  const made = { positions: corners.flatMap(({ x, y, z }) => [x, y, z]), indices };
+export function swept(rings: readonly (readonly Vec3[])[]): Triangles {
+  const count = rings[0]?.length ?? 0;
+  const lastAt = (rings.length - 1) * count;
+  const round = Array.from({ length: count }, (_, at) => at);
+  const walls = rings.slice(1).flatMap((_, index) =>
+    round.flatMap((at) => {
+      const [a, b] = [index * count + at, index * count + ((at + 1) % count)];
+      return [a, b, b + count, a, b + count, a + count];
+    }),
+  );
+  const lid = round.slice(1, -1);
+  const indices = [
+    ...walls,
+    ...lid.flatMap((at) => [0, at + 1, at]),
+    ...lid.flatMap((at) => [lastAt, lastAt + at, lastAt + at + 1]),
+  ];
+  const made = { positions: rings.flatMap((ring) => ring.flatMap(({ x, y, z }) => [x, y, z])), indices };
   return volumeOf(made) < 0 ? turnedOut(made) : made;
 }
 
@@ -53,46 +53,68 @@ export const boxOf = (from: Vec3, to: Vec3): Triangles => {
       { x, y: to.y, z: to.z },
       { x, y: from.y, z: to.z },
     ] as const;
-  return hexahedron(end(from.x), end(to.x));
+  return swept([end(from.x), end(to.x)]);
 };
 
 /** Sides that something round is drawn with. */
-const SIDES_ROUND = 20;
+const SIDES_ROUND = 48;
 
 /**
- * A round bar or wheel from one middle to another, closed.
+ * A ring about an axis.
  *
- * @param from Middle of one end, mm.
- * @param to Middle of the other.
+ * @param middle Its middle, mm.
+ * @param axis The way that the axis goes, of any length.
  * @param radius mm.
  */
-export function cylinder(from: Vec3, to: Vec3, radius: number): Triangles {
-  const axis = [to.x - from.x, to.y - from.y, to.z - from.z] as const;
-  const length = Math.hypot(...axis) || 1;
-  const [ax, ay, az] = axis.map((value) => value / length) as [number, number, number];
+export function ringAbout(middle: Vec3, axis: Vec3, radius: number): Vec3[] {
+  const length = Math.hypot(axis.x, axis.y, axis.z) || 1;
+  const [ax, ay, az] = [axis.x / length, axis.y / length, axis.z / length];
   // Two directions square to the axis and to each other.
   const across = Math.abs(az) < 0.9 ? [-ay, ax, 0] : [0, -az, ay];
   const size = Math.hypot(...across) || 1;
   const [ux, uy, uz] = across.map((value) => value / size) as [number, number, number];
   const [vx, vy, vz] = [ay * uz - az * uy, az * ux - ax * uz, ax * uy - ay * ux];
-  const ring = (middle: Vec3) =>
-    Array.from({ length: SIDES_ROUND }, (_, at) => {
-      const [cos, sin] = [Math.cos((2 * Math.PI * at) / SIDES_ROUND), Math.sin((2 * Math.PI * at) / SIDES_ROUND)];
-      return [
-        middle.x + radius * (cos * ux + sin * vx),
-        middle.y + radius * (cos * uy + sin * vy),
-        middle.z + radius * (cos * uz + sin * vz),
-      ];
-    });
-  const positions = [...ring(from), ...ring(to), [from.x, from.y, from.z], [to.x, to.y, to.z]].flat();
-  const [first, last] = [2 * SIDES_ROUND, 2 * SIDES_ROUND + 1];
-  const indices = Array.from({ length: SIDES_ROUND }, (_, at) => {
-    const next = (at + 1) % SIDES_ROUND;
-    const [a, b, c, d] = [at, next, SIDES_ROUND + at, SIDES_ROUND + next];
-    return [a, b, d, a, d, c, first, b, a, last, c, d];
-  }).flat();
-  return { positions, indices };
+  return Array.from({ length: SIDES_ROUND }, (_, at) => {
+    const [cos, sin] = [Math.cos((2 * Math.PI * at) / SIDES_ROUND), Math.sin((2 * Math.PI * at) / SIDES_ROUND)];
+    return {
+      x: middle.x + radius * (cos * ux + sin * vx),
+      y: middle.y + radius * (cos * uy + sin * vy),
+      z: middle.z + radius * (cos * uz + sin * vz),
+    };
+  });
 }
+
+/** Shape of a tire and its wheel: how far out of the middle, as a share of half its width, and the radius as a share of its own. */
+const TIRE = [
+  [-0.55, 0.16],
+  [-0.55, 0.5],
+  [-0.92, 0.56],
+  [-1, 0.72],
+  [-0.96, 0.9],
+  [-0.78, 0.985],
+  [-0.5, 1],
+  [0.5, 1],
+  [0.78, 0.985],
+  [0.96, 0.9],
+  [1, 0.72],
+  [0.92, 0.56],
+  [0.55, 0.5],
+  [0.55, 0.16],
+] as const;
+
+/**
+ * A tire on its wheel, its axis across the frame.
+ *
+ * @param middle Its middle, mm.
+ * @param radius mm.
+ * @param width mm.
+ */
+export const tire = (middle: Vec3, radius: number, width: number): Triangles =>
+  swept(
+    TIRE.map(([out, share]) =>
+      ringAbout({ ...middle, y: middle.y + (out * width) / 2 }, { x: 0, y: 1, z: 0 }, radius * share),
+    ),
+  );
 
 /**
  * A side profile drawn out across the frame, closed.

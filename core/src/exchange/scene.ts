@@ -1,5 +1,6 @@
 import { type Frame, sectionLookup, type Side, SIDES, type SixFaces, type Station, type Vec3 } from '../frame/index.ts';
-import { type BodyPose, onFrame } from '../body/index.ts';
+import { type BodyPose, onFrame, type ProfilePoint, type WheelOpening } from '../body/index.ts';
+import polygonClipping, { type Pair, type Polygon, type Ring } from 'polygon-clipping';
 import {
   endCrossing,
   insideEdge,
@@ -11,7 +12,7 @@ import {
   stationsOf,
 } from '../plan/index.ts';
 import { type Part, partsOf, type Section, widthOf } from '../sections/index.ts';
-import { boxOf, cylinder, drawnOut, hexahedron, type Triangles } from './scene-shapes.ts';
+import { boxOf, drawnOut, ringAbout, swept, tire, type Triangles } from './scene-shapes.ts';
 
 /** What a scene is made of, each to be shown or left away. */
 export const SCENE_LAYERS = [
@@ -23,7 +24,7 @@ export const SCENE_LAYERS = [
   'body',
   'keep clear',
   'clashes',
-  'tyres',
+  'tires',
   'takes up room',
 ] as const;
 export type SceneLayer = (typeof SCENE_LAYERS)[number];
@@ -33,6 +34,11 @@ export interface SceneMesh extends Triangles {
   readonly layer: SceneLayer;
   readonly piece: number | null;
 }
+
+/** How wide a tire is drawn, mm: nobody measures it. */
+const TIRE_WIDTH = 220;
+
+const { difference } = polygonClipping;
 
 type Put = (layer: SceneLayer, piece: number | null, shape: Triangles) => void;
 
@@ -54,23 +60,34 @@ function cornersAt(
   return [corner(y, z), corner(y + width, z), corner(y + width, z + height), corner(y, z + height)];
 }
 
-/** The walls of both rails of a piece, station by station, its ends cut as they lean. */
+/** The walls of both rails of a piece, each in one go for as long as the section stays, its ends cut as they lean. */
 function railShapes(piece: Piece, sectionOf: (id: string) => Section, put: (shape: Triangles) => void): void {
   for (const side of SIDES) {
     const stations = stationsOf(piece, side);
-    stations.slice(1).forEach((rear, index) => {
-      const front = stations[index] as Station;
-      const section = sectionOf(front.section);
+    const last = stations.length - 1;
+    // A section holds from its station to the next that has another.
+    const begins = stations.flatMap(({ section }, at) =>
+      at < last && (at === 0 || section !== stations[at - 1]?.section) ? [at] : [],
+    );
+    begins.forEach((from, index) => {
+      const to = begins[index + 1] ?? last;
+      const section = sectionOf((stations[from] as Station).section);
+      const along = stations.slice(from, to + 1);
       for (const part of partsOf(section)) {
         if (part.shape === 'ring') {
-          const middle = ({ x, halfWidth, top }: Station) =>
-            place(piece, side, x, halfWidth - part.y, top - section.depth + part.z);
-          put(cylinder(middle(front), middle(rear), part.outer));
+          const middles = along.map(({ x, halfWidth, top }) =>
+            place(piece, side, x, halfWidth - part.y, top - section.depth + part.z),
+          );
+          const [first, second] = [middles[0] as Vec3, middles[1] as Vec3];
+          const axis = { x: second.x - first.x, y: second.y - first.y, z: second.z - first.z };
+          put(swept(middles.map((middle) => ringAbout(middle, axis, part.outer))));
         } else
           put(
-            hexahedron(
-              cornersAt(piece, side, front, section, part, index === 0 ? 'front' : null),
-              cornersAt(piece, side, rear, section, part, index === stations.length - 2 ? 'rear' : null),
+            swept(
+              along.map((station, at) => {
+                const end = from + at === 0 ? 'front' : from + at === last ? 'rear' : null;
+                return cornersAt(piece, side, station, section, part, end);
+              }),
             ),
           );
       }
@@ -89,7 +106,7 @@ function bar(from: Vec3, to: Vec3, width: number, depth: number): Triangles {
     { x: x + nx, y: y + ny, z: z + depth / 2 },
     { x: x - nx, y: y - ny, z: z + depth / 2 },
   ];
-  return hexahedron(end(from), end(to));
+  return swept([end(from), end(to)]);
 }
 
 /** A box of a body where that sits. */
@@ -101,32 +118,70 @@ function bodyBox(pose: BodyPose, box: SixFaces): Triangles {
     corner(x, box.right, box.high),
     corner(x, box.left, box.high),
   ];
-  return hexahedron(end(box.front), end(box.rear));
+  return swept([end(box.front), end(box.rear)]);
 }
 
-/** How thick a wall of a body is drawn, mm. */
-const SKIN = 20;
+/** How thick a floor is drawn that nobody drew walls on, mm. */
+const FLOOR = 10;
 
-/** A body: its two sides, drawn out of its outline, and its floor. */
+/** The room of a wheel in the side of a body: an opening has nothing below its middle either; null where nobody measured it. */
+function roomOfWheel({ x, z, radius, outline }: WheelOpening, low: number): Ring | null {
+  if (outline && outline.length > 2) return ringOf(outline);
+  if (z === undefined || radius === undefined) return null;
+  const arc = Array.from({ length: 25 }, (_, at): Pair => {
+    const turn = Math.PI * (1 - at / 24);
+    return [x + radius * Math.cos(turn), z + radius * Math.sin(turn)];
+  });
+  const foot = Math.min(low, z) - 1;
+  return [[x - radius, foot], ...arc, [x + radius, foot]];
+}
+
+const ringOf = (points: readonly ProfilePoint[]): Ring => points.map(({ x, z }): Pair => [x, z]);
+
+/** The side of a body with the room of its wheels cut out, in as many parts as that leaves. */
+function sidesOf({ outline, openings }: SeatOutcome['body']): readonly (readonly ProfilePoint[])[] {
+  if (outline.length < 3) return [];
+  const low = Math.min(...outline.map(({ z }) => z));
+  const cut = openings.flatMap((opening): Polygon[] => {
+    const room = roomOfWheel(opening, low);
+    return room ? [[room]] : [];
+  });
+  // The clipper ends each ring where it began.
+  return difference([ringOf(outline)], ...cut).map(([outer]) => (outer ?? []).slice(1).map(([x, z]) => ({ x, z })));
+}
+
+/** A body as a closed shape: its outline drawn out over its width, and its floor where nobody drew an outline. */
 function bodyShapes({ body, pose, mounts, clashes }: SeatOutcome, put: Put): void {
   const widest = Math.max(...mounts.map(({ at }) => Math.abs(at.y)), 400) + 60;
   const half = (body.width ?? 2 * widest) / 2;
-  const outline = body.outline.map((point) => onFrame(pose, point));
-  if (outline.length > 2)
-    for (const sign of [-1, 1]) put('body', null, drawnOut(outline, sign * half, sign * (half - SKIN)));
-  body.underside.slice(1).forEach((rear, at) => {
-    const front = body.underside[at] as typeof rear;
-    const end = ({ x, z }: typeof rear): [Vec3, Vec3, Vec3, Vec3] => {
-      const [low, high] = [onFrame(pose, { x, z }), onFrame(pose, { x, z: z + SKIN / 2 })];
-      return [
-        { ...low, y: -half },
-        { ...low, y: half },
-        { ...high, y: half },
-        { ...high, y: -half },
-      ];
-    };
-    if (rear.x > front.x) put('body', null, hexahedron(end(front), end(rear)));
-  });
+  const sides = sidesOf(body);
+  for (const side of sides)
+    put(
+      'body',
+      null,
+      drawnOut(
+        side.map((point) => onFrame(pose, point)),
+        -half,
+        half,
+      ),
+    );
+  const floor = sides.length > 0 ? [] : body.underside;
+  if (floor.length > 1)
+    put(
+      'body',
+      null,
+      swept(
+        floor.map(({ x, z }): Vec3[] => {
+          const [low, high] = [onFrame(pose, { x, z }), onFrame(pose, { x, z: z + FLOOR })];
+          return [
+            { ...low, y: -half },
+            { ...low, y: half },
+            { ...high, y: half },
+            { ...high, y: -half },
+          ];
+        }),
+      ),
+    );
   const hit = new Set(clashes.map(({ part }) => part.id));
   for (const box of body.boxes) put(hit.has(box.id) ? 'clashes' : 'keep clear', null, bodyBox(pose, box));
 }
@@ -219,15 +274,7 @@ export function sceneOf(frame: Pick<Frame, 'sections'>, result: PlanResult): rea
   for (const { item, built } of result.axles)
     if (built)
       for (const sign of [-1, 1])
-        put(
-          'tyres',
-          null,
-          cylinder(
-            { ...built, y: (sign * item.track) / 2 - 100 },
-            { ...built, y: (sign * item.track) / 2 + 100 },
-            item.tyreRadius,
-          ),
-        );
+        put('tires', null, tire({ ...built, y: (sign * item.track) / 2 }, item.tyreRadius, TIRE_WIDTH));
   for (const { stations } of result.obstacles.rooms) {
     const [front, rear] = [stations[0], stations.at(-1)];
     if (front && rear)
