@@ -24,6 +24,8 @@ export default defineConfig({
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',
+        // The view in space is drawn without a graphics card.
+        '--enable-unsafe-swiftshader',
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',

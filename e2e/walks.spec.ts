@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { newFlagship, saved } from './steps.ts';
+import { newFlagship, openBench, openDemoShop, saved } from './steps.ts';
 
 test.describe('by keys alone', () => {
   test('a plan is opened, looked along, changed, marked and read', async ({ page }) => {
@@ -154,4 +155,37 @@ test.describe('on a phone alone', () => {
     await expect(page.getByRole('status').filter({ hasText: '69 13⁄32 right' })).toBeVisible();
     await expect(page.getByRole('button', { name: '0', exact: true })).toBeVisible();
   });
+});
+
+test('the frame in space is looked at, before beside planned, and handed to a customer as a picture', async ({
+  page,
+}) => {
+  await openDemoShop(page);
+  await openBench(page, await newFlagship(page, 'Van for a customer'), 'cuts');
+  await page.getByRole('button', { name: 'Look around, in space' }).click();
+  await expect(page.getByRole('img', { name: /^The frame in space/ }).locator('canvas')).toBeVisible();
+  await page.getByRole('slider', { name: 'Before, from the left' }).fill('0.5');
+  await expect(page.getByText('planned', { exact: true })).toBeVisible();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Picture' }).click();
+  const file = await coming;
+  expect(file.suggestedFilename()).toBe('Van for a customer Stretch ahead of the tank.png');
+  const bytes = readFileSync(await file.path());
+  // A PNG, as wide as the view, and taller by the strip with the names.
+  expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+  const { width, height } = (await page.locator('canvas').boundingBox())!;
+  expect(bytes.readUInt32BE(16)).toBe(Math.round(width));
+  expect(bytes.readUInt32BE(20)).toBeGreaterThan(height);
+  // What was drawn is on it: more than a few plain colors.
+  const colors = await page.evaluate(async (data) => {
+    const picture = await createImageBitmap(new Blob([Uint8Array.from(atob(data), (sign) => sign.charCodeAt(0))]));
+    const canvas = new OffscreenCanvas(picture.width, picture.height);
+    const pen = canvas.getContext('2d')!;
+    pen.drawImage(picture, 0, 0);
+    const { data: pixels } = pen.getImageData(0, 0, picture.width, picture.height);
+    const seen = new Set<string>();
+    for (let at = 0; at < pixels.length; at += 404) seen.add(pixels.slice(at, at + 3).join());
+    return seen.size;
+  }, bytes.toString('base64'));
+  expect(colors).toBeGreaterThan(40);
 });

@@ -16,6 +16,7 @@ export const openStore = (job: Job, records: readonly ShopRecord[] = [], canWrit
     canWrite,
     canRecord: canWrite,
     memberName: 'owner',
+    shopName: 'Shop',
     me: 'me',
     asOf: null,
   });

@@ -166,6 +166,7 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
 export const nearJoints: Finder = ({ joints: all, splices, features, state }, context) => {
   const { rules, show } = context;
   const limit = ruleValue(rules, 'joint/hole-distance');
+  const close = Math.min(limit, ruleValue(rules, 'joint/hole-close'));
   const made = new Map(splices.map((outcome) => [outcome.joint.id, outcome.rails]));
   const welds = all.map((joint) => {
     const reaches = (made.get(joint.id) ?? []).map(({ reach }) => reach.weld);
@@ -204,7 +205,7 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
       const stamp = factsOf(feature.kind).untouchable;
       found.push({
         code: stamp ? 'identity-stamp' : 'near-joint',
-        severity: stamp ? 'stop' : 'note',
+        severity: stamp ? 'stop' : readsLess(clear, close, show) ? 'warn' : 'note',
         operation: joint.operation,
         donorX: joint.donorX,
         builtX: x,

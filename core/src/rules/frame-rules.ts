@@ -61,6 +61,14 @@ export const FRAME_RULES = {
     reason: 'A hole beside a weld sits in its heat-affected zone and where the plate wants to end.',
     source: SHOP_PRACTICE,
   },
+  'joint/hole-close': {
+    title: 'Hole or bracket in the heat of a joint',
+    measures: 'length',
+    value: inches(1 / 2),
+    reason:
+      'Nearer than this the steel round it is softened by the weld and pulls out of round, and a crack has an edge to begin at.',
+    source: SHOP_PRACTICE,
+  },
   'joint/bracket-over': {
     title: 'A bracket set over a welded joint',
     measures: 'allowed',

@@ -12,6 +12,7 @@ const open = (canWrite = true) =>
     canWrite,
     canRecord: canWrite,
     memberName: 'owner',
+    shopName: 'Shop',
     me: 'me',
     asOf: null,
   });

@@ -92,6 +92,7 @@ export interface JobState {
   /** May add readings, notes and photos, whether or not the job may be changed. */
   readonly canRecord: boolean;
   readonly memberName: string;
+  readonly shopName: string;
   /** Who is signed in. */
   readonly me: string;
   /** The job is as this device kept it at that time, since the server could not be reached; null where it is the server's. */
@@ -139,7 +140,7 @@ export interface JobStart extends OpenedJob {
 }
 
 /** The state of one open job. Only the job itself is undone and redone. */
-export function createJobStore({ saved, records, bench, canWrite, canRecord, memberName, me, asOf }: JobStart) {
+export function createJobStore({ saved, records, bench, canWrite, canRecord, memberName, shopName, me, asOf }: JobStart) {
   return createStore<JobState>()(
     temporal(
       (): JobState => ({
@@ -179,6 +180,7 @@ export function createJobStore({ saved, records, bench, canWrite, canRecord, mem
         canWrite,
         canRecord,
         memberName,
+        shopName,
         me,
         asOf,
         keepsNothing: false,

@@ -18,6 +18,7 @@ beforeEach(() => {
     canWrite: true,
     canRecord: true,
     memberName: 'fabricator',
+    shopName: 'Shop',
     me: 'me',
     asOf: null,
   });

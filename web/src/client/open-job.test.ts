@@ -13,6 +13,7 @@ const opened = (revision = 1, name = job.name, me = 'me') => ({
   canWrite: true,
   canRecord: true,
   memberName: 'owner',
+  shopName: 'Shop',
   me,
 });
 const KEPT_AT = '2026-05-01T09:00:00.000Z';

@@ -75,6 +75,7 @@ export function keepOpenJob(store: JobStore): () => void {
       canWrite: state.canWrite,
       canRecord: state.canRecord,
       memberName: state.memberName,
+      shopName: state.shopName,
       me: state.me,
       bench,
       version: JOB_VERSION,
@@ -107,7 +108,7 @@ export function catchUp(store: JobStore): () => void {
     if (store.getState().asOf === null) return;
     const answer = await api.openJob(store.getState().id, PATIENCE.kept);
     if (answer.ok) {
-      const { saved, records, canWrite, canRecord, memberName, me } = answer.value;
+      const { saved, records, canWrite, canRecord, memberName, shopName, me } = answer.value;
       // What was changed here meanwhile is brought together with what was saved there.
       await meet(store, saved);
       store.setState({
@@ -115,6 +116,7 @@ export function catchUp(store: JobStore): () => void {
         canWrite,
         canRecord,
         memberName,
+        shopName,
         me,
         asOf: null,
       });

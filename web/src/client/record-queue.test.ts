@@ -21,6 +21,7 @@ const newStore = (): JobStore =>
     canWrite: true,
     canRecord: true,
     memberName: 'owner',
+    shopName: 'Shop',
     me: 'me',
     asOf: null,
   });

@@ -20,6 +20,7 @@ beforeEach(() => {
     canWrite: true,
     canRecord: true,
     memberName: 'owner',
+    shopName: 'Shop',
     me: 'me',
     asOf: null,
   });

@@ -9,6 +9,7 @@ export interface OpenedJob {
   /** May add readings, notes and photos, whether or not the job may be changed. */
   readonly canRecord: boolean;
   readonly memberName: string;
+  readonly shopName: string;
   /** Who is signed in: what is kept on a device is that person's. */
   readonly me: string;
 }

@@ -62,6 +62,7 @@ const open = async (bench = 'cuts') => {
         canWrite
         canRecord
         memberName="owner"
+        shopName="Shop"
         me="me"
         asOf={null}
       />,

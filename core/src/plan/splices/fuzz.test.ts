@@ -132,7 +132,7 @@ it.each([van, sprayer, tour, beach])(
           expect([mass, long, ...flat.outline.flat()].every(Number.isFinite)).toBe(true);
         expect(markSheet(input, result).parts.length).toBeGreaterThanOrEqual(0);
       }),
-      { numRuns: 20 },
+      { numRuns: 20, seed: 3 },
     );
     expect(reckoned).toBeGreaterThan(4);
   },

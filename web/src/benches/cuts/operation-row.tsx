@@ -84,7 +84,7 @@ export function Row({ outcome, index, store, result, canWrite, selected, onSelec
           {thing && <span className="block truncate text-sm leading-4 font-normal text-pencil">{thing}</span>}
           {status === 'refused' && <span className="block text-sm leading-4 font-normal">cannot be done</span>}
         </span>
-        <span className="ml-auto pr-1.5 whitespace-nowrap text-pencil">
+        <span className="ml-auto pr-1 font-label whitespace-nowrap text-pencil">
           {viewOf(operation).figure(operation as never, job.display)}
         </span>
       </button>

@@ -15,6 +15,7 @@ export const GET = endpoint(async ({ member, job }) => {
     canWrite: mayWrite(role),
     canRecord: mayRecord(role),
     memberName: name,
+    shopName: member.shopName,
     me: userId,
   } satisfies OpenedJob);
 });
