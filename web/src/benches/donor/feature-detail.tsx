@@ -6,21 +6,14 @@ import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import { type Choice as ChoiceOf, ORIGIN_CHOICES, words } from '../../ui/table-columns.ts';
+import { type Choice as ChoiceOf, ORIGIN_CHOICES } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
+import { ATTACHMENTS, FACES, MOVABLE } from './feature-choices.ts';
 
 interface FeatureDetailProps extends PartProps {
   readonly feature: Feature;
   readonly index: number;
 }
-
-const FACES = words(['top', 'web-outside', 'web-inside', 'bottom']);
-const ATTACHMENTS = words(['rivets', 'bolts', 'weld', 'hole']);
-const MOVABLE: readonly ChoiceOf[] = [
-  ['no', 'no'],
-  ['re-drill', 'yes, new holes'],
-  ['re-weld', 'yes, welded again'],
-];
 
 /** The feature that is picked: what does not fit in its row, and what the plan makes of it. */
 export function FeatureDetail({

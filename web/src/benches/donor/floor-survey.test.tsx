@@ -35,12 +35,24 @@ describe('walking along the stations', () => {
     expect(now()).toBe(van);
   });
 
+  it('counts as measured what is typed over an assumed figure', () => {
+    const { now } = openBench(parts, van, {}, 'hand');
+    press('One more behind', /^Half-width/, '1', '6', 'Take it');
+    const [, added] = railOf(now().donor.rails, 'left');
+    expect(added).toMatchObject({ halfWidth: inches(16) });
+    expect(added).not.toHaveProperty('origin');
+  });
+
   it('adds one half-way to the next, and takes it out again', () => {
     const { now, store } = openBench(parts, van, {}, 'hand');
     const before = railOf(van.donor.rails, 'left');
     press('One more behind');
     expect(heading()).toBe('Station 2');
-    expect(railOf(now().donor.rails, 'left')[1]).toMatchObject({ x: (before[0]!.x + before[1]!.x) / 2 });
+    // Nobody has measured there yet.
+    expect(railOf(now().donor.rails, 'left')[1]).toMatchObject({
+      x: (before[0]!.x + before[1]!.x) / 2,
+      origin: 'assumed',
+    });
     press('Take it out');
     expect(railOf(now().donor.rails, 'left')).toEqual(before);
     undo(store);

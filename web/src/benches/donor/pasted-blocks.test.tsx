@@ -1,4 +1,4 @@
-import { type Job, USUAL_FIGURES } from '@splay/core';
+import { evaluatePlan, type Job, USUAL_FIGURES } from '@splay/core';
 import { expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -143,4 +143,56 @@ it('a block with a cell that cannot be read is kept as it was pasted, with the r
     expect.stringMatching(/“glued” is none of/),
   ]);
   expect(bench.now()).toBe(job);
+});
+
+it('features are pasted with all their columns, and what is said there is no longer what is usual', () => {
+  const bench = openBench(parts, job, { drawer: 'features' });
+  fireEvent.click(screen.getByRole('checkbox', { name: /^All columns/ }));
+  const table = screen.getByRole('table', { name: 'Features' });
+  const heads = within(table)
+    .getAllByRole('columnheader')
+    .map(({ textContent }) => textContent);
+  const row = [
+    'Perch x',
+    'spring hanger',
+    'left',
+    '20 1/2',
+    '2',
+    '',
+    'web-outside',
+    'rivets',
+    '3',
+    '4',
+    '9/16',
+    're-weld',
+  ];
+  expect(heads.slice(0, row.length)).toHaveLength(row.length);
+  fireEvent.click(within(table.parentElement!).getByRole('button', { name: /^Add/ }));
+  const cells = within(table).getAllByRole('row').at(-1)!.querySelectorAll('input, select');
+  fireEvent.paste(cells[0]!, { clipboardData: { getData: () => `${row.join('\t')}\n` } });
+  expect(within(table).queryAllByRole('alert')).toEqual([]);
+  const pasted = bench.now().donor.features.at(-1)!;
+  expect(pasted).toMatchObject({
+    kind: 'spring-hanger',
+    attachment: 'rivets',
+    ahead: 3 * 25.4,
+    behind: 4 * 25.4,
+    diameter: (9 / 16) * 25.4,
+    movable: 're-weld',
+  });
+  // Its weight is in no column, and stays what is usual.
+  expect(pasted.usual).toEqual(['mass']);
+});
+
+it('a station is inserted behind the one that is picked, on the line to the next, and is assumed until it is typed', () => {
+  const bench = openBench(parts, job, { selected: 'station:both:1', drawer: 'stations' });
+  const before = job.donor.rails.kind === 'mirrored' ? job.donor.rails.stations : job.donor.rails.left;
+  fireEvent.click(screen.getByRole('button', { name: 'Insert a station behind it' }));
+  const { rails } = bench.now().donor;
+  const now = rails.kind === 'mirrored' ? rails.stations : rails.left;
+  expect(now).toHaveLength(before.length + 1);
+  expect(now[2]).toMatchObject({ x: (before[1]!.x + before[2]!.x) / 2, origin: 'assumed' });
+  expect(bench.store.getState().selected).toBe('station:both:2');
+  // The frame itself is as it was: what is inserted lies on its line.
+  expect(evaluatePlan(bench.now()).measures.after.mass).toBeCloseTo(evaluatePlan(job).measures.after.mass, 6);
 });

@@ -3,10 +3,11 @@ import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { ORIGIN_CHOICES } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
-import { stationOf, withStation } from './station-ids.ts';
+import { stationId, stationOf, withStation } from './station-ids.ts';
+import { withOneMore } from './survey-stops.ts';
 
 /** The station that is picked: where it is, how wide and how high the rail is there, and what runs on from it. */
-export function StationDetail({ job, set, disabled, selected }: PartProps) {
+export function StationDetail({ job, set, disabled, selected, onSelect }: PartProps) {
   const picked = stationOf(selected ?? '', job.donor);
   if (!picked) return null;
   const { station, side, index } = picked;
@@ -55,6 +56,22 @@ export function StationDetail({ job, set, disabled, selected }: PartProps) {
         disabled={disabled}
         onChange={(origin) => put(origin === '' ? {} : { origin: origin as NonNullable<Station['origin']> })}
       />
+      <div>
+        <button
+          type="button"
+          className="button"
+          disabled={disabled}
+          onClick={() => {
+            set('Inserted a station', (frame) => withOneMore(frame, side === 'both' ? 'stations' : side, index).frame);
+            onSelect(stationId(side, index + 1));
+          }}
+        >
+          Insert a station behind it
+        </button>
+        <p className="mt-1 text-sm text-pencil">
+          Half-way to the next, on the line between them: assumed until one of its figures is typed.
+        </p>
+      </div>
     </section>
   );
 }

@@ -46,8 +46,14 @@ const railFor = (frame: Frame, list: SurveyList): Rail => railOf(frame.rails, li
 const swapped = <T>(list: readonly T[], old: T, next: T | null): T[] =>
   list.flatMap((entry) => (entry === old ? (next === null ? [] : [next]) : [entry]));
 
+/** An entry without the word that its figures are assumed: one of them is typed now. */
+function typed<T extends { readonly origin?: unknown }>(entry: T): T {
+  const { origin, ...rest } = entry;
+  return origin === 'assumed' ? (rest as T) : entry;
+}
+
 /** The figures of an entry by the keys that hold them; `x` counts from the datum hole. */
-function figuresOf<T extends { readonly x: number }>(
+function figuresOf<T extends { readonly x: number; readonly origin?: unknown }>(
   entry: T,
   names: readonly (readonly [key: keyof T & string, name: string, signed?: boolean])[],
   datum: number,
@@ -59,7 +65,7 @@ function figuresOf<T extends { readonly x: number }>(
       name,
       signed,
       mm: (entry[key] as number) - zero,
-      put: (mm) => put({ ...entry, [key]: mm + zero }),
+      put: (mm) => put({ ...typed(entry), [key]: mm + zero }),
     };
   });
 }
@@ -159,7 +165,8 @@ export function withOneMore(
   }
   const rail = railFor(frame, list);
   const at = railAt(rail, x);
-  const station = { x, halfWidth: at.halfWidth, top: at.top, section: at.section };
+  // Its figures are those of the line between its neighbors: assumed, until one of them is typed.
+  const station: Station = { x, halfWidth: at.halfWidth, top: at.top, section: at.section, origin: 'assumed' };
   const place = rail.filter((other) => other.x < x).length;
   return { id: `station-${place + 1}`, frame: withRail(frame, list, rail.toSpliced(place, 0, station)) };
 }
