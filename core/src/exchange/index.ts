@@ -8,3 +8,4 @@ export { LAYER_COLOURS } from './layer-colours.ts';
 export { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
 export { drawParts } from './part-drawing.ts';
 export { type SpaceDimension, spaceDimensions } from './space-dimensions.ts';
+export { type SurveyRow, type SurveySheet, surveySheet } from './survey-sheet.ts';

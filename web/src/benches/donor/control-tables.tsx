@@ -4,7 +4,6 @@ import {
   datumStation,
   endsOf,
   inches,
-  type ProposedPoint,
   proposedPoints,
   usualMeasurements,
 } from '@splay/core';
@@ -15,6 +14,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import { AddMeasurement } from './add-measurement.tsx';
 import type { PartProps } from './donor-part.tsx';
+import { ProposePoints } from './propose-points.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from '../../ui/table-file.tsx';
 
@@ -101,36 +101,6 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
         }
       />
     </>
-  );
-}
-
-/** Points that the plan asks for, put into the table in one press. */
-function ProposePoints({
-  proposed,
-  set,
-  disabled,
-}: Pick<PartProps, 'set' | 'disabled'> & { readonly proposed: readonly ProposedPoint[] }) {
-  if (proposed.length === 0) return null;
-  return (
-    <p className="my-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm text-pencil">
-      <button
-        type="button"
-        className="button"
-        disabled={disabled}
-        onClick={() =>
-          set('Added control points', (frame) => ({
-            ...frame,
-            controlPoints: [
-              ...frame.controlPoints,
-              ...proposed.map(({ name, x }) => ({ id: freshId('point'), name, x, inboard: 0, down: 0 })),
-            ].toSorted((a, b) => a.x - b.x),
-          }))
-        }
-      >
-        Add the {proposed.length} that the plan asks for
-      </button>
-      both ends, 6 in to each side of every joint, axles, bends
-    </p>
   );
 }
 

@@ -109,11 +109,17 @@ describe('walking along what hangs on the rails', () => {
 
 describe('the lists', () => {
   it('are those of both rails where they mirror, of each where they were measured apart', () => {
-    expect(surveyLists(van.donor).map(([list]) => list)).toEqual(['stations', 'crossmembers', 'features']);
-    expect(surveyLists(sprayer.donor).map(([list]) => list)).toEqual(['left', 'right', 'crossmembers', 'features']);
+    expect(surveyLists(van.donor).map(([list]) => list)).toEqual(['stations', 'crossmembers', 'features', 'controls']);
+    expect(surveyLists(sprayer.donor).map(([list]) => list)).toEqual([
+      'left',
+      'right',
+      'crossmembers',
+      'features',
+      'controls',
+    ]);
   });
 
-  it.each(['left', 'right', 'crossmembers', 'features'] as const)(
+  it.each(['left', 'right', 'crossmembers', 'features', 'controls'] as const)(
     'put every figure of the %s where it belongs',
     (list) => {
       for (const [place, stop] of surveyStops(sprayer.donor, list).entries())
@@ -126,13 +132,43 @@ describe('the lists', () => {
     },
   );
 
-  it.each(['left', 'right', 'crossmembers', 'features'] as const)('grow and shrink by one of the %s', (list) => {
-    const stops = surveyStops(sprayer.donor, list);
-    const more = withOneMore(sprayer.donor, list, stops.length - 1);
-    const grown = surveyStops(more.frame, list);
-    expect(grown).toHaveLength(stops.length + 1);
-    const added = grown.find(({ id }) => id === more.id)!;
-    expect(added.x).toBeCloseTo(stops.at(-1)!.x + inches(12), 9);
-    expect(surveyStops(added.without(), list).map(({ x }) => x)).toEqual(stops.map(({ x }) => x));
+  it.each(['left', 'right', 'crossmembers', 'features', 'controls'] as const)(
+    'grow and shrink by one of the %s',
+    (list) => {
+      const stops = surveyStops(sprayer.donor, list);
+      const more = withOneMore(sprayer.donor, list, stops.length - 1);
+      const grown = surveyStops(more.frame, list);
+      expect(grown).toHaveLength(stops.length + 1);
+      const added = grown.find(({ id }) => id === more.id)!;
+      expect(added.x).toBeCloseTo(stops.at(-1)!.x + inches(12), 9);
+      expect(surveyStops(added.without(), list).map(({ x }) => x)).toEqual(stops.map(({ x }) => x));
+    },
+  );
+});
+
+describe('control points at the frame', () => {
+  it('are added as the plan asks for them, walked along, and one that is taken out takes its measurements with it', () => {
+    const bare = { ...van, donor: { ...van.donor, controlPoints: [], controlMeasurements: [] } };
+    const { now } = openBench(parts, bare, {}, 'hand');
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'controls' } });
+    press(/^Add the \d+ that the plan asks for$/);
+    const points = now().donor.controlPoints;
+    expect(points.length).toBeGreaterThan(5);
+    expect(heading()).toBe(points[0]!.name);
+    press('1', 'Take it');
+    expect(now().donor.controlPoints[0]!.x).not.toBe(points[0]!.x);
+    const measured = openBench(parts, van, {}, 'hand');
+    const [, , , taken] = surveyStops(van.donor, 'controls');
+    const without = taken!.without();
+    expect(without.controlPoints).toHaveLength(van.donor.controlPoints.length - 1);
+    expect(JSON.stringify(without.controlMeasurements)).not.toContain(taken!.id);
+    expect(measured.now()).toBe(van);
+  });
+
+  it('have a picture taken of what stands at the frame, where that has a name', () => {
+    openBench(parts, van, {}, 'hand');
+    expect(screen.queryByText('Photo')).toBeNull();
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'features' } });
+    expect(screen.getByText('Photo')).toBeTruthy();
   });
 });

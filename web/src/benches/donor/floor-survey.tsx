@@ -1,14 +1,19 @@
-import { type Frame, measuringGuide } from '@splay/core';
+import { type Frame, measuringGuide, proposedPoints } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { change } from '../../client/job-store.ts';
+import { change, recordNow } from '../../client/job-store.ts';
 import { editProblems } from '../../ui/check-edit.ts';
+import { PhotoStrip } from '../../ui/photo-strip.tsx';
 import { SurveyWalk } from '../../ui/survey-walk.tsx';
 import { FloorFeature } from './floor-feature.tsx';
+import { ProposePoints } from './propose-points.tsx';
 import { type SurveyList, surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 
+/** What a picture taken on a walk is of; a station has no name of its own to keep one by. */
+const OF: Partial<Record<SurveyList, 'crossmember' | 'feature'>> = { crossmembers: 'crossmember', features: 'feature' };
+
 /** The donor at the frame: walk along it one thing at a time, and type each figure with a thumb. */
-export function FloorSurvey({ store, job, canWrite, onLook }: BenchProps) {
+export function FloorSurvey({ store, job, result, canWrite, canRecord, records, onRecord, onLook }: BenchProps) {
   const { donor, display } = job;
   const lists = surveyLists(donor);
   const [asked, setAsked] = useState<SurveyList>('stations');
@@ -43,6 +48,23 @@ export function FloorSurvey({ store, job, canWrite, onLook }: BenchProps) {
                     features: donor.features.map((other) => (other.id === changed.id ? changed : other)),
                   })
                 }
+              />
+            )}
+            {stop && OF[list] && (
+              <PhotoStrip
+                key={stop.id}
+                of={{ kind: OF[list], id: stop.id }}
+                name={stop.name}
+                records={records}
+                disabled={!canRecord}
+                onPhoto={(photo) => onRecord(recordNow(store, 'photo', photo))}
+              />
+            )}
+            {list === 'controls' && (
+              <ProposePoints
+                proposed={proposedPoints(donor, result)}
+                disabled={!canWrite}
+                set={(label, next) => put(label, next(donor))}
               />
             )}
             {canWrite && donor.rails.kind === 'mirrored' && list === 'stations' && (

@@ -1,6 +1,8 @@
 import {
+  type ControlPoint,
   type Crossmember,
   datumStation,
+  endsOf,
   type Feature,
   type Frame,
   inches,
@@ -16,7 +18,7 @@ import { freshId } from '../../client/fresh-id.ts';
 import type { SurveyFigure, SurveyStop } from '../../ui/survey-walk.tsx';
 
 /** What is walked along at the frame, one thing at a time; `stations` are those of both rails where they mirror. */
-export type SurveyList = 'stations' | Side | 'crossmembers' | 'features';
+export type SurveyList = 'stations' | Side | 'crossmembers' | 'features' | 'controls';
 
 type Figure = SurveyFigure<Frame>;
 type Stop = SurveyStop<Frame>;
@@ -32,6 +34,7 @@ export function surveyLists({ rails }: Frame): readonly (readonly [list: SurveyL
         ] as const)),
     ['crossmembers', 'Crossmembers'],
     ['features', 'Brackets, holes, marks'],
+    ['controls', 'Control points'],
   ];
 }
 
@@ -91,6 +94,28 @@ export function surveyStops(frame: Frame, list: SurveyList): Stop[] {
         x: member.x,
         figures: figuresOf(member, names, datum, (next) => put(member, next)),
         without: () => put(member, null),
+      }));
+    }
+    case 'controls': {
+      const put = (old: ControlPoint, next: ControlPoint | null): Frame => ({
+        ...frame,
+        controlPoints: swapped(frame.controlPoints, old, next),
+        // A measurement from a point that is taken out goes with it.
+        controlMeasurements: next
+          ? frame.controlMeasurements
+          : frame.controlMeasurements.filter((each) => endsOf(each).every(({ point }) => point !== old.id)),
+      });
+      const names = [
+        ['x', 'From datum'],
+        ['inboard', 'In from the outside'],
+        ['down', 'Below top'],
+      ] as const;
+      return inOrder(frame.controlPoints).map((point) => ({
+        id: point.id,
+        name: point.name,
+        x: point.x,
+        figures: figuresOf<ControlPoint & { readonly origin?: never }>(point, names, datum, (next) => put(point, next)),
+        without: () => put(point, null),
       }));
     }
     case 'features': {
@@ -162,6 +187,11 @@ export function withOneMore(
     const id = freshId('feature');
     const feature = { ...newHole(id, x), id, name: `Hole ${frame.features.length + 1}` };
     return { id, frame: { ...frame, features: [...frame.features, feature] } };
+  }
+  if (list === 'controls') {
+    const id = freshId('point');
+    const point = { id, name: `Point ${frame.controlPoints.length + 1}`, x, inboard: 0, down: 0 };
+    return { id, frame: { ...frame, controlPoints: inOrder([...frame.controlPoints, point]) } };
   }
   const rail = railFor(frame, list);
   const at = railAt(rail, x);
