@@ -29,6 +29,12 @@ describe('a survey sheet', () => {
     if (rails.kind !== 'measured') throw new Error('the sprayer has two rails');
     for (const side of ['left', 'right'] as const)
       expect(rows.filter((row) => row.side === side && /^Station/.test(row.what))).toHaveLength(rails[side].length);
+    expect(rows.find(({ what }) => what === 'Station 1')!.blanks).toEqual([
+      'half-width',
+      'top height',
+      'depth',
+      'wall',
+    ]);
     const assumed = {
       ...sprayer,
       donor: { ...sprayer.donor, axles: axles.map((axle) => ({ ...axle, origin: 'assumed' as const })) },

@@ -23,6 +23,7 @@ export interface SurveySheet {
 
 const BLANKS = {
   station: ['half-width left', 'half-width right', 'top height left', 'top height right'],
+  'station of a rail': ['half-width', 'top height', 'depth', 'wall'],
   crossmember: ['wide along the rail', 'deep', 'below the top', 'fixed by'],
   feature: ['down from the top', 'reach ahead', 'reach behind', 'hole'],
   axle: ['height of its middle', 'tire radius', 'track', 'axle rating'],
@@ -42,7 +43,7 @@ function entriesOf({ rails, crossmembers, features, axles }: Frame): readonly En
   return [
     ...sides.flatMap((side) =>
       railOf(rails, side === 'right' ? 'right' : 'left').map((station, index) =>
-        entry('station', station, `Station ${index + 1}`, side),
+        entry(side === 'both' ? 'station' : 'station of a rail', station, `Station ${index + 1}`, side),
       ),
     ),
     ...crossmembers.map((member) => entry('crossmember', member, member.name)),
@@ -51,24 +52,30 @@ function entriesOf({ rails, crossmembers, features, axles }: Frame): readonly En
   ].sort((a, b) => a.x - b.x);
 }
 
-/** Size of the numbers, how far the first row of them is off the frame, and the least room from one to the next, mm. */
-const [TALL, OFF, ROOM] = [80, 110, 1.5];
+/** Size of the numbers where there is room for them, and where there is little; how far off the frame they stand, mm. */
+const [TALL, LEAST, OFF] = [80, 45, 130];
+/** Room that a number takes for each of its digits, and beside the next, as a share of its size. */
+const [DIGIT, APART] = [0.6, 0.5];
 
-/** Numbers over and under the frame in turn, each in the first row where it meets no other, with a line to its place. */
-function numbersOf(rows: readonly (SurveyRow & { readonly x: number })[], low: number, high: number): readonly Shape[] {
-  const ends = { over: [] as number[], under: [] as number[] };
+/** Numbers over and under the frame in turn, each beside the one before it, with a line to its place. */
+function numbersOf(
+  rows: readonly (SurveyRow & { readonly x: number })[],
+  { low, high, long }: { readonly low: number; readonly high: number; readonly long: number },
+): readonly Shape[] {
+  const wide = (number: number) => String(number).length * DIGIT;
+  const room = rows.reduce((sum, { number }) => sum + wide(number) + APART, 0) / 2;
+  const size = Math.max(LEAST, Math.min(TALL, long / Math.max(room, 1)));
+  const ends = { over: -Infinity, under: -Infinity };
   return rows.flatMap(({ number, x }): Shape[] => {
     const where = number % 2 === 1 ? 'over' : 'under';
-    const width = String(number).length * TALL * 0.6;
-    const from = x - width / 2;
-    const free = ends[where].findIndex((end) => end + TALL * (ROOM - 1) <= from);
-    const row = free < 0 ? ends[where].length : free;
-    ends[where][row] = from + width;
-    const out = OFF + row * TALL * ROOM;
-    const [edge, foot] = where === 'over' ? [high, high + out] : [low, low - out - TALL];
+    const width = wide(number) * size;
+    const from = Math.max(x - width / 2, ends[where] + APART * size);
+    ends[where] = from + width;
+    const [edge, foot] = where === 'over' ? [high, high + OFF] : [low, low - OFF];
+    const at = where === 'over' ? foot + size * 0.15 : foot - size * 0.9;
     return [
-      { kind: 'line', layer: 'CROSSMEMBERS', from: [x, edge], to: [x, where === 'over' ? foot : foot + TALL] },
-      { kind: 'text', layer: 'TEXT', at: [from, foot + TALL * 0.1], height: TALL, text: String(number) },
+      { kind: 'line', layer: 'CROSSMEMBERS', from: [x, edge], to: [from + width / 2, foot] },
+      { kind: 'text', layer: 'TEXT', at: [from, at], height: size, text: String(number) },
     ];
   });
 }
@@ -86,6 +93,11 @@ export function surveySheet(job: PlanInput): SurveySheet {
     ({ kind, layer }) => kind !== 'text' && layer !== 'DONOR',
   );
   const heights = drawn.flatMap((shape) => (shape.kind === 'outline' ? shape.points.map(([, z]) => z) : []));
-  const numbers = numbersOf(numbered, Math.min(0, ...heights), Math.max(0, ...heights));
+  const xs = drawn.flatMap((shape) => (shape.kind === 'outline' ? shape.points.map(([x]) => x) : []));
+  const numbers = numbersOf(numbered, {
+    low: Math.min(...heights),
+    high: Math.max(...heights),
+    long: Math.max(...xs) - Math.min(...xs),
+  });
   return { outline: [...drawn, ...numbers], rows: numbered.map(({ x: _, ...row }) => row) };
 }

@@ -77,7 +77,7 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
   return (
     <section aria-label="Look around" className="flex min-h-0 min-w-0 flex-1 flex-col bg-paper">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-graphite bg-bench px-3 py-1.5">
-        <h2 className="heading text-lg">Look around</h2>
+        <h2 className="heading text-lg max-xl:sr-only">Look around</h2>
         <div role="group" aria-label="Seen from" className="flex gap-1">
           {VIEWS.map(([view, name]) => (
             <button
@@ -110,9 +110,10 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
           Before
         </label>
         <label className="flex items-center gap-2 text-sm">
-          Opened at the joints
+          Opened
           <input
             type="range"
+            aria-label="Opened at the joints"
             className="h-9 w-24"
             min={0}
             max={600}

@@ -107,7 +107,7 @@ export function surveyStops(frame: Frame, list: SurveyList): Stop[] {
       });
       const names = [
         ['x', 'From datum'],
-        ['inboard', 'In from the outside'],
+        ['inboard', 'Inboard'],
         ['down', 'Below top'],
       ] as const;
       return inOrder(frame.controlPoints).map((point) => ({
