@@ -9,3 +9,4 @@ export { readTable, type TableColumn, type TableRow, writeTable } from './table.
 export { drawParts } from './part-drawing.ts';
 export { type SpaceDimension, spaceDimensions } from './space-dimensions.ts';
 export { type SurveyRow, type SurveySheet, surveySheet } from './survey-sheet.ts';
+export { LISTED_KINDS, type ListedKind, type ListedPoint, pointsOfCsv, pointsOfDxf, withPoints } from './point-list.ts';

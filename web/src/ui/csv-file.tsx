@@ -4,15 +4,25 @@ import { type ChangeEvent, useState } from 'react';
 interface CsvFileProps {
   /** What the table holds, in words: `stations`. */
   readonly name: string;
-  /** Where it is saved from. */
-  readonly href: string;
+  /** Where it is saved from, if it can be. */
+  readonly href?: string;
+  /** What is pressed to load one, and the files that it takes. */
+  readonly load?: string;
+  readonly accept?: string;
   readonly disabled: boolean;
   /** Takes the text of a file and says what it did. @throws InputError when the file is not right */
-  readonly onText: (text: string, file: string) => string;
+  readonly onText: (text: string, file: string) => string | Promise<string>;
 }
 
 /** A table out as CSV, and in again; a file that is not right changes nothing and every reason is said. */
-export function CsvFile({ name, href, disabled, onText }: CsvFileProps) {
+export function CsvFile({
+  name,
+  href,
+  load: say = 'Load from CSV',
+  accept = '.csv,text/csv,text/plain',
+  disabled,
+  onText,
+}: CsvFileProps) {
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [done, setDone] = useState('');
   const load = async (event: ChangeEvent<HTMLInputElement>) => {
@@ -21,7 +31,7 @@ export function CsvFile({ name, href, disabled, onText }: CsvFileProps) {
     if (!file) return;
     setDone('');
     try {
-      setDone(onText(await file.text(), file.name));
+      setDone(await onText(await file.text(), file.name));
       setProblems([]);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
@@ -31,17 +41,19 @@ export function CsvFile({ name, href, disabled, onText }: CsvFileProps) {
   return (
     <div className="mt-3 text-sm">
       <p className="flex items-center gap-3">
-        <a className="underline" href={href} download>
-          Save as CSV
-        </a>
+        {href !== undefined && (
+          <a className="underline" href={href} download>
+            Save as CSV
+          </a>
+        )}
         <label className={`underline ${disabled ? 'text-pencil' : 'cursor-pointer'}`}>
-          Load from CSV
+          {say}
           <input
             type="file"
-            accept=".csv,text/csv,text/plain"
+            accept={accept}
             className="sr-only"
             disabled={disabled}
-            aria-label={`Load ${name} from a CSV file`}
+            aria-label={href === undefined ? say : `Load ${name} from a CSV file`}
             onChange={(event) => void load(event)}
           />
         </label>

@@ -102,6 +102,32 @@ describe('control points', () => {
   });
 });
 
+describe('a point list that was measured elsewhere', () => {
+  const load = (text: string, name = 'points.csv') =>
+    fireEvent.change(screen.getByLabelText('Load a point list, CSV or DXF'), {
+      // The page of the tests has files without their text.
+      target: { files: [Object.assign(new File([text], name), { text: () => Promise.resolve(text) })] },
+    });
+
+  it('comes in as one step of undo, and says what came', async () => {
+    const { now, store } = openBench(parts, van);
+    load('name,what,x [in],y [in],diameter [in]\nHole x,hole,20 1/2,-16,9/16\nTarget x,point,30,15,\n');
+    expect(await screen.findByText(/points\.csv: 0 stations, 1 hole and 1 control point\./)).toBeTruthy();
+    expect(now().donor.features.at(-1)).toMatchObject({ name: 'Hole x', side: 'left' });
+    undo(store);
+    expect(now()).toBe(van);
+  });
+
+  it('says with its line what lies on no rail, and changes nothing', async () => {
+    const { now } = openBench(parts, van);
+    load('name,x [in],y [in]\nTarget x,900,15\n');
+    expect((await screen.findByRole('alert')).textContent).toMatch(/line 2: Target x lies on no rail/);
+    load('nothing', 'frame.dxf');
+    expect(await screen.findByText(/not a DXF file|does not say/)).toBeTruthy();
+    expect(now()).toBe(van);
+  });
+});
+
 describe('the material', () => {
   it('is picked from the usual grades, and one that must not be welded says so', async () => {
     const { now } = open(van, 'frame');

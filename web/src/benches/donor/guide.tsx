@@ -2,6 +2,7 @@ import { type Ask, itemOf, type Job, measuringGuide, writeItem } from '@splay/co
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
 import { AskTable } from '../../ui/ask-table.tsx';
 import { KeepInLibrary } from '../../ui/library-tools.tsx';
+import { PointListFile } from './point-list-file.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 
 interface GuideProps {
@@ -60,7 +61,7 @@ export function Guide({ store, job, canWrite, onPart }: GuideProps) {
       <PanelHeading>On paper, and in files</PanelHeading>
       <p className="flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">
         <a className="button" href={`/print/${id}/survey`} target="_blank" rel="noreferrer">
-          Blank survey sheet
+          Survey sheet
         </a>
         {(['side', 'plan'] as const).flatMap((view) =>
           (['dxf', 'svg'] as const).map((as) => (
@@ -70,6 +71,7 @@ export function Guide({ store, job, canWrite, onPart }: GuideProps) {
           )),
         )}
       </p>
+      <PointListFile store={store} disabled={!canWrite} />
     </>
   );
 }
