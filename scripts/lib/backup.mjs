@@ -39,8 +39,12 @@ export function outdated(names) {
   return made.filter((name) => !kept.has(name));
 }
 
-function must(bin, program, args) {
-  const { status, stderr } = spawnSync(join(bin, program), args, { encoding: 'utf8' });
+/** Runs a program of PostgreSQL on a database. The password goes in its environment: arguments stand in the list of processes. */
+function must({ bin }, program, url, args) {
+  const at = new URL(url);
+  const env = { ...process.env, PGPASSWORD: decodeURIComponent(at.password) };
+  at.password = '';
+  const { status, stderr } = spawnSync(join(bin, program), ['--dbname', at.href, ...args], { encoding: 'utf8', env });
   if (status !== 0) throw new Error(`${program} failed: ${stderr.trim().split('\n').slice(-3).join(' ')}`);
 }
 
@@ -70,14 +74,15 @@ const countsAt = (url) =>
   });
 
 /** Brings a file back into a database of a new name, with the owner of the one that is there. */
-async function bringBack({ bin, url }, file, name) {
+async function bringBack(place, file, name) {
+  const { url } = place;
   await connected(databaseIn(url, 'postgres'), async (client) => {
     const { rows } = await client.query('select pg_get_userbyid(datdba) as owner from pg_database where datname = $1', [
       new URL(url).pathname.slice(1),
     ]);
     await client.query(`create database "${name}" owner "${rows[0].owner}"`);
   });
-  must(bin, 'pg_restore', ['--exit-on-error', '-d', databaseIn(url, name), file]);
+  must(place, 'pg_restore', databaseIn(url, name), ['--exit-on-error', file]);
 }
 
 const drop = (url, name) =>
@@ -108,7 +113,7 @@ export async function makeBackup(place, folder) {
   const file = join(folder, nameAt(at));
   const before = await countsAt(place.url);
   try {
-    must(place.bin, 'pg_dump', ['--format=custom', '--file', `${file}.part`, place.url]);
+    must(place, 'pg_dump', place.url, ['--format=custom', '--file', `${file}.part`]);
     const held = await prove(place, `${file}.part`);
     // Nothing that was there when it began is missing from it.
     for (const table of ['job_revisions', 'records', 'attachments', 'jobs'])

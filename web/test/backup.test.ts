@@ -1,4 +1,4 @@
-import { readdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { makeBackup, outdated, restoreBackup, timeOf } from '../../scripts/lib/backup.mjs';
@@ -59,6 +59,27 @@ it('a backup made under way, proved and brought back, has all that was there the
   await closeDatabase();
   process.env.DATABASE_URL = process.env.DATABASE_URL!.replace(/\/splay$/, `/${old}`);
   expect((await listJobs(owner)).map((one) => one.id).toSorted()).toEqual([id, later.id].toSorted());
+});
+
+it('the password of the database stands in no list of processes', async () => {
+  const bin = join(folder, 'stand-ins');
+  const log = join(folder, 'started.log');
+  mkdirSync(bin);
+  writeFileSync(
+    join(bin, 'pg_dump'),
+    `#!/bin/sh\nprintf '%s\\n' "$@" "in its environment: $PGPASSWORD" > '${log}'\nexit 1\n`,
+    {
+      mode: 0o755,
+    },
+  );
+  const url = own.url();
+  const password = decodeURIComponent(new URL(url).password);
+  expect(password.length).toBeGreaterThan(8);
+  await expect(makeBackup({ bin, url }, join(folder, 'never'))).rejects.toThrow(/pg_dump failed/);
+  const [environment, ...started] = readFileSync(log, 'utf8').trim().split('\n').toReversed();
+  expect(environment).toBe(`in its environment: ${password}`);
+  expect(started).toEqual(expect.arrayContaining([expect.stringMatching(/^postgres(ql)?:/), '--format=custom']));
+  expect(started.join(' ')).not.toContain(password);
 });
 
 it('a file that is no backup is refused, and what is there stays', async () => {

@@ -152,6 +152,7 @@ describe('files of the parts', () => {
     ['as=dwg', 'as', /dxf, svg or pdf/],
     ['', 'as', /dxf, svg or pdf/],
     ['as=pdf&paper=a9', 'paper', /a4 or letter/],
+    ['as=pdf&paper=constructor', 'paper', /a4 or letter/],
   ])('what is asked for wrongly is refused with what to ask for: %s', async (query, path, words) => {
     const answer = await parts(query);
     expect(answer.status).toBe(422);

@@ -1,7 +1,7 @@
 import { InputError } from '@splay/core';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { download, notAllowed } from '../../../../server/http/problem.ts';
-import { PAPERS, type Paper } from '../../../../server/pdf/sheet.ts';
+import { paperOf } from '../../../../server/http/sheet-endpoint.ts';
 import { NotFound } from '../../../../server/services/errors.ts';
 import { kept } from '../../../../server/threads/kept.ts';
 import { inThread } from '../../../../server/threads/pool.ts';
@@ -20,14 +20,13 @@ const refuse = (path: string, message: string): never => {
 export const GET = endpoint(async ({ member, job: id, url }) => {
   const head = await readJob(member, id);
   const { job } = head;
-  const [as, mark, paper] = ['as', 'part', 'paper'].map((key) => url.searchParams.get(key));
+  const [as, mark] = ['as', 'part'].map((key) => url.searchParams.get(key));
+  const paper = paperOf(url);
   const of = url.searchParams.get('of') ?? 'joints';
   if (of !== 'joints' && of !== 'mounts') return refuse('of', 'Parts are of joints or of mounts.');
   if (as !== 'dxf' && as !== 'svg' && as !== 'pdf') return refuse('as', 'The format is dxf, svg or pdf.');
-  const chosen = paper ?? 'a4';
-  if (!(chosen in PAPERS)) return refuse('paper', 'The paper is a4 or letter.');
   const name = `${job.name} ${mark ?? (of === 'mounts' ? 'mount parts' : 'parts')}`;
-  const asked = { of, mark: mark ?? null, as, paper: chosen as Paper, name } as const;
+  const asked = { of, mark: mark ?? null, as, paper, name } as const;
   const file = await kept(`parts ${id} ${head.revision} ${JSON.stringify(asked)}`, () =>
     inThread('partsFile', head, asked),
   );
