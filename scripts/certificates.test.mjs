@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { X509Certificate } from 'node:crypto';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, get } from 'node:https';
 import { isIP } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -18,9 +18,11 @@ beforeEach(() => {
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 /** What openssl, which knows nothing of us, says of a chain. */
-const verified = ({ authority, cert }) => {
+const verified = ({ authority, cert }, ...more) => {
   try {
-    return execFileSync('openssl', ['verify', '-x509_strict', '-CAfile', authority, cert], { encoding: 'utf8' });
+    return execFileSync('openssl', ['verify', '-x509_strict', ...more, '-CAfile', authority, cert], {
+      encoding: 'utf8',
+    });
   } catch (error) {
     return String(error.stderr);
   }
@@ -72,6 +74,64 @@ it('the authority cannot speak for a site of the world, whoever has its key', as
   expect(verified(address)).toMatch(/permitted subtree violation/);
   expect(['10.1.2.3', '172.31.0.1', '192.168.0.1'].map(isPrivate)).toEqual([true, true, true]);
   expect(['172.32.0.1', '203.0.113.9', '8.8.8.8'].map(isPrivate)).toEqual([false, false, false]);
+});
+
+/** A certificate that somebody who has the authority's key signs with it, and what openssl says of it for a purpose. */
+function signed({ authority }, extensions, purpose) {
+  const at = (name) => join(folder, name);
+  const openssl = (...args) => execFileSync('openssl', args, { stdio: 'pipe' });
+  openssl(
+    'req',
+    '-new',
+    '-newkey',
+    'ec',
+    '-pkeyopt',
+    'ec_paramgen_curve:P-256',
+    '-nodes',
+    ...['-subj', '/CN=x'],
+    ...['-keyout', at('x.key')],
+    ...['-out', at('x.csr')],
+  );
+  writeFileSync(
+    at('x.ext'),
+    `basicConstraints=critical,CA:FALSE\nsubjectKeyIdentifier=hash\nauthorityKeyIdentifier=keyid\n${extensions}\n`,
+  );
+  openssl(
+    'x509',
+    '-req',
+    '-in',
+    at('x.csr'),
+    '-CA',
+    authority,
+    '-CAkey',
+    join(folder, 'tls', 'authority.key'),
+    '-CAcreateserial',
+    '-days',
+    '9',
+    '-extfile',
+    at('x.ext'),
+    '-out',
+    at('x.crt'),
+  );
+  return verified({ authority, cert: at('x.crt') }, '-purpose', purpose);
+}
+
+it('whoever has its key can sign no mail, no program and no address of a page with it', async () => {
+  const made = await certificates(folder, NAMES);
+  const server = 'extendedKeyUsage=serverAuth\nsubjectAltName=';
+  expect(signed(made, `${server}DNS:localhost`, 'sslserver')).toMatch(/OK/);
+  expect(signed(made, `${server}DNS:localhost,email:owner@shop.example`, 'sslserver')).toMatch(
+    /permitted subtree violation/,
+  );
+  expect(signed(made, `${server}DNS:localhost,URI:https://bank.example/`, 'sslserver')).toMatch(
+    /permitted subtree violation/,
+  );
+  expect(signed(made, 'extendedKeyUsage=emailProtection', 'smimesign')).toMatch(/purpose/);
+  // Programs are signed under a purpose of their own: the authority says that it has one only.
+  const said = execFileSync('openssl', ['x509', '-in', made.authority, '-noout', '-ext', 'extendedKeyUsage'], {
+    encoding: 'utf8',
+  });
+  expect(said).toMatch(/critical\s+TLS Web Server Authentication\s*$/);
 });
 
 it('whoever trusts the authority gets through, and nobody else', async () => {

@@ -128,6 +128,8 @@ async function authorityIn(x509, certFile, keyFile, now) {
     extensions: [
       new x509.BasicConstraintsExtension(true, 0, true),
       new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
+      // What it signs may speak for a server, and neither sign mail nor programs.
+      new x509.ExtendedKeyUsageExtension([x509.ExtendedKeyUsage.serverAuth], true),
       await nameConstraints(x509),
       await x509.SubjectKeyIdentifierExtension.create(publicKey),
     ],
@@ -146,6 +148,9 @@ async function nameConstraints(x509) {
     permittedSubtrees: new GeneralSubtrees([
       ...['localhost', 'local'].map((dNSName) => subtree({ dNSName })),
       ...PRIVATE.map((iPAddress) => subtree({ iPAddress })),
+      // A domain that nobody can have (RFC 2606): no mail address and no address of a page is left to speak for.
+      subtree({ rfc822Name: '.invalid' }),
+      subtree({ uniformResourceIdentifier: '.invalid' }),
     ]),
   });
   return new x509.Extension('2.5.29.30', true, AsnConvert.serialize(constraints));
