@@ -33,7 +33,7 @@ function canDraw(): boolean {
 }
 
 /** A frame as it is drawn in space. */
-function useFrame3d({ donor }: Job, result: PlanResult, withLines: boolean, found: SpaceFrame['found']): SpaceFrame {
+function useSpaceFrame({ donor }: Job, result: PlanResult, withLines: boolean, found: SpaceFrame['found']): SpaceFrame {
   const scene = useMemo(() => sceneOf(donor, result), [donor, result]);
   const lines = useMemo(() => (withLines ? spaceDimensions(result) : []), [withLines, result]);
   return useMemo(() => ({ scene, lines, found }), [scene, lines, found]);
@@ -62,8 +62,8 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
   const found = share === 1 ? [] : solid.found;
   const places = useMemo(() => (open === 0 ? solid.found.map(({ at }) => at) : NONE), [open, solid.found]);
   const lengths = measured && open === 0;
-  const before = useFrame3d(job, donor, lengths, NONE);
-  const planned = useFrame3d(job, result, lengths, places);
+  const before = useSpaceFrame(job, donor, lengths, NONE);
+  const planned = useSpaceFrame(job, result, lengths, places);
   const drawn = [...(share > 0 ? before.scene : []), ...(share < 1 ? planned.scene : [])];
   const there = SCENE_LAYERS.filter((layer) => drawn.some((mesh) => mesh.layer === layer));
   const clashes = (share === 1 ? donor : result).seats.flatMap((seat) => seat.clashes);
