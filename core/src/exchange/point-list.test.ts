@@ -119,7 +119,7 @@ describe('what a list brings', () => {
     line: 'line 2',
   });
 
-  it('a station beside others stands between them; one that is there is measured anew', () => {
+  it('a station beside others stands between them; one that is there is measured again', () => {
     const [first, second] = rail;
     const between = (first!.x + second!.x) / 2;
     const { rails } = take([listed('station', between - datum, -410, 4)]).donor;
@@ -131,9 +131,9 @@ describe('what a list brings', () => {
       top: 4,
       section: first!.section,
     });
-    const anew = take([listed('station', second!.x + 5 - datum, -411)]).donor.rails;
-    expect(anew.kind === 'mirrored' && anew.stations).toHaveLength(rail.length);
-    expect(anew.kind === 'mirrored' && anew.stations[1]).toMatchObject({
+    const again = take([listed('station', second!.x + 5 - datum, -411)]).donor.rails;
+    expect(again.kind === 'mirrored' && again.stations).toHaveLength(rail.length);
+    expect(again.kind === 'mirrored' && again.stations[1]).toMatchObject({
       x: expect.closeTo(second!.x + 5, 6),
       halfWidth: 411,
     });
@@ -164,7 +164,7 @@ describe('what a list brings', () => {
     expect(controlPoints.map((each) => each.x)).toEqual(controlPoints.map((each) => each.x).toSorted((a, b) => a - b));
   });
 
-  it('what lies on no rail is told with its line, all at once, and nothing is taken', () => {
+  it('what lies on no rail is named with its line, all at once, and nothing is taken', () => {
     const far = said(() => take([listed('point', 1e5, 400), { ...listed('hole', -1e5, 400), line: 'line 7' }]));
     expect(far).toMatch(/line 2: Listed point lies on no rail/);
     expect(far).toMatch(/line 7: Listed hole lies on no rail: the rails run from −\d+.* to \d+/);

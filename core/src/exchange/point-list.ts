@@ -29,11 +29,11 @@ export interface ListedPoint {
   readonly name: string;
   readonly x: number;
   readonly y: number;
-  /** null where the list has no heights: nothing is said of it then. */
+  /** null where the list has no heights: its height is unknown. */
   readonly z: number | null;
   /** Of a hole, mm; 0 where the list does not say. */
   readonly diameter: number;
-  /** Where it stands in the file, for what is said of it. */
+  /** Where it stands in the file, for error messages. */
   readonly line: string;
 }
 
@@ -137,7 +137,7 @@ function parsedDxf(text: string): ReturnType<DxfParser['parseSync']> {
   }
 }
 
-/** Stations nearer to a listed one than this are the same, measured anew, mm. */
+/** Stations nearer to a listed one than this are the same, measured again, mm. */
 const SAME = inches(1);
 
 /** A rail with the stations of a list: each takes the place of the one that is there already, or stands between two. */

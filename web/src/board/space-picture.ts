@@ -15,7 +15,7 @@ const [PAPER, INK] = ['#f4f1e8', '#1d1c1a'];
  * The view in space as a picture with the shop and the job under it.
  *
  * @param view What was just drawn.
- * @param words What is said of it.
+ * @param words The words in the strip and beside the line.
  */
 export function pictureOf(view: HTMLCanvasElement, words: PictureWords): HTMLCanvasElement {
   const { width, height } = view;

@@ -41,7 +41,7 @@ const DIRECTIONS: Readonly<Record<ViewFrom, readonly [number, number, number]>> 
   above: [0, -0.02, 1.2],
   rear: [1.1, 0, 0.2],
 };
-const METRE = 1e-3;
+const METER = 1e-3;
 /** A view that is narrower for its height than this is looked at from farther away. */
 const WIDE = 1.75;
 /** Faces that meet at less than this are drawn as one round face, rad, and have no edge between them, degrees. */
@@ -84,13 +84,13 @@ export function SpaceView({ before, planned, share, hidden, format, open, from, 
           {scene
             .filter(({ layer }) => !hidden.includes(layer))
             .map((mesh) => (
-              <OneMesh key={`${mesh.layer} ${mesh.piece}`} mesh={mesh} shift={(mesh.piece ?? 0) * open * METRE} />
+              <OneMesh key={`${mesh.layer} ${mesh.piece}`} mesh={mesh} shift={(mesh.piece ?? 0) * open * METER} />
             ))}
           {lines.map((line) => (
             <SpaceLine key={line.name} line={line} format={format} />
           ))}
           {found.map(([x, y, z]) => (
-            <mesh key={`${x} ${y} ${z}`} position={[x * METRE, y * METRE, z * METRE]} renderOrder={1}>
+            <mesh key={`${x} ${y} ${z}`} position={[x * METER, y * METER, z * METER]} renderOrder={1}>
               <sphereGeometry args={[0.06, 20, 12]} />
               <meshBasicMaterial color="#b3261e" transparent opacity={0.75} depthTest={false} />
             </mesh>
@@ -178,7 +178,7 @@ function shapesOf({ positions, indices }: SceneMesh): {
   readonly edges: BufferGeometry;
 } {
   const plain = new BufferGeometry();
-  plain.setAttribute('position', new BufferAttribute(new Float32Array(positions.map((mm) => mm * METRE)), 3));
+  plain.setAttribute('position', new BufferAttribute(new Float32Array(positions.map((mm) => mm * METER)), 3));
   plain.setIndex(new BufferAttribute(new Uint32Array(indices), 1));
   const made = { faces: toCreasedNormals(plain, ROUND), edges: new EdgesGeometry(plain, EDGE) };
   plain.dispose();
@@ -237,8 +237,8 @@ function extentOf(scene: readonly SceneMesh[]): Extent {
     middle: low
       .clone()
       .add(high)
-      .multiplyScalar(METRE / 2),
-    size: Math.max(1, low.distanceTo(high) * METRE),
-    ground: low.z * METRE,
+      .multiplyScalar(METER / 2),
+    size: Math.max(1, low.distanceTo(high) * METER),
+    ground: low.z * METER,
   };
 }

@@ -145,7 +145,7 @@ it('a block with a cell that cannot be read is kept as it was pasted, with the r
   expect(bench.now()).toBe(job);
 });
 
-it('features are pasted with all their columns, and what is said there is no longer what is usual', () => {
+it('features are pasted with all their columns, and what the block states no longer counts as usual', () => {
   const bench = openBench(parts, job, { drawer: 'features' });
   fireEvent.click(screen.getByRole('checkbox', { name: /^All columns/ }));
   const table = screen.getByRole('table', { name: 'Features' });
