@@ -140,7 +140,17 @@ export interface JobStart extends OpenedJob {
 }
 
 /** The state of one open job. Only the job itself is undone and redone. */
-export function createJobStore({ saved, records, bench, canWrite, canRecord, memberName, shopName, me, asOf }: JobStart) {
+export function createJobStore({
+  saved,
+  records,
+  bench,
+  canWrite,
+  canRecord,
+  memberName,
+  shopName,
+  me,
+  asOf,
+}: JobStart) {
   return createStore<JobState>()(
     temporal(
       (): JobState => ({
