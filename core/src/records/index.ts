@@ -17,6 +17,7 @@ export {
   type GateSignedBody,
   type HandoffBody,
   type PhotoBody,
+  type PhotoPlace,
   type SheetIssuedBody,
 } from './kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';

@@ -1,4 +1,18 @@
-import { flag, hash, id, length, list, mass, name, oneOf, orNull, record, text, whole } from '../fields/index.ts';
+import {
+  flag,
+  hash,
+  id,
+  length,
+  list,
+  mass,
+  name,
+  oneOf,
+  optional,
+  orNull,
+  record,
+  text,
+  whole,
+} from '../fields/index.ts';
 import { type Ref, REF_KINDS, type Side, SIDES } from '../frame/index.ts';
 import { KERF_SIDES, LINE_PARTS, type MarkedLine } from '../markout/index.ts';
 import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
@@ -65,10 +79,20 @@ const gateSigned: RecordDefinition<GateSignedBody> = {
   ],
 };
 
+/** A place of a rail that a picture shows. */
+export interface PhotoPlace {
+  /** Station on the donor, mm. */
+  readonly x: number;
+  /** Null where both rails are measured as one. */
+  readonly side: Side | null;
+}
+
 /** A picture, and what it shows. */
 export interface PhotoBody {
   /** What it is of; null for the whole frame. */
   readonly of: Ref | null;
+  /** The place along the donor, where it is of a rail itself: a station has no name to keep it by. */
+  readonly at?: PhotoPlace;
   readonly note: string;
   /** SHA-256 of the picture, which is kept as an attachment. */
   readonly attachment: string;
@@ -82,6 +106,7 @@ const photo: RecordDefinition<PhotoBody> = {
   version: 1,
   fields: {
     of: orNull(record<Ref>({ kind: oneOf(REF_KINDS), id: id() })),
+    at: optional(record<PhotoPlace>({ x: length(), side: orNull(oneOf(SIDES)) })),
     note: text(500),
     attachment: hash(),
     width: whole(1),

@@ -5,6 +5,7 @@ import type { Observation, Points } from './observation.ts';
 import { type Misread, withoutMisreads } from './misreads.ts';
 import { latestReadings, type Reading, type Stage } from './reading.ts';
 import { type Network, predicted } from './network.ts';
+import { tellingOrder, WEAK } from './telling-order.ts';
 import { type OutOfShape, shapeOf, type ShapePart } from './shape.ts';
 
 /** One way in which a frame may be out of shape, in mm, judged. */
@@ -67,8 +68,6 @@ const TOLERANCES: Readonly<Record<ShapePart, RuleId>> = {
   sag: 'shape/sag',
   twist: 'shape/twist',
 };
-/** A reading that the others check by less than this share: an error in it would hardly show. */
-const WEAK = 0.15;
 /** Two standard deviations: what the readings can tell. */
 const TELLS = 2;
 
@@ -101,6 +100,46 @@ export function observationOf(control: ControlPrediction, value: number, rules: 
         };
 }
 
+/** The measurements that can be taken at a stage, and where each of their points should be, mm. */
+function placedAt(controls: readonly ControlPrediction[], stage: Stage) {
+  const placed = controls.filter(({ ends }) => stage === 'before-cut' || ends.built !== null);
+  const placeOf = ({ ends }: ControlPrediction): readonly Vec3[] =>
+    (stage === 'before-cut' ? ends.donor : ends.built) ?? [];
+  const nominal: Points = Object.fromEntries(
+    placed.flatMap((control) => endsOf(control).map((id, at) => [id, placeOf(control)[at] as Vec3])),
+  );
+  return { placed, nominal };
+}
+
+/** Which measurements to take first, before any of them is taken, and how many are enough. */
+export interface ReadingOrder {
+  /** The most telling first: each the one that those before it can foretell least. */
+  readonly order: readonly ControlPrediction[];
+  /** With so many of them every point is held; null where all of them leave something floating. */
+  readonly holds: number | null;
+  /** Those that the others hardly check even with all of them taken: an error in one of them would not show. */
+  readonly unchecked: readonly ControlPrediction[];
+}
+
+/**
+ * In which order the measurements of a frame tell most, and how many of them are enough; of where the points are, not of what
+ * was read.
+ *
+ * @param controls The measurements, what each should read and where its ends are, mm.
+ * @param stage When in the work readings are taken.
+ * @param rules The shop's rules: how well a tape and a level read.
+ */
+export function readingOrder(controls: readonly ControlPrediction[], stage: Stage, rules: Rulebook): ReadingOrder {
+  const { placed, nominal } = placedAt(controls, stage);
+  const byId = new Map(placed.map((control) => [control.measurement.id, control]));
+  const { ids, holds, unchecked } = tellingOrder(
+    nominal,
+    placed.map((control) => observationOf(control, 0, rules)),
+  );
+  const named = (some: readonly string[]) => some.map((id) => byId.get(id) as ControlPrediction);
+  return { order: named(ids), holds, unchecked: named(unchecked) };
+}
+
 /**
  * What the readings of a stage say of the frame as a whole: the donor's before the cut, the built frame's after it.
  *
@@ -115,12 +154,7 @@ export function frameSurvey(
   stage: Stage,
   rules: Rulebook,
 ): FrameSurvey {
-  const placed = controls.filter(({ ends }) => stage === 'before-cut' || ends.built !== null);
-  const placeOf = ({ ends }: ControlPrediction): readonly Vec3[] =>
-    (stage === 'before-cut' ? ends.donor : ends.built) ?? [];
-  const nominal: Points = Object.fromEntries(
-    placed.flatMap((control) => endsOf(control).map((id, at) => [id, placeOf(control)[at] as Vec3])),
-  );
+  const { placed, nominal } = placedAt(controls, stage);
   const latest = latestReadings(readings, stage);
   const read = placed.flatMap((control) => {
     const reading = latest.get(control.measurement.id);

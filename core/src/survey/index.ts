@@ -1,4 +1,12 @@
-export { type FrameSurvey, frameSurvey, observationOf, type JudgedPart, type MisreadControl } from './frame-survey.ts';
+export {
+  type FrameSurvey,
+  frameSurvey,
+  observationOf,
+  readingOrder,
+  type ReadingOrder,
+  type JudgedPart,
+  type MisreadControl,
+} from './frame-survey.ts';
 export type { Cause } from './misreads.ts';
 export { type DressOff, type EndsRead, type FitUp, fitUpOf, GAP_PLACES, type GapPlace } from './fit-up.ts';
 export { type Halves, halvesOf, withRearMoved } from './halves.ts';

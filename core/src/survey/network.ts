@@ -1,7 +1,8 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import type { Vec3 } from '../frame/index.ts';
-import { factorOf, inverseOf, solved, type Square, zeros } from './normal-equations.ts';
-import { minus, type Observation, type Points, type Row, rowOf, scaled } from './observation.ts';
+import { factorOf, inverseOf, solved, type Square } from './normal-equations.ts';
+import { freeMotions, leveledBy, projectionOn } from './free-motions.ts';
+import { minus, type Observation, type Points, type Row, rowOf } from './observation.ts';
 
 /**
  * The control points of a frame as a network of readings: weighted least squares for all coordinates, how far each of them
@@ -50,62 +51,12 @@ export interface Floating {
 }
 
 /** A shift of a whole point that nothing keeps below this, mm, floats. */
-const LOOSE = 60;
+export const LOOSE = 60;
 /** Of a way to move, a point takes part that moves this share of the one that moves most. */
 const TAKES_PART = 0.2;
 /** Below this redundancy nothing checks a reading: what is left of it is rounding. */
 export const UNCHECKED = 1e-3;
 const ITERATIONS = 20;
-
-/** Rigid motions that no reading sees, as orthonormal columns. */
-function freeMotions(
-  where: readonly Vec3[],
-  leveled: 'by-heights' | 'by-rises' | 'not',
-): readonly (readonly number[])[] {
-  const middle = scaled(
-    where.reduce((sum, { x, y, z }) => ({ x: sum.x + x, y: sum.y + y, z: sum.z + z }), { x: 0, y: 0, z: 0 }),
-    1 / where.length,
-  );
-  const about = where.map((point) => minus(point, middle));
-  const motions: ((point: Vec3) => Vec3)[] = [
-    () => ({ x: 1, y: 0, z: 0 }),
-    () => ({ x: 0, y: 1, z: 0 }),
-    ({ x, y }) => ({ x: -y, y: x, z: 0 }),
-    ...(leveled === 'by-heights' ? [] : [() => ({ x: 0, y: 0, z: 1 })]),
-    ...(leveled !== 'not'
-      ? []
-      : [({ y, z }: Vec3) => ({ x: 0, y: -z, z: y }), ({ x, z }: Vec3) => ({ x: z, y: 0, z: -x })]),
-  ];
-  const columns: number[][] = [];
-  for (const motion of motions) {
-    const column = about.flatMap((point) => {
-      const { x, y, z } = motion(point);
-      return [x, y, z];
-    });
-    // Gram–Schmidt: rotations about the middle are at right angles to shifts, and nearly to each other.
-    for (const before of columns) {
-      const along = before.reduce((sum, value, index) => sum + value * (column[index] ?? 0), 0);
-      before.forEach((value, index) => (column[index] = (column[index] ?? 0) - along * value));
-    }
-    const length = Math.hypot(...column);
-    if (length > 1e-9) columns.push(column.map((value) => value / length));
-  }
-  return columns;
-}
-
-/** The projection onto some orthonormal columns. */
-function projectionOn(columns: readonly (readonly number[])[], size: number): Square {
-  const projection = zeros(size);
-  const { values } = projection;
-  for (const column of columns)
-    for (let i = 0; i < size; i += 1) {
-      const by = column[i] as number;
-      if (by !== 0)
-        for (let j = 0; j < size; j += 1)
-          values[i * size + j] = (values[i * size + j] as number) + by * (column[j] as number);
-    }
-  return projection;
-}
 
 /**
  * Adjusts a network.
@@ -130,10 +81,7 @@ export function adjustNetwork(
   };
   const start = ids.map((id) => nominal[id] as Vec3);
   const unknowns = 3 * ids.length;
-  // Where heights are read at all, the level is theirs; where none can be, only the form of the frame counts.
-  const has = (...kinds: readonly Observation['kind'][]) =>
-    [...observations, ...more].some(({ kind }) => kinds.includes(kind));
-  const leveled = has('height') ? 'by-heights' : has('rise', 'slope') ? 'by-rises' : 'not';
+  const leveled = leveledBy([...observations, ...more]);
   const free = freeMotions(start, leveled);
   const datum = projectionOn(free, unknowns);
   const rowsAt = (where: readonly Vec3[]) => observations.map((observation) => rowOf(observation, where, indexOf));

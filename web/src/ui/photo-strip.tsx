@@ -1,23 +1,31 @@
-import { type PhotoBody, type Ref, sameRef, type ShopRecord, standing } from '@splay/core';
+import { inches, type PhotoBody, type PhotoPlace, type Ref, sameRef, type ShopRecord, standing } from '@splay/core';
 import { Camera } from 'lucide-react';
 import { useId, useState } from 'react';
 import { api } from '../client/api.ts';
 import { shrinkPicture } from '../client/shrink-picture.ts';
 
 interface PhotoStripProps {
-  /** What the pictures are of. */
-  readonly of: Ref;
+  /** What the pictures are of, a thing or a place of a rail. */
+  readonly of: Ref | PhotoPlace;
   readonly name: string;
   readonly records: readonly ShopRecord[];
   readonly disabled: boolean;
   readonly onPhoto: (photo: PhotoBody) => void;
 }
 
+/** A station that was measured anew within this is the same place, mm. */
+const SAME_PLACE = inches(1);
+
+const isSamePlace = (a: PhotoPlace, b: PhotoPlace) =>
+  Math.abs(a.x - b.x) < SAME_PLACE && (a.side === null || b.side === null || a.side === b.side);
+
 /** Pictures of one thing, and one press to take another: made small on this device, then sent. */
 export function PhotoStrip({ of, name, records, disabled, onPhoto }: PhotoStripProps) {
   const id = useId();
   const [said, setSaid] = useState('');
-  const photos = standing(records, 'photo').filter(({ body }) => body.of !== null && sameRef(body.of, of));
+  const photos = standing(records, 'photo').filter(({ body }) =>
+    'x' in of ? body.at !== undefined && isSamePlace(body.at, of) : body.of !== null && sameRef(body.of, of),
+  );
   const take = async (file: File | undefined) => {
     if (!file) return;
     setSaid('sending …');
@@ -31,7 +39,8 @@ export function PhotoStrip({ of, name, records, disabled, onPhoto }: PhotoStripP
           ? 'No connection: the picture was not sent. It is still on your device; add it again later.'
           : (answer.problems[0]?.message ?? answer.detail),
       );
-    onPhoto({ of, note: '', attachment: answer.value.hash, width, height });
+    const what = 'x' in of ? { of: null, at: of } : { of };
+    onPhoto({ ...what, note: '', attachment: answer.value.hash, width, height });
     setSaid('');
   };
   return (

@@ -1,4 +1,4 @@
-import { evaluatePlan } from '@splay/core';
+import { evaluatePlan, readingOrder } from '@splay/core';
 import { expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -29,4 +29,11 @@ it('a width plumbed down, a rise and a height are put on the list, each with wha
   pull('One more', 'height');
   fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
   expect(now().donor.controlMeasurements.at(-1)).toMatchObject({ kind: 'height', at: { point: 'p4', side: 'right' } });
+});
+
+it('every measurement has its place in the order in which they tell most', () => {
+  openBench(parts, job, { drawer: 'controls' });
+  const { order } = readingOrder(evaluatePlan(job).controls, 'before-cut', job.rules);
+  const row = screen.getByRole('rowheader', { name: order[4]!.name }).closest('tr')!;
+  expect(Array.from(row.querySelectorAll('td'), ({ textContent }) => textContent)[1]).toBe('5');
 });

@@ -10,6 +10,7 @@ import {
 import { Trash2 } from 'lucide-react';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
+import { ReadingAdvice, readingOrderOf } from '../../ui/reading-advice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import { AddMeasurement } from './add-measurement.tsx';
@@ -70,7 +71,14 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
       <ProposePoints proposed={proposedPoints(job.donor, result)} set={set} disabled={disabled} />
       <TableFile table="control-points" job={job} store={store} disabled={disabled} />
       <PanelHeading aside={<span>{controlMeasurements.length}</span>}>What is measured</PanelHeading>
-      <MeasurementList controls={result.controls} format={job.display} disabled={disabled} onRemove={remove} />
+      <ReadingAdvice controls={result.controls} stage="before-cut" job={job} />
+      <MeasurementList
+        controls={result.controls}
+        order={readingOrderOf(result.controls, 'before-cut', job).order}
+        format={job.display}
+        disabled={disabled}
+        onRemove={remove}
+      />
       <button
         type="button"
         className="button mt-2"
@@ -106,13 +114,15 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
 
 interface MeasurementListProps {
   readonly controls: readonly ControlPrediction[];
+  /** The most telling first. */
+  readonly order: readonly ControlPrediction[];
   readonly format: PartProps['job']['display'];
   readonly disabled: boolean;
   readonly onRemove: (id: string) => void;
 }
 
 /** Every measurement with what the donor gives and what the plan will give. */
-function MeasurementList({ controls, format, disabled, onRemove }: MeasurementListProps) {
+function MeasurementList({ controls, order, format, disabled, onRemove }: MeasurementListProps) {
   if (controls.length === 0) return <p className="text-pencil">Nothing is chosen yet.</p>;
   return (
     <table className="w-full border-collapse text-sm">
@@ -124,6 +134,9 @@ function MeasurementList({ controls, format, disabled, onRemove }: MeasurementLi
           </th>
           <th scope="col" className="text-left font-normal">
             kind
+          </th>
+          <th scope="col" className="figures font-normal" title="In which order they tell most">
+            take
           </th>
           <th scope="col" className="figures font-normal">
             on the donor
@@ -137,32 +150,36 @@ function MeasurementList({ controls, format, disabled, onRemove }: MeasurementLi
         </tr>
       </thead>
       <tbody>
-        {controls.map(({ measurement, name, kind, before, predicted, reason }) => (
-          <tr key={measurement.id} className="border-b border-rule/60">
-            <th scope="row" className="py-0.5 text-left font-normal">
-              {name}
-            </th>
-            <td className="text-pencil">{kind}</td>
-            <td className="figures">
-              <Length mm={before} format={format} />
-            </td>
-            <td className="figures" title={reason}>
-              {predicted === null ? 'gone' : <Length mm={predicted} format={format} />}
-            </td>
-            <td className="text-center">
-              {!disabled && (
-                <button
-                  type="button"
-                  className="p-1 text-pencil hover:text-oxide"
-                  aria-label={`Do not measure ${name}`}
-                  onClick={() => onRemove(measurement.id)}
-                >
-                  <Trash2 size={14} />
-                </button>
-              )}
-            </td>
-          </tr>
-        ))}
+        {controls.map((control) => {
+          const { measurement, name, kind, before, predicted, reason } = control;
+          return (
+            <tr key={measurement.id} className="border-b border-rule/60">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {name}
+              </th>
+              <td className="text-pencil">{kind}</td>
+              <td className="figures text-pencil">{order.indexOf(control) + 1}</td>
+              <td className="figures">
+                <Length mm={before} format={format} />
+              </td>
+              <td className="figures" title={reason}>
+                {predicted === null ? 'gone' : <Length mm={predicted} format={format} />}
+              </td>
+              <td className="text-center">
+                {!disabled && (
+                  <button
+                    type="button"
+                    className="p-1 text-pencil hover:text-oxide"
+                    aria-label={`Do not measure ${name}`}
+                    onClick={() => onRemove(measurement.id)}
+                  >
+                    <Trash2 size={14} />
+                  </button>
+                )}
+              </td>
+            </tr>
+          );
+        })}
       </tbody>
     </table>
   );

@@ -1,4 +1,4 @@
-import { type Feature, inches, railOf } from '@splay/core';
+import { type Feature, inches, newRecord, planOf, railOf, readingOrder } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -165,9 +165,58 @@ describe('control points at the frame', () => {
     expect(measured.now()).toBe(van);
   });
 
-  it('have a picture taken of what stands at the frame, where that has a name', () => {
+  it('say how many readings are enough, the same as at the desk', () => {
+    const { holds, order } = readingOrder(planOf(van).controls, 'before-cut', van.rules);
+    expect(holds).toBeLessThan(order.length);
     openBench(parts, van, {}, 'hand');
-    expect(screen.queryByText('Photo')).toBeNull();
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'controls' } });
+    expect(screen.getByText(new RegExp(`${holds} of these ${order.length} readings hold every point`))).toBeTruthy();
+  });
+});
+
+describe('pictures taken on the walk', () => {
+  const photo = (id: string, x: number, side: 'left' | 'right' | null) =>
+    newRecord(
+      'photo',
+      { of: null, at: { x, side }, note: '', attachment: 'a'.repeat(64), width: 40, height: 30 },
+      { id, taken: '2026-05-01T10:00:00Z', by: 'fabricator' },
+    );
+  const [first, second] = railOf(van.donor.rails, 'left');
+  const pictures = () => screen.queryAllByRole('img').filter(({ tagName }) => tagName === 'IMG').length;
+
+  it('are shown at the station they are of, also where it was measured anew by less than an inch', () => {
+    openBench(
+      parts,
+      van,
+      { records: [photo('p1', first!.x + inches(0.5), null), photo('p2', second!.x, null)] },
+      'hand',
+    );
+    expect(screen.getByLabelText('Photo of Station 1')).toBeTruthy();
+    expect(pictures()).toBe(1);
+    press('The one behind');
+    expect(screen.getByLabelText('Photo of Station 2')).toBeTruthy();
+    expect(pictures()).toBe(1);
+  });
+
+  it('of one rail are not shown on the other; of both they are', () => {
+    const { stations } = van.donor.rails as { readonly stations: ReturnType<typeof railOf> };
+    const apart = {
+      ...van,
+      donor: { ...van.donor, rails: { kind: 'measured' as const, left: stations, right: stations } },
+    };
+    const at = first!.x;
+    openBench(
+      parts,
+      apart,
+      { records: [photo('l', at, 'left'), photo('r', at, 'right'), photo('b', at, null)] },
+      'hand',
+    );
+    fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'left' } });
+    expect(pictures()).toBe(2);
+  });
+
+  it('are taken of what has a name as well', () => {
+    openBench(parts, van, {}, 'hand');
     fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'features' } });
     expect(screen.getByText('Photo')).toBeTruthy();
   });

@@ -1,16 +1,21 @@
-import { type Frame, measuringGuide, proposedPoints } from '@splay/core';
+import { type Frame, measuringGuide, proposedPoints, type RefKind } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { change, recordNow } from '../../client/job-store.ts';
 import { editProblems } from '../../ui/check-edit.ts';
 import { PhotoStrip } from '../../ui/photo-strip.tsx';
+import { ReadingAdvice } from '../../ui/reading-advice.tsx';
 import { SurveyWalk } from '../../ui/survey-walk.tsx';
 import { FloorFeature } from './floor-feature.tsx';
 import { ProposePoints } from './propose-points.tsx';
 import { type SurveyList, surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 
-/** What a picture taken on a walk is of; a station has no name of its own to keep one by. */
-const OF: Partial<Record<SurveyList, 'crossmember' | 'feature'>> = { crossmembers: 'crossmember', features: 'feature' };
+/** What a picture taken on a walk is of; a station has no name of its own, and goes by where it is. */
+const OF: Partial<Record<SurveyList, RefKind>> = {
+  crossmembers: 'crossmember',
+  features: 'feature',
+  controls: 'control-point',
+};
 
 /** The donor at the frame: walk along it one thing at a time, and type each figure with a thumb. */
 export function FloorSurvey({ store, job, result, canWrite, canRecord, records, onRecord, onLook }: BenchProps) {
@@ -50,16 +55,21 @@ export function FloorSurvey({ store, job, result, canWrite, canRecord, records, 
                 }
               />
             )}
-            {stop && OF[list] && (
+            {stop && (
               <PhotoStrip
                 key={stop.id}
-                of={{ kind: OF[list], id: stop.id }}
+                of={
+                  OF[list]
+                    ? { kind: OF[list], id: stop.id }
+                    : { x: stop.x, side: list === 'left' || list === 'right' ? list : null }
+                }
                 name={stop.name}
                 records={records}
                 disabled={!canRecord}
                 onPhoto={(photo) => onRecord(recordNow(store, 'photo', photo))}
               />
             )}
+            {list === 'controls' && <ReadingAdvice controls={result.controls} stage="before-cut" job={job} />}
             {list === 'controls' && (
               <ProposePoints
                 proposed={proposedPoints(donor, result)}

@@ -24,6 +24,7 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { type Taken, TakenCard } from './taken-card.tsx';
+import { readingOrderOf } from '../../ui/reading-advice.tsx';
 import { ThumbEntry } from '../../ui/thumb-entry.tsx';
 import { ThumbLayout } from '../../ui/thumb-layout.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -49,7 +50,7 @@ function nextToTake(
 ): number {
   const { controls } = result;
   const survey = frameSurvey(controls, [...latest.values()], stage, job.rules);
-  const asked = survey.state === 'nothing-read' ? null : survey.next;
+  const asked = survey.state === 'nothing-read' ? (readingOrderOf(controls, stage, job).order[0] ?? null) : survey.next;
   if (asked) return controls.indexOf(asked);
   const order = controls.map((_, step) => (from + step) % controls.length);
   const state = (index: number): 'missing' | 'right' | 'wrong' => {

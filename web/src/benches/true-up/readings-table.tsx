@@ -14,6 +14,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { recordNow, useJobState } from '../../client/job-store.ts';
 import { CsvFile } from '../../ui/csv-file.tsx';
 import { Length } from '../../ui/length.tsx';
+import { ReadingAdvice } from '../../ui/reading-advice.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { ReadingCell } from './reading-cell.tsx';
 import { StrayReadings } from './reading-notices.tsx';
@@ -67,6 +68,7 @@ export function ReadingsTable(props: BenchProps) {
         }}
       />
       <StrayReadings job={job} readings={readings} />
+      <ReadingAdvice controls={props.result.controls} stage={stage} job={job} />
       <p className="mt-2 text-sm text-pencil">
         Predicted: the straight tape distance in the plan. A diagonal does not grow by the length that is added. Heights
         are over the datum plane, by level or laser.
