@@ -1,6 +1,29 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
+/** What a screen reader would read twice alike: rows of one table, buttons and links of a page. */
+const namedAlike = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const twice = (elements: NodeListOf<Element>) => {
+      const names = Array.from(elements, (element) =>
+        (element.getAttribute('aria-label') ?? element.textContent).trim(),
+      );
+      return names.filter((name, at) => name !== '' && names.indexOf(name) !== at);
+    };
+    const rows = Array.from(document.querySelectorAll('table'), (table) => twice(table.querySelectorAll('tbody th')));
+    return [...rows.flat(), ...twice(document.querySelectorAll('button'))];
+  });
+
+/**
+ * Every fault of a page and what is named alike on it; then the contrast of the same page in the night shop.
+ */
+export async function faultsByDayAndNight(page: Page): Promise<string[]> {
+  const day = [...(await faults(page)), ...(await namedAlike(page))];
+  await page.getByRole('button', { name: 'Night shop: dark' }).click();
+  const { violations } = await new AxeBuilder({ page }).withRules('color-contrast').analyze();
+  return [...day, ...violations.flatMap(({ nodes }) => nodes.map((node) => `by night: ${node.target.join(' ')}`))];
+}
+
 /**
  * Every fault that axe can find on a page, with where the first three of a kind are.
  *

@@ -33,7 +33,7 @@ const measured = (page: Page) =>
       });
     const wheels = Array.from(document.querySelectorAll('[aria-label^="Drawing of the frame"] ellipse')).map(box);
     const strips = document.querySelector('[aria-label^="Drawing of the frame"]')!;
-    const aside = document.querySelector('#panel')!;
+    const aside = document.querySelector('#panel') ?? strips;
     const wide = Array.from(document.querySelectorAll('#panel, header, footer')).filter(
       (element) => element.scrollWidth > element.clientWidth + 1 && element.id === 'panel',
     );
@@ -104,4 +104,29 @@ test('the bar between drawing and tray is dragged or moved with keys, and stays 
   await expect.poll(tall).toBeLessThan(dragged);
   await page.keyboard.press('Home');
   await expect.poll(tall).toBe(usual);
+});
+
+test('at 200 % the drawing is laid over the bench at its own size, scrolled, changed and left again', async ({
+  page,
+}) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Read from afar');
+  // A page of 1280 × 800 at 200 %.
+  await page.setViewportSize({ width: 640, height: 400 });
+  await openBench(page, id, 'cuts');
+  await page.getByRole('button', { name: 'The whole drawing' }).click();
+  const over = page.getByRole('main', { name: 'The whole drawing' });
+  const tag = over.getByRole('slider', { name: /^A: Lengthen/ });
+  await tag.scrollIntoViewIfNeeded();
+  await tag.focus();
+  const before = await tag.getAttribute('aria-valuetext');
+  await page.keyboard.press('ArrowRight');
+  await expect(tag).not.toHaveAttribute('aria-valuetext', before!);
+  const { side, strips } = await measured(page);
+  expect(Math.max(...side.map(([x]) => x)) - Math.min(...side.map(([x]) => x))).toBeGreaterThan(500);
+  expect(Math.max(...side.map(([, y]) => y))).toBeLessThan(strips.bottom);
+  await over.evaluate((element) => element.scrollTo(1000, 1000));
+  expect(await over.evaluate((element) => element.scrollLeft)).toBeGreaterThan(200);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'The whole drawing' })).toBeVisible();
 });

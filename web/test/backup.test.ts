@@ -25,7 +25,7 @@ it('a backup made under way, proved and brought back, has all that was there the
   const { owner } = await newShop();
   const { id, job } = await importJob(owner, flagshipText);
   const hash = await addAttachment(owner, 'image/png', PIXEL);
-  const before = (await exportJob(owner, id)).text;
+  const before = (await exportJob(owner, id, 'inside')).text;
   expect(await lastBackup()).toBeNull();
   // Saves go on while it is made.
   let going = true;
@@ -47,7 +47,7 @@ it('a backup made under way, proved and brought back, has all that was there the
   // Connections of the server were ended; it takes new ones.
   const there = await listJobs(owner);
   expect(there.map((one) => one.id)).toEqual([id]);
-  const then = await exportJob(owner, id);
+  const then = await exportJob(owner, id, 'inside');
   expect(JSON.parse(then.text)).toMatchObject({
     job: { donor: (JSON.parse(before) as { job: { donor: object } }).job.donor },
   });

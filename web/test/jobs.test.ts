@@ -49,7 +49,7 @@ const renamed = async (id: string, name: string) => ({ ...(await readJob(owner, 
 describe('import and export', () => {
   it('gives the same bytes back', async () => {
     const { id } = await importJob(owner, flagshipText);
-    expect((await exportJob(owner, id)).text).toBe(flagshipText);
+    expect((await exportJob(owner, id, 'inside')).text).toBe(flagshipText);
   });
 
   it('stores nothing of a file that is not right', async () => {
@@ -170,8 +170,8 @@ describe('records', () => {
     expect(refused[0]?.message).toBe('A tape reads more than 0.');
     const again = await addRecords(owner, id, [reading('mine', { value: 12 })]);
     expect(again.refused).toMatchObject([{ id: 'mine', message: expect.stringContaining('has this id already') }]);
-    expect((await exportJob(owner, id)).text).toContain('taken-off-the-list');
-    await importJob(owner, (await exportJob(owner, id)).text);
+    expect((await exportJob(owner, id, 'inside')).text).toContain('taken-off-the-list');
+    await importJob(owner, (await exportJob(owner, id, 'inside')).text);
   });
 
   it('and revisions can be neither changed nor taken back, even by the database’s own hand', async () => {
@@ -196,7 +196,7 @@ describe('the walls between shops', () => {
       () => readJob(stranger, id, 1),
       () => listRevisions(stranger, id),
       () => listRecords(stranger, id),
-      () => exportJob(stranger, id),
+      () => exportJob(stranger, id, 'inside'),
       () => saveJob(stranger, id, { basedOn: 1, label: 'x', job }),
       () => restoreRevision(stranger, id, 1, 1),
       () =>
@@ -255,12 +255,12 @@ describe('the list of jobs', () => {
     const { id } = await importJob(me, flagshipText);
     const places = async () => (await listJobs(me)).map(({ place }) => place);
     expect(await places()).toEqual(['listed']);
-    const before = (await exportJob(me, id)).text;
+    const before = (await exportJob(me, id, 'inside')).text;
     for (const place of ['archived', 'deleted', 'listed'] as const) {
       await placeJob(me, id, place);
       expect(await places()).toEqual([place]);
     }
-    expect((await exportJob(me, id)).text).toBe(before);
+    expect((await exportJob(me, id, 'inside')).text).toBe(before);
     await withShop(me.shopId, (tx) =>
       tx.execute(sql.raw(`update jobs set deleted_at = now() - interval '31 days' where id = '${id}'`)),
     );
@@ -302,7 +302,7 @@ describe('the list of jobs', () => {
       },
       { timeout: 20_000 },
     );
-    expect((await exportJob(me, id)).text).toContain('is this');
+    expect((await exportJob(me, id, 'inside')).text).toContain('is this');
   });
 });
 
@@ -342,15 +342,44 @@ describe('what the list says of a job', () => {
     const { job } = parseJobFile(flagshipText);
     for (let at = 0; at < JOBS_A_PAGE + 2; at += 1)
       await newJob(me, { job: { ...job, name: `Job ${at}` }, label: 'x' });
-    const [{ listed: first, all }, { listed: second }] = [await listPage(me, 1), await listPage(me, 2)];
+    const [
+      {
+        listed: { jobs: first, all },
+      },
+      {
+        listed: { jobs: second },
+      },
+    ] = [await listPage(me, 1), await listPage(me, 2)];
     expect([first.length, second.length, all]).toEqual([JOBS_A_PAGE, 2, JOBS_A_PAGE + 2]);
     expect(new Set([...first, ...second].map(({ id }) => id)).size).toBe(JOBS_A_PAGE + 2);
     expect(first[0]!.name).toBe(`Job ${JOBS_A_PAGE + 1}`);
     // Signs of a pattern are looked for as they are.
-    const found = async (find: string) => (await listPage(me, 1, find)).listed.map(({ name }) => name);
+    const found = async (find: string) => (await listPage(me, 1, find)).listed.jobs.map(({ name }) => name);
     expect(await found(`jOB ${JOBS_A_PAGE + 1}`)).toEqual([`Job ${JOBS_A_PAGE + 1}`]);
     expect([await found('%'), await found('Job_1'), await found('\\')]).toEqual([[], [], []]);
-    expect((await listPage(me, 1, 'job 2')).all).toBe(3);
+    expect((await listPage(me, 1, 'job 2')).listed.all).toBe(3);
+  });
+
+  it('stays a page however many jobs were put away: five hundred of each, the latest first, the others by name', async () => {
+    const { owner: me } = await newShop();
+    const { job } = parseJobFile(flagshipText);
+    const { id } = await newJob(me, { job: { ...job, name: 'First' }, label: 'x' });
+    const many = (place: 'listed' | 'archived' | 'deleted', moment: string) => sql`
+      insert into jobs (id, shop_id, name, head, updated_at, archived_at, deleted_at, created_at)
+      select gen_random_uuid(), shop_id, ${place} || ' ' || n, head, now() - n * interval '1 minute',
+        ${sql.raw(place === 'archived' ? moment : 'null')}, ${sql.raw(place === 'deleted' ? moment : 'null')}, now()
+      from jobs, generate_series(1, 500) n where id = ${id}`;
+    await withShop(me.shopId, async (tx) => {
+      for (const place of ['listed', 'archived', 'deleted'] as const) await tx.execute(many(place, 'now()'));
+    });
+    const page = await listPage(me, 26);
+    expect(Object.values(page).map(({ jobs: some, all }) => [some.length, all])).toEqual([
+      [1, 501],
+      [JOBS_A_PAGE, 500],
+      [JOBS_A_PAGE, 500],
+    ]);
+    expect(page.archived.jobs[0]!.name).toBe('archived 1');
+    expect((await listPage(me, 1, 'archived 499')).archived.jobs.map(({ name }) => name)).toEqual(['archived 499']);
   });
 });
 
@@ -368,14 +397,14 @@ describe('pictures', () => {
     const hash = await addAttachment(me, 'image/png', PIXEL);
     expect(await addAttachment(me, 'image/png', PIXEL)).toBe(hash);
     await addRecords(me, id, [photo(hash)]);
-    const { text } = await exportJob(me, id);
+    const { text } = await exportJob(me, id, 'inside');
     expect(parseJobFile(text).attachments).toEqual([{ hash, type: 'image/png', data: PIXEL.toString('base64') }]);
     // In another shop they are there again, from the file.
     const { owner: other } = await newShop();
     await expect(readAttachment(other, hash)).rejects.toThrow(NotFound);
     const { id: there } = await importJob(other, text);
     expect(Buffer.from((await readAttachment(other, hash)).bytes)).toEqual(PIXEL);
-    expect((await exportJob(other, there)).text).toBe(text);
+    expect((await exportJob(other, there, 'inside')).text).toBe(text);
   });
 
   it('that are none, or not what their hash says, are refused, and nothing of the file is stored', async () => {

@@ -121,6 +121,8 @@ export const api = {
   ruleSets: () => call<readonly RuleSet[]>('GET', '/api/rule-sets'),
   keepRuleSet: (name: string, rules: RuleSetVersion['rules'], why: string) =>
     call<RuleSet>('POST', '/api/rule-sets', { name, rules, why }),
+  /** A rule set of an archive, as it is written there. */
+  importRuleSet: (set: unknown) => call<RuleSet>('POST', '/api/rule-sets/import', set),
   addRuleVersion: (set: string, basedOn: number, rules: RuleSetVersion['rules'], why: string) =>
     call<RuleSetVersion>('POST', `/api/rule-sets/${set}`, { basedOn, rules, why }),
   copyJob: (id: string) => call<SavedJob>('POST', `/api/jobs/${id}/copy`),

@@ -102,7 +102,7 @@ export function WaysOut({
           className="text-sm text-layout underline underline-offset-2"
           onClick={() => actions.onTakeBack(conflict)}
         >
-          Do not accept it any more
+          Do not accept it any more<span className="sr-only">: {conflict.message}</span>
         </button>
       )}
     </>

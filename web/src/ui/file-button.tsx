@@ -5,12 +5,14 @@ interface FileButtonProps {
   /** What kind of file: “Job file”. */
   readonly label: string;
   readonly disabled: boolean;
+  /** What a file chooser offers; job files where nothing is said. */
+  readonly accept?: string;
   readonly onFile: (file: File) => void;
   readonly children: ReactNode;
 }
 
-/** A button that takes in a JSON file; the same one can be taken in again once it was put right. */
-export function FileButton({ label, disabled, onFile, children }: FileButtonProps) {
+/** A button that takes in a file; the same one can be taken in again once it was put right. */
+export function FileButton({ label, accept = '.json,application/json', disabled, onFile, children }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -21,7 +23,7 @@ export function FileButton({ label, disabled, onFile, children }: FileButtonProp
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept={accept}
         className="hidden"
         aria-label={label}
         onChange={({ target }) => {

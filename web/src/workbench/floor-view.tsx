@@ -1,5 +1,5 @@
 import { sectionLookup } from '@splay/core';
-import { Undo2 } from 'lucide-react';
+import { Expand, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { FrameStrip } from '../board/frame-strip.tsx';
 import type { BenchProps } from '../client/bench-props.ts';
@@ -14,12 +14,14 @@ interface FloorViewProps extends BenchProps {
   readonly order: Order;
   /** What somebody else changed, if anything. */
   readonly news: ReactNode;
+  /** Lays the whole drawing over the bench. */
+  readonly onDrawing: () => void;
   /** The bench at the frame. */
   readonly children: ReactNode;
 }
 
 /** A phone at the frame: one task at a time, large targets, one hand. */
-export function FloorView({ order, news, children, ...props }: FloorViewProps) {
+export function FloorView({ order, news, onDrawing, children, ...props }: FloorViewProps) {
   const { store, job, result, donor } = props;
   const { saveState, unsent, look, measurement, asOf, keepsNothing } = useJobState(store, (state) => ({
     saveState: state.saveState,
@@ -41,6 +43,14 @@ export function FloorView({ order, news, children, ...props }: FloorViewProps) {
           {waitingWords(unsent.length) || apartWords({ asOf, keepsNothing }) || SAVE_WORDS[saveState]}
         </p>
         <Renewed />
+        <button
+          type="button"
+          className="flex min-w-12 items-center justify-center border-l border-graphite"
+          aria-label="The whole drawing"
+          onClick={onDrawing}
+        >
+          <Expand size={20} aria-hidden="true" />
+        </button>
         <button
           type="button"
           className="flex min-w-12 items-center justify-center border-l border-graphite disabled:text-rule"

@@ -111,17 +111,19 @@ const Unreadable = ({ id }: { readonly id: string }) => (
 interface JobsAsideProps {
   readonly title: string;
   readonly about: string;
+  /** How many there are; the latest of them are listed. */
+  readonly all: number;
   readonly jobs: readonly Listed[];
   readonly writes: boolean;
 }
 
 /** Jobs that were put away or deleted, folded up. */
-export function JobsAside({ title, about, jobs, writes }: JobsAsideProps) {
+export function JobsAside({ title, about, all, jobs, writes }: JobsAsideProps) {
   if (jobs.length === 0) return null;
   return (
     <details className="mt-6">
       <summary className="label cursor-pointer">
-        {title} ({jobs.length}){about && `, ${about}`}
+        {title} ({all}){about && `, ${about}`}
       </summary>
       <ul className="mt-1 border-t border-rule">
         {jobs.map(({ id, name, place, savedAt }) => (
@@ -134,6 +136,11 @@ export function JobsAside({ title, about, jobs, writes }: JobsAsideProps) {
           </li>
         ))}
       </ul>
+      {all > jobs.length && (
+        <p className="py-2 text-pencil">
+          The latest {jobs.length} of {all}: find the others by name.
+        </p>
+      )}
     </details>
   );
 }

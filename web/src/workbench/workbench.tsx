@@ -32,6 +32,7 @@ const LookAround = later(() => import('../board/look-around.tsx').then((file) =>
 const MeasureBar = later(() => import('./measure-bar.tsx').then((file) => file.MeasureBar));
 const NewsBar = later(() => import('./news-bar.tsx').then((file) => file.NewsBar));
 const RulesNotice = later(() => import('./rules-notice.tsx').then((file) => file.RulesNotice));
+const WholeDrawing = later(() => import('./whole-drawing.tsx').then((file) => file.WholeDrawing));
 const ThreadCard = later(() => import('./thread-card.tsx').then((file) => file.ThreadCard));
 
 /** Every bench has its drawing as tables, beside what it brings of its own. */
@@ -92,6 +93,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   const layers = usePinned(state.pinned, state.bench);
   const screen = useScreen();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
+  const [wholeDrawing, setWholeDrawing] = useState(false);
   const [gateId, setGateId] = useState<GateId | null>(null);
   // The board stands first; what is beside it follows at once.
   const boardStands = useStands();
@@ -155,13 +157,56 @@ function OpenJob({ store, server }: OpenJobProps) {
     onBench: actions.onBench,
     onGate: setGateId,
   });
+  const drawing = (
+    <Waits>
+      <Drawn
+        bench={bench}
+        plan={!definition.donorAlone || layers.length > 0 || state.lookingAround}
+        onPick={actions.onPick}
+      >
+        {(drawn) =>
+          state.lookingAround ? (
+            <LookAround bench={drawn} />
+          ) : (
+            <Board
+              bench={drawn}
+              actions={actions}
+              parts={parts}
+              title={definition.name}
+              shows={definition.shows}
+              showBefore={state.showBefore}
+              measurement={state.measurement}
+              look={state.look}
+              thread={state.thread}
+              pinned={layers}
+              kept={state.pinned.includes(state.bench)}
+              drawer={drawer}
+              onDrawer={actions.onDrawer}
+              onPin={actions.onPin}
+              onCentre={actions.onCentre}
+            />
+          )
+        }
+      </Drawn>
+    </Waits>
+  );
+  if (screen === 'hand' && wholeDrawing)
+    return (
+      <>
+        <Hatches />
+        <WholeDrawing name={job.name} onClose={() => setWholeDrawing(false)}>
+          {drawing}
+        </WholeDrawing>
+        {overlays}
+      </>
+    );
   if (screen === 'hand')
     return (
       <>
         <Hatches />
         <Beside {...beside} stands>
           {(progress) => (
-            <FloorView {...bench} order={order(progress)} news={newsBar}>
+            <FloorView {...bench} order={order(progress)} news={newsBar} onDrawing={() => setWholeDrawing(true)}>
               <Waits key={state.bench}>
                 <Floor {...bench} />
               </Waits>
@@ -196,37 +241,7 @@ function OpenJob({ store, server }: OpenJobProps) {
         {newsBar}
         <Waits>{state.measuring !== null && <MeasureBar store={store} result={result} format={job.display} />}</Waits>
         <main className={`flex min-h-0 flex-1 ${screen === 'desk' ? '' : 'flex-col'}`}>
-          <Waits>
-            <Drawn
-              bench={bench}
-              plan={!definition.donorAlone || layers.length > 0 || state.lookingAround}
-              onPick={actions.onPick}
-            >
-              {(drawn) =>
-                state.lookingAround ? (
-                  <LookAround bench={drawn} />
-                ) : (
-                  <Board
-                    bench={drawn}
-                    actions={actions}
-                    parts={parts}
-                    title={definition.name}
-                    shows={definition.shows}
-                    showBefore={state.showBefore}
-                    measurement={state.measurement}
-                    look={state.look}
-                    thread={state.thread}
-                    pinned={layers}
-                    kept={state.pinned.includes(state.bench)}
-                    drawer={drawer}
-                    onDrawer={actions.onDrawer}
-                    onPin={actions.onPin}
-                    onCentre={actions.onCentre}
-                  />
-                )
-              }
-            </Drawn>
-          </Waits>
+          {drawing}
           <aside
             id="panel"
             tabIndex={-1}

@@ -12,7 +12,7 @@ export function CutsFloor(props: BenchProps) {
   return (
     <>
       <p className="border-b border-rule bg-ochre-wash px-3 py-2 text-sm">
-        At a glance: what goes, and the frame as built. The full drawing needs a larger screen.
+        At a glance: what goes, and the frame as built. The button at the top opens the whole drawing.
       </p>
       <div className="px-3 pt-3">
         <PlanStrip

@@ -33,6 +33,7 @@ export const JointTable = still(function JointTable({
     <>
       <PanelHeading>How the ends meet</PanelHeading>
       <table className="w-full text-sm">
+        <caption className="sr-only">How the ends meet</caption>
         <thead className="text-pencil">
           <tr>
             <th scope="col" className="text-left font-normal">
@@ -60,6 +61,7 @@ export const JointTable = still(function JointTable({
               {used.map(([name, show]) => (
                 <tr key={name} className="border-b border-rule/60">
                   <th scope="row" className="py-0.5 text-left font-normal">
+                    {joints.length > 1 && <span className="sr-only">{joint.letter} </span>}
                     {name}
                   </th>
                   <td className="figures">{show(joint.sides.left)}</td>

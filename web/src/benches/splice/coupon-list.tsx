@@ -15,6 +15,9 @@ const WAYS: Readonly<Record<string, string>> = {
 
 const look = (coupon: Coupon) => (isHeld(coupon) ? 'good' : coupon.logged ? 'stop' : 'warn');
 
+const nameOf = (coupon: Coupon) =>
+  `${JOINTS[coupon.joint]}${WAYS[coupon.way] ?? ''}, ${coupon.position}, for ${coupon.letters.join(' and ')}`;
+
 /** The trial pieces that the welds of the plan ask for: welded, broken or bent, and logged. */
 export function CouponList({ store, result, records, canRecord, onRecord }: BenchProps) {
   const coupons = useMemo(() => couponsOf(result, records), [result, records]);
@@ -53,10 +56,10 @@ export function CouponList({ store, result, records, canRecord, onRecord }: Benc
             {canRecord && !isHeld(coupon) && (
               <span className="mt-1 ml-6 flex gap-1.5">
                 <button type="button" className="button min-h-8" onClick={() => log(coupon, 'held')}>
-                  Held
+                  Held<span className="sr-only">: {nameOf(coupon)}</span>
                 </button>
                 <button type="button" className="button min-h-8" onClick={() => log(coupon, 'failed')}>
-                  Failed
+                  Failed<span className="sr-only">: {nameOf(coupon)}</span>
                 </button>
               </span>
             )}

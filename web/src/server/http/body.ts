@@ -9,9 +9,8 @@ export class BodyTooLarge extends Error {
   }
 }
 
-/** The largest job document that is taken, and the largest job file, with its records and pictures, bytes. */
+/** The largest job document that is taken, bytes. */
 export const JOB_LIMIT = 4 * 1024 * 1024;
-export const JOB_FILE_LIMIT = 16 * 1024 * 1024;
 export const SMALL_LIMIT = 64 * 1024;
 
 /** The bytes of a request, read no further than `limit`. @throws BodyTooLarge */

@@ -8,13 +8,14 @@ import type { Picture } from '../threads/tasks.ts';
 import { mustRecord, NotFound } from './errors.ts';
 import { takeRoom } from './room.ts';
 
-async function insert(tx: Transaction, shopId: string, { hash, type, bytes }: Picture): Promise<void> {
+/** Stores a picture once, and gives how many bytes that takes: none where it is there already. */
+async function insert(tx: Transaction, shopId: string, { hash, type, bytes }: Picture): Promise<number> {
   const added = await tx
     .insert(attachments)
     .values({ shopId, hash, type, bytes: Buffer.from(bytes) })
     .onConflictDoNothing()
     .returning({ hash: attachments.hash });
-  if (added.length > 0) await takeRoom(tx, shopId, bytes.byteLength);
+  return added.length > 0 ? bytes.byteLength : 0;
 }
 
 /** Stores a picture once, whoever sends it how often, and gives its hash. @throws InputError, Forbidden */
@@ -23,7 +24,7 @@ export function addAttachment(member: Member, type: AttachmentType, bytes: Uint8
   checkPicture(bytes, type, 'body');
   const hash = hashOf(bytes);
   return withShop(member.shopId, async (tx) => {
-    await insert(tx, member.shopId, { hash, type, bytes });
+    await takeRoom(tx, member.shopId, await insert(tx, member.shopId, { hash, type, bytes }));
     return hash;
   });
 }
@@ -41,12 +42,19 @@ export const readAttachment = (
 
 /** Stores what came with a job file, checked already. */
 export async function takePictures(tx: Transaction, shopId: string, all: readonly Picture[]): Promise<void> {
-  for (const picture of all) await insert(tx, shopId, picture);
+  let room = 0;
+  for (const picture of all) room += await insert(tx, shopId, picture);
+  if (room > 0) await takeRoom(tx, shopId, room);
 }
+
+/** Hashes of the pictures that some records refer to. */
+export const picturesIn = (records: readonly ShopRecord[]): readonly string[] => [
+  ...new Set(records.flatMap((one) => (one.kind === 'photo' ? [one.body.attachment] : []))),
+];
 
 /** What some records refer to, as it travels in a job file. */
 export async function attachmentsOf(tx: Transaction, records: readonly ShopRecord[]): Promise<readonly Attachment[]> {
-  const hashes = [...new Set(records.flatMap((one) => (one.kind === 'photo' ? [one.body.attachment] : [])))];
+  const hashes = picturesIn(records);
   if (hashes.length === 0) return [];
   const rows = await tx.select().from(attachments).where(inArray(attachments.hash, hashes)).orderBy(attachments.hash);
   return rows.map(({ hash, type, bytes }) => ({

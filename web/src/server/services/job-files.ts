@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { jobRevisions, jobs } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { inThread } from '../threads/pool.ts';
-import { attachmentsOf } from './attachments.ts';
+import { attachmentsOf, picturesIn } from './attachments.ts';
 import { mustWrite, NotFound } from './errors.ts';
 import { headOf, type JobHead, newJob } from './jobs.ts';
 import { recordsOf } from './records.ts';
@@ -24,17 +24,28 @@ export async function importJob(
   return newJob(member, { job, label: 'Imported', records, pictures, key });
 }
 
+/** A job as a file. */
+interface ExportedJob {
+  readonly name: string;
+  readonly text: string;
+  /** Hashes of the pictures that its records refer to. */
+  readonly pictures: readonly string[];
+}
+
 /**
  * The job file of a job's newest revision; one that this program cannot read is given as it is stored.
+ *
+ * @param pictures Whether they are in the file, or travel beside it.
  * @throws NotFound
  */
-export async function exportJob(member: Member, id: string): Promise<{ readonly name: string; readonly text: string }> {
+export async function exportJob(member: Member, id: string, pictures: 'inside' | 'beside'): Promise<ExportedJob> {
   return withShop(member.shopId, async (tx) => {
     const taken = await recordsOf(tx, id);
-    const attached = await attachmentsOf(tx, taken);
+    const attached = pictures === 'inside' ? await attachmentsOf(tx, taken) : [];
+    const hashes = picturesIn(taken);
     try {
       const { job } = await headOf(tx, id);
-      return { name: job.name, text: writeJobFile(jobFileOf(job, taken, attached)) };
+      return { name: job.name, text: writeJobFile(jobFileOf(job, taken, attached)), pictures: hashes };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       const [row] = await tx
@@ -50,7 +61,7 @@ export async function exportJob(member: Member, id: string): Promise<{ readonly 
         records: taken,
         attachments: attached,
       };
-      return { name: row.name, text: `${JSON.stringify(file, null, 2)}\n` };
+      return { name: row.name, text: `${JSON.stringify(file, null, 2)}\n`, pictures: hashes };
     }
   });
 }

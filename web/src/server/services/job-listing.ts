@@ -44,10 +44,18 @@ export interface Asked {
 }
 
 /** Jobs of the shop, the latest worked on first. One that cannot be read has its name and its place all the same. */
-export const listJobs = (member: Member, asked: Asked = {}): Promise<ListedJob[]> =>
-  withShop(member.shopId, (tx) => listed(tx, asked));
+export const listJobs = (member: Member, which: Asked = {}): Promise<ListedJob[]> =>
+  withShop(member.shopId, (tx) => listed(tx, which));
 
-async function listed(tx: Transaction, { id, place, page, find = '' }: Asked): Promise<ListedJob[]> {
+const asked = ({ id, place, find = '' }: Asked) =>
+  and(
+    id === undefined ? undefined : eq(jobs.id, id),
+    place && IN_PLACE[place],
+    named(find),
+    or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
+  );
+
+async function listed(tx: Transaction, { page, ...which }: Asked): Promise<ListedJob[]> {
   const query = tx
     .select({
       id: jobs.id,
@@ -58,14 +66,7 @@ async function listed(tx: Transaction, { id, place, page, find = '' }: Asked): P
       deletedAt: jobs.deletedAt,
     })
     .from(jobs)
-    .where(
-      and(
-        id === undefined ? undefined : eq(jobs.id, id),
-        place && IN_PLACE[place],
-        named(find),
-        or(isNull(jobs.deletedAt), gt(jobs.deletedAt, new Date(Date.now() - DAYS_TO_BRING_BACK * 86_400_000))),
-      ),
-    )
+    .where(asked(which))
     .orderBy(desc(jobs.updatedAt), jobs.name, jobs.id)
     .$dynamic();
   const rows = await (page === undefined ? query : query.limit(JOBS_A_PAGE).offset((page - 1) * JOBS_A_PAGE));
@@ -76,16 +77,17 @@ async function listed(tx: Transaction, { id, place, page, find = '' }: Asked): P
   }));
 }
 
-/** A page of the list, what was put away or deleted, and how many there are on all pages. */
-export interface JobPage {
-  readonly listed: readonly ListedJob[];
-  readonly archived: readonly ListedJob[];
-  readonly deleted: readonly ListedJob[];
+/** The first or another page of the jobs in a place, and how many there are on all pages. */
+export interface PlacePage {
+  readonly jobs: readonly ListedJob[];
   readonly all: number;
 }
 
+/** A page of the list, and the latest of what was put away or deleted. */
+export type JobPage = Readonly<Record<JobPlace, PlacePage>>;
+
 /**
- * A page of the list.
+ * A page of the list, and the first page of what was put away or deleted: never more, however many jobs a shop has kept.
  *
  * @param member Who asks.
  * @param page From 1.
@@ -93,20 +95,23 @@ export interface JobPage {
  */
 export const listPage = (member: Member, page: number, find = ''): Promise<JobPage> =>
   withShop(member.shopId, async (tx) => {
-    const [row] = await tx
-      .select({ count: count() })
-      .from(jobs)
-      .where(and(IN_PLACE.listed, named(find)));
+    const pageOf = async (place: JobPlace, at: number): Promise<PlacePage> => {
+      const [row] = await tx.select({ count: count() }).from(jobs).where(asked({ place, find }));
+      return { jobs: await listed(tx, { place, page: at, find }), all: row?.count ?? 0 };
+    };
     return {
-      listed: await listed(tx, { place: 'listed', page, find }),
-      archived: await listed(tx, { place: 'archived' }),
-      deleted: await listed(tx, { place: 'deleted' }),
-      all: row?.count ?? 0,
+      listed: await pageOf('listed', page),
+      archived: await pageOf('archived', 1),
+      deleted: await pageOf('deleted', 1),
     };
   });
 
-/** Ids of all jobs of the shop, those put away and deleted too. */
-export const jobIds = (member: Member): Promise<readonly string[]> =>
-  withShop(member.shopId, async (tx) =>
-    (await tx.select({ id: jobs.id }).from(jobs).orderBy(jobs.createdAt)).map(({ id }) => id),
-  );
+/** Every job of the shop and where it is kept, those put away and deleted too: the oldest first. */
+export const everyJob = (member: Member): Promise<readonly Pick<ListedJob, 'id' | 'place'>[]> =>
+  withShop(member.shopId, async (tx) => {
+    const rows = await tx
+      .select({ id: jobs.id, archivedAt: jobs.archivedAt, deletedAt: jobs.deletedAt })
+      .from(jobs)
+      .orderBy(jobs.createdAt, jobs.id);
+    return rows.map(({ id, ...row }) => ({ id, place: placeOf(row) }));
+  });

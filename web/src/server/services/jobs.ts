@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { and, desc, eq } from 'drizzle-orm';
-import { type Job, JOB_VERSION, jobFileOf, type ShopRecord, upgradeJob, writeJobFile } from '@splay/core';
-import { jobRevisions, jobs, records } from '../db/schema.ts';
+import { type Job, JOB_VERSION, jobFileOf, upgradeJob, writeJobFile } from '@splay/core';
+import { jobRevisions, jobs } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
@@ -9,7 +9,7 @@ import type { Picture } from '../threads/tasks.ts';
 import { tellRevision } from '../live.ts';
 import { takePictures } from './attachments.ts';
 import { mustRecord, mustWrite, NotFound } from './errors.ts';
-import { rowOf } from './record-rows.ts';
+import { insertBatches } from './record-rows.ts';
 import { takeRoom } from './room.ts';
 
 export type JobHead = SavedJob;
@@ -201,7 +201,8 @@ interface Beginning {
   readonly job: Job;
   /** What its first revision says. */
   readonly label: string;
-  readonly records?: readonly ShopRecord[];
+  /** Its records, as `batchesOf` gives them. */
+  readonly records?: readonly string[];
   readonly pictures?: readonly Picture[];
   /** Of the sender's making: sending again under the same key makes no second job. */
   readonly key?: string | null;
@@ -227,8 +228,8 @@ export function newJob(
       return headOf(tx, made.id, 1);
     }
     const head = await addRevision(tx, member, row.id, 1, label, job);
-    if (taken.length > 0)
-      await tx.insert(records).values(taken.map((record) => rowOf(record, member.shopId, row.id, null)));
+    const room = await insertBatches(tx, member.shopId, row.id, taken);
+    if (room > 0) await takeRoom(tx, member.shopId, room);
     await takePictures(tx, member.shopId, pictures);
     return head;
   });

@@ -5,6 +5,7 @@ import { type Member, withShop } from '../db/shop.ts';
 import type { ListedItem } from '../../shared/listed-item.ts';
 import { inThread } from '../threads/pool.ts';
 import { mustWrite, NotFound } from './errors.ts';
+import { takeRoom } from './room.ts';
 
 const listed = (row: typeof libraryItems.$inferSelect): ListedItem => ({
   id: row.id,
@@ -30,7 +31,7 @@ export const readItem = (member: Member, id: string): Promise<LibraryItem> =>
     return parseItem(JSON.stringify(row.document));
   });
 
-/** Keeps an item that somebody sent: a copy, checked like a job. @throws Forbidden, InputError */
+/** Keeps an item that somebody sent: a copy, checked like a job. @throws Forbidden, InputError, ShopFull */
 export async function keepItem(member: Member, bytes: Uint8Array): Promise<ListedItem> {
   mustWrite(member);
   const item = await inThread('readItem', bytes);
@@ -46,6 +47,7 @@ export async function keepItem(member: Member, bytes: Uint8Array): Promise<Liste
         savedBy: member.name,
       })
       .returning();
+    await takeRoom(tx, member.shopId, JSON.stringify(item).length);
     return listed(row as typeof libraryItems.$inferSelect);
   });
 }
@@ -54,7 +56,11 @@ export async function keepItem(member: Member, bytes: Uint8Array): Promise<Liste
 export function dropItem(member: Member, id: string): Promise<void> {
   mustWrite(member);
   return withShop(member.shopId, async (tx) => {
-    const gone = await tx.delete(libraryItems).where(eq(libraryItems.id, id)).returning({ id: libraryItems.id });
-    if (gone.length === 0) throw new NotFound();
+    const [item] = await tx
+      .delete(libraryItems)
+      .where(eq(libraryItems.id, id))
+      .returning({ document: libraryItems.document });
+    if (!item) throw new NotFound();
+    await takeRoom(tx, member.shopId, -JSON.stringify(item.document).length);
   });
 }

@@ -1,5 +1,7 @@
 import { type ShopRecord, upgradeRecord } from '@splay/core';
-import type { records } from '../db/schema.ts';
+import { sql } from 'drizzle-orm';
+import type { Transaction } from '../db/database.ts';
+import { records } from '../db/schema.ts';
 
 /** A record as it is stored, its body brought up. */
 export const recordOf = ({
@@ -39,3 +41,22 @@ export const rowOf = (
   takenBy: by,
   replaces: replaces ?? null,
 });
+
+/**
+ * Stores records that came with a job file, and gives how many bytes they take. A statement takes a batch as one text,
+ * whatever is in it: rows of their own would take twelve parameters each, of 65,535.
+ */
+export async function insertBatches(
+  tx: Transaction,
+  shopId: string,
+  jobId: string,
+  batches: readonly string[],
+): Promise<number> {
+  for (const batch of batches)
+    await tx.execute(sql`
+      insert into ${records} (shop_id, job_id, id, kind, version, body, taken, taken_by, replaces)
+      select ${shopId}::uuid, ${jobId}::uuid, id, kind, version, body, taken, "by", replaces
+      from json_to_recordset(${batch}::json)
+        as sent (id text, kind text, version integer, body json, taken text, "by" text, replaces text)`);
+  return batches.reduce((sum, { length }) => sum + length, 0);
+}

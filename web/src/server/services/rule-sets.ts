@@ -2,7 +2,7 @@ import { checkRules, type RuleSet, type RuleSetVersion } from '@splay/core';
 import { asc, desc, eq } from 'drizzle-orm';
 import { ruleSets, ruleSetVersions } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
-import { mustWrite, NotFound } from './errors.ts';
+import { mustManage, mustWrite, NotFound } from './errors.ts';
 import { takeRoom } from './room.ts';
 
 /** Somebody made a newer version meanwhile. */
@@ -94,5 +94,50 @@ export async function addRuleVersion(
       .returning();
     await takeRoom(tx, member.shopId, JSON.stringify(checked).length + why.length);
     return versionOf(row as typeof ruleSetVersions.$inferSelect);
+  });
+}
+
+/** A rule set of an archive, as it is sent: its versions as they were made, the newest first. */
+export interface SentRuleSet {
+  readonly id: string;
+  readonly name: string;
+  readonly versions: readonly (Omit<RuleSetVersion, 'rules'> & { readonly rules: unknown })[];
+}
+
+/**
+ * Takes a rule set back as it was, with who made each version and when; under the id that jobs refer to it by, where no
+ * other set has that. One that is here with just these versions is left as it is.
+ *
+ * @throws Forbidden, InputError, NameTaken, TooMany
+ */
+export async function importRuleSet(member: Member, { id, name, versions }: SentRuleSet): Promise<RuleSet> {
+  mustManage(member);
+  const checked = versions.map((one): RuleSetVersion => ({ ...one, rules: checkRules(one.rules) }));
+  if (checked.length > MOST_VERSIONS) throw new TooMany();
+  const here = (await listRuleSets(member)).find((set) => set.name.toLowerCase() === name.toLowerCase());
+  if (here && JSON.stringify(here.versions) === JSON.stringify(checked)) return here;
+  if (here) throw new NameTaken();
+  return withShop(member.shopId, async (tx) => {
+    const all = await tx.select({ id: ruleSets.id }).from(ruleSets);
+    if (all.length >= MOST_SETS) throw new TooMany();
+    const add = (values: typeof ruleSets.$inferInsert) =>
+      tx.insert(ruleSets).values(values).onConflictDoNothing().returning({ id: ruleSets.id });
+    // A set of another shop may have the id: this one takes another then.
+    const [kept] = await add({ shopId: member.shopId, id, name });
+    const set = kept ?? (await add({ shopId: member.shopId, name }))[0];
+    if (!set) throw new NameTaken();
+    await tx.insert(ruleSetVersions).values(
+      checked.map(({ version, rules, by, at, why }) => ({
+        setId: set.id,
+        shopId: member.shopId,
+        version,
+        rules,
+        by,
+        at: new Date(at),
+        why,
+      })),
+    );
+    await takeRoom(tx, member.shopId, JSON.stringify(checked).length);
+    return { id: set.id, name, versions: checked };
   });
 }

@@ -17,7 +17,6 @@ import {
   parseJobFile,
   planOf,
   sceneOf,
-  type ShopRecord,
   spliceParts,
   writeDxf,
   writeGlb,
@@ -31,6 +30,7 @@ import { partsPdf } from '../pdf/parts-pdf.ts';
 import { propsPdf } from '../pdf/props-pdf.ts';
 import type { Paper } from '../pdf/sheet.ts';
 import { checkPicture, hashOf } from '../pictures.ts';
+import { batchesOf } from '../services/record-batches.ts';
 import { jobCard } from '../../shared/job-card.ts';
 import type { SavedJob } from '../../shared/saved-job.ts';
 
@@ -49,7 +49,8 @@ export interface Picture {
 /** A job file, checked. */
 export interface ReadJobFile {
   readonly job: Job;
-  readonly records: readonly ShopRecord[];
+  /** Its records in batches, as they are stored. */
+  readonly records: readonly string[];
   readonly pictures: readonly Picture[];
 }
 
@@ -102,7 +103,7 @@ function readJobFile(bytes: Uint8Array): ReadJobFile {
       ]);
     return { hash, type, bytes: picture };
   });
-  return { job, records, pictures };
+  return { job, records: batchesOf(records), pictures };
 }
 
 const readItem = (bytes: Uint8Array): LibraryItem => parseItem(textOf(bytes));

@@ -1,10 +1,11 @@
 import { InputError } from '@splay/core';
 import { endpoint } from '../../../server/http/endpoint.ts';
-import { JOB_FILE_LIMIT, readBytes } from '../../../server/http/body.ts';
+import { readBytes } from '../../../server/http/body.ts';
 import { json, notAllowed } from '../../../server/http/problem.ts';
 import { mustWrite } from '../../../server/services/errors.ts';
 import { importJob } from '../../../server/services/job-files.ts';
 import { listJobs } from '../../../server/services/job-listing.ts';
+import { JOB_FILE_LIMIT } from '../../../shared/archive-names.ts';
 
 export const GET = endpoint(async ({ member }) => json(await listJobs(member)));
 

@@ -4,7 +4,7 @@ import { exportJob } from '../../../../server/services/job-files.ts';
 
 /** The job as a job file: the same bytes that an unchanged import came with. */
 export const GET = endpoint(async ({ member, job }) => {
-  const { name, text } = await exportJob(member, job);
+  const { name, text } = await exportJob(member, job, 'inside');
   return download(text, 'application/json', name, 'splay.json');
 });
 
