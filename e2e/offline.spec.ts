@@ -109,6 +109,37 @@ test('who signs out leaves no job of the shop on the device, and is told what is
   await expect(after.getByRole('heading', { name: 'This job is not on this device' })).toBeVisible();
 });
 
+test('on a shared device a reading waits for who took it, and is sent as nobody else', async ({ page }) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Shared van');
+  const leave = async () => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Sign out' }).tap();
+    await page.getByRole('button', { name: 'Sign out all the same' }).tap();
+    await expect(page.getByText('1 record waiting to be sent, taken by owner')).toBeVisible();
+  };
+  const open = async () => {
+    await page.goto(`/jobs/${id}/true-up`);
+    await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+  };
+  await open();
+  const before = (await storedReadings(page, id)).length;
+  await page.route('**/records', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+  await take(page, '6', '9');
+  await leave();
+  await page.unroute('**/records');
+  await page.getByRole('button', { name: 'fabricator', exact: true }).tap();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await open();
+  await expect(status(page)).toContainText('1 record waiting to be sent');
+  expect(await storedReadings(page, id)).toHaveLength(before);
+  await leave();
+  await page.getByRole('button', { name: 'Open the demo shop' }).tap();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await open();
+  await expect.poll(async () => (await storedReadings(page, id)).length).toBe(before + 1);
+});
+
 test('a page of an older program than the server’s offers the new one', async ({ page }) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Renewed van');

@@ -118,6 +118,10 @@ if (lan) await showAddresses();
 if (cluster) say(`its data lies in ${cluster.data}`);
 if (demo)
   say('sign in with one press on “Open the demo shop”, or as owner@windrow-lane.example, password windrow-lane');
+if (demo && lan)
+  say(
+    'CAUTION: everybody in this network can open the demo shop, whose passwords are in the open. Keep no work of your own in it: for that start with SPLAY_DEMO=0',
+  );
 say('Ctrl-C stops it');
 
 /** Where phones reach it, as text and as codes to scan. */

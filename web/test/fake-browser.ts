@@ -16,12 +16,20 @@ export function fakeBrowser() {
     getItem: (key: string) => stored.get(key) ?? null,
     setItem: (key: string, value: string) => void stored.set(key, value),
     removeItem: (key: string) => void stored.delete(key),
+    key: (at: number) => [...stored.keys()][at] ?? null,
+    get length() {
+      return stored.size;
+    },
   });
   vi.stubGlobal('window', {
     addEventListener: events.addEventListener.bind(events),
     removeEventListener: events.removeEventListener.bind(events),
   });
-  return { stored, online: () => events.dispatchEvent(new Event('online')) };
+  return {
+    stored,
+    online: () => events.dispatchEvent(new Event('online')),
+    focus: () => events.dispatchEvent(new Event('focus')),
+  };
 }
 
 type Answer = { readonly status: number; readonly body: unknown } | 'no connection';

@@ -206,7 +206,7 @@ it('two of one name in a shop cannot be, whichever way they come', async () => {
 it('where there is a shop no first one is made, however many try at once', async () => {
   const made = await Promise.all(
     Array.from({ length: 8 }, (_, at) =>
-      createFirstShop(`First ${at}`, [
+      createFirstShop({ name: `First ${at}` }, [
         { name: 'me', email: `first-${at}-${owner.shopId}@test.example`, password, role: 'owner' },
       ]),
     ),

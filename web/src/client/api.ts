@@ -32,6 +32,14 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | Refused;
 /** Answers of a server or a proxy that pass by themselves: the same is sent again later. All others would come again. */
 const PASSING = [408, 502, 503, 504];
 
+/** Who this page was opened by: told with all that it sends, so that nothing is stored under another's name. */
+let person: string | null = null;
+
+/** From now on what this page sends is that person's alone: where somebody else signed in meanwhile the server takes none of it. */
+export const sendAs = (id: string): void => {
+  person = id;
+};
+
 async function call<T>(
   method: string,
   path: string,
@@ -53,7 +61,11 @@ async function call<T>(
     const type = picture?.type ?? (text === null ? null : 'application/json');
     const response = await fetch(path, {
       method,
-      headers: { ...headers, ...(type === null ? {} : { 'content-type': type }) },
+      headers: {
+        ...headers,
+        ...(type === null ? {} : { 'content-type': type }),
+        ...(person !== null && method !== 'GET' ? { 'splay-person': person } : {}),
+      },
       body: picture ?? text,
       ...(signal && { signal }),
     });

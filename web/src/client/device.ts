@@ -12,12 +12,16 @@ import type { OpenedJob } from '../shared/opened-job.ts';
 export interface KeptRecord {
   readonly job: string;
   readonly record: ShopRecord;
+  /** Who took it, and as whom alone it is sent; null where an earlier version of the program kept it. */
+  readonly person: string | null;
   /** Why the server will not take it; null while it waits. */
   readonly refused: string | null;
 }
 
 /** A job that was changed here and not yet saved. */
 export interface Draft {
+  /** Who changed it: nobody else goes on with it. Missing where an earlier version of the program kept it. */
+  readonly person?: string;
   readonly basedOn: number;
   /** The version of the job format that it was left in. */
   readonly version: number;
@@ -111,13 +115,27 @@ export async function forgetRecords(ids: readonly string[]): Promise<void> {
   });
 }
 
-/** How many records of any job wait to be sent. */
-export const countWaiting = async (): Promise<number> =>
-  ((await inDatabase((db) => db.getAll('records'))) ?? []).filter(({ refused }) => refused === null).length;
+/** What is on this device only, of whoever took or changed it. */
+export interface OnlyHere {
+  /** How many records wait to be sent, by the names under which they were taken. */
+  readonly records: ReadonlyMap<string, number>;
+  /** How many jobs were changed and not saved. */
+  readonly drafts: number;
+}
 
-/** What was left unsaved of a job; null for nothing. */
-export const leftDraft = async (job: string): Promise<Draft | null> =>
-  (await inDatabase((db) => db.get('drafts', job))) ?? null;
+export async function onlyHere(): Promise<OnlyHere> {
+  const waiting = ((await inDatabase((db) => db.getAll('records'))) ?? []).filter(({ refused }) => refused === null);
+  const records = new Map<string, number>();
+  for (const { record } of waiting) records.set(record.by, (records.get(record.by) ?? 0) + 1);
+  const drafts = new Set([...((await inDatabase((db) => db.getAllKeys('drafts'))) ?? []), ...leftAtOnce().keys()]);
+  return { records, drafts: drafts.size };
+}
+
+/** What a person left unsaved of a job; null for nothing. */
+export async function leftDraft(job: string, person: string): Promise<Draft | null> {
+  const draft = await inDatabase((db) => db.get('drafts', job));
+  return draft && (draft.person ?? person) === person ? draft : null;
+}
 
 export async function keepDraft(job: string, draft: Draft): Promise<void> {
   await inDatabase((db) => db.put('drafts', draft, job));
@@ -126,7 +144,7 @@ export async function keepDraft(job: string, draft: Draft): Promise<void> {
 /** Keeps it at once, where the page is about to go and the browser's database would be too slow: the next page takes it over. */
 export function keepDraftNow(job: string, draft: Draft): void {
   try {
-    localStorage.setItem(`splay/draft/${job}`, JSON.stringify(draft));
+    localStorage.setItem(`${DRAFT}${job}`, JSON.stringify(draft));
   } catch {
     // No room, or a browser that keeps nothing: what was kept before that stands.
   }
@@ -147,24 +165,93 @@ export async function keepJob(job: KeptJob): Promise<void> {
   });
 }
 
-export const keptJob = async (id: string): Promise<KeptJob | null> =>
-  (await inDatabase((db) => db.get('jobs', id))) ?? null;
+/** A job on this device, if it is one of the last person who signed in. */
+export async function keptJob(id: string): Promise<KeptJob | null> {
+  const kept = await inDatabase((db) => db.get('jobs', id));
+  return kept?.me === lastPerson() ? (kept ?? null) : null;
+}
 
-/** The jobs on this device, the one that was open last first. */
-export const keptJobs = async (): Promise<readonly KeptJob[]> =>
-  ((await inDatabase((db) => db.getAllFromIndex('jobs', 'keptAt'))) ?? []).toReversed();
+/** The jobs on this device of the last person who signed in, the one that was open last first. */
+export async function keptJobs(): Promise<readonly KeptJob[]> {
+  const all = (await inDatabase((db) => db.getAllFromIndex('jobs', 'keptAt'))) ?? [];
+  return all.filter(({ me }) => me === lastPerson()).toReversed();
+}
 
 /** Forgets a job that is no more, or not this person's. */
 export async function forgetJob(id: string): Promise<void> {
   await inDatabase((db) => db.delete('jobs', id));
 }
 
+const PERSON = 'splay/person';
+const DRAFT = 'splay/draft/';
+
+/** Who signed in on this device last; null for nobody since the last sign-out. */
+function lastPerson(): string | null {
+  try {
+    return localStorage.getItem(PERSON);
+  } catch {
+    return null;
+  }
+}
+
+/** Drafts that a page kept at once when it was left, by job. */
+function leftAtOnce(): ReadonlyMap<string, Draft> {
+  try {
+    const all = Array.from({ length: localStorage.length }, (_, at) => localStorage.key(at) ?? '');
+    const keys = all.filter((key) => key.startsWith(DRAFT));
+    return new Map(
+      keys.map((key) => [key.slice(DRAFT.length), JSON.parse(localStorage.getItem(key) ?? '{}') as Draft]),
+    );
+  } catch {
+    return new Map();
+  }
+}
+
+/** Forgets what was changed and not saved, but what one person did; of all where there is none. */
+async function forgetDrafts(but: string | null): Promise<void> {
+  for (const [job, { person }] of leftAtOnce())
+    if (but === null || (person ?? but) !== but) localStorage.removeItem(`${DRAFT}${job}`);
+  await inDatabase(async (db) => {
+    const tx = db.transaction('drafts', 'readwrite');
+    for (const job of await tx.store.getAllKeys()) {
+      const { person } = (await tx.store.get(job)) ?? {};
+      if (but === null || (person ?? but) !== but) await tx.store.delete(job);
+    }
+    await tx.done;
+  });
+}
+
 /**
- * Forgets the shop's jobs, when somebody signs out or another person signs in. Records that wait to be sent and changes
- * that were not saved stay: they are on this device only.
+ * Somebody is signed in. Where that is not who was here last, the jobs of the other go, and what the other changed and never
+ * saved: a draft is a whole job. Records stay, and wait for who took them.
+ *
+ * @param person Their id.
  */
-export async function forgetJobs(): Promise<void> {
+export async function hereIs(person: string): Promise<void> {
+  if (lastPerson() === person) return;
   await inDatabase((db) => db.clear('jobs'));
+  await forgetDrafts(person);
+  try {
+    localStorage.setItem(PERSON, person);
+  } catch {
+    // A browser that keeps nothing keeps no job either.
+  }
+}
+
+/**
+ * Nobody is signed in: no job of the shop opens on this device any more. Records that wait to be sent stay; so does what was
+ * changed and not saved where a session ended by itself, until its owner or somebody else signs in.
+ *
+ * @param left Whether somebody signed out, and was told what was not saved.
+ */
+export async function nobodyIsHere(left: boolean): Promise<void> {
+  await inDatabase((db) => db.clear('jobs'));
+  if (left) await forgetDrafts(null);
+  try {
+    localStorage.removeItem(PERSON);
+  } catch {
+    // There is nothing to remove.
+  }
 }
 
 /** Takes over what a page that was left, or an earlier version of this program, kept in the browser's local storage. */
@@ -178,9 +265,10 @@ export async function takeEarlier(job: string): Promise<void> {
   };
   const [waiting, refused, draft] = ['records', 'records-refused', 'draft'].map((what) => `splay/${what}/${job}`);
   if (waiting === undefined || refused === undefined || draft === undefined) return;
-  for (const record of take<readonly ShopRecord[]>(waiting) ?? []) await keepRecord({ job, record, refused: null });
+  for (const record of take<readonly ShopRecord[]>(waiting) ?? [])
+    await keepRecord({ job, record, person: null, refused: null });
   for (const { record, message } of take<readonly { record: ShopRecord; message: string }[]>(refused) ?? [])
-    await keepRecord({ job, record, refused: message });
+    await keepRecord({ job, record, person: null, refused: message });
   const left = take<Draft>(draft);
   if (left) await keepDraft(job, { ...left });
   for (const key of [waiting, refused, draft]) localStorage.removeItem(key);

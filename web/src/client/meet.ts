@@ -96,9 +96,9 @@ export async function settle(store: JobStore, taken: readonly MergeConflict[]): 
 
 /** Goes on with what a page that was left had not saved: as it was, brought together with what was saved meanwhile. */
 export async function takeUpDraft(store: JobStore): Promise<void> {
-  const { id } = store.getState();
+  const { id, me } = store.getState();
   await takeEarlier(id);
-  const left = await leftDraft(id);
+  const left = await leftDraft(id, me);
   if (!left) return;
   const { checkJob } = await merging();
   let draft: Job;

@@ -2,7 +2,19 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { JOB_VERSION } from '@splay/core';
 import { demoJob } from '../../test/demo.ts';
 import { atRest, fakeBrowser, fakeServer, pass } from '../../test/fake-browser.ts';
-import { forgetConnection, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
+import {
+  forgetConnection,
+  hereIs,
+  keepDraft,
+  keepDraftNow,
+  keepJob,
+  keepRecord,
+  keptJob,
+  keptJobs,
+  leftDraft,
+  nobodyIsHere,
+  onlyHere,
+} from './device.ts';
 import { createJobStore, type JobStart } from './job-store.ts';
 import { catchUp, keepOpenJob, openJob } from './open-job.ts';
 
@@ -19,8 +31,9 @@ const opened = (revision = 1, name = job.name, me = 'me') => ({
 const KEPT_AT = '2026-05-01T09:00:00.000Z';
 let browser: ReturnType<typeof fakeBrowser>;
 
-beforeEach(() => {
+beforeEach(async () => {
   browser = fakeBrowser();
+  await hereIs('me');
 });
 afterEach(async () => {
   await forgetConnection();
@@ -121,8 +134,76 @@ it('a device keeps the jobs that were open last, and forgets all of them when so
   const ids = (await keptJobs()).map(({ saved }) => saved.id);
   expect(ids).toHaveLength(12);
   expect(ids[0]).toBe('job-24');
-  await forgetJobs();
+  await nobodyIsHere(true);
   expect(await keptJobs()).toEqual([]);
+});
+
+const kept = (id: string, me = 'me') => ({
+  ...opened(1, 'Kept', me),
+  saved: { ...opened().saved, id },
+  bench: 'cuts',
+  version: JOB_VERSION,
+  keptAt: KEPT_AT,
+});
+const draft = (person: string) => ({ person, basedOn: 1, version: JOB_VERSION, job });
+const waiting = (id: string, person: string, by: string) => ({
+  job: 'job',
+  record: { ...records[0]!, id, by },
+  person,
+  refused: null,
+});
+
+it('a session that ended by itself closes the jobs on the device; what was not saved waits for who changed it', async () => {
+  await keepJob(kept('job'));
+  await keepDraft('job', draft('me'));
+  await keepRecord(waiting('r1', 'me', 'owner'));
+  fakeServer(() => ({ status: 401, body: { detail: 'Sign in first.' } }));
+  expect(await openJob('job')).toMatchObject({ title: 'You are signed out' });
+  expect([await keptJobs(), await keptJob('job')]).toEqual([[], null]);
+  fakeServer(() => 'no connection');
+  expect(await openJob('job')).toMatchObject({ title: 'This job is not on this device' });
+  expect(await onlyHere()).toEqual({ records: new Map([['owner', 1]]), drafts: 1 });
+  await hereIs('me');
+  expect(await leftDraft('job', 'me')).toMatchObject({ basedOn: 1 });
+});
+
+it('somebody else who signs in finds neither jobs nor drafts of the other; records wait for who took them', async () => {
+  await keepJob(kept('job'));
+  await keepDraft('job', draft('me'));
+  keepDraftNow('left', draft('me'));
+  await keepRecord(waiting('r1', 'me', 'owner'));
+  await hereIs('another');
+  expect([await keptJobs(), await leftDraft('job', 'another'), await leftDraft('job', 'me')]).toEqual([[], null, null]);
+  expect(browser.stored.has('splay/draft/left')).toBe(false);
+  expect(await onlyHere()).toEqual({ records: new Map([['owner', 1]]), drafts: 0 });
+});
+
+it('a job that another person kept does not open, wherever it came from', async () => {
+  await keepJob(kept('theirs', 'another'));
+  expect([await keptJobs(), await keptJob('theirs')]).toEqual([[], null]);
+});
+
+it('a draft is gone on with by who made it alone', async () => {
+  await keepDraft('job', draft('another'));
+  expect(await leftDraft('job', 'me')).toBeNull();
+  expect(await leftDraft('job', 'another')).not.toBeNull();
+});
+
+it('who signs out is told of changes as of records, and leaves no change behind', async () => {
+  await keepDraft('job', draft('me'));
+  keepDraftNow('other', draft('me'));
+  expect((await onlyHere()).drafts).toBe(2);
+  await nobodyIsHere(true);
+  expect((await onlyHere()).drafts).toBe(0);
+});
+
+it('where somebody else signed in meanwhile, a page that was offline stays with who opened it', async () => {
+  fakeServer(() => ({ status: 200, body: opened(9, 'Newer', 'another') }));
+  const store = createJobStore(start({ asOf: KEPT_AT }));
+  const stop = catchUp(store);
+  await pass(6000);
+  expect(store.getState()).toMatchObject({ asOf: KEPT_AT, revision: 1, me: 'me', saveState: 'signed-out' });
+  stop();
 });
 
 it('a job from this device takes the server’s state up when the connection is back', async () => {

@@ -1,6 +1,6 @@
 import { JOB_VERSION } from '@splay/core';
 import { api } from './api.ts';
-import { type KeptJob, forgetJob, forgetJobs, keepJob, keptJob, keptJobs } from './device.ts';
+import { type KeptJob, forgetJob, hereIs, keepJob, keptJob, nobodyIsHere } from './device.ts';
 import type { JobStart, JobStore } from './job-store.ts';
 import { meet } from './meet.ts';
 import { withRecords } from './record-queue.ts';
@@ -27,8 +27,7 @@ export async function openJob(id: string, asked?: string): Promise<JobStart | No
   const bench = asked ?? kept?.bench ?? 'cuts';
   const answer = await api.openJob(id, kept ? PATIENCE.kept : PATIENCE.alone);
   if (answer.ok) {
-    // Jobs on a device are those of the person who is signed in.
-    if ((await keptJobs()).some(({ me }) => me !== answer.value.me)) await forgetJobs();
+    await hereIs(answer.value.me);
     return { ...answer.value, bench, asOf: null };
   }
   if (answer.reason === 'offline' && kept) return fromDevice(kept, bench);
@@ -38,10 +37,12 @@ export async function openJob(id: string, asked?: string): Promise<JobStart | No
       detail:
         'The server cannot be reached, and the job was not open here lately. Try again when the connection is back.',
     };
+  if (answer.reason === 'signed-out') {
+    await nobodyIsHere(false);
+    return { title: 'You are signed out', detail: 'Sign in to go on with this job.' };
+  }
   await forgetJob(id);
-  return answer.reason === 'signed-out'
-    ? { title: 'You are signed out', detail: 'Sign in to go on with this job.' }
-    : { title: 'This job does not open', detail: answer.detail };
+  return { title: 'This job does not open', detail: answer.detail };
 }
 
 /** A job as this device kept it; what an earlier version of the program kept is brought up, which needs no server. */
@@ -109,6 +110,8 @@ export function catchUp(store: JobStore): () => void {
     const answer = await api.openJob(store.getState().id, PATIENCE.kept);
     if (answer.ok) {
       const { saved, records, canWrite, canRecord, memberName, shopName, me } = answer.value;
+      // Somebody else signed in meanwhile: what was done on this page is not theirs to send.
+      if (me !== store.getState().me) return store.setState({ saveState: 'signed-out', saveDetail: '' });
       // What was changed here meanwhile is brought together with what was saved there.
       await meet(store, saved);
       store.setState({
@@ -117,7 +120,6 @@ export function catchUp(store: JobStore): () => void {
         canRecord,
         memberName,
         shopName,
-        me,
         asOf: null,
       });
     } else if (answer.reason === 'offline') timer = setTimeout(() => void again(), AGAIN);

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { newRecord, parseJobFile, type ShopRecord } from '@splay/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { atRest, fakeBrowser, fakeServer, pass } from '../../test/fake-browser.ts';
-import { forgetConnection, keptRecords, leftDraft } from './device.ts';
+import { forgetConnection, keepRecord, keptRecords, leftDraft } from './device.ts';
 import { createJobStore, type JobStore } from './job-store.ts';
 import { startRecordQueue } from './record-queue.ts';
 
@@ -175,8 +175,40 @@ describe('records', () => {
     await pass(10);
     expect(kept.at(-1)).toEqual(reading('earlier'));
     expect(store.getState().refusedRecords).toEqual([{ record: reading('bad'), message: 'Why.' }]);
-    expect(await leftDraft('job')).toEqual({ basedOn: 3, version: 7, job: { name: 'left' } });
+    expect(await leftDraft('job', 'me')).toEqual({ basedOn: 3, version: 7, job: { name: 'left' } });
     expect(browser.stored.size).toBe(0);
+  });
+
+  it('that somebody else took on this device are shown as waiting, and not sent as mine', async () => {
+    const { kept } = keeping();
+    const theirs = { ...reading('theirs'), by: 'welder' };
+    await keepRecord({ job: 'job', record: theirs, person: 'another', refused: null });
+    const store = newStore();
+    const queue = startRecordQueue(store);
+    await queue.ready;
+    queue.add(reading('mine'));
+    await pass(4000);
+    expect(kept.map(({ id }) => id)).toEqual(['before', 'mine']);
+    expect(store.getState().unsent).toEqual(['theirs']);
+    expect(idsOf(store)).toEqual(['before', 'theirs', 'mine']);
+    expect((await queued()).map(({ record }) => record.id)).toEqual(['theirs']);
+  });
+
+  it('are tried again when whoever signed in elsewhere comes back to the page', async () => {
+    let isIn = false;
+    const asked = fakeServer((_, __, body) =>
+      isIn
+        ? { status: 200, body: { records: body, refused: [] } }
+        : { status: 401, body: { detail: 'Somebody else is signed in.' } },
+    );
+    const store = newStore();
+    startRecordQueue(store).add(reading('a'));
+    await pass(10_000);
+    expect([asked.length, store.getState().saveState, store.getState().unsent]).toEqual([1, 'signed-out', ['a']]);
+    isIn = true;
+    browser.focus();
+    await pass(10);
+    expect(store.getState().unsent).toEqual([]);
   });
 
   it('a store that holds nonsense is empty', async () => {

@@ -26,8 +26,10 @@ export function startRecordQueue(store: JobStore): {
   /** When what this device kept has been taken up. */
   readonly ready: Promise<void>;
 } {
-  const { id: job } = store.getState();
+  const { id: job, me, memberName } = store.getState();
   let waiting: readonly ShopRecord[] = [];
+  /** Records that others took on this device: shown as waiting, and sent as nobody else. */
+  let ofOthers: readonly ShopRecord[] = [];
   /** Records that were taken on this page: they are not what was left by an earlier one. */
   const taken = new Set<string>();
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -36,7 +38,7 @@ export function startRecordQueue(store: JobStore): {
 
   const wait = (queue: readonly ShopRecord[]) => {
     waiting = queue;
-    store.setState({ unsent: queue.map((record) => record.id) });
+    store.setState({ unsent: [...queue, ...ofOthers].map((record) => record.id) });
   };
 
   /** Keeps a record on the device, and says so where the device cannot. */
@@ -65,7 +67,7 @@ export function startRecordQueue(store: JobStore): {
       store.setState({ records: [...shown, ...records], refusedRecords: [...refusedRecords, ...aside] });
       wait(waiting.filter((record) => !there.has(record.id) && !why.has(record.id)));
       void forgetRecords([...there]);
-      for (const { record, message } of aside) void keep({ job, record, refused: message });
+      for (const { record, message } of aside) void keep({ job, record, person: me, refused: message });
       void send();
     } else if (answer.reason === 'offline') {
       timer = setTimeout(() => void send(), RETRY_MS);
@@ -79,27 +81,32 @@ export function startRecordQueue(store: JobStore): {
   async function takeUp(): Promise<void> {
     await takeEarlier(job);
     const kept = (await keptRecords(job)).filter(({ record }) => !taken.has(record.id));
-    const left = kept.flatMap(({ record, refused }) => (refused === null ? [record] : []));
-    const refusedRecords = kept.flatMap(({ record, refused }) =>
-      refused === null ? [] : [{ record, message: refused }],
+    // An earlier version of the program kept the name alone.
+    const isMine = ({ person, record }: KeptRecord) => (person === null ? record.by === memberName : person === me);
+    const left = kept.flatMap((one) => (one.refused === null && isMine(one) ? [one.record] : []));
+    ofOthers = kept.flatMap((one) => (one.refused === null && !isMine(one) ? [one.record] : []));
+    const refusedRecords = kept.flatMap((one) =>
+      one.refused !== null && isMine(one) ? [{ record: one.record, message: one.refused }] : [],
     );
     if (refusedRecords.length > 0)
       store.setState({ refusedRecords: [...refusedRecords, ...store.getState().refusedRecords] });
-    if (left.length === 0) return;
-    store.setState({ records: withRecords(store.getState().records, left) });
+    if (left.length + ofOthers.length === 0) return;
+    store.setState({ records: withRecords(store.getState().records, [...left, ...ofOthers]) });
     wait([...left, ...waiting]);
     void send();
   }
 
   const online = () => void send();
   window.addEventListener('online', online);
+  // Whoever signed in again in another window comes back to this one.
+  window.addEventListener('focus', online);
   return {
     ready: takeUp(),
     add: (record) => {
       taken.add(record.id);
       wait([...waiting, record]);
       store.setState({ records: [...store.getState().records, record] });
-      void keep({ job, record, refused: null });
+      void keep({ job, record, person: me, refused: null });
       void send();
     },
     drop: (id) => {
@@ -110,6 +117,7 @@ export function startRecordQueue(store: JobStore): {
       stopped = true;
       clearTimeout(timer);
       window.removeEventListener('online', online);
+      window.removeEventListener('focus', online);
     },
   };
 }

@@ -58,7 +58,7 @@ describe('saving', () => {
       },
     ]);
     expect(state()).toMatchObject({ saveState: 'saved', revision: 2, labels: [] });
-    expect(await leftDraft('job')).toBeNull();
+    expect(await leftDraft('job', 'me')).toBeNull();
   });
 
   it('what changes while a save is under way goes into the next one, based on the new revision', async () => {
@@ -84,7 +84,7 @@ describe('saving', () => {
     rename('a');
     await pass(700);
     expect(state().saveState).toBe('offline');
-    expect(await leftDraft('job')).toMatchObject({ basedOn: 1, job: { name: 'a' } });
+    expect(await leftDraft('job', 'me')).toMatchObject({ basedOn: 1, job: { name: 'a' } });
     await pass(1000 + 2000 + 5000);
     expect(asked).toHaveLength(4);
     await pass(9000);
@@ -93,7 +93,7 @@ describe('saving', () => {
     browser.online();
     await pass(10);
     expect(state()).toMatchObject({ saveState: 'saved', revision: 2 });
-    expect(await leftDraft('job')).toBeNull();
+    expect(await leftDraft('job', 'me')).toBeNull();
   });
 
   it('a server that cannot just now is a connection that is down', async () => {
@@ -130,7 +130,7 @@ describe('saving', () => {
     rename('mine, later');
     await pass(60_000);
     expect(asked).toHaveLength(1);
-    expect(await leftDraft('job')).toMatchObject({ job: { name: 'mine, later' } });
+    expect(await leftDraft('job', 'me')).toMatchObject({ job: { name: 'mine, later' } });
   });
 
   it.each([
@@ -149,7 +149,7 @@ describe('saving', () => {
       await pass(60_000);
       expect(state()).toMatchObject({ saveState: expected, saveDetail: detail, job: { name: 'a' } });
       expect(asked).toHaveLength(1);
-      expect(await leftDraft('job')).toMatchObject({ job: { name: 'a' } });
+      expect(await leftDraft('job', 'me')).toMatchObject({ job: { name: 'a' } });
     },
   );
 
@@ -160,7 +160,7 @@ describe('saving', () => {
     undo(store);
     expect(state()).toMatchObject({ saveState: 'saved', labels: [] });
     await pass(60_000);
-    expect(await leftDraft('job')).toBeNull();
+    expect(await leftDraft('job', 'me')).toBeNull();
     expect(asked).toEqual([]);
   });
 

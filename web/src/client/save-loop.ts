@@ -68,26 +68,37 @@ export function startSaving(store: JobStore): () => void {
       return;
     }
     if (state.job !== before.job) {
-      void keepDraft(state.id, { basedOn: state.revision, version: JOB_VERSION, job: state.job });
+      void keepDraft(state.id, {
+        person: state.me,
+        basedOn: state.revision,
+        version: JOB_VERSION,
+        job: state.job,
+      });
       if (state.saveState === 'stale') return;
       if (state.saveState !== 'offline') store.setState({ saveState: 'changed' });
       plan(QUIET_MS);
     }
   });
   const online = () => plan(0);
+  // Whoever signed in again in another window comes back to this one.
+  const back = () => {
+    if (store.getState().saveState === 'signed-out') plan(0);
+  };
   const leaving = (event: BeforeUnloadEvent) => {
     // What stands in a field is an entry: it is kept on this device with all that is not saved, and the next page goes on with it.
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-    const { id, job, savedJob, revision, keepsNothing } = store.getState();
-    if (job !== savedJob) keepDraftNow(id, { basedOn: revision, version: JOB_VERSION, job });
+    const { id, me, job, savedJob, revision, keepsNothing } = store.getState();
+    if (job !== savedJob) keepDraftNow(id, { person: me, basedOn: revision, version: JOB_VERSION, job });
     if (keepsNothing && job !== savedJob) event.preventDefault();
   };
   window.addEventListener('online', online);
+  window.addEventListener('focus', back);
   window.addEventListener('beforeunload', leaving);
   return () => {
     clearTimeout(timer);
     stopListening();
     window.removeEventListener('online', online);
+    window.removeEventListener('focus', back);
     window.removeEventListener('beforeunload', leaving);
   };
 }

@@ -68,7 +68,13 @@ const prepared = () =>
     .from(session)
     .innerJoin(members, eq(members.userId, session.userId))
     .innerJoin(shops, eq(shops.id, members.shopId))
-    .where(and(eq(session.id, sql.placeholder('session')), sql`${session.expiresAt} > now()`))
+    .where(
+      and(
+        eq(session.id, sql.placeholder('session')),
+        sql`${session.expiresAt} > now()`,
+        env.demo ? undefined : eq(shops.demo, false),
+      ),
+    )
     .limit(1)
     .prepare('member_of_session');
 let query: { readonly of: Database; readonly run: ReturnType<typeof prepared> } | undefined;
@@ -83,7 +89,7 @@ export async function signedIn(
   return member && id !== null ? { member, session: id } : null;
 }
 
-/** Who a session is of, and the shop they work in; null where it has ended, or they are in no shop any more. */
+/** Who a session is of, and the shop they work in; null where it has ended, or they are in no shop that is open here. */
 export async function memberOf(id: string): Promise<Member | null> {
   if (query?.of !== database()) query = { of: database(), run: prepared() };
   const [found] = await query.run.execute({ session: id });

@@ -11,7 +11,7 @@ import { closeThreads } from './threads/pool.ts';
 
 /** The demo shop, made now or made before; null where the program was set up for a shop of one's own. */
 async function demoShop(): Promise<string | null> {
-  const made = await createFirstShop(DEMO_SHOP, DEMO_PEOPLE);
+  const made = await createFirstShop({ name: DEMO_SHOP, demo: true }, DEMO_PEOPLE);
   if (made !== null) return made;
   const [found] = await database()
     .select({ id: shops.id })

@@ -42,7 +42,8 @@ const keysOf = (email: string, address: string): readonly (readonly [Scope, stri
 /** The wait after so many tries beyond the free ones, seconds: twice as long each time. */
 export const waitAfter = (beyond: number): number => Math.min(LONGEST_WAIT, FIRST_WAIT * 2 ** Math.max(0, beyond - 1));
 
-const seconds = ({ msBeforeNext }: RateLimiterRes): number => Math.ceil(msBeforeNext / 1000);
+/** What is left of a wait, seconds; never more than the longest there is, also where the clock was set back meanwhile. */
+const seconds = ({ msBeforeNext }: RateLimiterRes): number => Math.min(LONGEST_WAIT, Math.ceil(msBeforeNext / 1000));
 
 /**
  * Counts one try, before the password is looked at. Gives how many seconds to wait, 0 where it may go on.
@@ -73,9 +74,12 @@ export async function waitToTry(email: string, address: string): Promise<number>
   return 0;
 }
 
-/** Forgets the tries of an account after the right password came. */
+/**
+ * Forgets the tries of an account after the right password came. The address gets back what this one counted, so that many
+ * people behind one router cost each other nothing; what others did wrong there stays counted.
+ */
 export async function forgetTries(email: string, address: string): Promise<void> {
   const { tries, waits } = limiters();
   for (const [scope, key] of keysOf(email, address))
-    if (scope !== 'address') await Promise.all([tries.delete(key), waits.delete(key)]);
+    await (scope === 'address' ? tries.reward(key, 1) : Promise.all([tries.delete(key), waits.delete(key)]));
 }

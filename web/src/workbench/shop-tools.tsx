@@ -1,13 +1,13 @@
 import { InputError, type InputProblem } from '@splay/core';
 import { useState } from 'react';
 import { api } from '../client/api.ts';
-import { countWaiting, forgetJobs } from '../client/device.ts';
+import { nobodyIsHere, onlyHere } from '../client/device.ts';
 import { importJob } from '../client/import-job.ts';
 import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { FileButton } from '../ui/file-button.tsx';
 import { inWorker } from '../workers/in-worker.ts';
-import { waitingWords } from './save-words.ts';
+import { leftWords } from './save-words.ts';
 
 /** What is wrong with a job file; nothing where it is right, or where no worker can tell: then the server does. */
 async function fileProblems(text: string): Promise<readonly InputProblem[]> {
@@ -61,14 +61,14 @@ export function ImportJob() {
 export function SignOut() {
   const awake = useAwake();
   const [problem, setProblem] = useState('');
-  /** Records that are on this device only, once somebody asked to leave with them unsent. */
-  const [waiting, setWaiting] = useState(0);
+  /** What is on this device only, once somebody asked to leave with that. */
+  const [told, setTold] = useState('');
   const leave = async () => {
-    const unsent = await countWaiting();
-    if (unsent > 0 && waiting === 0) return setWaiting(unsent);
+    const left = leftWords(await onlyHere());
+    if (left !== '' && told === '') return setTold(left);
     const answer = await api.signOut();
     if (!answer.ok) return setProblem(`You are still signed in: ${answer.detail} Try again.`);
-    await forgetJobs();
+    await nobodyIsHere(true);
     location.assign('/sign-in');
   };
   return (
@@ -78,13 +78,13 @@ export function SignOut() {
           {problem}
         </span>
       )}
-      {waiting > 0 && (
-        <span role="alert" className="max-w-80 text-sm text-oxide">
-          {waitingWords(waiting)} from this device. They stay on it, and go out when somebody opens their job here.
+      {told !== '' && (
+        <span role="alert" className="max-w-96 text-sm text-oxide">
+          {told}
         </span>
       )}
       <button type="button" className="button" disabled={!awake} onClick={() => void leave()}>
-        {waiting > 0 ? 'Sign out all the same' : 'Sign out'}
+        {told === '' ? 'Sign out' : 'Sign out all the same'}
       </button>
     </>
   );

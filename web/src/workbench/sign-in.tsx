@@ -1,7 +1,9 @@
-import { type SubmitEvent, useState } from 'react';
+import { type SubmitEvent, useEffect, useState } from 'react';
 import { api } from '../client/api.ts';
+import { nobodyIsHere, onlyHere } from '../client/device.ts';
 import { filledIn, FormField } from './form-field.tsx';
 import { useAwake } from '../client/use-awake.ts';
+import { waitsHereWords } from './save-words.ts';
 
 interface SignInProps {
   readonly demo: {
@@ -25,6 +27,13 @@ export function SignIn({ demo, first, to }: SignInProps) {
   const [problem, setProblem] = useState('');
   const [asking, setAsking] = useState(false);
   const busy = !useAwake() || asking;
+  const [waits, setWaits] = useState('');
+  // Whoever sees this is not signed in: no job of any shop opens on this device any more.
+  useEffect(() => {
+    void nobodyIsHere(false)
+      .then(onlyHere)
+      .then((found) => setWaits(waitsHereWords(found)));
+  }, []);
   const enter = async (email: string, password: string) => {
     setAsking(true);
     setProblem('');
@@ -81,6 +90,7 @@ export function SignIn({ demo, first, to }: SignInProps) {
           </p>
         </div>
       )}
+      {waits !== '' && <p className="mb-4 border-l-4 border-ochre pl-3 text-sm">{waits}</p>}
       <h1 className="heading text-2xl">{first ? 'Set up your shop' : 'Sign in'}</h1>
       <form onSubmit={(event) => void submit(event)} className="mt-3 space-y-3">
         {names.map((name) => (

@@ -1,5 +1,6 @@
 import type { ShopRecord } from '@splay/core';
 import { useEffect, useMemo, useRef } from 'react';
+import { sendAs } from '../client/api.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import type { JobStore } from '../client/job-store.ts';
 import { hearJob } from '../client/live.ts';
@@ -13,6 +14,7 @@ import { isBench } from './benches.ts';
 export function useServer(store: JobStore): Pick<BenchProps, 'onRecord' | 'onDropRecord'> {
   const queue = useRef<ReturnType<typeof startRecordQueue> | null>(null);
   useEffect(() => {
+    sendAs(store.getState().me);
     queue.current = startRecordQueue(store);
     const stops = [startSaving(store), hearJob(store), keepOpenJob(store), catchUp(store), queue.current.stop];
     void takeUpDraft(store);

@@ -1,8 +1,11 @@
+import { eq, like, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { closeDatabase, database } from '../../src/server/db/database.ts';
-import { attempts } from '../../src/server/db/schema.ts';
+import { attempts, shops } from '../../src/server/db/schema.ts';
+import { noShopYet } from '../../src/server/services/shops.ts';
 import { waitAfter } from '../../src/server/sign-in-limit.ts';
-import { newShop } from '../shops.ts';
+import { flagshipText, newShop } from '../shops.ts';
+import { signInAt } from '../sign-in.ts';
 import { served, type Served } from './served.ts';
 
 let plain: Served;
@@ -88,6 +91,31 @@ describe('wrong passwords', () => {
     expect(await statuses(5, () => signIn(plain, email, 'wrong password'))).toEqual([401, 401, 401, 401, 401]);
   });
 
+  it('cost nobody else at the same address anything who has the right one; what was wrong there stays counted', async () => {
+    const people = await Promise.all(Array.from({ length: 4 }, newShop));
+    const all = await statuses(36, (at) => {
+      const { email, password } = people[at % 4]!;
+      return signIn(proxied, email, password, '203.0.113.50');
+    });
+    expect(new Set(all)).toEqual(new Set([200]));
+    const { email, password } = people[0]!;
+    await statuses(33, (at) => signIn(proxied, `nobody-${at}-${email}`, 'wrong password', '203.0.113.50'));
+    expect((await signIn(proxied, email, password, '203.0.113.50')).status).toBe(429);
+  });
+
+  it('never wait longer than the longest wait, also where the clock was set back', async () => {
+    const { email, password } = await newShop();
+    await statuses(6, () => signIn(plain, email, 'wrong password'));
+    // The clock was ahead by a year when the wait began.
+    await database()
+      .update(attempts)
+      .set({ expire: sql`${attempts.expire} + interval '1 year'` })
+      .where(like(attempts.key, 'waits:%'));
+    const answer = await signIn(plain, email, password);
+    expect(answer.status).toBe(429);
+    expect(Number(answer.headers.get('retry-after'))).toBeLessThanOrEqual(15 * 60);
+  });
+
   it('and accounts are kept as hashes', async () => {
     const { email } = await newShop();
     await signIn(plain, email, 'wrong password');
@@ -96,6 +124,49 @@ describe('wrong passwords', () => {
     expect(JSON.stringify(rows)).not.toContain(email.split('@')[0]);
     expect(JSON.stringify(rows)).not.toContain('127.0.0.1');
   });
+});
+
+it('who is signed in is told so, and nothing that a script could take the session from', async () => {
+  const { email, password } = await newShop();
+  const answer = await signIn(plain, email, password);
+  expect(await answer.text()).toBe('{"ok":true}');
+  expect(answer.headers.getSetCookie().join()).toMatch(/HttpOnly/i);
+});
+
+describe('the demo shop', () => {
+  it('is closed where the program runs without it: no sign-in, no session that was open before', async () => {
+    const { owner, email, password } = await newShop();
+    const opened = await served({ SPLAY_DEMO: '1' });
+    await database().update(shops).set({ demo: true }).where(eq(shops.id, owner.shopId));
+    const cookie = await signInAt(opened.base, email, password);
+    expect((await opened.call('GET', '/api/jobs', cookie)).status).toBe(200);
+    expect((await plain.call('GET', '/api/jobs', cookie)).status).toBe(401);
+    const refused = await signIn(plain, email, password);
+    expect(refused.status).toBe(403);
+    expect(((await refused.json()) as { detail: string }).detail).toMatch(/demo shop is closed/);
+    opened.stop();
+  });
+
+  it('does not count as set up: a shop of one’s own begins in the same data folder', async () => {
+    const all = await database().select({ id: shops.id, demo: shops.demo }).from(shops);
+    await database().update(shops).set({ demo: true });
+    try {
+      expect(await noShopYet()).toBe(true);
+    } finally {
+      for (const { id, demo } of all) await database().update(shops).set({ demo }).where(eq(shops.id, id));
+    }
+    expect(await noShopYet()).toBe(false);
+  });
+});
+
+it('what a page sends for one person is not stored as another who signed in meanwhile', async () => {
+  const { email, password } = await newShop();
+  const cookie = await signInAt(plain.base, email, password);
+  const send = (person: string) => plain.call('POST', '/api/jobs', cookie, flagshipText, { 'splay-person': person });
+  const answer = await send('somebody-else');
+  expect([answer.status, ((await answer.json()) as { code: string }).code]).toEqual([401, 'other-person']);
+  const jobs = await (await plain.call('GET', '/api/jobs', cookie)).json();
+  expect(jobs).toEqual([]);
 });
 
 it('of the sign-in library no more is served than is used', async () => {

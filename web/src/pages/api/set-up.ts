@@ -14,7 +14,7 @@ export const POST: APIRoute = async ({ request }) => {
   try {
     if (!(await noShopYet())) return done();
     const { shop, ...owner } = await readJson(request, setUp, SMALL_LIMIT);
-    const made = await createFirstShop(shop, [{ ...owner, role: 'owner' }]);
+    const made = await createFirstShop({ name: shop }, [{ ...owner, role: 'owner' }]);
     return made === null ? done() : json({ ok: true }, 201);
   } catch (error) {
     return problemOf(error, 'set-up');

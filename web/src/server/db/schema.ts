@@ -81,6 +81,8 @@ export const shops = pgTable('shops', {
   createdAt: moment('created_at'),
   /** Bytes that its revisions, records and pictures take: see `services/room.ts`. */
   stored: bigint('stored', { mode: 'number' }).notNull().default(0),
+  /** The demo shop, whose passwords everybody knows: closed where the program runs without it. */
+  demo: boolean('demo').notNull().default(false),
 });
 
 export const members = pgTable(

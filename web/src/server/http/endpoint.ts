@@ -55,6 +55,13 @@ export const endpoint =
   async (context) => {
     const { member } = context.locals;
     if (!member) return problem(401, 'signed-out', 'Sign in first.');
+    const sentBy = context.request.headers.get('splay-person');
+    if (sentBy !== null && sentBy !== member.userId)
+      return problem(
+        401,
+        'other-person',
+        'Somebody else is signed in in this browser now. Sign in as yourself again: what you did waits on this device.',
+      );
     try {
       return await handle(callOf(context, member));
     } catch (error) {

@@ -4,7 +4,8 @@ import { auth, isEncrypted } from '../../../server/auth.ts';
 import { env } from '../../../server/env.ts';
 import { jsonOf } from '../../../server/http/json-of.ts';
 import { readText, SMALL_LIMIT } from '../../../server/http/body.ts';
-import { notAllowed, problem, problemOf } from '../../../server/http/problem.ts';
+import { json, notAllowed, problem, problemOf } from '../../../server/http/problem.ts';
+import { isClosed } from '../../../server/services/shops.ts';
 import { forgetTries, waitToTry } from '../../../server/sign-in-limit.ts';
 
 /** What of better-auth is served; people are managed by endpoints of our own. */
@@ -16,6 +17,13 @@ const credentials = yup
     password: yup.string().strict().required('Give a password.').max(128),
   })
   .noUnknown();
+
+/** That somebody is signed in: the session is in the cookie, and nowhere that a script could read it. */
+function signedInAnswer(answer: Response): Response {
+  const mine = json({ ok: true });
+  for (const cookie of answer.headers.getSetCookie()) mine.headers.append('set-cookie', cookie);
+  return mine;
+}
 
 /** Sign-in and sign-out, kept by better-auth; its own body reading has no limit, so ours goes first. */
 export const POST: APIRoute = async ({ request, params, locals }) => {
@@ -35,9 +43,12 @@ export const POST: APIRoute = async ({ request, params, locals }) => {
       answer.headers.set('retry-after', String(wait));
       return answer;
     }
+    if (await isClosed(email))
+      return problem(403, 'sign-in/demo', 'The demo shop is closed here: sign in with an account of your own.');
     const answer = await handle();
-    if (answer.ok && env.limitSignIn) await forgetTries(email, locals.address);
-    return answer;
+    if (!answer.ok) return answer;
+    if (env.limitSignIn) await forgetTries(email, locals.address);
+    return signedInAnswer(answer);
   } catch (error) {
     return problemOf(error, 'auth');
   }
