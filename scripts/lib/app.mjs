@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { must, root, say } from './run.mjs';
 
 /** One number for the state of all sources, so that a second start need not build again. */
@@ -12,7 +12,7 @@ export function sourcesHash() {
     if (statSync(path).isDirectory()) {
       for (const name of readdirSync(path).sort())
         if (!['node_modules', 'dist', '.astro', 'test'].includes(name)) add(join(path, name));
-    } else if (!/\.(test|bench)\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
+    } else if (!/\.(test|bench)\.tsx?$/.test(path)) hash.update(relative(root, path)).update(readFileSync(path));
   };
   for (const name of ['core/src', 'core/package.json', 'web', 'package-lock.json']) add(join(root, name));
   return hash.digest('hex');

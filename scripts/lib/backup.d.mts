@@ -10,3 +10,7 @@ export function makeBackup(
   folder: string,
 ): Promise<{ readonly file: string; readonly bytes: number; readonly dropped: readonly string[] }>;
 export function restoreBackup(place: Place, file: string): Promise<string>;
+export function settleRestore(
+  client: { query(text: string, values?: unknown[]): Promise<{ rows: { datname: string; open: boolean }[] }> },
+  name: string,
+): Promise<void>;

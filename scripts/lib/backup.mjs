@@ -130,13 +130,62 @@ export async function makeBackup(place, folder) {
   return { file, bytes, dropped };
 }
 
+/** How long what a restore put aside is kept, days. */
+const DAYS_ASIDE = 30;
+const freshOf = (name) => `${name}_restored`;
+
+/** Databases that restores put aside, the newest first, with when that was. */
+async function putAside(client, name) {
+  const { rows } = await client.query('select datname from pg_database where starts_with(datname, $1)', [
+    `${name}_before_`,
+  ]);
+  return rows
+    .flatMap(({ datname }) => {
+      const at = timeOf(`splay-${datname.slice(`${name}_before_`.length).toUpperCase()}.dump`);
+      return at === null ? [] : [{ name: datname, at }];
+    })
+    .toSorted((a, b) => b.at - a.at);
+}
+
+/**
+ * Finishes what a restore left that was killed: a database that is closed is opened again; one that is missing is the one that
+ * was brought back, or where there is none, the one that was put aside last. Nothing to do where all is well.
+ *
+ * @param client Connected to another database, as whoever may rename.
+ * @param name The database.
+ */
+export async function settleRestore(client, name) {
+  const { rows } = await client.query(
+    'select datname, datallowconn as open from pg_database where datname in ($1, $2)',
+    [name, freshOf(name)],
+  );
+  const there = new Map(rows.map(({ datname, open }) => [datname, open]));
+  if (!there.has(name)) {
+    const [aside] = await putAside(client, name);
+    // Only where something was put aside is what lies beside it whole: before that it is still being brought back.
+    const from = aside && there.has(freshOf(name)) ? freshOf(name) : aside?.name;
+    if (from === undefined) return;
+    await client.query(`alter database "${from}" rename to "${name}"`);
+    there.set(name, false);
+  }
+  if (!there.get(name)) await client.query(`alter database "${name}" with allow_connections true`);
+}
+
+/** Drops what restores put aside long ago. */
+const dropOld = ({ url }, now) =>
+  connected(databaseIn(url, 'postgres'), async (client) => {
+    for (const { name, at } of await putAside(client, new URL(url).pathname.slice(1)))
+      if (now - at > DAYS_ASIDE * DAY) await client.query(`drop database if exists "${name}" with (force)`);
+  });
+
 /**
  * Puts a backup in the place of the database: first beside it, then the two change names, so that nothing is lost where
  * it fails, nor of what was there before. Gives the name that the old one has from now on.
  */
 export async function restoreBackup(place, file) {
   const name = new URL(place.url).pathname.slice(1);
-  const [fresh, old] = [`${name}_restored`, `${name}_before_${nameAt(new Date()).slice(6, -5).toLowerCase()}`];
+  const [fresh, old] = [freshOf(name), `${name}_before_${nameAt(new Date()).slice(6, -5).toLowerCase()}`];
+  await connected(databaseIn(place.url, 'postgres'), (client) => settleRestore(client, name));
   await drop(place.url, fresh);
   try {
     await bringBack(place, file, fresh);
@@ -150,9 +199,15 @@ export async function restoreBackup(place, file) {
     for (let tries = 0; ; tries += 1) {
       await client.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [name]);
       try {
+        // Both at once or neither: whenever it is killed, there is a database of that name.
+        await client.query('begin');
         await client.query(`alter database "${name}" rename to "${old}"`);
+        await client.query(`alter database "${fresh}" rename to "${name}"`);
+        await client.query(`alter database "${old}" with allow_connections true`);
+        await client.query('commit');
         break;
       } catch (error) {
+        await client.query('rollback');
         if (tries === 20) {
           await client.query(`alter database "${name}" with allow_connections true`);
           throw error;
@@ -160,8 +215,7 @@ export async function restoreBackup(place, file) {
         await new Promise((resolve) => setTimeout(resolve, 100));
       }
     }
-    await client.query(`alter database "${fresh}" rename to "${name}"`);
-    await client.query(`alter database "${old}" with allow_connections true`);
   });
+  await dropOld(place, Date.now());
   return old;
 }

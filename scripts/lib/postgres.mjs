@@ -4,6 +4,7 @@ import { createHmac, randomBytes } from 'node:crypto';
 import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
+import { settleRestore } from './backup.mjs';
 import { debian } from './install.mjs';
 import { say, stop } from './run.mjs';
 
@@ -191,6 +192,7 @@ export async function ownDatabase(cluster, name) {
       const { rows } = await client.query('select from pg_roles where rolname = $1', [role]);
       if (rows.length === 0) await client.query(`create role ${role} login password '${password}'`);
     }
+    await settleRestore(client, name);
     const { rows } = await client.query('select from pg_database where datname = $1', [name]);
     if (rows.length === 0) await client.query(`create database ${name} owner ${owner}`);
   });

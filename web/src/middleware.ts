@@ -20,15 +20,6 @@ const OPEN = [
   '/api/set-up',
 ];
 
-const HEADERS: Readonly<Record<string, string>> = {
-  'x-content-type-options': 'nosniff',
-  'x-frame-options': 'DENY',
-  'referrer-policy': 'same-origin',
-  'cross-origin-opener-policy': 'same-origin',
-  'cross-origin-resource-policy': 'same-origin',
-  'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
-};
-
 /** True when an unsafe request comes from one of our own pages (or from no page at all, like a command line). */
 function ownOrigin(request: Request): boolean {
   const site = request.headers.get('sec-fetch-site');
@@ -67,7 +58,6 @@ export const onRequest = defineMiddleware(async (context, next) => {
     // A page of its own says what happened and what to do; nobody is left with an empty one.
     response = await next(passes(error) ? '/unavailable' : '/unavailable?failed');
   }
-  for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
   response.headers.set(PROGRAM_HEADER, PROGRAM);
   if (!api && response.headers.get('content-type')?.includes('text/html'))
     response.headers.set('cache-control', 'no-store');

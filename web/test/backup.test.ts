@@ -1,7 +1,8 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { Client } from 'pg';
 import { describe, expect, it } from 'vitest';
-import { makeBackup, outdated, restoreBackup, timeOf } from '../../scripts/lib/backup.mjs';
+import { makeBackup, outdated, restoreBackup, settleRestore, timeOf } from '../../scripts/lib/backup.mjs';
 import { programs } from '../../scripts/lib/postgres.mjs';
 import { closeDatabase } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
@@ -80,6 +81,55 @@ it('the password of the database stands in no list of processes', async () => {
   expect(environment).toBe(`in its environment: ${password}`);
   expect(started).toEqual(expect.arrayContaining([expect.stringMatching(/^postgres(ql)?:/), '--format=custom']));
   expect(started.join(' ')).not.toContain(password);
+});
+
+describe('a restore that was killed', () => {
+  /** As whoever may rename, in a database that is in nobody's way. */
+  const admin = async (run: (client: Client, names: () => Promise<string[]>) => Promise<void>) => {
+    const client = new Client({ connectionString: own.url().replace(/\/[^/]*$/, '/postgres') });
+    await client.connect();
+    const names = async () => {
+      const { rows } = await client.query<{ datname: string }>(
+        "select datname from pg_database where starts_with(datname, 'shop') and datallowconn order by 1",
+      );
+      return rows.map(({ datname }) => datname);
+    };
+    await run(client, names);
+    for (const name of await names()) await client.query(`drop database "${name}" with (force)`);
+    await client.end();
+  };
+  const aside = 'shop_before_2026-03-01t101500z';
+
+  it('leaves no database closed', () =>
+    admin(async (client, names) => {
+      await client.query('create database shop allow_connections false');
+      await settleRestore(client, 'shop');
+      expect(await names()).toEqual(['shop']);
+    }));
+
+  it('is finished where what was there is put aside and what was brought back stands beside it', () =>
+    admin(async (client, names) => {
+      for (const name of [aside, 'shop_restored']) await client.query(`create database "${name}"`);
+      await settleRestore(client, 'shop');
+      expect(await names()).toEqual(['shop', aside]);
+    }));
+
+  it('is undone where nothing was brought back: the one that was put aside last is there again', () =>
+    admin(async (client, names) => {
+      for (const name of [aside, 'shop_before_2026-02-01t101500z']) await client.query(`create database "${name}"`);
+      await settleRestore(client, 'shop');
+      expect(await names()).toEqual(['shop', 'shop_before_2026-02-01t101500z']);
+    }));
+
+  it('is nothing to do with a database that is there, or was never there', () =>
+    admin(async (client, names) => {
+      await client.query('create database shop_restored');
+      await settleRestore(client, 'shop');
+      expect(await names()).toEqual(['shop_restored']);
+      await client.query('create database shop');
+      await settleRestore(client, 'shop');
+      expect(await names()).toEqual(['shop', 'shop_restored']);
+    }));
 });
 
 it('a file that is no backup is refused, and what is there stays', async () => {

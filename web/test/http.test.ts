@@ -1,3 +1,4 @@
+import { request } from 'node:http';
 import { itemOf, JOB_VERSION, newRecord, parseJobFile, writeItem } from '@splay/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDatabase } from '../src/server/db/database.ts';
@@ -237,6 +238,29 @@ describe('what may come in', () => {
       theirs: { revision: head.revision + 1, job: { name: 'First in' } },
     });
   });
+});
+
+it('every answer carries the headers that keep other pages out, early ones and files too', async () => {
+  const asked = await Promise.all([
+    call('GET', '/api/jobs'),
+    call('GET', '/'),
+    call('POST', '/api/jobs', mine, '{}', { origin: 'https://elsewhere.example' }),
+    call('GET', '/nothing-here'),
+    call('GET', '/offline'),
+    call('DELETE', '/offline'),
+    call('GET', '/_image?href=x'),
+    call('GET', '/service-worker.js'),
+  ]);
+  expect(asked.map(({ status }) => status)).toEqual([401, 302, 403, 404, 200, 405, 404, 200]);
+  for (const { headers } of asked)
+    expect([headers.get('x-frame-options'), headers.get('x-content-type-options')]).toEqual(['DENY', 'nosniff']);
+});
+
+it('what is not done here is refused before it gets anywhere', async () => {
+  const status = await new Promise((heard) => {
+    request(`${server.base}/`, { method: 'TRACE' }, (answer) => heard(answer.statusCode)).end();
+  });
+  expect(status).toBe(405);
 });
 
 it('pages carry a policy that runs only our own scripts', async () => {

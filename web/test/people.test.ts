@@ -2,6 +2,8 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { closeDatabase, database } from '../src/server/db/database.ts';
 import { links } from '../src/server/db/schema.ts';
 import type { Member } from '../src/server/db/shop.ts';
+import { personName } from '../src/server/http/person-fields.ts';
+import { looksLike } from '../src/server/look-alike.ts';
 import { Forbidden, NotFound } from '../src/server/services/errors.ts';
 import {
   endSessions,
@@ -201,6 +203,17 @@ it('two of one name in a shop cannot be, whichever way they come', async () => {
     role: 'owner' as const,
   }));
   await expect(createShop('Names', people)).rejects.toThrow();
+});
+
+it('nor two whose names look alike, or hold what nobody sees', async () => {
+  expect(['Оwner', 'ｏｗｎｅｒ', 'OWNER', '0wner'].map(looksLike)).toEqual(['owner', 'owner', 'owner', 'owner']);
+  expect(looksLike('Bjørn')).not.toBe(looksLike('Bjorn'));
+  const { owner: first, reviewer } = await newShop();
+  for (const name of ['Оwner', '０wner'])
+    await expect(rename({ ...reviewer, shopId: first.shopId }, name)).rejects.toThrow(/apart|right/);
+  for (const name of ['ow\u200bner', 'own\u202eer', 'ow\u00adner'])
+    expect(() => personName().validateSync(name)).toThrow(/invisible/);
+  expect(personName().validateSync('Жанна O’Hara-Lindqvist')).toBe('Жанна O’Hara-Lindqvist');
 });
 
 it('where there is a shop no first one is made, however many try at once', async () => {

@@ -122,8 +122,22 @@ describe('tables', () => {
       const csv = writeTable(columns, [{ name }], 'mm');
       return { cell: (csv.split('\n')[1] ?? '').replace(/^"/, ''), back: readTable(columns, csv)[0]?.name };
     };
-    for (const name of ['=1+2', '+1', '-1', '@sum', "'=x", "''@y", "'quoted", 'O’Hara', '=a,"b"'])
-      expect([trip(name).back, /^[=+\-@\t\r]/.test(trip(name).cell)]).toEqual([name, false]);
+    for (const name of [
+      '=1+2',
+      '＝1',
+      '＋1',
+      '－1',
+      '＠a',
+      '+1',
+      '-1',
+      '@sum',
+      "'=x",
+      "''@y",
+      "'quoted",
+      'O’Hara',
+      '=a,"b"',
+    ])
+      expect([trip(name).back, /^[=+\-@\t\r＝＋－＠]/.test(trip(name).cell)]).toEqual([name, false]);
     expect(trip('=1+2').cell).toBe("'=1+2");
     fc.assert(
       fc.property(fc.stringMatching(/^['=+@-]{0,3}[a-z]{1,4}$/), (name) => {

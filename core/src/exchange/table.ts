@@ -36,8 +36,8 @@ function written(value: number, { kind }: TableColumn, unit: LengthUnit): string
   return String(Number((value / size).toFixed(unit === 'mm' ? 9 : 11)));
 }
 
-/** How a cell begins that a spreadsheet would take for a formula, behind any apostrophes. */
-const FORMULA = /^'*[=+\-@\t\r]/;
+/** How a cell begins that a spreadsheet would take for a formula, behind any apostrophes; also in full-width signs. */
+const FORMULA = /^'*[=+\-@\t\r＝＋－＠]/;
 
 /** A text that no spreadsheet carries out: behind an apostrophe where it begins like a formula. */
 const asText = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);

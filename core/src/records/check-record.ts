@@ -72,5 +72,8 @@ export function checkRecord(value: unknown): ShopRecord {
   const present = upgradeRecord(value);
   const problems: InputProblem[] = schemaProblems(schema, present);
   if (problems.length > 0) throw new InputError(problems.slice(0, MOST_PROBLEMS));
-  return present as ShopRecord;
+  const record = present as ShopRecord;
+  if (record.replaces === record.id)
+    throw new InputError([{ code: 'record/replaces', path: 'replaces', message: 'names this record itself' }]);
+  return record;
 }

@@ -94,6 +94,10 @@ describe('records', () => {
       }
     };
     expect(problems({ ...reading('r1', 7), taken: 'yesterday' })[0]).toMatch(/^taken must be a moment in UTC/);
+    for (const taken of ['2026-02-30T10:00:00Z', '2026-13-01T10:00:00Z', '2026-05-01T25:00:00Z'])
+      expect(problems({ ...reading('r1', 7), taken })[0]).toMatch(/^taken is no day of the calendar/);
+    expect(problems({ ...reading('r1', 7), taken: '2028-02-29T23:59:59.5Z' })).toEqual([]);
+    expect(problems(reading('r1', 7, { replaces: 'r1' }))[0]).toBe('replaces names this record itself');
     expect(problems({ ...reading('r1', Number.NaN) })[0]).toMatch(/^body.value/);
     expect(problems({ ...reading('r1', 7), kind: 'dance' })[0]).toMatch(/^kind must be one of reading/);
     expect(problems({ ...reading('r1', 7), secret: true })[0]).toMatch(/unknown key “secret”/);

@@ -71,7 +71,6 @@ async function call<T>(
     });
     heardFrom(response);
     if (response.ok || also.includes(response.status)) return { ok: true, value: (await response.json()) as T };
-    if (PASSING.includes(response.status)) return { ...offline, detail: 'The server is not there just now.' };
     // A proxy may answer in words of its own.
     const told = (await response.json().catch(() => ({}))) as {
       detail?: string;
@@ -79,6 +78,8 @@ async function call<T>(
       problems?: InputProblem[];
       theirs?: SavedJob;
     };
+    if (PASSING.includes(response.status))
+      return { ...offline, detail: told.detail ?? 'The server is not there just now.' };
     return {
       ok: false,
       reason: response.status === 409 ? 'stale' : response.status === 401 ? 'signed-out' : 'refused',

@@ -11,6 +11,7 @@ import { log } from './log.ts';
 import { addressTeller } from './net/address.ts';
 import { hostIn, knownHosts, nameTeller, originOf } from './net/hosts.ts';
 import { measure, serveMetrics } from './net/metrics.ts';
+import { SECURITY_HEADERS } from './net/security-headers.ts';
 
 /**
  * The process that serves: files as they were built, brotli or gzip beside them, then the application, compressed on the
@@ -37,7 +38,6 @@ const files = sirv(fileURLToPath(new URL('../client', import.meta.url)), {
   etag: true,
   setHeaders: (response, path) => {
     if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
-    response.setHeader('x-content-type-options', 'nosniff');
   },
 });
 const compress = compression({
@@ -59,11 +59,22 @@ function refuse(response: ServerResponse, status: number, words: string): void {
   response.end(`${words}\n`);
 }
 
+/** What is asked here; anything else (TRACE) gets no further. */
+const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'];
+/** Comes with the framework, and nothing here uses it. */
+const IMAGES = '/_image';
+
 const answer: RequestListener = (request, response) => {
+  for (const [header, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(header, value);
   if (env.metricsPort !== null) measure(request, response);
   const name = hostIn(request.headers.host);
   if (name === null || !isOurs(name))
     return refuse(response, 421, 'This server does not go by that name. Its names are in SPLAY_URL and HOST.');
+  if (!METHODS.includes(request.method ?? '')) {
+    response.setHeader('allow', METHODS.join(', '));
+    return refuse(response, 405, 'This is not done here.');
+  }
+  if (request.url?.startsWith(IMAGES)) return refuse(response, 404, 'There is nothing here.');
   // A file is read, and nothing else is done with it; the one page that is a file would be looked for in the application.
   const reads = request.method === 'GET' || request.method === 'HEAD';
   if (!reads && request.url?.startsWith('/offline')) {

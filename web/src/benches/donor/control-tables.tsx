@@ -136,7 +136,7 @@ function MeasurementList({ controls, order, format, disabled, onRemove }: Measur
             kind
           </th>
           <th scope="col" className="figures font-normal" title="In which order they tell most">
-            take
+            order
           </th>
           <th scope="col" className="figures font-normal">
             on the donor

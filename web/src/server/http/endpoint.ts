@@ -1,5 +1,6 @@
 import type { APIContext, APIRoute } from 'astro';
 import type { Member } from '../db/shop.ts';
+import { askedBy, Fair } from '../threads/fair.ts';
 import { NotFound } from '../services/errors.ts';
 import { problem, problemOf } from './problem.ts';
 
@@ -16,6 +17,17 @@ export interface Call {
   readonly session: string;
   /** Who sends the request. */
   readonly address: string;
+}
+
+/** Bodies that are read and worked on at once: each may be held twice, with what is made of it. */
+const large = new Fair(6);
+/** A body above this, or of a size that is not told, waits its turn before it is read, bytes. */
+const LARGE = 1024 * 1024;
+
+function isLarge({ method, headers }: Request): boolean {
+  if (method === 'GET' || method === 'HEAD') return false;
+  const length = headers.get('content-length');
+  return length === null ? headers.has('transfer-encoding') : Number(length) > LARGE;
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
@@ -63,7 +75,10 @@ export const endpoint =
         'Somebody else is signed in in this browser now. Sign in as yourself again: what you did waits on this device.',
       );
     try {
-      return await handle(callOf(context, member));
+      const work = () => handle(callOf(context, member));
+      return await askedBy({ person: member.userId, shop: member.shopId }, () =>
+        isLarge(context.request) ? large.run(work) : work(),
+      );
     } catch (error) {
       return problemOf(error, `${context.request.method} ${context.routePattern}`);
     }

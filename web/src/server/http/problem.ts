@@ -88,6 +88,10 @@ export function problemOf(error: unknown, where: string): Response {
   if (error instanceof Busy)
     return unavailable('Too much is being done just now. Nothing was lost; try again in a moment.');
   logError(error, where);
+  if (isFull(error))
+    return unavailable(
+      'The server’s disk is full: nothing of this was stored. Whoever runs the server makes room; what is on your device waits for it.',
+    );
   return passes(error)
     ? unavailable('The server could not do that just now. Nothing was lost; try again in a moment.')
     : problem(
@@ -108,6 +112,13 @@ function unavailable(detail: string): Response {
 const PASSING = /^(08|53|57P|40001|40P01|25P03|ECONN|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)/;
 const PASSING_WORDS =
   /timeout exceeded when trying to connect|connection terminated|Client has encountered a connection error/i;
+
+/** Of a database or a file system that has no room left. */
+function isFull(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code } = error as Error & { readonly code?: unknown };
+  return code === '53100' || code === 'ENOSPC' || isFull(error.cause);
+}
 
 /** Whether an error is of a kind that passes by itself. */
 export function passes(error: unknown): boolean {

@@ -3,6 +3,7 @@ import { InputError } from '@splay/core';
 import { and, asc, count, eq, gt, ne, sql } from 'drizzle-orm';
 import type { Role } from '../../shared/roles.ts';
 import type { ListedPerson, OpenLink } from '../../shared/people.ts';
+import { looksLike } from '../look-alike.ts';
 import { auth } from '../auth.ts';
 import { database, inTransaction, type Transaction } from '../db/database.ts';
 import { account, links, members, session, shops, user } from '../db/schema.ts';
@@ -211,13 +212,14 @@ async function setPassword(tx: Transaction, userId: string, hash: string): Promi
   await tx.delete(session).where(eq(session.userId, userId));
 }
 
-/** Names are unique in a shop, however they are written: they stand on revisions and readings. */
+/** Names are unique in a shop, by how they look: they stand on revisions and readings. */
 async function mustBeFree(tx: Transaction, shopId: string, name: string, but = ''): Promise<void> {
-  const [other] = await tx
-    .select({ id: members.userId })
+  const others = await tx
+    .select({ name: members.name })
     .from(members)
-    .where(and(eq(members.shopId, shopId), sql`lower(${members.name}) = lower(${name})`, ne(members.userId, but)));
-  if (other) wrong('name', `Somebody is called “${name}” in this shop already: take a name that tells you apart.`);
+    .where(and(eq(members.shopId, shopId), ne(members.userId, but)));
+  if (others.some((other) => looksLike(other.name) === looksLike(name)))
+    wrong('name', `Somebody is called “${name}” in this shop already: take a name that tells you apart.`);
 }
 
 /** Changes what one is called. What was done under the old name keeps it. @throws InputError */

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { InputError } from '@splay/core';
 import { Piscina } from 'piscina';
 import { Busy, TooHeavy } from '../services/errors.ts';
+import { Fair } from './fair.ts';
 import type { TaskName, Tasks } from './tasks.ts';
 import type { Answered, Asked } from './worker.ts';
 
@@ -10,8 +11,21 @@ import type { Answered, Asked } from './worker.ts';
 const LONGEST = 20_000;
 /** The most memory that a thread may take, MB: what it is sent may be twice 16 MB, with the pictures in it once more. */
 const MEMORY = 128;
-/** The most that wait for a thread; whoever comes then is asked to come again. */
-const MOST_WAITING = 64;
+const THREADS = Math.max(2, Math.min(4, availableParallelism()));
+/** Which waits for a thread before which: a save before what comes in, that before sheets, those before cards of the list. */
+const URGENT: Readonly<Record<TaskName, number>> = {
+  readSave: 3,
+  marksToIssue: 2,
+  readItem: 2,
+  readJobFile: 2,
+  marksPdf: 1,
+  propsPdf: 1,
+  partsFile: 1,
+  drawing: 1,
+  glb: 1,
+  jobCard: 0,
+};
+const fair = new Fair(THREADS);
 
 const here = fileURLToPath(import.meta.url);
 // Built, all of the server lies under dist/server; in tests and tools the sources run as they are.
@@ -27,8 +41,7 @@ function open(): Piscina<Asked, Answered> {
     filename,
     execArgv: built ? [] : ['--import', 'tsx'],
     minThreads: 1,
-    maxThreads: Math.max(2, Math.min(4, availableParallelism())),
-    maxQueue: MOST_WAITING,
+    maxThreads: THREADS,
     idleTimeout: 60_000,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY, maxYoungGenerationSizeMb: 16 },
   });
@@ -38,21 +51,22 @@ function open(): Piscina<Asked, Answered> {
  * Runs a task in a thread of its own: the server answers others meanwhile.
  *
  * @throws InputError for what is wrong with what was sent, TooHeavy where it takes more time or memory than it may, Busy
- *   where too many wait already.
+ *   where too much of the same person waits already.
  */
 export async function inThread<N extends TaskName>(
   name: N,
   ...args: Parameters<Tasks[N]>
 ): Promise<Awaited<ReturnType<Tasks[N]>>> {
-  pool ??= open();
-  const late = AbortSignal.timeout(LONGEST);
-  const answer = await pool.run({ name, args }, { signal: late }).catch((error: unknown) => {
-    // Where others wait too it was the waiting that took long.
-    if (late.aborted && (pool?.queueSize ?? 0) > 0) throw new Busy();
-    if (late.aborted || codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooHeavy();
-    if (error instanceof Error && error.message === 'Task queue is at limit') throw new Busy();
-    throw error;
-  });
+  const answer = await fair.run(async () => {
+    pool ??= open();
+    const late = AbortSignal.timeout(LONGEST);
+    return pool.run({ name, args }, { signal: late }).catch((error: unknown) => {
+      // Where others wait too it was the waiting that took long.
+      if (late.aborted && (pool?.queueSize ?? 0) > 0) throw new Busy();
+      if (late.aborted || codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooHeavy();
+      throw error;
+    });
+  }, URGENT[name]);
   if (!answer.ok) throw new InputError(answer.problems);
   return answer.value as Awaited<ReturnType<Tasks[N]>>;
 }

@@ -1,13 +1,25 @@
 import { memberOf } from '../../../../server/auth.ts';
 import type { Member } from '../../../../server/db/shop.ts';
 import { endpoint } from '../../../../server/http/endpoint.ts';
-import { notAllowed } from '../../../../server/http/problem.ts';
+import { notAllowed, problem } from '../../../../server/http/problem.ts';
 import { comeIn, listen, type Notice, sayHere, stillHere, whoIsHere } from '../../../../server/live.ts';
 import { newestRevision } from '../../../../server/services/jobs.ts';
 import { countRecords, listRecords, someRecords } from '../../../../server/services/records.ts';
 
 /** A sign of life this often keeps proxies from closing a quiet stream, ms. */
 const BEAT = 20_000;
+
+/** Streams that a person may hold, with all windows of all devices; and how many each holds in this process. */
+const MOST_STREAMS = 24;
+const held = new Map<string, number>();
+function hold(person: string): () => void {
+  held.set(person, (held.get(person) ?? 0) + 1);
+  return () => {
+    const left = (held.get(person) ?? 1) - 1;
+    if (left > 0) held.set(person, left);
+    else held.delete(person);
+  };
+}
 
 /** What a notice is as events; read as the member of that moment, who may have lost a right since the stream began. */
 async function eventsOf(notice: Notice, member: Member, job: string): Promise<readonly (readonly [string, unknown])[]> {
@@ -28,6 +40,12 @@ async function eventsOf(notice: Notice, member: Member, job: string): Promise<re
 export const GET = endpoint(async ({ member, job, request, session }) => {
   // Whoever may not see the job is told so before the stream begins.
   await countRecords(member, job);
+  if ((held.get(member.userId) ?? 0) >= MOST_STREAMS)
+    return problem(
+      429,
+      'live/too-many',
+      `You have ${MOST_STREAMS} windows open that hear of news already: close some.`,
+    );
   const text = new TextEncoder();
   let stop: () => void = () => undefined;
   const stream = new ReadableStream({
@@ -54,6 +72,7 @@ export const GET = endpoint(async ({ member, job, request, session }) => {
         last = last.then(work).catch(() => stop());
       };
       const leave = comeIn(job, member.name);
+      const letGo = hold(member.userId);
       const beat = setInterval(
         () =>
           inTurn(async () => {
@@ -75,6 +94,7 @@ export const GET = endpoint(async ({ member, job, request, session }) => {
         clearInterval(beat);
         unlisten();
         leave();
+        letGo();
         try {
           controller.close();
         } catch {
