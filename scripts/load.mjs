@@ -227,8 +227,10 @@ function spent(pid) {
 }
 
 /** Memory that a process takes, MB. */
-const memoryOf = (pid) =>
-  Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024);
+function memoryOf(pid) {
+  const [, size] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
+  return Math.round(Number(size) / 1024);
+}
 
 /** CPU that a process spent for each of some calls, its threads included, ms. */
 async function cpuOf(pid, count, run) {

@@ -322,10 +322,23 @@ export class Sheet {
   }
 }
 
+/** Kept free at the end of a line: letters over a gap between words stand a little nearer than words alone are wide. */
+const SPARE = 0.5;
+
+/** A text in lines. Words are measured, each once and for all sheets: growing lines would be laid out anew with every word. */
 function wrap(text: string, font: PDFFont, size: number, width: number): string[] {
-  return text.split(' ').reduce<string[]>((lines, word) => {
-    const longer = lines.length > 0 ? `${lines[lines.length - 1]} ${word}` : word;
-    if (lines.length > 0 && font.widthOfTextAtSize(longer, size) <= width) return [...lines.slice(0, -1), longer];
-    return [...lines, word];
-  }, []);
+  const gap = font.widthOfTextAtSize(' ', size);
+  const lines: string[] = [];
+  let filled = 0;
+  for (const word of text.split(' ')) {
+    const wide = font.widthOfTextAtSize(word, size);
+    if (lines.length > 0 && filled + gap + wide <= width - SPARE) {
+      lines[lines.length - 1] += ` ${word}`;
+      filled += gap + wide;
+    } else {
+      lines.push(word);
+      filled = wide;
+    }
+  }
+  return lines;
 }
