@@ -185,6 +185,17 @@ describe('an archive of a shop', () => {
     for (const { why } of refused) expect(why).toMatch(/\w/);
   });
 
+  it('is the same after somebody opened it and packed it again in a folder', async () => {
+    const archive = await archiveBytes(await fullShop(3, 2));
+    const again = Object.entries(unzipSync(archive)).flatMap(([name, input]) => [
+      { name: `splay of May/${name}`, input: new Uint8Array(input) },
+      { name: `__MACOSX/${name}`, input: 'not ours' },
+    ]);
+    const { owner } = await newShop();
+    const packed = new Uint8Array(await downloadZip(again).arrayBuffer());
+    expect(await importArchive(packed, serverOf(owner))).toMatchObject({ jobs: 3, pictures: 2, items: 2, refused: [] });
+  });
+
   it('is refused where it is none, or was cut short', async () => {
     const { owner } = await newShop();
     const archive = await archiveBytes(await fullShop(1, 1));

@@ -1,4 +1,4 @@
-import { type AttachmentType, parseItem, writeItem } from '@splay/core';
+import type { AttachmentType, LibraryItem } from '@splay/core';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { unzipSync } from 'fflate';
@@ -40,8 +40,13 @@ const PLACES = Object.entries(ARCHIVE.jobs) as [keyof typeof ARCHIVE.jobs, strin
 /** Pictures first, since records refer to them; jobs as they were made. */
 const ORDER = [ARCHIVE.pictures, ARCHIVE.ruleSets, ...PLACES.map(([, folder]) => folder), ARCHIVE.library];
 
-/** The names of the files of a zip archive. @throws NoArchive */
-function namesIn(bytes: Uint8Array): readonly string[] {
+const rank = (name: string) => ORDER.findIndex((start) => name.startsWith(start));
+
+/** A folder that somebody packed an opened archive in again with, before the name that a file has in ours. */
+const PACKED_IN = /^(?!__MACOSX)[^/]+\//;
+
+/** The files of a shop in a zip archive: what each is called in ours, and there. @throws NoArchive */
+function filesIn(bytes: Uint8Array): ReadonlyMap<string, string> {
   const names: string[] = [];
   try {
     unzipSync(bytes, {
@@ -53,7 +58,11 @@ function namesIn(bytes: Uint8Array): readonly string[] {
   } catch {
     throw new NoArchive('This is no archive, or one that was cut short: download it again.');
   }
-  return names;
+  const known = names.flatMap((name) => {
+    const ours = rank(name) >= 0 ? name : name.replace(PACKED_IN, '');
+    return rank(ours) >= 0 ? [[ours, name] as const] : [];
+  });
+  return new Map(known);
 }
 
 /** One file of a zip archive. */
@@ -83,11 +92,10 @@ export async function importArchive(
   onProgress: (progress: ArchiveProgress) => void = () => {},
   signal?: AbortSignal,
 ): Promise<ArchiveOutcome> {
-  const rank = (name: string) => ORDER.findIndex((start) => name.startsWith(start));
-  const names = namesIn(archive).filter((name) => rank(name) >= 0);
-  if (names.length === 0)
+  const files = filesIn(archive);
+  if (files.size === 0)
     throw new NoArchive('There is nothing of a shop in this archive: no job, no item, no rule set.');
-  const inTurn = names.toSorted((a, b) => rank(a) - rank(b));
+  const inTurn = [...files.keys()].toSorted((a, b) => rank(a) - rank(b));
   const refused: { file: string; why: string }[] = [];
   const counts = { jobs: 0, pictures: 0, items: 0, ruleSets: 0 };
   const here = inTurn.some((name) => name.startsWith(ARCHIVE.library)) ? await untilReached(server.libraryItems) : null;
@@ -98,7 +106,7 @@ export async function importArchive(
       break;
     }
     onProgress({ done, all: inTurn.length, file });
-    const bytes = fileIn(archive, file);
+    const bytes = fileIn(archive, files.get(file) ?? file);
     const why = bytes === null ? 'it is damaged in the archive' : await take(file, bytes);
     if (why !== null) refused.push({ file, why });
   }
@@ -134,11 +142,13 @@ export async function importArchive(
   }
 
   async function takeItem(text: string): Promise<string | null> {
-    const { name } = parseItem(text).item;
-    const alike = here?.ok ? here.value.filter((item) => item.name === name) : [];
+    // Whether it is an item the server says; here it is only looked for among those that are kept.
+    const item = JSON.parse(text) as Partial<LibraryItem>;
+    const name = item.item?.name;
+    const alike = here?.ok ? here.value.filter((one) => one.name === name) : [];
     for (const { id } of alike) {
       const known = await untilReached(() => server.libraryItem(id));
-      if (known.ok && writeItem(known.value) === text) return null;
+      if (known.ok && JSON.stringify(known.value) === JSON.stringify(item)) return null;
     }
     return counted('items', await untilReached(() => server.keepItem(text)));
   }

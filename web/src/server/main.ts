@@ -11,7 +11,7 @@ import { log } from './log.ts';
 import { addressTeller } from './net/address.ts';
 import { hostIn, knownHosts, nameTeller, originOf } from './net/hosts.ts';
 import { measure, serveMetrics } from './net/metrics.ts';
-import { SECURITY_HEADERS } from './net/security-headers.ts';
+import { OF_PAGES, SECURITY_HEADERS } from './net/security-headers.ts';
 
 /**
  * The process that serves: files as they were built, brotli or gzip beside them, then the application, compressed on the
@@ -37,7 +37,10 @@ const files = sirv(fileURLToPath(new URL('../client', import.meta.url)), {
   gzip: true,
   etag: true,
   setHeaders: (response, path) => {
-    if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+    if (!path.startsWith('/_astro/')) return;
+    response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+    // Scripts, styles and faces are no pages: what keeps pages apart would only weigh on each of them.
+    for (const header of OF_PAGES) response.removeHeader(header);
   },
 });
 const compress = compression({

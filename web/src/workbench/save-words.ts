@@ -1,5 +1,4 @@
 import type { JobState, SaveState } from '../client/job-store.ts';
-import type { OnlyHere } from '../client/device.ts';
 import { momentWords } from '../ui/moment-words.ts';
 
 /** How the job stands against the server's, in words. */
@@ -22,25 +21,3 @@ export function apartWords({ asOf, keepsNothing }: Pick<JobState, 'asOf' | 'keep
 /** How many records are still on this device only; nothing where all are sent. */
 export const waitingWords = (count: number): string =>
   count === 0 ? '' : `${count} ${count === 1 ? 'record' : 'records'} waiting to be sent`;
-
-const jobs = (count: number) => `${count} changed ${count === 1 ? 'job is' : 'jobs are'} not saved`;
-const takenBy = (records: OnlyHere['records']) =>
-  Array.from(records, ([by, count]) => `${waitingWords(count)}, taken by ${by}`).join('; ');
-
-/** What somebody leaves on this device who signs out; nothing where there is nothing. */
-export function leftWords({ records, drafts }: OnlyHere): string {
-  const waiting =
-    records.size > 0 ? `${takenBy(records)}: they stay here, and go out when who took them opens the job here.` : '';
-  const unsaved = drafts > 0 ? `${jobs(drafts)}: open it first, or the change is lost when you sign out.` : '';
-  return [waiting, unsaved].filter((one) => one !== '').join(' ');
-}
-
-/** What waits on this device for whoever signs in; nothing where there is nothing. */
-export function waitsHereWords({ records, drafts }: OnlyHere): string {
-  const waiting = records.size > 0 ? `On this device: ${takenBy(records)}. They go out as theirs alone.` : '';
-  const unsaved =
-    drafts > 0
-      ? `${jobs(drafts)} here: whoever changed it signs in to go on; when somebody else does, that is lost.`
-      : '';
-  return [waiting, unsaved].filter((one) => one !== '').join(' ');
-}

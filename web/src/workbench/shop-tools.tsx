@@ -7,7 +7,7 @@ import { useAwake } from '../client/use-awake.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { FileButton } from '../ui/file-button.tsx';
 import { inWorker } from '../workers/in-worker.ts';
-import { leftWords } from './save-words.ts';
+import { leftWords } from './left-words.ts';
 
 /** What is wrong with a job file; nothing where it is right, or where no worker can tell: then the server does. */
 async function fileProblems(text: string): Promise<readonly InputProblem[]> {

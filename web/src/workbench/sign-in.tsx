@@ -3,7 +3,7 @@ import { api } from '../client/api.ts';
 import { nobodyIsHere, onlyHere } from '../client/device.ts';
 import { filledIn, FormField } from './form-field.tsx';
 import { useAwake } from '../client/use-awake.ts';
-import { waitsHereWords } from './save-words.ts';
+import { waitsHereWords } from './left-words.ts';
 
 interface SignInProps {
   readonly demo: {

@@ -1,5 +1,5 @@
 /** What every answer carries, early ones and files too: see docs/security.md. */
-export const SECURITY_HEADERS: Readonly<Record<string, string>> = {
+export const SECURITY_HEADERS = {
   'x-content-type-options': 'nosniff',
   'x-frame-options': 'DENY',
   'referrer-policy': 'same-origin',
@@ -7,3 +7,11 @@ export const SECURITY_HEADERS: Readonly<Record<string, string>> = {
   'cross-origin-resource-policy': 'same-origin',
   'permissions-policy': 'camera=(self), microphone=(), geolocation=()',
 };
+
+/** Those of them that say something of pages alone. */
+export const OF_PAGES = [
+  'x-frame-options',
+  'referrer-policy',
+  'cross-origin-opener-policy',
+  'permissions-policy',
+] as const satisfies readonly (keyof typeof SECURITY_HEADERS)[];

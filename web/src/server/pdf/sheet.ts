@@ -248,9 +248,9 @@ export class Sheet {
       const [left, width] = [lefts[boxed], widths[boxed]];
       if (left !== undefined && width !== undefined)
         this.page.drawRectangle({
-          x: left,
+          x: left + GUTTER,
           y: this.y - 2.5,
-          width,
+          width: width - GUTTER,
           height: LINE + 1.5,
           borderColor: INK,
           borderWidth: 0.7,
