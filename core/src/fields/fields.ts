@@ -1,4 +1,5 @@
 import type * as Yup from 'yup';
+import { isOnCalendar, MOMENT } from './calendar.ts';
 import { LONGEST } from '../units/index.ts';
 
 /**
@@ -157,27 +158,13 @@ export const name = (longest = 120): TextField => ({
 export const formed = (form: RegExp, message: string): Field<string> =>
   field((yup) => name().make(yup).matches(form, message));
 
-const MOMENT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,3})?Z$/;
-
-/** Whether a moment is on the calendar and the clock: not on February 30 or at 25:00. */
-function isReal(text: string): boolean {
-  const [year = 0, month = 0, day = 0, hour = 0, minute = 0, second = 0] = (text.match(/\d+/g) ?? []).map(Number);
-  const isLeap = (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
-  const days = month === 2 ? (isLeap ? 29 : 28) : [4, 6, 9, 11].includes(month) ? 30 : 31;
-  return month >= 1 && month <= 12 && day >= 1 && day <= days && hour < 24 && minute < 60 && second < 60;
-}
-
 /** A moment in UTC, as ISO 8601. */
 export const moment = (): Field<string> =>
   field((yup) =>
     name()
       .make(yup)
       .matches(MOMENT, 'must be a moment in UTC like 2026-03-14T09:30:00Z')
-      .test(
-        'real',
-        'is no day of the calendar, or no time of the clock',
-        (value) => typeof value !== 'string' || !MOMENT.test(value) || isReal(value),
-      ),
+      .test('real', 'is no day of the calendar, or no time of the clock', isOnCalendar),
   );
 
 /** An id: letters, digits, dots, dashes, underscores. */

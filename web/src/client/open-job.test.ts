@@ -189,7 +189,7 @@ it('a draft is gone on with by who made it alone', async () => {
   expect(await leftDraft('job', 'another')).not.toBeNull();
 });
 
-it('who signs out is told of changes as of records, and leaves no change behind', async () => {
+it('a sign-out names unsaved changes like waiting records, and leaves none behind', async () => {
   await keepDraft('job', draft('me'));
   keepDraftNow('other', draft('me'));
   expect((await onlyHere()).drafts).toBe(2);

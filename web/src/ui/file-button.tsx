@@ -5,7 +5,7 @@ interface FileButtonProps {
   /** What kind of file: “Job file”. */
   readonly label: string;
   readonly disabled: boolean;
-  /** What a file chooser offers; job files where nothing is said. */
+  /** What a file chooser offers; job files by default. */
   readonly accept?: string;
   readonly onFile: (file: File) => void;
   readonly children: ReactNode;

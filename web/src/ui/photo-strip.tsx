@@ -13,7 +13,7 @@ interface PhotoStripProps {
   readonly onPhoto: (photo: PhotoBody) => void;
 }
 
-/** A station that was measured anew within this is the same place, mm. */
+/** A station measured again within this is the same place, mm. */
 const SAME_PLACE = inches(1);
 
 const isSamePlace = (a: PhotoPlace, b: PhotoPlace) =>

@@ -142,7 +142,7 @@ describe('a member who sends thirty large files at once', () => {
     expect(statuses).toContain(201);
   });
 
-  it('and who opens very many windows is told', async () => {
+  it('and limits the windows of one person', async () => {
     const shop = await newShop();
     const { id } = await importJob(shop.owner, flagshipText);
     const cookie = await signInAt(server.base, shop.email, shop.password);

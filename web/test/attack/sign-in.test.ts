@@ -126,7 +126,7 @@ describe('wrong passwords', () => {
   });
 });
 
-it('who is signed in is told so, and nothing that a script could take the session from', async () => {
+it('the answer to a sign-in holds nothing that a script could take the session from', async () => {
   const { email, password } = await newShop();
   const answer = await signIn(plain, email, password);
   expect(await answer.text()).toBe('{"ok":true}');

@@ -184,7 +184,7 @@ describe('pictures taken on the walk', () => {
   const [first, second] = railOf(van.donor.rails, 'left');
   const pictures = () => screen.queryAllByRole('img').filter(({ tagName }) => tagName === 'IMG').length;
 
-  it('are shown at the station they are of, also where it was measured anew by less than an inch', () => {
+  it('are shown at the station they are of, also after it was measured again within an inch', () => {
     openBench(
       parts,
       van,

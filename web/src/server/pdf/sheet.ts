@@ -325,7 +325,7 @@ export class Sheet {
 /** Kept free at the end of a line: letters over a gap between words stand a little nearer than words alone are wide. */
 const SPARE = 0.5;
 
-/** A text in lines. Words are measured, each once and for all sheets: growing lines would be laid out anew with every word. */
+/** A text in lines. Words are measured, each once and for all sheets: a growing line would be laid out again with every word. */
 function wrap(text: string, font: PDFFont, size: number, width: number): string[] {
   const gap = font.widthOfTextAtSize(' ', size);
   const lines: string[] = [];
