@@ -194,14 +194,19 @@ function lastPerson(): string | null {
   }
 }
 
-/** Drafts that a page kept at once when it was left, by job. */
-function leftAtOnce(): ReadonlyMap<string, Draft> {
+/** Drafts that a page kept at once when it was left, by job, with whose each is: nobody's where it cannot be read. */
+function leftAtOnce(): ReadonlyMap<string, Pick<Draft, 'person'>> {
+  const read = (key: string): Pick<Draft, 'person'> => {
+    try {
+      return JSON.parse(localStorage.getItem(key) ?? '{}') as Draft;
+    } catch {
+      return {};
+    }
+  };
   try {
     const all = Array.from({ length: localStorage.length }, (_, at) => localStorage.key(at) ?? '');
     const keys = all.filter((key) => key.startsWith(DRAFT));
-    return new Map(
-      keys.map((key) => [key.slice(DRAFT.length), JSON.parse(localStorage.getItem(key) ?? '{}') as Draft]),
-    );
+    return new Map(keys.map((key) => [key.slice(DRAFT.length), read(key)]));
   } catch {
     return new Map();
   }

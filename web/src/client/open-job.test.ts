@@ -170,12 +170,16 @@ it('a session that ended by itself closes the jobs on the device; what was not s
 it('somebody else who signs in finds neither jobs nor drafts of the other; records wait for who took them', async () => {
   await keepJob(kept('job'));
   await keepDraft('job', draft('me'));
+  browser.stored.set('splay/draft/broken', '{');
   keepDraftNow('left', draft('me'));
   await keepRecord(waiting('r1', 'me', 'owner'));
   await hereIs('another');
   expect([await keptJobs(), await leftDraft('job', 'another'), await leftDraft('job', 'me')]).toEqual([[], null, null]);
   expect(browser.stored.has('splay/draft/left')).toBe(false);
-  expect(await onlyHere()).toEqual({ records: new Map([['owner', 1]]), drafts: 0 });
+  expect(await onlyHere()).toEqual({ records: new Map([['owner', 1]]), drafts: 1 });
+  // What nobody can read goes with the next sign-out.
+  await nobodyIsHere(true);
+  expect((await onlyHere()).drafts).toBe(0);
 });
 
 it('a job that another person kept does not open, wherever it came from', async () => {
