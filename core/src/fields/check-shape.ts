@@ -23,6 +23,23 @@ interface Shape {
 const at = (path: string, key: string | number): string =>
   typeof key === 'number' ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`;
 
+/** As many values of a field are remembered, and none that is longer. */
+const [MOST_KNOWN, LONGEST_KNOWN] = [1000, 64];
+/**
+ * Values that fit the schema of a figure or a text: whether one does depends on it alone, and a document mostly holds what
+ * it held at the last save.
+ */
+const passed = new WeakMap<object, Set<unknown>>();
+
+const isKnown = (schema: object, value: unknown): boolean => passed.get(schema)?.has(value) ?? false;
+
+function know(schema: object, value: unknown): void {
+  if (typeof value === 'object' || (typeof value === 'string' && value.length > LONGEST_KNOWN)) return;
+  const known = passed.get(schema) ?? new Set();
+  if (known.size >= MOST_KNOWN) known.clear();
+  passed.set(schema, known.add(value));
+}
+
 /**
  * Ways in which a value differs from a field or a schema, each with its path; none when it fits. The length of a
  * list is looked at before what is in it, and no more than `MOST_PROBLEMS` are listed, so that nothing that can be sent
@@ -71,8 +88,10 @@ export function schemaProblems(what: AnyField | yup.ISchema<unknown>, value: unk
     if (shape.type === 'object') return walkRecord(shape, given, path);
     if (shape.type === 'array') return walkList(shape, given, path);
     if (given === undefined && !shape.spec.optional) return void add('required', path, 'is missing');
+    if (isKnown(chosen, given)) return;
     try {
       (chosen as yup.Schema).validateSync(given, { abortEarly: true, strict: true, disableStackTrace: true });
+      know(chosen, given);
     } catch (error) {
       if (!(error instanceof yup.ValidationError)) throw error;
       add(error.type ?? 'wrong', path, error.message);

@@ -202,6 +202,25 @@ describe('migrate', () => {
   });
 });
 
+it('a file that claims an older version than it is of is refused, or read as if it had told', () => {
+  const text = (version: number) =>
+    readFileSync(new URL(`../../test/job-files/version-${version}.json`, import.meta.url), 'utf8');
+  const files = [...Array.from({ length: 10 }, (_, at) => text(at + 1)), textOf('parcel-van.json')];
+  const outcomes = files.flatMap((file, at) =>
+    Array.from({ length: at }, (_, earlier) => {
+      const honest = writeJobFile(parseJobFile(file));
+      try {
+        const claimed = { ...(JSON.parse(file) as object), version: earlier + 1 };
+        return writeJobFile(parseJobFile(JSON.stringify(claimed))) === honest ? 'same' : `${at + 1} as ${earlier + 1}`;
+      } catch (error) {
+        return (error as InputError).problems[0]!.code;
+      }
+    }),
+  );
+  expect(outcomes.filter((outcome) => / as /.test(outcome))).toEqual([]);
+  expect(outcomes.filter((outcome) => outcome === 'file/claims-older').length).toBeGreaterThan(30);
+});
+
 it('a document that was taken in cannot be changed in place, here and in development', () => {
   const { job } = parseJobFile(textOf('parcel-van.json'));
   expect(() => Object.assign(job.donor.axles[0]!, { x: 1 })).toThrow(TypeError);

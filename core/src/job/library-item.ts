@@ -3,6 +3,7 @@ import { schemaProblems } from '../fields/index.ts';
 import { type Frame, frameProblems, frameSchema } from '../frame/index.ts';
 import { InputError } from '../input-error.ts';
 import { JOB_VERSION, type Job } from './job.ts';
+import { claimProblem } from './claimed-version.ts';
 import { migrate } from './migrate.ts';
 
 export const ITEM_FORMAT = 'splay-item';
@@ -47,6 +48,11 @@ function present(kind: ItemKind, item: unknown, version: unknown): unknown {
     kind === 'body'
       ? { donor: {}, bodies: [item], plan: {}, variants: [] }
       : { donor: item, bodies: [], plan: {}, variants: [] };
+  const wrong =
+    typeof version === 'number'
+      ? claimProblem({ job: kind === 'body' ? { bodies: [item] } : { donor: item } }, version)
+      : null;
+  if (wrong) throw new InputError([wrong]);
   const { job: now } = migrate({ version, job }) as { job: { donor: unknown; bodies: readonly unknown[] } };
   return kind === 'body' ? now.bodies[0] : now.donor;
 }

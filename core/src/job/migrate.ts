@@ -1,5 +1,6 @@
 import { InputError } from '../input-error.ts';
 import { STOCK_MATERIALS } from '../materials/index.ts';
+import { claimProblem } from './claimed-version.ts';
 import { JOB_VERSION } from './job.ts';
 import { toVersion3 } from './version-3.ts';
 import { toVersion4 } from './version-4.ts';
@@ -119,4 +120,16 @@ export function migrate(
  * @throws InputError as `migrate` does.
  */
 export const upgradeJob = (job: unknown, version: number): unknown =>
-  version === JOB_VERSION ? job : migrate({ version, job }).job;
+  version === JOB_VERSION ? job : upgradeFile({ version, job }).job;
+
+/**
+ * Migrates a job file to the present version, after checking that it is of the version it claims.
+ *
+ * @param file Plain data of a job file.
+ * @throws InputError as `migrate` does, and for a file that holds what came with a later version.
+ */
+export function upgradeFile(file: RawJobFile): RawJobFile {
+  const wrong = typeof file.version === 'number' ? claimProblem(file, file.version) : null;
+  if (wrong) throw new InputError([wrong]);
+  return migrate(file);
+}

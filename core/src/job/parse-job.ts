@@ -8,7 +8,7 @@ import { RULE_IDS, type Rulebook, ruleProblem } from '../rules/index.ts';
 import { type Field, MOST_PROBLEMS, schemaProblems } from '../fields/index.ts';
 import { idProblems, referenceProblems } from './ids.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
-import { migrate, upgradeJob } from './migrate.ts';
+import { upgradeFile, upgradeJob } from './migrate.ts';
 import { jobFileSchema, jobSchema, rulesSchema } from './schema.ts';
 
 function check<T>(schema: Field<T>, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
@@ -106,7 +106,7 @@ export function parseJobFile(text: string): JobFile {
         message: `This is not a job file: it must say "format": "${JOB_FORMAT}".`,
       },
     ]);
-  const file = migrate(raw as Record<string, unknown>);
+  const file = upgradeFile(raw as Record<string, unknown>);
   const records = Array.isArray(file.records) ? file.records.map(upgradeRecord) : file.records;
   return check<JobFile>(jobFileSchema, { ...file, records }, jobFileProblems);
 }
