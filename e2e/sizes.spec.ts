@@ -34,6 +34,17 @@ const measured = (page: Page) =>
     const wheels = Array.from(document.querySelectorAll('[aria-label^="Drawing of the frame"] ellipse')).map(box);
     const strips = document.querySelector('[aria-label^="Drawing of the frame"]')!;
     const aside = document.querySelector('#panel') ?? strips;
+    const labels = Array.from(document.querySelectorAll('[aria-label^="Drawing of the frame"] text, [data-tray] text'))
+      .filter((text) => text.textContent!.trim() !== '' && text.checkVisibility({ opacityProperty: true }))
+      .map((text) => ({ words: text.textContent!.trim(), at: box(text) }));
+    // Boxes of texts are a little larger than their letters.
+    const overlaps = labels.flatMap(({ words, at }, index) =>
+      labels.slice(index + 1).flatMap((other) => {
+        const across = Math.min(at.right, other.at.right) - Math.max(at.left, other.at.left);
+        const down = Math.min(at.bottom, other.at.bottom) - Math.max(at.top, other.at.top);
+        return across > 3 && down > 4 ? [`${words} over ${other.words}`] : [];
+      }),
+    );
     const wide = Array.from(document.querySelectorAll('#panel, header, footer')).filter(
       (element) => element.scrollWidth > element.clientWidth + 1 && element.id === 'panel',
     );
@@ -44,6 +55,8 @@ const measured = (page: Page) =>
       strips: box(strips),
       tray: box(document.querySelector('[data-tray]')!),
       panel: box(aside),
+      overlaps,
+      labels: labels.length,
       wide: wide.map(({ id }) => id),
       page: document.documentElement.scrollWidth,
     };
@@ -59,7 +72,7 @@ test('the drawing is right side up and whole in every window', async ({ page }) 
       await openBench(page, id, bench);
       await expect(page.locator('[data-rails="side"] path').first()).toBeAttached();
       const at = `${bench} at ${width} × ${height}`;
-      const { side, plan, wheels, strips, tray, panel, wide, page: broad } = await measured(page);
+      const { side, plan, wheels, strips, tray, panel, wide, overlaps, labels, page: broad } = await measured(page);
       const [xs, ys] = [side.map(([x]) => x), side.map(([, y]) => y)];
       const [left, right] = [Math.min(...xs), Math.max(...xs)];
       const highest = side.find(([, y]) => y === Math.min(...ys))!;
@@ -77,6 +90,8 @@ test('the drawing is right side up and whole in every window', async ({ page }) 
       expect(rails.at(-1)! - rails[0]!, `${at}: both rails`).toBeGreaterThan(30);
       expect(tray.bottom - tray.top, `${at}: the tray`).toBeGreaterThan(90);
       expect(panel.right, `${at}: the panel`).toBeLessThanOrEqual(width + 1);
+      expect(labels, `${at}: labels`).toBeGreaterThan(5);
+      expect(overlaps, `${at}: labels over each other`).toEqual([]);
       expect([wide, broad], `${at}: nothing runs out sideways`).toEqual([[], width]);
     }
 });

@@ -3,7 +3,7 @@ import { emptyPlan, evaluatePlan, inches, planOutline, sectionLookup, sideOutlin
 import { describe, expect, it } from 'vitest';
 import { multiples, tickStep } from './ticks.ts';
 import { demoJob } from '../../test/demo.ts';
-import { acrossPx, closeSideStrip, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
+import { acrossPx, closeSideStrip, planNote, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
 import { centredOn, fitView, toMm, toPx, zoomedView } from './view.ts';
 
 const reach = [-800, 5000] as const;
@@ -125,6 +125,16 @@ describe('the strips', () => {
     expect(across.broken).toBeDefined();
     const ys = [-500, -400, -10, 0, 10, 400, 500].map((y) => acrossPx(across, y));
     expect(ys).toEqual([...ys].sort((a, b) => a - b));
+  });
+
+  it('say where the plan view is not drawn across as it is along', () => {
+    const noted = (scale: number) => planNote(planStrip(0, 150, at(scale), donor, section).across, scale);
+    const scales = Array.from({ length: 60 }, (_, step) => 0.05 * 1.08 ** step);
+    const notes = scales.map(noted);
+    // Farther away as it is; then a little smaller; then with the rails nearer to each other.
+    expect([...new Set(notes)]).toEqual(['', 'widths drawn smaller', 'rails drawn nearer each other']);
+    for (const [index, scale] of scales.entries())
+      if (notes[index] === '') expect(planStrip(0, 150, at(scale), donor, section).across.scale).toBeCloseTo(scale, 1);
   });
 
   it('a plan view of widened rails holds them and where they were, close up too', () => {

@@ -15,7 +15,7 @@ import { Sheet } from './sheet.tsx';
 import { still } from '../ui/still.ts';
 import { SplitBar, useSplit } from './split-bar.tsx';
 import { SteelStrips } from './steel-strips.tsx';
-import { acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
+import { planNote, acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
 import { TapeStrip } from './tape.tsx';
 import { TrayBar } from './tray-bar.tsx';
 import { useBoardKeys } from './use-board-keys.ts';
@@ -224,7 +224,7 @@ export function Board({
                 plan="Plan · left on top"
                 planY={heights.all - 6}
                 smaller={side.across.scale < view.scale * 0.97}
-                nearer={plan.across.broken !== undefined}
+                note={planNote(plan.across, view.scale)}
               />
               {measurement && ends && (
                 <g clipPath="url(#clip-plan)">

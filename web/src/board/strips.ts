@@ -165,6 +165,10 @@ export function planStrip(
   return { top, height, foot: zero + half, across: { zero, sign: 1, scale, broken: { at: inner, shown } } };
 }
 
+/** The note on a plan view whose widths and lengths have different scales; empty where they have the same. */
+export const planNote = ({ broken, scale }: Across, along: number): string =>
+  broken ? 'rails drawn nearer each other' : scale < along * 0.97 ? 'widths drawn smaller' : '';
+
 /** Pixels across a strip of a place so many mm from its zero. */
 export function acrossPx({ zero, sign, scale, broken }: Across, mm: number): number {
   if (!broken) return zero + sign * mm * scale;

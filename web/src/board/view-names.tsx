@@ -7,13 +7,14 @@ interface ViewNamesProps {
   readonly sideY: number;
   readonly plan: string;
   readonly planY: number;
-  /** Heights are drawn smaller than lengths; the rails nearer to each other than they are. */
+  /** Heights are drawn smaller than lengths. */
   readonly smaller: boolean;
-  readonly nearer: boolean;
+  /** How the plan view is drawn across, where not as lengths are: see `planNote`. */
+  readonly note: string;
 }
 
 /** Which view is which, over everything that is drawn in it. */
-export const ViewNames = still(function ViewNames({ side, sideY, plan, planY, smaller, nearer }: ViewNamesProps) {
+export const ViewNames = still(function ViewNames({ side, sideY, plan, planY, smaller, note }: ViewNamesProps) {
   return (
     <g className="label pointer-events-none" fontSize={12} fill="var(--color-pencil)" {...halo}>
       <text x={10} y={sideY}>
@@ -22,7 +23,7 @@ export const ViewNames = still(function ViewNames({ side, sideY, plan, planY, sm
       </text>
       <text x={10} y={planY}>
         {plan}
-        {nearer && ' · rails drawn nearer each other'}
+        {note && ` · ${note}`}
       </text>
     </g>
   );

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Dimension } from '../../board/dimension.tsx';
 import { FeatureLayer } from '../../board/feature-layer.tsx';
 import { Rails } from '../../board/steel.tsx';
-import { closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
+import { planNote, closeSideStrip, closestScale, planStrip } from '../../board/strips.ts';
 import { useHeld } from '../../board/use-held.ts';
 import { ViewNames } from '../../board/view-names.tsx';
 import { toMm, toPx } from '../../board/view.ts';
@@ -148,7 +148,7 @@ export function CloseUp(props: CloseUpProps) {
         plan="Plan"
         planY={height - 6}
         smaller={side.across.scale < shown.scale * 0.97}
-        nearer={plan.across.broken !== undefined}
+        note={planNote(plan.across, shown.scale)}
       />
     </svg>
   );

@@ -44,6 +44,23 @@ describe('the lines to scribe', () => {
     expect(lines.map(({ textContent }) => textContent).join()).not.toMatch(/56/);
   });
 
+  it('say how much larger than lengths the heights are drawn', () => {
+    openBench(parts, van);
+    const [, ratio] =
+      /heights drawn ([\d.]+) × as large/.exec(tray().getByText(/^heights drawn/).textContent ?? '') ?? [];
+    const rects = [...document.querySelectorAll('svg[aria-label^="Both rails unfolded"] rect')];
+    const [height, width] = ['height', 'width'].map((of) =>
+      Math.max(...rects.map((each) => Number(each.getAttribute(of)))),
+    );
+    const { rails, sections } = van.donor;
+    const channel = sections[0]!.section;
+    if (rails.kind !== 'mirrored' || channel.kind !== 'channel') throw new Error('the van has mirrored channels');
+    const stations = rails.stations.map(({ x }) => x);
+    const unfolded = channel.depth + 2 * channel.flange;
+    const along = width! / (Math.max(...stations) - Math.min(...stations));
+    expect(Number(ratio)).toBeCloseTo(height! / unfolded / along, 0);
+  });
+
   it('are picked in the panel and on the rails, and stay the same line', () => {
     const { store } = openBench(parts, van);
     fireEvent.click(screen.getByRole('button', { name: /^C/ }));

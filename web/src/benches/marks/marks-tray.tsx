@@ -75,6 +75,9 @@ export function MarksTray(props: PictureProps) {
           </g>
         );
       })}
+      <text x={10} y={height - 10} className="label" fontSize={12} fill="var(--color-pencil)">
+        {scaleWords(per / view.scale)}
+      </text>
       {sheet.lines.length === 0 && (
         <text x={width / 2} y={height / 2} textAnchor="middle" fontSize={15} fill="var(--color-pencil)">
           Nothing to mark yet: the plan cuts nothing.
@@ -83,6 +86,10 @@ export function MarksTray(props: PictureProps) {
     </svg>
   );
 }
+
+/** The note on a drawing whose heights and lengths have different scales; empty where they have the same. */
+const scaleWords = (ratio: number): string =>
+  Math.abs(ratio - 1) < 0.02 ? '' : `heights drawn ${ratio.toFixed(ratio < 10 ? 1 : 0)} × as large as lengths`;
 
 const spans = ({ donor }: PictureProps) => donor.tape.spans;
 const frontOf = (props: PictureProps): number => Math.min(...spans(props).map(({ builtFrom }) => builtFrom));

@@ -140,7 +140,8 @@ function StandMark(props: PictureProps & { readonly under: PropUnder }) {
       {!down && (
         <text
           x={x}
-          y={foot + 13}
+          // In a low window the dimension of the wheelbase comes up to it.
+          y={Math.min(foot + 13, side.top + side.height - 30)}
           textAnchor="middle"
           fontSize={12}
           fontWeight={here ? 700 : 500}
