@@ -19,7 +19,8 @@ function platformOf(name) {
 
 let added = 0;
 for (const [folder, entry] of Object.entries({ ...lock.packages })) {
-  delete lock.packages[folder].resolved;
+  // A link leads to a folder of ours.
+  if (!entry.link) delete lock.packages[folder].resolved;
   for (const [name, version] of Object.entries(entry.optionalDependencies ?? {})) {
     const here = `${folder ? `${folder}/` : ''}node_modules/${name}`;
     const known = [here, `node_modules/${name}`].some((place) => lock.packages[place]);
@@ -28,10 +29,6 @@ for (const [folder, entry] of Object.entries({ ...lock.packages })) {
     added += 1;
   }
 }
-for (const entry of Object.values(lock.packages)) if (entry.link) entry.resolved ??= undefined;
-// Workspace links need their folder; restore it.
-for (const [folder, entry] of Object.entries(lock.packages))
-  if (entry.link) entry.resolved = folder.replace('node_modules/@splay/', '');
 lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)));
 writeFileSync(path, `${JSON.stringify(lock, null, 2)}\n`);
 console.log(`package-lock.json: ${added} optional platform packages added`);
