@@ -5,7 +5,7 @@ import { networkInterfaces } from 'node:os';
 import { clearInterval, setInterval } from 'node:timers';
 import { join, resolve } from 'node:path';
 import { certificates, fingerprint, isPrivate } from './lib/certificates.mjs';
-import { build, prepareDatabase, secretOf, serve, SERVER } from './lib/app.mjs';
+import { build, prepareDatabase, secretOf, serve, SERVER, work } from './lib/app.mjs';
 import { modules } from './lib/install.mjs';
 import { keepRunning } from './lib/keep.mjs';
 import { ownDatabase, startPostgres } from './lib/postgres.mjs';
@@ -37,6 +37,7 @@ const own = process.env.DATABASE_URL === undefined;
 let cluster = own ? await startPostgres(folder) : undefined;
 
 let server;
+let worker;
 const keepers = [];
 let ending = false;
 function end(code) {
@@ -44,6 +45,7 @@ function end(code) {
   ending = true;
   for (const endKeeping of keepers) endKeeping();
   server?.kill('SIGTERM');
+  worker?.kill('SIGTERM');
   cluster?.stop();
   process.exit(code);
 }
@@ -54,7 +56,7 @@ try {
   const addresses = own
     ? await ownDatabase(cluster, 'splay')
     : { DATABASE_URL: process.env.DATABASE_URL, SPLAY_OWNER_URL: process.env.SPLAY_OWNER_URL ?? '' };
-  const env = { ...addresses, BETTER_AUTH_SECRET: secret, SPLAY_DEMO: demo ? '1' : '0' };
+  const env = { ...addresses, BETTER_AUTH_SECRET: secret, SPLAY_DEMO: demo ? '1' : '0', SPLAY_WORKERS: '1' };
   await prepareDatabase(env, demo);
   await build();
   const { SPLAY_OWNER_URL: _, ...given } = env;
@@ -64,7 +66,12 @@ try {
     noteServer(folder, server.pid);
     return { died: new Promise((died) => server.once('exit', died)) };
   };
+  const startWorker = async () => {
+    worker = await work(given);
+    return { died: new Promise((died) => worker.once('exit', died)) };
+  };
   keepers.push(keepRunning('server', startServer, (await startServer()).died));
+  keepers.push(keepRunning('worker', startWorker, (await startWorker()).died));
   if (own) keepers.push(keepRunning('database', startDatabase, databaseDied()));
 } catch (error) {
   console.error(error.message);

@@ -1,4 +1,4 @@
-// After `astro build`: the process that serves and its threads as files of their own, what keeps the program on a device,
+// After `astro build`: the process that serves, the one that works, and their threads as files of their own, what keeps the program on a device,
 // and brotli and gzip of what is sent.
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
@@ -10,7 +10,11 @@ import { build } from 'esbuild';
 const here = (path) => fileURLToPath(new URL(path, import.meta.url));
 
 await build({
-  entryPoints: { main: here('./src/server/main.ts'), worker: here('./src/server/threads/worker.ts') },
+  entryPoints: {
+    main: here('./src/server/main.ts'),
+    work: here('./src/server/work.ts'),
+    worker: here('./src/server/threads/worker.ts'),
+  },
   outdir: here('./dist/server'),
   outExtension: { '.js': '.mjs' },
   bundle: true,

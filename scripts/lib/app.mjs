@@ -47,20 +47,41 @@ export function secretOf(folder, random) {
 /** The program that serves the built application. */
 export const SERVER = join(root, 'web/dist/server/main.mjs');
 
+/** The program that does what takes long. */
+const WORKER = join(root, 'web/dist/server/work.mjs');
+
+/** The environment that every program of the built application gets. */
+const environment = (env) => ({
+  ...process.env,
+  ...env,
+  // Only migrations are the owner's.
+  SPLAY_OWNER_URL: undefined,
+  NODE_ENV: 'production',
+  ASTRO_TELEMETRY_DISABLED: '1',
+});
+
+/** Starts a worker; gives the child process once it works. It ends with this process, however that ends. */
+export function work(env, { quiet = false } = {}) {
+  const child = spawn(process.execPath, [WORKER], {
+    cwd: root,
+    env: environment(env),
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
+  });
+  return new Promise((works, fails) => {
+    child.once('message', () => works(child));
+    child.once('exit', (code) => fails(new Error(`the worker ended with exit code ${code}`)));
+  });
+}
+
 /** Serves the built application; gives the child process once it answers. */
 export async function serve(env, { port, quiet = false, data }) {
   const child = spawn(process.execPath, [SERVER], {
     cwd: root,
     env: {
-      ...process.env,
-      ...env,
+      ...environment(env),
       HOST: process.env.HOST ?? '127.0.0.1',
       PORT: String(port),
-      // Only migrations are the owner's.
-      SPLAY_OWNER_URL: undefined,
       SPLAY_BACKS_UP: data === undefined ? undefined : '1',
-      NODE_ENV: 'production',
-      ASTRO_TELEMETRY_DISABLED: '1',
     },
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
   });

@@ -4,7 +4,8 @@ import { sql } from 'drizzle-orm';
 import { database } from '../src/server/db/database.ts';
 import { importJob } from '../src/server/services/job-files.ts';
 import { listJobs } from '../src/server/services/job-listing.ts';
-import { listRevisions, readJob, saveJob } from '../src/server/services/jobs.ts';
+import { readJob, saveJob } from '../src/server/services/jobs.ts';
+import { listRevisions } from '../src/server/services/revisions.ts';
 import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
 

@@ -15,13 +15,13 @@ import { JOBS_A_PAGE, listJobs, listPage } from '../src/server/services/job-list
 import {
   copyJob,
   newJob,
-  listRevisions,
   placeJob,
   readJob,
   restoreRevision,
   saveJob,
   StaleSave,
 } from '../src/server/services/jobs.ts';
+import { listRevisions } from '../src/server/services/revisions.ts';
 import { addRecords, listRecords } from '../src/server/services/records.ts';
 import { addAttachment, readAttachment } from '../src/server/services/attachments.ts';
 import { jobCard } from '../src/shared/job-card.ts';
@@ -135,6 +135,21 @@ describe('a job stored in version 1 of the format', () => {
 });
 
 describe('records', () => {
+  it('that came with a file say so beside the name, and those taken here do not; the file stays as it was', async () => {
+    const { owner } = await newShop();
+    const { id } = await importJob(owner, flagshipText);
+    const brought = await listRecords(owner, id);
+    expect(brought.length).toBeGreaterThan(0);
+    expect(brought.every(({ by }) => by.endsWith(' (from a file)'))).toBe(true);
+    const { records: added } = await addRecords(owner, id, [{ ...brought[0], id: 'taken-here' }]);
+    expect(added[0]!.by).toBe(owner.name);
+    const shown = new Map((await listRecords(owner, id)).map((record) => [record.id, record.by]));
+    expect(shown.get('taken-here')).toBe(owner.name);
+    const other = await newShop();
+    const again = await importJob(other.owner, flagshipText);
+    expect((await exportJob(other.owner, again.id, 'inside')).text).toBe(flagshipText);
+  });
+
   const reading = (id: string, changes: object = {}) =>
     newRecord(
       'reading',

@@ -13,7 +13,7 @@ import type { AddedRecords } from '../shared/added-records.ts';
 import type { OpenedJob } from '../shared/opened-job.ts';
 import type { GivenLink } from '../shared/people.ts';
 import type { Role } from '../shared/roles.ts';
-import type { RevisionNote, SavedJob } from '../shared/saved-job.ts';
+import type { RevisionNote, SavedJob, SavedRevision } from '../shared/saved-job.ts';
 import { heardFrom } from './program.ts';
 
 export type { RevisionNote, SavedJob };
@@ -100,7 +100,7 @@ export const api = {
   importJob: (text: string, key: string) =>
     call<SavedJob>('POST', '/api/jobs', text, { headers: { 'idempotency-key': key } }),
   saveJob: (id: string, basedOn: number, label: string, job: Job) =>
-    call<SavedJob>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
+    call<SavedRevision>('PUT', `/api/jobs/${id}`, { basedOn, label, version: JOB_VERSION, job }),
   /** Makes a backup of everything. */
   backUp: () => call<{ readonly ok: boolean; readonly detail: string }>('POST', '/api/backup', {}),
   /** Gives the marks sheet of the newest revision its number. */

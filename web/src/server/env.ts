@@ -28,6 +28,10 @@ export const env = {
   get backsUp(): boolean {
     return process.env.SPLAY_BACKS_UP === '1' && typeof process.send === 'function';
   },
+  /** Whether workers do what takes long (`npm start` runs one); without them the server does it in its own threads. */
+  get workers(): boolean {
+    return process.env.SPLAY_WORKERS === '1';
+  },
   /** True when the demo shop may be opened with one press. */
   get demo(): boolean {
     return process.env.SPLAY_DEMO === '1';

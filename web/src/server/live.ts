@@ -1,9 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { sql } from 'drizzle-orm';
-import { Client } from 'pg';
-import { database } from './db/database.ts';
-import type { Transaction } from './db/database.ts';
-import { env } from './env.ts';
+import { Channel } from './db/channel.ts';
+import { type Database, database, type Transaction } from './db/database.ts';
 import { logError } from './log.ts';
 
 /**
@@ -12,13 +9,8 @@ import { logError } from './log.ts';
  * told; who may see them is asked when they are read.
  */
 
-const CHANNEL = 'splay_live';
-
 /** More ids than this are told in several notices: one holds 8000 bytes. */
 const MOST_IDS = 50;
-
-/** How long until a lost connection is tried again, ms. */
-const AGAIN_AFTER = 1000;
 
 /** How long a process that says nothing is taken to have its pages still, ms: a little more than two of its beats. */
 const SILENT = 45_000;
@@ -36,16 +28,14 @@ type Listener = (notice: Notice) => void;
 /** Tells every process that a job has new records, once the transaction is committed. */
 export async function tellRecords(tx: Transaction, job: string, ids: readonly string[]): Promise<void> {
   for (let from = 0; from < ids.length; from += MOST_IDS)
-    await notify(tx, { job, records: ids.slice(from, from + MOST_IDS) });
+    await tell(tx, { job, records: ids.slice(from, from + MOST_IDS) });
 }
 
 /** Tells every process that a job has a new revision, once the transaction is committed. */
 export const tellRevision = (tx: Transaction, job: string, revision: number): Promise<void> =>
-  notify(tx, { job, revision });
+  tell(tx, { job, revision });
 
-async function notify(on: Pick<Transaction, 'execute'>, notice: Notice): Promise<void> {
-  await on.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
-}
+const tell = (on: Database | Transaction, notice: Notice): Promise<void> => channel.tell(on, notice);
 
 /** This process among those that serve the database. */
 const PROCESS = randomUUID();
@@ -70,7 +60,7 @@ export async function sayHere(job: string): Promise<void> {
   const names = [...new Set([...(pages.get(job) ?? [])].map(({ name }) => name))];
   if (names.length === 0) said.delete(job);
   else said.set(job, Date.now());
-  await notify(database(), { job, here: { process: PROCESS, names } });
+  await tell(database(), { job, here: { process: PROCESS, names } });
 }
 
 /** The same again, once for all pages of the job: the others forget a process that says nothing. */
@@ -106,45 +96,17 @@ function note(notice: Notice): void {
 }
 
 const listeners = new Map<string, Set<Listener>>();
-let connected: Promise<Client> | undefined;
-
-function dropped(error?: Error): void {
-  if (!connected) return;
-  connected = undefined;
-  if (error) logError(error, 'live connection');
-  if (listeners.size > 0) setTimeout(again, AGAIN_AFTER).unref();
-}
-
-function again(): void {
-  if (listeners.size === 0 || connected) return;
-  void connect()
-    .then(() => {
-      for (const [job, each] of listeners) for (const listener of each) listener({ job, missed: true });
-    })
-    .catch(() => setTimeout(again, AGAIN_AFTER).unref());
-}
-
-function connect(): Promise<Client> {
-  connected ??= (async () => {
-    const client = new Client({ connectionString: env.databaseUrl, connectionTimeoutMillis: 5000 });
-    client.on('error', dropped);
-    client.on('end', () => dropped());
-    client.on('notification', ({ payload }) => {
-      if (payload) note(JSON.parse(payload) as Notice);
-    });
-    await client.connect();
-    await client.query(`LISTEN ${CHANNEL}`);
-    return client;
-  })();
-  connected.catch(() => {
-    connected = undefined;
-  });
-  return connected;
-}
+const channel = new Channel(
+  'splay_live',
+  (payload) => note(JSON.parse(payload) as Notice),
+  () => {
+    for (const [job, each] of listeners) for (const listener of each) listener({ job, missed: true });
+  },
+);
 
 /** Hears what is new of a job until the returned function is called. */
 export async function listen(job: string, listener: Listener): Promise<() => void> {
-  await connect();
+  await channel.open();
   const known = listeners.get(job) ?? new Set();
   listeners.set(job, known.add(listener));
   return () => {
@@ -155,8 +117,6 @@ export async function listen(job: string, listener: Listener): Promise<() => voi
 
 /** Lets go of the connection. */
 export async function closeLive(): Promise<void> {
-  const client = await connected?.catch(() => undefined);
-  connected = undefined;
   listeners.clear();
-  await client?.end();
+  await channel.close();
 }

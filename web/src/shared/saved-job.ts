@@ -1,12 +1,16 @@
 import type { Job } from '@splay/core';
 
-/** A job as the server keeps it: the document of one revision, and who saved it when (ISO 8601, UTC). */
-export interface SavedJob {
+/** A revision of a job: who saved it, and when (ISO 8601, UTC). What answers a save: the document is with whoever sent it. */
+export interface SavedRevision {
   readonly id: string;
   readonly revision: number;
-  readonly job: Job;
   readonly savedBy: string;
   readonly savedAt: string;
+}
+
+/** A job as the server keeps it: a revision and its document. */
+export interface SavedJob extends SavedRevision {
+  readonly job: Job;
 }
 
 /** One line of a job's history. */

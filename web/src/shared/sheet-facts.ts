@@ -1,3 +1,4 @@
+import { type Gate, isPassed } from '@splay/core';
 import type { SavedJob } from './saved-job.ts';
 
 /** What the title strip of a sheet says besides its job; without a number it was not issued, and has none. */
@@ -52,3 +53,13 @@ export const sheetFacts = (
   ...(holdPoint === undefined ? [] : [holdPoint]),
   `Saved ${sheetMoment(savedAt, timeZone)}, ${job.display.unit === 'in' ? 'inches' : 'millimeters'}`,
 ];
+
+/** How the hold point before cutting stands, in a line. */
+export function holdPointWords(gates: readonly Gate[]): string {
+  const gate = gates.find(({ id }) => id === 'before-cutting');
+  if (!gate) return '';
+  const open = gate.checks.filter(({ passed, signed }) => !passed && signed === null).length;
+  return isPassed(gate)
+    ? `Hold point “${gate.name}”: passed`
+    : `Hold point “${gate.name}”: ${open} of ${gate.checks.length} open`;
+}

@@ -1,5 +1,5 @@
 import type { ChildProcess } from 'node:child_process';
-import { serve } from '../../../scripts/lib/app.mjs';
+import { serve, work } from '../../../scripts/lib/app.mjs';
 import { freePort } from '../../../scripts/lib/postgres.mjs';
 
 /** The built application on a port of its own. */
@@ -12,20 +12,25 @@ export interface Served {
 type Sent = string | Uint8Array<ArrayBuffer> | undefined;
 type Headers = Readonly<Record<string, string>>;
 
+const settingsOf = (settings: Readonly<Record<string, string>>) => ({
+  DATABASE_URL: process.env.DATABASE_URL ?? '',
+  BETTER_AUTH_SECRET: process.env.BETTER_AUTH_SECRET ?? '',
+  SPLAY_SIGN_IN_LIMIT: 'off',
+  LOG_LEVEL: 'silent',
+  ...settings,
+});
+
+/** A worker of the built application on the throw-away database. */
+export async function worker(): Promise<{ readonly pid: number; readonly stop: () => void }> {
+  const child = await work(settingsOf({ SPLAY_WORKERS: '1' }), { quiet: true });
+  return { pid: child.pid ?? 0, stop: () => void child.kill('SIGKILL') };
+}
+
 /** Serves the built application on the throw-away database. */
 export async function served(settings: Readonly<Record<string, string>> = {}): Promise<Served> {
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const server: ChildProcess = await serve(
-    {
-      DATABASE_URL: process.env.DATABASE_URL ?? '',
-      BETTER_AUTH_SECRET: process.env.BETTER_AUTH_SECRET ?? '',
-      SPLAY_SIGN_IN_LIMIT: 'off',
-      LOG_LEVEL: 'silent',
-      ...settings,
-    },
-    { port, quiet: true },
-  );
+  const server: ChildProcess = await serve(settingsOf(settings), { port, quiet: true });
   return {
     base,
     pid: server.pid ?? 0,

@@ -293,3 +293,23 @@ export const attachments = pgTable(
   },
   (table) => [primaryKey({ columns: [table.shopId, table.hash] }), ownShop()],
 );
+
+/**
+ * What a worker is to do that takes long, and what came of it: written by the web process that waits for it, answered by a
+ * worker, gone once the answer is read. Which is next is `pg-boss`'s to say: see `queue/queue.ts`.
+ */
+export const longTasks = pgTable(
+  'long_tasks',
+  {
+    id: uuid('id').primaryKey(),
+    shopId: uuid('shop_id')
+      .notNull()
+      .references(() => shops.id, { onDelete: 'cascade' }),
+    /** What it is called in `queue/long-tasks.ts`, who asks, and what it is given: as V8 writes plain data. */
+    asked: bytea('asked').notNull(),
+    /** What came of it, written likewise; null as long as it is not done. */
+    answer: bytea('answer'),
+    madeAt: moment('made_at'),
+  },
+  (table) => [index('long_tasks_of_shop').on(table.shopId, table.madeAt), ownShop()],
+);

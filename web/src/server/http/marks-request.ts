@@ -1,4 +1,4 @@
-import { type Gate, InputError, isPassed, type SheetPart } from '@splay/core';
+import { InputError, type SheetPart } from '@splay/core';
 import { isTimeZone, type SheetFacts } from '../../shared/sheet-facts.ts';
 import type { Member } from '../db/shop.ts';
 import { type JobHead, readJob } from '../services/jobs.ts';
@@ -35,14 +35,4 @@ export async function marksRequest(member: Member, job: string, url: URL, origin
       ...(issued ? { number: issued.body.number, url: `${origin}/sheets/${job}/${issued.id}` } : {}),
     },
   };
-}
-
-/** How the hold point before cutting stands, in a line. */
-export function holdPointWords(gates: readonly Gate[]): string {
-  const gate = gates.find(({ id }) => id === 'before-cutting');
-  if (!gate) return '';
-  const open = gate.checks.filter(({ passed, signed }) => !passed && signed === null).length;
-  return isPassed(gate)
-    ? `Hold point “${gate.name}”: passed`
-    : `Hold point “${gate.name}”: ${open} of ${gate.checks.length} open`;
 }

@@ -1,10 +1,24 @@
 import { InputError, type InputProblem } from '@splay/core';
 import type { APIRoute } from 'astro';
 import { logError } from '../log.ts';
-import { Busy, Forbidden, NotFound, ShopFull, TooHeavy } from '../services/errors.ts';
+import { AnsweredElsewhere, Busy, Forbidden, NotFound, ShopFull, TooHeavy } from '../services/errors.ts';
 import { NameTaken, StaleRules, TooMany } from '../services/rule-sets.ts';
 import { StaleSave } from '../services/jobs.ts';
 import { BodyTooLarge } from './body.ts';
+
+/**
+ * A response with a known length. Without a length even the smallest would be compressed on its way.
+ *
+ * @param text The body.
+ * @param type Its media type.
+ */
+function whole(text: string, status: number, type: string): Response {
+  const body = Buffer.from(text);
+  return new Response(body, {
+    status,
+    headers: { 'content-type': type, 'content-length': String(body.byteLength), 'cache-control': 'no-store' },
+  });
+}
 
 /** An error as endpoints answer it (after RFC 9457): what happened, a stable code, and each problem with its path. */
 export function problem(
@@ -13,17 +27,11 @@ export function problem(
   detail: string,
   extra: { problems?: readonly InputProblem[]; theirs?: unknown } = {},
 ): Response {
-  return new Response(JSON.stringify({ status, code, detail, ...extra }), {
-    status,
-    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
-  });
+  return whole(JSON.stringify({ status, code, detail, ...extra }), status, 'application/problem+json');
 }
 
 export const json = (value: unknown, status = 200): Response =>
-  new Response(JSON.stringify(value), {
-    status,
-    headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
-  });
+  whole(JSON.stringify(value), status, 'application/json');
 
 /** A name as every system takes it for a file. */
 export const plainName = (name: string): string =>
@@ -55,6 +63,8 @@ export function problemOf(error: unknown, where: string): Response {
     answer.headers.set('connection', 'close');
     return answer;
   }
+  if (error instanceof AnsweredElsewhere)
+    return new Response(error.body, { status: error.status, headers: error.headers });
   if (error instanceof NotFound) return problem(404, 'not-found', 'There is no such thing in this shop.');
   if (error instanceof Forbidden) return problem(403, 'forbidden', error.message);
   if (error instanceof StaleSave)

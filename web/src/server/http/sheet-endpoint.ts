@@ -2,7 +2,7 @@ import { InputError } from '@splay/core';
 import { PAPERS, type Paper } from '../pdf/sheet.ts';
 import { readJob } from '../services/jobs.ts';
 import { kept } from '../threads/kept.ts';
-import { inThread } from '../threads/pool.ts';
+import { doLong } from '../queue/queue.ts';
 import { endpoint } from './endpoint.ts';
 import { download } from './problem.ts';
 
@@ -24,6 +24,6 @@ export const sheetEndpoint = (task: 'propsPdf', name: string) =>
   endpoint(async ({ member, job: id, url }) => {
     const paper = paperOf(url);
     const head = await readJob(member, id);
-    const pdf = await kept(`${name} ${id} ${head.revision} ${paper}`, () => inThread(task, head, paper));
+    const pdf = await kept(`${name} ${id} ${head.revision} ${paper}`, () => doLong(member, task, head, paper));
     return download(pdf, 'application/pdf', `${head.job.name} ${name}`, 'pdf');
   });

@@ -1,4 +1,5 @@
 import { hostname, networkInterfaces } from 'node:os';
+import { LRUCache } from 'lru-cache';
 
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 
@@ -98,9 +99,19 @@ export function addressesOf(
     }));
 }
 
+/** Names in Host headers that came lately: most requests bring the same. */
+const lately = new LRUCache<string, { readonly name: string | null }>({ max: 200 });
+
 /** The name in a Host header, without its port; null where it is no host. */
 export function hostIn(header: string | undefined): string | null {
-  if (!header || !URL.canParse(`http://${header}`)) return null;
+  if (!header) return null;
+  const found = lately.get(header) ?? { name: parsed(header) };
+  lately.set(header, found);
+  return found.name;
+}
+
+function parsed(header: string): string | null {
+  if (!URL.canParse(`http://${header}`)) return null;
   const { hostname: name, username, pathname } = new URL(`http://${header}`);
   return username === '' && pathname === '/' ? name : null;
 }

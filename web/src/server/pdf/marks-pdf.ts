@@ -7,11 +7,13 @@ import {
   markSheet,
   planOf,
   type PlanResult,
+  progressOf,
   type SheetBlock,
   type SheetPart,
+  type ShopRecord,
 } from '@splay/core';
 import { checkSolids, loadKernel, solidConflict } from '@splay/core/solids';
-import { type SheetFacts, sheetFacts } from '../../shared/sheet-facts.ts';
+import { holdPointWords, type SheetFacts, sheetFacts } from '../../shared/sheet-facts.ts';
 import { assumedWords, SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { DRAWING_WIDTH, type Paper, Sheet } from './sheet.ts';
@@ -19,14 +21,16 @@ import { DRAWING_WIDTH, type Paper, Sheet } from './sheet.ts';
 /**
  * The marks sheet of a job's saved revision as a PDF.
  *
- * @param facts What its title strip says besides the job: number, hold point, the shop's clock.
+ * @param facts What its title strip says besides the job: number, the shop's clock.
  * @param part All of it, one rail, or one cut as a card.
+ * @param records Of the job: how its hold point stands follows from them.
  */
 export async function marksPdf(
   head: JobHead,
   paper: Paper,
   facts: SheetFacts = {},
   part: SheetPart = { of: 'all' },
+  records: readonly ShopRecord[] = [],
 ): Promise<Uint8Array<ArrayBuffer>> {
   const { job } = head;
   const result = planOf(job);
@@ -34,7 +38,10 @@ export async function marksPdf(
   const sheet = await Sheet.make(paper, job.display, {
     title: 'Marks for cutting',
     warning: marks.stops.length > 0 ? `NOT RELEASED: ${marks.stops[0]}` : null,
-    facts: [...sheetFacts(head, facts), `From: ${marks.datum.toLowerCase()}, squared up to each edge`],
+    facts: [
+      ...sheetFacts(head, { ...facts, holdPoint: holdPointWords(progressOf(job, records).gates) }),
+      `From: ${marks.datum.toLowerCase()}, squared up to each edge`,
+    ],
     ...(facts.url === undefined ? {} : { code: facts.url }),
   });
   for (const stop of marks.stops.slice(1)) sheet.note(`Stops the plan too: ${stop}`);

@@ -1,9 +1,9 @@
 import { type AttachmentType, writeItem } from '@splay/core';
 import type { Member } from '../db/shop.ts';
+import { doLong } from '../queue/queue.ts';
 import { plainName } from '../http/problem.ts';
 import { ARCHIVE } from '../../shared/archive-names.ts';
 import { readAttachment } from './attachments.ts';
-import { exportJob } from './job-files.ts';
 import { listItems, readItem } from './library.ts';
 import { everyJob } from './job-listing.ts';
 import { listRuleSets } from './rule-sets.ts';
@@ -21,7 +21,7 @@ interface ArchivedFile {
 export async function* archiveOf(member: Member): AsyncGenerator<ArchivedFile> {
   const pictures = new Set<string>();
   for (const { id, place } of await everyJob(member)) {
-    const job = await exportJob(member, id, 'beside');
+    const job = await doLong(member, 'exportJob', id, 'beside');
     // Two jobs may go by one name.
     yield { name: `${ARCHIVE.jobs[place]}${plainName(job.name)}-${id.slice(0, 8)}.splay.json`, input: job.text };
     for (const hash of job.pictures) pictures.add(hash);

@@ -13,6 +13,19 @@ export class TooHeavy extends Error {}
 /** Too much is being done already: it passes. */
 export class Busy extends Error {}
 
+/** A worker ended with an error, and made the answer to it. */
+export class AnsweredElsewhere extends Error {
+  readonly status: number;
+  readonly headers: [string, string][];
+  readonly body: string;
+  constructor(status: number, headers: [string, string][], body: string) {
+    super('answered by a worker');
+    this.status = status;
+    this.headers = headers;
+    this.body = body;
+  }
+}
+
 /** The shop has stored all that is set aside for it, bytes. */
 export class ShopFull extends Error {
   readonly limit: number;

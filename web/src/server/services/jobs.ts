@@ -1,15 +1,16 @@
 import { LRUCache } from 'lru-cache';
-import { and, desc, eq } from 'drizzle-orm';
-import { type Job, JOB_VERSION, jobFileOf, upgradeJob, writeJobFile } from '@splay/core';
+import { and, eq, sql } from 'drizzle-orm';
+import { type Job, jobFileOf, upgradeJob, writeJobFile } from '@splay/core';
 import { jobRevisions, jobs } from '../db/schema.ts';
 import type { Transaction } from '../db/database.ts';
+import { prepared } from '../db/prepared.ts';
 import { type Member, withShop } from '../db/shop.ts';
-import type { RevisionNote, SavedJob } from '../../shared/saved-job.ts';
+import type { SavedJob, SavedRevision } from '../../shared/saved-job.ts';
 import type { Picture } from '../threads/tasks.ts';
-import { tellRevision } from '../live.ts';
 import { takePictures } from './attachments.ts';
 import { mustRecord, mustWrite, NotFound } from './errors.ts';
 import { insertBatches } from './record-rows.ts';
+import { addRevision, type JobText, textOf } from './revisions.ts';
 import { takeRoom } from './room.ts';
 
 export type JobHead = SavedJob;
@@ -66,10 +67,18 @@ export const readJob = (member: Member, id: string, revision?: number): Promise<
 /** Newest revisions that were read lately, by job, number and moment: what is in a revision never changes. */
 const known = new LRUCache<string, JobHead>({ max: 400 });
 
+const headRow = prepared((tx) =>
+  tx
+    .select({ head: jobs.head, savedAt: jobs.updatedAt })
+    .from(jobs)
+    .where(eq(jobs.id, sql.placeholder('id')))
+    .prepare('head_of_job'),
+);
+
 /** A revision of a job, the newest one if not said. @throws NotFound */
 export async function headOf(tx: Transaction, id: string, revision?: number): Promise<JobHead> {
   // Asked every time: whether the shop has the job at all.
-  const [job] = await tx.select({ head: jobs.head, savedAt: jobs.updatedAt }).from(jobs).where(eq(jobs.id, id));
+  const [job] = await headRow(tx).execute({ id });
   if (!job) throw new NotFound();
   if (revision !== undefined && revision !== job.head) return storedRevision(tx, id, revision);
   const key = `${id} ${job.head} ${job.savedAt.getTime()}`;
@@ -78,123 +87,92 @@ export async function headOf(tx: Transaction, id: string, revision?: number): Pr
   return found;
 }
 
-async function storedRevision(tx: Transaction, id: string, revision: number): Promise<JobHead> {
-  const [row] = await tx
+const revisionRow = prepared((tx) =>
+  tx
     .select({
-      id: jobs.id,
+      id: jobRevisions.jobId,
       revision: jobRevisions.number,
       document: jobRevisions.document,
       version: jobRevisions.version,
       savedBy: jobRevisions.savedBy,
       savedAt: jobRevisions.savedAt,
     })
-    .from(jobs)
-    .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, revision)))
-    .where(eq(jobs.id, id));
+    .from(jobRevisions)
+    .where(and(eq(jobRevisions.jobId, sql.placeholder('id')), eq(jobRevisions.number, sql.placeholder('revision'))))
+    .prepare('revision_of_job'),
+);
+
+async function storedRevision(tx: Transaction, id: string, revision: number): Promise<JobHead> {
+  const [row] = await revisionRow(tx).execute({ id, revision });
   if (!row) throw new NotFound();
   return present(row);
 }
+
+const lockedHead = prepared((tx) =>
+  tx
+    .select({ head: jobs.head })
+    .from(jobs)
+    .where(eq(jobs.id, sql.placeholder('id')))
+    .for('update')
+    .prepare('locked_head_of_job'),
+);
 
 /**
  * Adds a revision to a job. Sending the same save twice (the answer to the first was lost) stores it once.
  * @throws NotFound, StaleSave
  */
-export function saveJob(
+export function storeSave(
   member: Member,
   id: string,
-  save: { readonly basedOn: number; readonly label: string; readonly job: Job },
-): Promise<JobHead> {
+  { basedOn, label, ...document }: JobText & { readonly basedOn: number; readonly label: string },
+): Promise<SavedRevision> {
   mustWrite(member);
   return withShop(member.shopId, async (tx) => {
-    const [row] = await tx.select({ head: jobs.head }).from(jobs).where(eq(jobs.id, id)).for('update');
+    const [row] = await lockedHead(tx).execute({ id });
     if (!row) throw new NotFound();
-    if (row.head !== save.basedOn) {
+    if (row.head !== basedOn) {
       const theirs = await headOf(tx, id);
-      if (row.head === save.basedOn + 1 && sameJob(theirs.job, save.job)) return theirs;
+      if (row.head === basedOn + 1 && sameJob(theirs.job, JSON.parse(document.text) as Job)) {
+        const { job: _, ...saved } = theirs;
+        return saved;
+      }
       throw new StaleSave(theirs);
     }
-    return addRevision(tx, member, id, row.head + 1, save.label, save.job);
+    return addRevision(tx, member, id, row.head + 1, label, document);
   });
 }
+
+/** The same for a job that is at hand as an object. */
+export const saveJob = (
+  member: Member,
+  id: string,
+  { job, ...save }: { readonly basedOn: number; readonly label: string; readonly job: Job },
+): Promise<SavedRevision> => storeSave(member, id, { ...save, ...textOf(job) });
 
 const sameJob = (a: Job, b: Job): boolean => writeJobFile(jobFileOf(a, [])) === writeJobFile(jobFileOf(b, []));
-
-/** Adds a revision to a job whose row is locked. */
-export async function addRevision(
-  tx: Transaction,
-  member: Member,
-  jobId: string,
-  number: number,
-  label: string,
-  job: Job,
-): Promise<JobHead> {
-  const savedAt = new Date();
-  await tx.insert(jobRevisions).values({
-    shopId: member.shopId,
-    jobId,
-    number,
-    label,
-    version: JOB_VERSION,
-    document: job,
-    savedBy: member.name,
-    savedAt,
-  });
-  await tx.update(jobs).set({ head: number, name: job.name, updatedAt: savedAt }).where(eq(jobs.id, jobId));
-  await takeRoom(tx, member.shopId, JSON.stringify(job).length);
-  await tellRevision(tx, jobId, number);
-  return { id: jobId, revision: number, job, savedBy: member.name, savedAt: savedAt.toISOString() };
-}
-
-/** What the newest revision of a job is called, and who saved it. @throws NotFound */
-export const newestRevision = (member: Member, id: string): Promise<RevisionNote> =>
-  withShop(member.shopId, async (tx) => {
-    const [row] = await tx
-      .select({
-        number: jobRevisions.number,
-        label: jobRevisions.label,
-        savedBy: jobRevisions.savedBy,
-        savedAt: jobRevisions.savedAt,
-      })
-      .from(jobs)
-      .innerJoin(jobRevisions, and(eq(jobRevisions.jobId, jobs.id), eq(jobRevisions.number, jobs.head)))
-      .where(eq(jobs.id, id));
-    if (!row) throw new NotFound();
-    return { ...row, savedAt: row.savedAt.toISOString() };
-  });
 
 /** Brings an earlier revision back as the newest. @throws NotFound, StaleSave */
 export async function restoreRevision(member: Member, id: string, number: number, basedOn: number): Promise<JobHead> {
   mustWrite(member);
-  const old = await readJob(member, id, number);
-  return saveJob(member, id, { basedOn, label: `Restored revision ${number}`, job: old.job });
+  const { job } = await readJob(member, id, number);
+  return { ...(await saveJob(member, id, { basedOn, label: `Restored revision ${number}`, job })), job };
 }
+
+const nameRow = prepared((tx) =>
+  tx
+    .select({ name: jobs.name })
+    .from(jobs)
+    .where(eq(jobs.id, sql.placeholder('id')))
+    .prepare('name_of_job'),
+);
 
 /** @throws NotFound */
 export const nameOfJob = (member: Member, id: string): Promise<string> =>
   withShop(member.shopId, async (tx) => {
-    const [row] = await tx.select({ name: jobs.name }).from(jobs).where(eq(jobs.id, id));
+    const [row] = await nameRow(tx).execute({ id });
     if (!row) throw new NotFound();
     return row.name;
   });
-
-/** The history of a job, newest first. @throws NotFound */
-export function listRevisions(member: Member, id: string): Promise<RevisionNote[]> {
-  return withShop(member.shopId, async (tx) => {
-    const rows = await tx
-      .select({
-        number: jobRevisions.number,
-        label: jobRevisions.label,
-        savedBy: jobRevisions.savedBy,
-        savedAt: jobRevisions.savedAt,
-      })
-      .from(jobRevisions)
-      .where(eq(jobRevisions.jobId, id))
-      .orderBy(desc(jobRevisions.number))
-      .limit(500);
-    if (rows.length === 0) throw new NotFound();
-    return rows.map((row) => ({ ...row, savedAt: row.savedAt.toISOString() }));
-  });
-}
 
 /** What a new job begins with. */
 interface Beginning {
@@ -227,11 +205,11 @@ export function newJob(
       if (!made) throw new Error('the job was not stored');
       return headOf(tx, made.id, 1);
     }
-    const head = await addRevision(tx, member, row.id, 1, label, job);
-    const room = await insertBatches(tx, member.shopId, row.id, taken);
+    const saved = await addRevision(tx, member, row.id, 1, label, textOf(job));
+    const room = await insertBatches(tx, member, row.id, taken);
     if (room > 0) await takeRoom(tx, member.shopId, room);
     await takePictures(tx, member.shopId, pictures);
-    return head;
+    return { ...saved, job };
   });
 }
 
@@ -247,6 +225,12 @@ export function mustRecordOn(member: Member, id: string): Promise<void> {
   return mustHave(member, id);
 }
 
+/** Jobs that a shop was found to have a moment ago: what is stored then asks once more. */
+const had = new LRUCache<string, true>({ max: 5000, ttl: 60_000 });
+
 async function mustHave(member: Member, id: string): Promise<void> {
+  const key = `${member.shopId} ${id}`;
+  if (had.has(key)) return;
   await nameOfJob(member, id);
+  had.set(key, true);
 }

@@ -1,19 +1,34 @@
 import { checkRecord, InputError, inOrderOfTime, recordProblem, type ShopRecord } from '@splay/core';
-import { and, count, eq, inArray } from 'drizzle-orm';
+import { and, count, eq, inArray, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/database.ts';
+import { prepared } from '../db/prepared.ts';
 import { jobs, records } from '../db/schema.ts';
 import { type Member, withShop } from '../db/shop.ts';
 import { mayWrite } from '../../shared/roles.ts';
+import type { SavedJob } from '../../shared/saved-job.ts';
 import type { AddedRecords, RefusedRecord } from '../../shared/added-records.ts';
 import { tellRecords } from '../live.ts';
 import { mustRecord, NotFound } from './errors.ts';
 import { takeRoom } from './room.ts';
 import { headOf } from './jobs.ts';
-import { recordOf, rowOf } from './record-rows.ts';
+import { insertRecords, recordOf, shownRecord } from './record-rows.ts';
 
-/** The records of a job in order of time. @throws NotFound */
+/** The records of a job in order of time, as people see them. @throws NotFound */
 export const listRecords = (member: Member, id: string): Promise<readonly ShopRecord[]> =>
-  withShop(member.shopId, (tx) => recordsOf(tx, id));
+  withShop(member.shopId, (tx) => shownRecords(tx, id));
+
+const shownRecords = async (tx: Transaction, id: string): Promise<readonly ShopRecord[]> =>
+  inOrderOfTime((await rowsOf(tx, id)).map(shownRecord));
+
+/** The newest revision of a job and its records, read at one moment. @throws NotFound */
+export const readWithRecords = (
+  member: Member,
+  id: string,
+): Promise<{ readonly saved: SavedJob; readonly records: readonly ShopRecord[] }> =>
+  withShop(member.shopId, async (tx) => {
+    const [saved, taken] = await Promise.all([headOf(tx, id), shownRecords(tx, id)]);
+    return { saved, records: taken };
+  });
 
 /** How many records a job has. @throws NotFound */
 export const countRecords = (member: Member, id: string): Promise<number> =>
@@ -30,22 +45,38 @@ export const countRecords = (member: Member, id: string): Promise<number> =>
 
 /** Some records of a job; none of those that it does not have. */
 export const someRecords = (member: Member, id: string, ids: readonly string[]): Promise<readonly ShopRecord[]> =>
-  withShop(member.shopId, (tx) => storedAs(tx, id, ids));
+  withShop(member.shopId, async (tx) => (await storedAs(tx, id, ids)).map(shownRecord));
 
-async function storedAs(tx: Transaction, id: string, ids: readonly string[]): Promise<readonly ShopRecord[]> {
-  const rows = await tx
+const storedAs = (tx: Transaction, id: string, ids: readonly string[]) =>
+  tx
     .select()
     .from(records)
     .where(and(eq(records.jobId, id), inArray(records.id, [...ids])));
-  return rows.map(recordOf);
+
+const jobRow = prepared((tx) =>
+  tx
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(eq(jobs.id, sql.placeholder('id')))
+    .prepare('job_of_records'),
+);
+const recordRows = prepared((tx) =>
+  tx
+    .select()
+    .from(records)
+    .where(eq(records.jobId, sql.placeholder('id')))
+    .prepare('records_of_job'),
+);
+
+async function rowsOf(tx: Transaction, id: string) {
+  const [[job], rows] = await Promise.all([jobRow(tx).execute({ id }), recordRows(tx).execute({ id })]);
+  if (!job) throw new NotFound();
+  return rows;
 }
 
-/** @throws NotFound */
-export async function recordsOf(tx: Transaction, id: string): Promise<readonly ShopRecord[]> {
-  const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id));
-  if (!job) throw new NotFound();
-  return inOrderOfTime((await tx.select().from(records).where(eq(records.jobId, id))).map(recordOf));
-}
+/** The records of a job in order of time, as its file has them. @throws NotFound */
+export const recordsOf = async (tx: Transaction, id: string): Promise<readonly ShopRecord[]> =>
+  inOrderOfTime((await rowsOf(tx, id)).map(recordOf));
 
 const idIn = (sent: unknown): string =>
   typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id.slice(0, 120) : '';
@@ -88,19 +119,14 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
     const added =
       good.length === 0
         ? []
-        : await tx
-            .insert(records)
-            .values(good.map((record) => rowOf(record, member.shopId, id, member.userId)))
-            .onConflictDoNothing()
-            .returning({ id: records.id });
-    const stored =
-      good.length === 0
-        ? []
-        : await storedAs(
-            tx,
-            id,
-            good.map((record) => record.id),
-          );
+        : await insertRecords(tx, { shopId: member.shopId, jobId: id, userId: member.userId }, JSON.stringify(good));
+    const isNew = new Set(added);
+    // Those that were sent before are as they were stored then.
+    const before = good.flatMap((record) => (isNew.has(record.id) ? [] : [record.id]));
+    const stored = [
+      ...good.filter((record) => isNew.delete(record.id)),
+      ...(before.length === 0 ? [] : (await storedAs(tx, id, before)).map(recordOf)),
+    ];
     const byId = new Map(stored.map((record) => [record.id, record]));
     const taken = good.flatMap((record): RefusedRecord[] =>
       same(byId.get(record.id), record)
@@ -113,12 +139,8 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
             },
           ],
     );
-    await tellRecords(
-      tx,
-      id,
-      added.map((row) => row.id),
-    );
-    if (added.length > 0) await takeRoom(tx, member.shopId, JSON.stringify(good).length);
+    if (added.length > 0)
+      await Promise.all([tellRecords(tx, id, added), takeRoom(tx, member.shopId, JSON.stringify(good).length)]);
     const refusedIds = new Set(taken.map((record) => record.id));
     return {
       records: inOrderOfTime(stored.filter((record) => !refusedIds.has(record.id))),

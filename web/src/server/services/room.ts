@@ -1,8 +1,18 @@
 import { eq, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/database.ts';
+import { prepared } from '../db/prepared.ts';
 import { shops } from '../db/schema.ts';
 import { env } from '../env.ts';
 import { ShopFull } from './errors.ts';
+
+const addStored = prepared((tx) =>
+  tx
+    .update(shops)
+    .set({ stored: sql`${shops.stored} + ${sql.placeholder('bytes')}::bigint` })
+    .where(eq(shops.id, sql.placeholder('shop')))
+    .returning({ stored: shops.stored })
+    .prepare('take_room'),
+);
 
 /**
  * Counts what a shop stores, within the transaction that stores it: none of it is kept where the shop would have more than
@@ -15,10 +25,6 @@ import { ShopFull } from './errors.ts';
  * @throws ShopFull
  */
 export async function takeRoom(tx: Transaction, shopId: string, bytes: number): Promise<void> {
-  const [shop] = await tx
-    .update(shops)
-    .set({ stored: sql`${shops.stored} + ${Math.ceil(bytes)}` })
-    .where(eq(shops.id, shopId))
-    .returning({ stored: shops.stored });
+  const [shop] = await addStored(tx).execute({ bytes: Math.ceil(bytes), shop: shopId });
   if (shop && shop.stored > env.shopLimit) throw new ShopFull(env.shopLimit);
 }

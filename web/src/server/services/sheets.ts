@@ -7,8 +7,9 @@ import { type Member, withShop } from '../db/shop.ts';
 import { tellRecords } from '../live.ts';
 import { inThread } from '../threads/pool.ts';
 import { Busy, mustRecord, NotFound } from './errors.ts';
-import { addRevision, readJob } from './jobs.ts';
-import { recordOf, rowOf } from './record-rows.ts';
+import { readJob } from './jobs.ts';
+import { addRevision, textOf } from './revisions.ts';
+import { insertRecords, shownRecord } from './record-rows.ts';
 
 type SheetRecord = ShopRecord<'sheet-issued'>;
 
@@ -19,7 +20,7 @@ export const issuedSheets = (member: Member, id: string): Promise<readonly Sheet
       .select()
       .from(records)
       .where(and(eq(records.jobId, id), eq(records.kind, 'sheet-issued')));
-    return rows.map((row) => recordOf(row) as SheetRecord).sort((a, b) => a.body.number - b.body.number);
+    return rows.map((row) => shownRecord(row) as SheetRecord).sort((a, b) => a.body.number - b.body.number);
   });
 
 /** A sheet by its id. @throws NotFound */
@@ -54,8 +55,16 @@ export async function issueMarks(member: Member, id: string): Promise<IssuedShee
       const number = (known.at(-1)?.body.number ?? 0) + 1;
       // Whoever prints: what is on paper stays.
       const revision = withLetters
-        ? (await addRevision(tx, member, id, head.revision + 1, `Letters kept for sheet ${number}`, withLetters))
-            .revision
+        ? (
+            await addRevision(
+              tx,
+              member,
+              id,
+              head.revision + 1,
+              `Letters kept for sheet ${number}`,
+              textOf(withLetters),
+            )
+          ).revision
         : head.revision;
       const record = newRecord(
         'sheet-issued',
@@ -66,7 +75,8 @@ export async function issueMarks(member: Member, id: string): Promise<IssuedShee
           by: member.name,
         },
       );
-      await tx.insert(records).values(rowOf(record, member.shopId, id, member.userId));
+      const whose = { shopId: member.shopId, jobId: id, userId: member.userId };
+      await insertRecords(tx, whose, JSON.stringify([record]));
       await tellRecords(tx, id, [record.id]);
       return { sheet: record.id, number, revision };
     });

@@ -30,6 +30,7 @@ import { partsPdf } from '../pdf/parts-pdf.ts';
 import { propsPdf } from '../pdf/props-pdf.ts';
 import type { Paper } from '../pdf/sheet.ts';
 import { checkPicture, hashOf } from '../pictures.ts';
+import type { JobText } from '../services/revisions.ts';
 import { batchesOf } from '../services/record-batches.ts';
 import { jobCard } from '../../shared/job-card.ts';
 import type { SavedJob } from '../../shared/saved-job.ts';
@@ -81,10 +82,11 @@ const save = yup
   })
   .noUnknown();
 
-/** A save as it is sent: which revision it is based on, and the job, checked. @throws InputError */
-function readSave(bytes: Uint8Array): { readonly basedOn: number; readonly label: string; readonly job: Job } {
-  const { basedOn, label, version, job } = jsonOf(textOf(bytes), save);
-  return { basedOn, label, job: checkJob(job, version) };
+/** A save as it is sent: which revision it is based on, and the job, checked, as text to store. @throws InputError */
+function readSave(bytes: Uint8Array): JobText & { readonly basedOn: number; readonly label: string } {
+  const { basedOn, label, version, job: sent } = jsonOf(textOf(bytes), save);
+  const job = checkJob(sent, version);
+  return { basedOn, label, name: job.name, text: JSON.stringify(job) };
 }
 
 /** @throws InputError for a file that is not right, its pictures included. */

@@ -1,9 +1,10 @@
+import { randomUUID } from 'node:crypto';
 import { InputError } from '@splay/core';
 import { endpoint } from '../../../server/http/endpoint.ts';
 import { readBytes } from '../../../server/http/body.ts';
 import { json, notAllowed } from '../../../server/http/problem.ts';
+import { doLong } from '../../../server/queue/queue.ts';
 import { mustWrite } from '../../../server/services/errors.ts';
-import { importJob } from '../../../server/services/job-files.ts';
 import { listJobs } from '../../../server/services/job-listing.ts';
 import { JOB_FILE_LIMIT } from '../../../shared/archive-names.ts';
 
@@ -20,7 +21,9 @@ export const POST = endpoint(async ({ member, request }) => {
     throw new InputError([
       { code: 'key', path: 'idempotency-key', message: 'A key is 8 to 80 letters, digits, dashes or underscores.' },
     ]);
-  return json(await importJob(member, await readBytes(request, JOB_FILE_LIMIT), key), 201);
+  const file = await readBytes(request, JOB_FILE_LIMIT);
+  // A worker that is killed over it is followed by another, which finds the job that the first one made.
+  return json(await doLong(member, 'importJob', file, key ?? randomUUID()), 201);
 });
 
 export const ALL = notAllowed('GET, POST');

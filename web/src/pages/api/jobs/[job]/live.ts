@@ -3,7 +3,7 @@ import type { Member } from '../../../../server/db/shop.ts';
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { notAllowed, problem } from '../../../../server/http/problem.ts';
 import { comeIn, listen, type Notice, sayHere, stillHere, whoIsHere } from '../../../../server/live.ts';
-import { newestRevision } from '../../../../server/services/jobs.ts';
+import { newestRevision } from '../../../../server/services/revisions.ts';
 import { countRecords, listRecords, someRecords } from '../../../../server/services/records.ts';
 
 /** A sign of life this often keeps proxies from closing a quiet stream, ms. */

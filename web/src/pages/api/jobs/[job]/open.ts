@@ -1,13 +1,12 @@
 import { endpoint } from '../../../../server/http/endpoint.ts';
 import { json, notAllowed } from '../../../../server/http/problem.ts';
-import { readJob } from '../../../../server/services/jobs.ts';
-import { listRecords } from '../../../../server/services/records.ts';
+import { readWithRecords } from '../../../../server/services/records.ts';
 import type { OpenedJob } from '../../../../shared/opened-job.ts';
 import { mayRecord, mayWrite } from '../../../../shared/roles.ts';
 
 /** All that a page needs to open a job. */
 export const GET = endpoint(async ({ member, job }) => {
-  const [saved, records] = await Promise.all([readJob(member, job), listRecords(member, job)]);
+  const { saved, records } = await readWithRecords(member, job);
   const { role, name, userId } = member;
   return json({
     saved,

@@ -4,7 +4,7 @@ import { download, notAllowed } from '../../../../server/http/problem.ts';
 import { paperOf } from '../../../../server/http/sheet-endpoint.ts';
 import { NotFound } from '../../../../server/services/errors.ts';
 import { kept } from '../../../../server/threads/kept.ts';
-import { inThread } from '../../../../server/threads/pool.ts';
+import { doLong } from '../../../../server/queue/queue.ts';
 import { readJob } from '../../../../server/services/jobs.ts';
 
 const TYPES = { dxf: 'image/vnd.dxf', svg: 'image/svg+xml', pdf: 'application/pdf' } as const;
@@ -28,7 +28,7 @@ export const GET = endpoint(async ({ member, job: id, url }) => {
   const name = `${job.name} ${mark ?? (of === 'mounts' ? 'mount parts' : 'parts')}`;
   const asked = { of, mark: mark ?? null, as, paper, name } as const;
   const file = await kept(`parts ${id} ${head.revision} ${JSON.stringify(asked)}`, () =>
-    inThread('partsFile', head, asked),
+    doLong(member, 'partsFile', head, asked),
   );
   if (file === null && asked.mark !== null) throw new NotFound();
   if (file === null) return refuse('part', `No ${of === 'mounts' ? 'mount' : 'joint'} that is decided has a part yet.`);
