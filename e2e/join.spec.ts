@@ -101,8 +101,8 @@ test.describe('at the frame', () => {
     await expect(desk.getByText(/^Set by/)).toHaveCount(0);
 
     await context.setOffline(false);
-    await expect(page.getByText('waiting to be sent')).toBeHidden({ timeout: 15_000 });
-    await expect(desk.getByText(/^Set by .*carrying/)).toContainText('1540', { timeout: 15_000 });
+    await expect(page.getByText('waiting to be sent')).toBeHidden();
+    await expect(desk.getByText(/^Set by .*carrying/)).toContainText('1540');
     await desk.context().close();
   });
 });

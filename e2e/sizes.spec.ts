@@ -63,7 +63,6 @@ const measured = (page: Page) =>
   });
 
 test('the drawing is right side up and whole in every window', async ({ page }) => {
-  test.setTimeout(240_000);
   await openDemoShop(page);
   const id = await newFlagship(page, 'In every window');
   for (const bench of ['cuts', 'match', 'props', 'marks'])

@@ -4,41 +4,41 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from './lib/app.mjs';
 import { chromium, modules, openssl } from './lib/install.mjs';
+import { playwrightTests, vitestTests } from './lib/reports.mjs';
 import { root, run, say } from './lib/run.mjs';
 import { withThrowAwayApp } from './lib/throw-away-app.mjs';
 
-const count = { passed: 0, failed: 0 };
-const failures = [];
-const add = (name, passed, failed) => {
-  count.passed += passed;
-  count.failed += failed;
-  if (failed > 0) failures.push(name);
-};
+/** Every test that ran, of every suite, with the suite's name. */
+const tests = [];
 
 /** A check that only passes or fails. */
 async function check(name, args) {
   say(name);
+  const started = Date.now();
   const code = await run('npm', ['run', '--silent', ...args]);
-  add(name, code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+  tests.push({ suite: name, name, passed: code === 0, ms: Date.now() - started, why: 'Its messages are above.' });
 }
 
-/** A test runner that leaves its counts in a JSON file; one that ends badly without failed tests counts as one. */
-async function suite(name, cwd, args, counts, env = {}) {
+/** A test runner that leaves its tests in a JSON file; one that ends badly without failed tests is a failed test. */
+async function suite(name, cwd, args, testsOf, env = {}) {
   say(name);
+  const started = Date.now();
   const report = join(root, `.splay-report-${process.pid}.tmp`);
   rmSync(report, { force: true });
   const code = await run('npx', args(report), {
     cwd: join(root, cwd),
     env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
   });
-  const [passed, failed] = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : [0, 0];
+  const ran = existsSync(report) ? testsOf(JSON.parse(readFileSync(report, 'utf8'))) : [];
   rmSync(report, { force: true });
-  add(name, passed, failed === 0 && code !== 0 ? 1 : failed);
+  if (code !== 0 && ran.every(({ passed }) => passed))
+    ran.push({ name, passed: false, ms: 0, why: `It ended with exit code ${code}. Its messages are above.` });
+  tests.push(...ran.map((test) => ({ suite: name, ...test })));
+  say(`${name}: ${ran.length} tests, ${seconds(Date.now() - started)}`);
 }
 
+const seconds = (ms) => `${Math.round(ms / 1000)} s`;
 const vitest = (report) => ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`];
-const vitestCounts = (report) => [report.numPassedTests, report.numFailedTests];
-const playwrightCounts = ({ stats }) => [stats.expected, stats.unexpected + stats.flaky];
 
 await modules();
 await chromium();
@@ -47,26 +47,27 @@ process.env.ASTRO_TELEMETRY_DISABLED = '1';
 
 // Each keeps one core busy.
 await Promise.all([check('types', ['types']), check('lint and format', ['lint'])]);
-await suite('lint boundaries', 'scripts', vitest, vitestCounts);
-await suite('core', 'core', vitest, vitestCounts);
+await suite('lint boundaries', 'scripts', vitest, vitestTests);
+await suite('core', 'core', vitest, vitestTests);
 await build();
-await suite('server, on a throw-away database', 'web', vitest, vitestCounts);
+await suite('server, on a throw-away database', 'web', vitest, vitestTests);
 
 try {
   await withThrowAwayApp((address) =>
-    suite(
-      'the application in Chromium',
-      'e2e',
-      () => ['playwright', 'test', '--reporter=list,json'],
-      playwrightCounts,
-      { BASE_URL: address },
-    ),
+    suite('the application in Chromium', 'e2e', () => ['playwright', 'test', '--reporter=list,json'], playwrightTests, {
+      BASE_URL: address,
+    }),
   );
 } catch (error) {
   console.error(error);
-  add('the application in Chromium', 0, 1);
+  const name = 'the application in Chromium';
+  tests.push({ suite: name, name, passed: false, ms: 0, why: String(error) });
 }
 
-if (failures.length > 0) console.log(`\nnot right: ${failures.join(', ')}`);
-console.log(`\n${count.passed} passed, ${count.failed} failed`);
-process.exit(count.failed > 0 || count.passed === 0 ? 1 : 0);
+console.log('\nThe slowest:');
+for (const { suite, name, ms } of tests.toSorted((a, b) => b.ms - a.ms).slice(0, 15))
+  console.log(`  ${seconds(ms).padStart(6)}  ${suite}: ${name}`);
+const failed = tests.filter(({ passed }) => !passed);
+for (const { suite, name, why } of failed) console.log(`\nFAILED  ${suite}: ${name}\n${why.replace(/^/gm, '  ')}`);
+console.log(`\n${tests.length - failed.length} passed, ${failed.length} failed`);
+process.exit(failed.length > 0 || tests.length === 0 ? 1 : 0);

@@ -86,7 +86,7 @@ export async function serve(env, { port, quiet = false, data }) {
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
   });
   answerBackups(child, data);
-  for (let attempt = 0; attempt < 150; attempt += 1) {
+  for (let attempt = 0; attempt < 900; attempt += 1) {
     if (child.exitCode !== null) throw new Error(`the server ended with exit code ${child.exitCode}`);
     try {
       const answer = await fetch(`http://127.0.0.1:${port}/api/ready`, { signal: AbortSignal.timeout(2000) });
@@ -97,7 +97,7 @@ export async function serve(env, { port, quiet = false, data }) {
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
   child.kill();
-  throw new Error('the server did not answer within 30 seconds');
+  throw new Error('the server did not answer within three minutes');
 }
 
 /**

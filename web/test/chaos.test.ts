@@ -103,5 +103,5 @@ it(
     expect(saves.size).toBeGreaterThanOrEqual(KILLS);
     expect(records.size).toBeGreaterThanOrEqual(KILLS);
   },
-  60_000 + KILLS * 12_000,
+  300_000 + KILLS * 60_000,
 );

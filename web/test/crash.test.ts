@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { expect, it, vi } from 'vitest';
+import { expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { database } from '../src/server/db/database.ts';
 import { importJob } from '../src/server/services/job-files.ts';
@@ -8,6 +8,7 @@ import { readJob, saveJob } from '../src/server/services/jobs.ts';
 import { listRevisions } from '../src/server/services/revisions.ts';
 import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
+import { until } from './until.ts';
 
 const own = ownCluster('crash');
 
@@ -48,7 +49,7 @@ it('connections that the database drops before a transaction begins are replaced
   const { owner } = await newShop();
   const dropAll = () => spawnSync('psql', [own.cluster().superuserUrl, '-c', DROP_ALL], { stdio: 'ignore' }).status;
   for (let count = 0; count < 12; count += 1) {
-    await vi.waitFor(() => database().execute(sql`select 1`), 5000);
+    await until(() => database().execute(sql`select 1`));
     // While this process waits for psql it cannot notice that its idle connection was closed: BEGIN finds out.
     expect(dropAll()).toBe(0);
     expect(await listJobs(owner)).toEqual([]);

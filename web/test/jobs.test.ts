@@ -4,7 +4,7 @@ import { eq, sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
 import { InputError, JOB_VERSION, jobFileOf, parseJobFile, newRecord } from '@splay/core';
-import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDatabase, database } from '../src/server/db/database.ts';
 import { migrateDatabase } from '../src/server/db/migrate.ts';
 import { jobRevisions, jobs, attachments, records } from '../src/server/db/schema.ts';
@@ -27,6 +27,7 @@ import { addAttachment, readAttachment } from '../src/server/services/attachment
 import { jobCard } from '../src/shared/job-card.ts';
 import { cardsOf } from '../src/server/services/job-card.ts';
 import { flagshipText, newShop } from './shops.ts';
+import { until } from './until.ts';
 
 /** The smallest PNG there is: one pixel. */
 const PIXEL = Buffer.from(
@@ -310,13 +311,10 @@ describe('the list of jobs', () => {
     const listed = await listJobs(me);
     expect(listed.map(({ revision }) => revision).sort()).toEqual([1, 2]);
     // On a busy machine the first look may be too soon for either.
-    await vi.waitFor(
-      async () => {
-        const cards = await cardsOf(me, listed);
-        expect(cards.map(({ card }) => card === null).sort()).toEqual([false, true]);
-      },
-      { timeout: 20_000 },
-    );
+    await until(async () => {
+      const cards = await cardsOf(me, listed);
+      expect(cards.map(({ card }) => card === null).sort()).toEqual([false, true]);
+    });
     expect((await exportJob(me, id, 'inside')).text).toContain('is this');
   });
 });
@@ -327,14 +325,11 @@ describe('what the list says of a job', () => {
     const { id, job } = await importJob(me, flagshipText);
     // While the server has much to do the list shows what it said before, and says so.
     const card = () =>
-      vi.waitFor(
-        async () => {
-          const [listed] = await cardsOf(me, await listJobs(me));
-          expect(listed!.outdated).toBe(false);
-          return listed!.card;
-        },
-        { timeout: 20_000 },
-      );
+      until(async () => {
+        const [listed] = await cardsOf(me, await listJobs(me));
+        expect(listed!.outdated).toBe(false);
+        return listed!.card;
+      });
     const stored = () =>
       withShop(me.shopId, async (tx) => (await tx.select({ card: jobs.card, of: jobs.cardOf }).from(jobs))[0]!);
     expect((await stored()).card).toBeNull();

@@ -1,7 +1,7 @@
 import type { ChildProcess } from 'node:child_process';
 import { JOB_VERSION, newRecord, type ShopRecord } from '@splay/core';
 import { eq, sql } from 'drizzle-orm';
-import { afterAll, beforeAll, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { serve } from '../../scripts/lib/app.mjs';
 import { freePort } from '../../scripts/lib/postgres.mjs';
 import { closeDatabase, database } from '../src/server/db/database.ts';
@@ -9,6 +9,7 @@ import { user } from '../src/server/db/schema.ts';
 import { importJob } from '../src/server/services/job-files.ts';
 import { signInAt } from './sign-in.ts';
 import { flagshipText, newShop } from './shops.ts';
+import { until } from './until.ts';
 
 /** Two web processes on one database, and somebody signed in at each. */
 let processes: ChildProcess[];
@@ -90,7 +91,7 @@ const send = (which: number, ...records: readonly ShopRecord[]) =>
 it('a reading taken at one process is seen at the other', async () => {
   const page = await hear(1);
   expect((await send(0, reading('seen'))).status).toBe(200);
-  await vi.waitFor(() => expect(page.heard.map(({ id }) => id)).toContain('seen'), 60_000);
+  await until(() => expect(page.heard.map(({ id }) => id)).toContain('seen'));
   page.stop();
 });
 
@@ -98,10 +99,10 @@ it('many at once are all heard, each once, and one that was there already is not
   const page = await hear(0);
   const ids = Array.from({ length: 120 }, (_, index) => `many-${index}`);
   await send(1, ...ids.map(reading));
-  await vi.waitFor(() => expect(page.heard).toHaveLength(120), 60_000);
+  await until(() => expect(page.heard).toHaveLength(120));
   expect(page.heard.map(({ id }) => id).sort()).toEqual([...ids].sort());
   await send(0, reading('many-0'), reading('after'));
-  await vi.waitFor(() => expect(page.heard).toHaveLength(121), 60_000);
+  await until(() => expect(page.heard).toHaveLength(121));
   page.stop();
 });
 
@@ -111,7 +112,7 @@ it('after the connection to the database was lost, what was missed is heard', as
     sql`select pg_terminate_backend(pid) from pg_stat_activity where query like 'LISTEN%' and pid <> pg_backend_pid()`,
   );
   expect((await send(0, reading('missed'))).status).toBe(200);
-  await vi.waitFor(() => expect(page.heard.map(({ id }) => id)).toContain('missed'), 10_000);
+  await until(() => expect(page.heard.map(({ id }) => id)).toContain('missed'));
   page.stop();
 });
 
@@ -141,18 +142,18 @@ async function rename(which: number, name: string): Promise<number> {
 
 it('a revision saved at one process is heard at the other, by number, label and name', async () => {
   const page = await hear(1);
-  await vi.waitFor(() => expect(page.last('revision')).toMatchObject({ number: 1 }), 60_000);
+  await until(() => expect(page.last('revision')).toMatchObject({ number: 1 }));
   const number = await rename(0, 'Heard of');
-  await vi.waitFor(() => expect(page.last('revision')).toMatchObject({ number, label: 'Called Heard of' }), 60_000);
+  await until(() => expect(page.last('revision')).toMatchObject({ number, label: 'Called Heard of' }));
   page.stop();
 });
 
 it('says who has the job open, at whichever process, and who has left', async () => {
   const other = await colleagueOf();
   const [mine, theirs] = [await hear(0), await hear(1, other.cookie)];
-  await vi.waitFor(() => expect(mine.last('here')).toEqual(expect.arrayContaining([other.name])), 60_000);
+  await until(() => expect(mine.last('here')).toEqual(expect.arrayContaining([other.name])));
   theirs.stop();
-  await vi.waitFor(() => expect(mine.last('here')).not.toEqual(expect.arrayContaining([other.name])), 60_000);
+  await until(() => expect(mine.last('here')).not.toEqual(expect.arrayContaining([other.name])));
   mine.stop();
 });
 
@@ -172,10 +173,10 @@ it.each([
   const other = await colleagueOf(who);
   const page = await hear(1, other.cookie);
   expect((await send(0, reading(`before-${how.replaceAll(' ', '-')}`))).status).toBe(200);
-  await vi.waitFor(() => expect(page.heard).toHaveLength(1), 60_000);
+  await until(() => expect(page.heard).toHaveLength(1));
   expect((await end(other)).ok).toBe(true);
   expect((await send(0, reading(`after-${how.replaceAll(' ', '-')}`))).status).toBe(200);
-  await vi.waitFor(() => expect(page.isClosed()).toBe(true), 60_000);
+  await until(() => expect(page.isClosed()).toBe(true));
   expect(page.last('ended')).toBe('The session has ended.');
   expect(page.heard).toHaveLength(1);
 });

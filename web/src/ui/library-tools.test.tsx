@@ -1,7 +1,7 @@
 import { itemOf } from '@splay/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
-import { fireEvent, render, screen } from '../../test/page.ts';
+import { fireEvent, render, screen, waitFor } from '../../test/page.ts';
 import { FromLibrary, KeepInLibrary } from './library-tools.tsx';
 
 const api = vi.hoisted(() => ({
@@ -31,7 +31,7 @@ describe('keeping a copy', () => {
     render(<KeepInLibrary what="this donor" textOf={() => 'the item'} />);
     fireEvent.click(screen.getByRole('button', { name: 'Keep this donor in the library' }));
     expect(screen.getByRole('status').textContent).toBe('Keeping it …');
-    await vi.waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Kept as “Ladder 35”/));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Kept as “Ladder 35”/));
     expect(api.keepItem).toHaveBeenCalledExactlyOnceWith('the item');
   });
 
@@ -42,7 +42,7 @@ describe('keeping a copy', () => {
     api.keepItem.mockResolvedValue(answer);
     render(<KeepInLibrary what="this donor" textOf={() => ''} />);
     fireEvent.click(screen.getByRole('button'));
-    await vi.waitFor(() => expect(screen.getByRole('status').textContent).toBe(said));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toBe(said));
   });
 });
 
@@ -58,7 +58,7 @@ describe('picking one', () => {
       'Ladder 35 (Parcel van)',
     ]);
     fireEvent.change(screen.getByRole('combobox'), { target: { value: 'd' } });
-    await vi.waitFor(() => expect(onPick).toHaveBeenCalledExactlyOnceWith(item));
+    await waitFor(() => expect(onPick).toHaveBeenCalledExactlyOnceWith(item));
   });
 
   it('is not there while there is none, and says why one cannot be had', async () => {

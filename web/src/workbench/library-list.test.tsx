@@ -1,5 +1,5 @@
 import { beforeEach, expect, it, vi } from 'vitest';
-import { fireEvent, render, screen } from '../../test/page.ts';
+import { fireEvent, render, screen, waitFor } from '../../test/page.ts';
 import type { ListedItem } from '../shared/listed-item.ts';
 import { LibraryList } from './library-list.tsx';
 
@@ -56,7 +56,7 @@ it('takes one out; one that cannot be taken out stays', async () => {
   expect(screen.getByText('First')).toBeTruthy();
   api.dropItem.mockResolvedValueOnce({ ok: true, value: null });
   out();
-  await vi.waitFor(() => expect(screen.queryByText('First')).toBeNull());
+  await waitFor(() => expect(screen.queryByText('First')).toBeNull());
 });
 
 it('only looks without the right to change it', () => {

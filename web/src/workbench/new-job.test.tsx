@@ -1,7 +1,7 @@
 import { evaluatePlan, inches, itemOf, type JobFile, parseJobFile } from '@splay/core';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
-import { fireEvent, render, screen } from '../../test/page.ts';
+import { fireEvent, render, screen, waitFor } from '../../test/page.ts';
 import { NewJob } from './new-job.tsx';
 
 const importJob = vi.hoisted(() => vi.fn<(text: string) => Promise<unknown>>());
@@ -10,7 +10,7 @@ const item = vi.hoisted(() => vi.fn<(id: string) => Promise<unknown>>());
 vi.mock('../client/api.ts', () => ({ api: { importJob, libraryItems: items, libraryItem: item } }));
 
 const sent = async (): Promise<JobFile> => {
-  await vi.waitFor(() => expect(importJob).toHaveBeenCalled());
+  await waitFor(() => expect(importJob).toHaveBeenCalled());
   return parseJobFile(importJob.mock.lastCall?.[0] ?? '');
 };
 const type = (name: string, text: string) => {

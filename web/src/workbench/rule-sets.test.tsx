@@ -1,7 +1,7 @@
 import { RULE_IDS, type Rulebook, type RuleSet, type RuleSetVersion } from '@splay/core';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
-import { fireEvent, render, screen } from '../../test/page.ts';
+import { fireEvent, render, screen, waitFor } from '../../test/page.ts';
 import { ABOUT } from './rulebook-dialog.tsx';
 import { RuleSets } from './rule-sets.tsx';
 import { RulesNotice } from './rules-notice.tsx';
@@ -66,7 +66,7 @@ it('keeps rules as the next version, only with a reason, and says what the serve
   expect(await screen.findByText('Somebody made a newer version.')).toBeTruthy();
   api.addRuleVersion.mockResolvedValueOnce({ ok: true, value: version(3, 7) });
   press(/Make them version 3/);
-  await vi.waitFor(() => expect(onRules).toHaveBeenCalled());
+  await waitFor(() => expect(onRules).toHaveBeenCalled());
   expect(api.addRuleVersion.mock.calls.at(-1)).toEqual([
     'set',
     2,
@@ -86,13 +86,13 @@ it('keeps rules as a new set, which the job then goes by', async () => {
   const made: RuleSet = { id: 'new', name: 'Light trucks', versions: [version(1, 5)] };
   api.keepRuleSet.mockResolvedValueOnce({ ok: true, value: made });
   press('Keep as a new set');
-  await vi.waitFor(() => expect(onRules).toHaveBeenCalled());
+  await waitFor(() => expect(onRules).toHaveBeenCalled());
   expect(onRules.mock.calls[0]![1]).toMatchObject({ from: { set: 'new', version: 1 } });
 });
 
 it('a job at the newest version is told nothing; an older one is, wherever it is open', async () => {
   const { unmount } = render(<RulesNotice job={goesBy(2)} onOpen={() => undefined} />);
-  await vi.waitFor(() => expect(api.ruleSets).toHaveBeenCalled());
+  await waitFor(() => expect(api.ruleSets).toHaveBeenCalled());
   expect(screen.queryByRole('status')).toBeNull();
   unmount();
   const onOpen = vi.fn();

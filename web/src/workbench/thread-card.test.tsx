@@ -1,7 +1,7 @@
 import { evaluateJob, judgedReadings, surveyAndMoves } from '@splay/core';
 import { expect, it, vi } from 'vitest';
 import { demoJob } from '../../test/demo.ts';
-import { fireEvent, render, screen, within } from '../../test/page.ts';
+import { fireEvent, render, screen, waitFor, within } from '../../test/page.ts';
 import { ThreadCard } from './thread-card.tsx';
 
 const { job, records } = demoJob('parcel-van');
@@ -17,9 +17,7 @@ it('the thread of the readings lists every one that was taken, and which of them
   const { survey } = surveyAndMoves(job, whole.plan, whole.readings, whole.stage);
   const weak = survey.state === 'held' ? survey.weak.map(({ measurement }) => measurement.id) : [];
   const unchecked = taken.filter(({ control }) => weak.includes(control.measurement.id));
-  await vi.waitFor(() =>
-    expect(screen.queryAllByText('read, weak: no other checks it')).toHaveLength(unchecked.length),
-  );
+  await waitFor(() => expect(screen.queryAllByText('read, weak: no other checks it')).toHaveLength(unchecked.length));
   expect(unchecked.length).toBeGreaterThan(0);
   const [first] = unchecked;
   const row = rows[taken.indexOf(first!)]!;

@@ -75,7 +75,7 @@ describe('a bench that was added', () => {
   it('stands in its phase, with its panel, its drawer, its legend and its figures', async () => {
     await open();
     fireEvent.click(screen.getByRole('link', { name: 'Paint' }));
-    const panel = await screen.findByRole('complementary', { name: 'Paint' }, { timeout: 30_000 });
+    const panel = await screen.findByRole('complementary', { name: 'Paint' });
     expect(within(panel).getByText('Red oxide first.')).toBeTruthy();
     expect(within(panel).getByText('What colour it gets.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Coats' }));
@@ -99,7 +99,7 @@ describe('a bench that was added', () => {
       fireEvent.keyDown(window, { key: '?' });
       await import('./dialogs.tsx');
     });
-    expect(await screen.findByRole('row', { name: /a coat of paint/ }, { timeout: 30_000 })).toBeTruthy();
+    expect(await screen.findByRole('row', { name: /a coat of paint/ })).toBeTruthy();
   });
 });
 
@@ -123,7 +123,7 @@ describe('on a tablet', () => {
     const bar = screen.getByRole('navigation', { name: 'Order of work' });
     expect(within(bar).getByRole('button', { name: 'Previous: Where' })).toBeTruthy();
     fireEvent.click(within(bar).getByRole('button', { name: 'Next: Splice' }));
-    expect(await screen.findByRole('complementary', { name: 'Splice' }, { timeout: 30_000 })).toBeTruthy();
+    expect(await screen.findByRole('complementary', { name: 'Splice' })).toBeTruthy();
     await userEvent.setup().click(within(bar).getByRole('button', { name: 'Splice' }));
     const sheet = await screen.findByRole('dialog', { name: 'Order of work' });
     expect(

@@ -109,7 +109,7 @@ describe('a task in a worker', () => {
     const thread = nodeThread();
     const kept: Thread = { ...thread, end: () => undefined };
     for (let turn = 0; turn < 4; turn += 1) {
-      const summaries = await inWorker('summarise', [job, [plan(turn)]], { start: () => kept, timeout: 20_000 }).done;
+      const summaries = await inWorker('summarise', [job, [plan(turn)]], { start: () => kept }).done;
       expect(summaries).toHaveLength(1);
       (globalThis as { gc?: () => void }).gc?.();
       await new Promise((resolve) => setTimeout(resolve, 50));

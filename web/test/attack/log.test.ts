@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { afterAll, beforeAll, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { SERVER } from '../../../scripts/lib/app.mjs';
 import { freePort } from '../../../scripts/lib/postgres.mjs';
 import { root } from '../../../scripts/lib/run.mjs';
@@ -7,6 +7,7 @@ import { closeDatabase } from '../../src/server/db/database.ts';
 import { invite } from '../../src/server/services/people.ts';
 import { flagshipText, newShop } from '../shops.ts';
 import { signInAt } from '../sign-in.ts';
+import { until } from '../until.ts';
 
 let server: ReturnType<typeof spawn>;
 let base = '';
@@ -21,10 +22,7 @@ beforeAll(async () => {
   });
   for (const stream of [server.stdout, server.stderr])
     stream?.on('data', (bytes: Buffer) => (said += bytes.toString()));
-  await vi.waitFor(async () => expect((await fetch(`${base}/api/ready`)).ok).toBe(true), {
-    timeout: 20_000,
-    interval: 100,
-  });
+  await until(async () => expect((await fetch(`${base}/api/ready`)).ok).toBe(true));
 });
 afterAll(async () => {
   server.kill('SIGKILL');

@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { afterAll, afterEach, beforeAll, expect, it, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, expect, it } from 'vitest';
 import { JOB_VERSION } from '@splay/core';
 import { closeDatabase } from '../../src/server/db/database.ts';
 import { importJob } from '../../src/server/services/job-files.ts';
@@ -9,6 +9,7 @@ import { closeThreads } from '../../src/server/threads/pool.ts';
 import { flagshipText, newShop } from '../shops.ts';
 import { signInAt } from '../sign-in.ts';
 import { served, type Served, worker } from './served.ts';
+import { until } from '../until.ts';
 
 /** Long tasks, over two web processes and workers on one database. */
 
@@ -55,9 +56,9 @@ async function shopAt() {
 it('of a shop only so many are in the queue at once, of both servers together, and all are done in the end', async () => {
   const [greedy, other] = [await shopAt(), await shopAt()];
   const sent = Array.from({ length: 8 }, (_, at) => greedy.call(at % 2, 'POST', '/api/jobs', flagshipText));
-  await vi.waitFor(async () => expect((await queued()).get(greedy.owner.shopId)).toBe(2), 20_000);
+  await until(async () => expect((await queued()).get(greedy.owner.shopId)).toBe(2));
   const theirs = other.call(0, 'POST', '/api/jobs', flagshipText);
-  await vi.waitFor(async () => expect((await queued()).get(other.owner.shopId)).toBe(1), 20_000);
+  await until(async () => expect((await queued()).get(other.owner.shopId)).toBe(1));
   // One person of the shop: two at once, whichever server took them.
   expect((await queued()).get(greedy.owner.shopId)).toBe(2);
   await hire();
@@ -76,11 +77,11 @@ it('what people bring in goes before what they take away', async () => {
     done.push(what);
   };
   const exported = wait('export', mover.call(0, 'GET', `/api/jobs/${ids[0]}/export`));
-  await vi.waitFor(async () => expect((await queued()).size).toBe(1), 20_000);
+  await until(async () => expect((await queued()).size).toBe(1));
   const printed = wait('sheet', printer.call(0, 'GET', `/api/jobs/${ids[1]}/props.pdf`));
-  await vi.waitFor(async () => expect((await queued()).size).toBe(2), 20_000);
+  await until(async () => expect((await queued()).size).toBe(2));
   const brought = wait('import', bringer.call(0, 'POST', '/api/jobs', flagshipText));
-  await vi.waitFor(async () => expect((await queued()).size).toBe(3), 20_000);
+  await until(async () => expect((await queued()).size).toBe(3));
   const { rows } = await client.query<{ shop: string }>(
     "select data->>'shop' as shop from pgboss.job where state < 'completed' order by priority desc",
   );
@@ -137,10 +138,7 @@ it('a server and a worker that are killed in the middle lose nothing: all is don
   const saver = await shopAt();
   const { id, job } = await importJob(saver.owner, flagshipText);
   const sent = shops.flatMap((shop) => [0, 1, 2].map((turn) => bring(shop, `key-of-${shop.owner.shopId}-${turn}`)));
-  await vi.waitFor(
-    async () => expect([...(await queued()).values()].reduce((a, b) => a + b, 0)).toBeGreaterThan(3),
-    20_000,
-  );
+  await until(async () => expect([...(await queued()).values()].reduce((a, b) => a + b, 0)).toBeGreaterThan(0));
   process.kill(first!.pid, 'SIGKILL');
   process.kill(doomed.pid, 'SIGKILL');
   for (let turn = 1; turn <= 5; turn += 1) {
@@ -160,5 +158,5 @@ it('a server and a worker that are killed in the middle lose nothing: all is don
     for (const each of there) expect(await listRecords(owner, each.id)).toHaveLength(3000);
   }
   // What the killed worker was at is done too.
-  await vi.waitFor(async () => expect((await queued()).size).toBe(0), 90_000);
+  await until(async () => expect((await queued()).size).toBe(0));
 });
