@@ -35,7 +35,7 @@ export const TABLE_COLUMNS: Readonly<Record<JobTable, readonly TableColumn[]>> =
     text('unit', true),
     text('origin', true),
   ],
-  'control-points': [text('id'), text('name'), length('x'), length('inboard'), length('down')],
+  'control-points': [text('id'), text('name'), length('x'), length('inboard'), length('down'), text('origin', true)],
   readings: [text('id'), text('measurement'), text('stage'), length('value'), text('taken'), text('by')],
   ...BODY_COLUMNS,
 };

@@ -159,8 +159,13 @@ describe('what a list brings', () => {
     const unsaid = take([listed('hole', x, halfWidth)]).donor.features.at(-1)!;
     expect([unsaid.usual, unsaid.origin]).toEqual([['diameter'], 'assumed']);
     expect(features.at(-1)).not.toHaveProperty('origin');
+    const onList = take([listed('point', x, -halfWidth)]).donor.controlPoints.find(
+      ({ name }) => name === 'Listed point',
+    )!;
+    expect([onList.down, onList.origin]).toEqual([0, 'assumed']);
     const control = controlPoints.find(({ name }) => name === 'Listed point')!;
     expect([control.inboard, control.down]).toEqual([expect.closeTo(12, 9), expect.closeTo(3, 9)]);
+    expect(control).not.toHaveProperty('origin');
     expect(controlPoints.map((each) => each.x)).toEqual(controlPoints.map((each) => each.x).toSorted((a, b) => a - b));
   });
 

@@ -204,7 +204,9 @@ export function withPoints(job: Job, points: readonly ListedPoint[], newId: (kin
       name: point.name,
       x: point.x + datum,
       inboard: halfWidth - Math.abs(point.y),
+      // On the top edge, where a tape is mostly hooked.
       down: point.z === null ? 0 : top - point.z,
+      ...(point.z === null ? { origin: 'assumed' } : {}),
     };
   });
   return checkJob({

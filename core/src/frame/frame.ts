@@ -186,6 +186,7 @@ export interface ControlPoint {
   /** Inboard of the outside face of the web, and below the rail top, mm. */
   readonly inboard: number;
   readonly down: number;
+  readonly origin?: Origin;
 }
 
 export interface ControlEnd {

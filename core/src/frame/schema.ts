@@ -237,7 +237,14 @@ export const frameSchema = () =>
       200,
     ),
     controlPoints: list(
-      record<ControlPoint>({ id: id(), name: name(), x: length(), inboard: length(), down: length() }),
+      record<ControlPoint>({
+        id: id(),
+        name: name(),
+        x: length(),
+        inboard: length(),
+        down: length(),
+        origin: origin(),
+      }),
     ),
     controlMeasurements: list(
       variant<ControlMeasurement, 'kind'>('kind', {

@@ -21,6 +21,8 @@ export interface ControlPrediction {
   /** Null when an end is on steel that is taken out. */
   readonly predicted: number | null;
   readonly reason: string;
+  /** Names of the points it goes by whose place nobody measured: what it says is assumed too. */
+  readonly assumed: readonly string[];
   /** Where its ends are: two for a tape, one for a height. */
   readonly ends: { readonly donor: readonly Vec3[]; readonly built: readonly Vec3[] | null };
 }
@@ -79,11 +81,13 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
     const ends: Vec3[] = [];
     const builtEnds: Vec3[] = [];
     let lost: ControlPoint | null = null;
+    const assumed = new Set<string>();
     for (const end of endsOf(measurement)) {
       const point = points.get(end.point);
       const was = point && onDonor(point, end);
       if (!point || !was) return [];
       ends.push(was);
+      if (point.origin === 'assumed') assumed.add(point.name);
       const now = onBuilt(point, end);
       if (now) builtEnds.push(now);
       else lost ??= point;
@@ -96,6 +100,7 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
         before: reading(measurement, ends),
         predicted: lost ? null : reading(measurement, builtEnds),
         reason: lost ? `${lost.name} is on steel that is taken out` : '',
+        assumed: [...assumed],
         ends: { donor: ends, built: lost ? null : builtEnds },
       },
     ];

@@ -44,6 +44,20 @@ describe('worked cases', () => {
     expect(result.controls[0]!.predicted).toBeNear(3523.79, 0.01);
   });
 
+  it('a measurement says which of its points nobody has measured', () => {
+    const at = (id: string, x: number) => ({ id, name: `Point ${id}`, x, inboard: 0, down: 0 });
+    const frame = plainFrame({
+      controlPoints: [at('a', 500), { ...at('b', 3000), origin: 'assumed' }, { ...at('c', 4000), origin: 'paper' }],
+      controlMeasurements: [
+        { id: 'ab', kind: 'tape', from: { point: 'a', side: 'left' }, to: { point: 'b', side: 'left' } },
+        { id: 'ac', kind: 'tape', from: { point: 'a', side: 'left' }, to: { point: 'c', side: 'left' } },
+        { id: 'bb', kind: 'tape', from: { point: 'b', side: 'left' }, to: { point: 'b', side: 'right' } },
+      ],
+    });
+    const { controls } = evaluatePlan(inputOf(frame));
+    expect(controls.map(({ assumed }) => assumed)).toEqual([['Point b'], [], ['Point b']]);
+  });
+
   it('a height is predicted where a step raises the rear, and is gone with its steel', () => {
     const frame = plainFrame({
       controlPoints: [

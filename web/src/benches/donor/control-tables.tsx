@@ -10,11 +10,13 @@ import {
 import { Trash2 } from 'lucide-react';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
+import { AssumedPoints } from '../../ui/assumed-points.tsx';
 import { ReadingAdvice, readingOrderOf } from '../../ui/reading-advice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
+import { type Column, lengthColumn, originColumn, textColumn } from '../../ui/table-columns.ts';
 import { AddMeasurement } from './add-measurement.tsx';
 import type { PartProps } from './donor-part.tsx';
+import { measuredAnew } from './measured-anew.ts';
 import { ProposePoints } from './propose-points.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from '../../ui/table-file.tsx';
@@ -23,10 +25,11 @@ import { TableFile } from '../../ui/table-file.tsx';
 export function ControlTables({ job, store, result, set, setRows, disabled, selected, onSelect }: PartProps) {
   const { controlPoints, controlMeasurements } = job.donor;
   const columns: Column<ControlPoint>[] = [
-    textColumn('name', 'Name', '40%'),
-    lengthColumn('x', 'From datum', '20%', datumStation(job.donor)),
-    lengthColumn('inboard', 'Inboard', '20%'),
-    lengthColumn('down', 'Below rail top', '20%'),
+    textColumn('name', 'Name', '30%'),
+    lengthColumn('x', 'From datum', '18%', datumStation(job.donor)),
+    lengthColumn('inboard', 'Inboard', '17%'),
+    lengthColumn('down', 'Below rail top', '17%'),
+    originColumn('18%'),
   ];
   const remove = (id: string) =>
     set('Removed a measurement', (frame) => ({
@@ -60,7 +63,7 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
             const left = new Set(rows.map((row) => row.id));
             return {
               ...frame,
-              controlPoints: rows,
+              controlPoints: measuredAnew(rows, frame.controlPoints, ['x', 'inboard', 'down']),
               controlMeasurements: frame.controlMeasurements.filter((measurement) =>
                 endsOf(measurement).every(({ point }) => left.has(point)),
               ),
@@ -151,11 +154,12 @@ function MeasurementList({ controls, order, format, disabled, onRemove }: Measur
       </thead>
       <tbody>
         {controls.map((control) => {
-          const { measurement, name, kind, before, predicted, reason } = control;
+          const { measurement, name, kind, before, predicted, reason, assumed } = control;
           return (
             <tr key={measurement.id} className="border-b border-rule/60">
               <th scope="row" className="py-0.5 text-left font-normal">
                 {name}
+                <AssumedPoints names={assumed} />
               </th>
               <td className="text-pencil">{kind}</td>
               <td className="figures text-pencil">{order.indexOf(control) + 1}</td>

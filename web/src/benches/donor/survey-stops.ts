@@ -114,7 +114,7 @@ export function surveyStops(frame: Frame, list: SurveyList): Stop[] {
         id: point.id,
         name: point.name,
         x: point.x,
-        figures: figuresOf<ControlPoint & { readonly origin?: never }>(point, names, datum, (next) => put(point, next)),
+        figures: figuresOf(point, names, datum, (next) => put(point, next)),
         without: () => put(point, null),
       }));
     }

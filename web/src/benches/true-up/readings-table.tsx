@@ -14,6 +14,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { recordNow, useJobState } from '../../client/job-store.ts';
 import { CsvFile } from '../../ui/csv-file.tsx';
 import { Length } from '../../ui/length.tsx';
+import { AssumedPoints } from '../../ui/assumed-points.tsx';
 import { ReadingAdvice } from '../../ui/reading-advice.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { ReadingCell } from './reading-cell.tsx';
@@ -152,6 +153,7 @@ function ReadingRow(props: BenchProps & { readonly control: ControlPrediction })
           <MoveDiagonal size={13} aria-label="diagonal" className="mr-1 inline text-pencil" />
         )}
         {control.name}
+        <AssumedPoints names={control.assumed} />
       </th>
       <td className="figures text-pencil">
         <Length mm={control.before} format={job.display} />
