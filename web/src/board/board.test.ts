@@ -48,6 +48,16 @@ describe('the strips', () => {
     expect(stripHeights(688).all).toBe(376);
   });
 
+  it('get more where the tray draws the same rails again, as far as its picture has enough', () => {
+    for (const column of [560, 688, 900, 1300]) {
+      const [alone, repeated] = [stripHeights(column).all, stripHeights(column, null, true).all];
+      expect(repeated).toBeGreaterThanOrEqual(alone);
+      if (repeated > alone) expect(column - repeated).toBeGreaterThanOrEqual(230);
+    }
+    expect(stripHeights(688, null, true).all).toBe(421);
+    expect(stripHeights(800, 0.7, true).all).toBe(560);
+  });
+
   it('go where the bar was dragged to, and leave the tray its least', () => {
     expect(stripHeights(800, 0.7).all).toBe(560);
     expect(stripHeights(800, 0.99).all).toBe(stripHeights(800, 1).all);

@@ -85,7 +85,7 @@ export function Board({
   const trayBox = useRef<HTMLDivElement>(null);
   const [columnSize, tray] = [useSize(column), useSize(trayBox)];
   const [split, setSplit] = useSplit();
-  const heights = stripHeights(columnSize.height, split);
+  const heights = stripHeights(columnSize.height, split, parts.trayRepeats);
   const { width } = columnSize;
 
   const dragging = useJobState(store, ({ preview }) => preview !== null);

@@ -11,6 +11,8 @@ const besideIn = (height: number): number => Math.min(20, height * 0.16);
 
 /** Between the strips and the tray, and the least of the tray's picture that is worth a look, px. */
 const [BAR, LEAST_TRAY] = [37, 96];
+/** What a picture of the same rails gets before the strips get more, px. */
+const REPEATED_TRAY = 230;
 /** The least and the most height of the strips, px. */
 const [LEAST, MOST] = [236, 900];
 
@@ -25,13 +27,16 @@ export const stripLimits = (column: number): readonly [least: number, most: numb
  *
  * @param column Height of strips, bar and tray.
  * @param wanted Where the bar was dragged to, as a share of that; null where nobody has.
+ * @param repeated Whether the tray draws the same rails again: the strips get more then, up to what a picture needs.
  */
 export function stripHeights(
   column: number,
   wanted: number | null = null,
+  repeated = false,
 ): { readonly side: number; readonly plan: number; readonly all: number } {
   const [least, most] = stripLimits(column);
-  const usual = Math.min(560, Math.max(Math.min(376, column * 0.55), column * 0.42));
+  const alone = Math.min(560, Math.max(Math.min(376, column * 0.55), column * 0.42));
+  const usual = repeated ? Math.max(alone, Math.min(alone * 1.3, column - BAR - REPEATED_TRAY)) : alone;
   const all = Math.round(Math.min(most, Math.max(least, wanted === null ? usual : wanted * column)));
   const side = Math.round((all - TAPE_HEIGHT) * 0.53);
   return { side, plan: all - TAPE_HEIGHT - side, all };

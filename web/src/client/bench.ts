@@ -45,6 +45,8 @@ export interface BenchParts {
   readonly Tray: ComponentType<PictureProps>;
   /** What the tray says over its picture; the bench's name where nothing else is said. */
   readonly trayTitle?: (props: BenchProps) => string;
+  /** The tray draws the rails that the strips draw: these get more room. */
+  readonly trayRepeats?: true;
   /** The bench on a phone at the frame. */
   readonly Floor: ComponentType<BenchProps>;
   /** What the bench lays on the strips, under the steel's marks and over them. */

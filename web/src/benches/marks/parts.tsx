@@ -14,6 +14,7 @@ export const parts: BenchParts = {
   Panel: MarksPanel,
   Tray: MarksTray,
   trayTitle: () => 'Rails unfolded, outside of the web',
+  trayRepeats: true,
   Floor: FloorMarks,
   Over: MarksOver,
   along: ({ result }) => cutsAlong(result),

@@ -23,6 +23,7 @@ export const parts: BenchParts = {
   Panel: asFar(TrueUpPanel),
   Tray: asFar(TrueUpTray),
   trayTitle: () => 'Readings, from above',
+  trayRepeats: true,
   Floor: asFar(FloorReadings),
   Over: asFar(TrueUpOver),
   along: ({ result }) => result.controls.map(({ measurement }) => measurement.id),
