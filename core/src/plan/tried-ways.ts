@@ -6,6 +6,15 @@ import type { PlanInput } from './plan-result.ts';
 /** What a new operation of a suggested fix is called while it is tried. */
 const TRIED = 'tried-fix';
 
+/** What stops each job as it is: asked for each fix that is tried on it. */
+const stopsKnown = new WeakMap<PlanInput, ReadonlySet<string>>();
+
+function stopsBefore(input: PlanInput): ReadonlySet<string> {
+  const known = stopsKnown.get(input) ?? stopsOf(evaluatePlan(input).conflicts);
+  stopsKnown.set(input, known);
+  return known;
+}
+
 const stopsOf = (conflicts: readonly Conflict[]): ReadonlySet<string> =>
   new Set(conflicts.filter(({ severity }) => severity === 'stop').map(({ key }) => key));
 
@@ -17,7 +26,7 @@ const stopsOf = (conflicts: readonly Conflict[]): ReadonlySet<string> =>
  * @param edit The edit.
  */
 export function clears(input: PlanInput, conflict: Conflict, edit: PlanEdit): boolean {
-  const before = stopsOf(evaluatePlan(input).conflicts);
+  const before = stopsBefore(input);
   const { conflicts } = evaluatePlan(carryOutEdit(input, edit, TRIED));
   const isLeft = conflicts.some(({ key, severity }) => key === conflict.key && severity !== 'note');
   return !isLeft && [...stopsOf(conflicts)].every((key) => before.has(key));
@@ -69,6 +78,6 @@ export function removeAllFirst(input: PlanInput, conflicts: readonly Conflict[],
   const { conflicts: left } = evaluatePlan(carryOutEdit(input, { do: 'all', edits }, TRIED));
   const removed = new Set(edits.map(({ thing }) => thing.id));
   const isLeft = left.some(({ about, severity }) => about !== null && removed.has(about) && severity === 'stop');
-  const before = stopsOf(evaluatePlan(input).conflicts);
+  const before = stopsBefore(input);
   return !isLeft && [...stopsOf(left)].every((key) => before.has(key)) ? way : null;
 }

@@ -3,6 +3,7 @@ import { type Section, widthOf } from '../../sections/index.ts';
 import { TOLERANCE } from '../../units/index.ts';
 import { facesOf } from '../face.ts';
 import { notchOutline } from '../notch-profile.ts';
+import type { Notch } from '../operations/notch.ts';
 import { type DrawnPoint, sideOutline } from '../outline.ts';
 import { endCrossing, type Piece, place } from '../piece.ts';
 import { posed } from '../pose.ts';
@@ -97,27 +98,53 @@ function heightsAt(outline: readonly DrawnPoint[], x: number): readonly [low: nu
   return high >= low ? [low, high] : null;
 }
 
+/** Steel that a notch takes out of one rail, in side view of the built frame. */
+interface Gone {
+  readonly from: Notch['from'];
+  /** Stations between which it takes something, mm. */
+  readonly reach: readonly [front: number, rear: number];
+  readonly outline: readonly DrawnPoint[];
+}
+interface KnownNotches {
+  readonly reworks: RailSteel['reworks'];
+  readonly sectionOf: SectionOf;
+  readonly sides: Readonly<Record<Side, readonly Gone[]>>;
+}
+
+/** Notches in each piece: a frame is looked at in hundreds of places. */
+const knownNotches = new WeakMap<Piece, KnownNotches>();
+
+function notchesIn({ reworks }: RailSteel, piece: Piece, sectionOf: SectionOf): KnownNotches['sides'] {
+  const found = knownNotches.get(piece);
+  if (found?.reworks === reworks && found.sectionOf === sectionOf) return found.sides;
+  const gone = (side: Side): readonly Gone[] =>
+    reworks.flatMap(({ operation, source, from, to }): Gone[] => {
+      if (operation.kind !== 'notch' || source !== piece.source) return [];
+      const local = notchOutline(operation, { from, to }, piece.rails, side, (id) => sectionOf(id).depth);
+      const outline = local.map(([x, z]): DrawnPoint => {
+        const at = posed(piece.pose, x, z);
+        return [at.x, at.z];
+      });
+      const xs = outline.map(([x]) => x);
+      return [{ from: operation.from, reach: [Math.min(...xs), Math.max(...xs)], outline }];
+    });
+  const sides = { left: gone('left'), right: gone('right') };
+  knownNotches.set(piece, { reworks, sectionOf, sides });
+  return sides;
+}
+
 /** What notches leave of a rail between two heights at a station. */
 function withoutNotches(
-  { reworks }: RailSteel,
-  piece: Piece,
-  side: Side,
+  notches: readonly Gone[],
   x: number,
   [low, high]: readonly [number, number],
-  sectionOf: SectionOf,
 ): readonly [number, number] | null {
   let [under, over] = [low, high];
-  for (const { operation, source, from, to } of reworks) {
-    if (operation.kind !== 'notch' || source !== piece.source) continue;
-    const outline = notchOutline(operation, { from, to }, piece.rails, side, (id) => sectionOf(id).depth).map(
-      ([localX, z]): DrawnPoint => {
-        const at = posed(piece.pose, localX, z);
-        return [at.x, at.z];
-      },
-    );
+  for (const { from, reach, outline } of notches) {
+    if (x < reach[0] - TOLERANCE || x > reach[1] + TOLERANCE) continue;
     const gone = heightsAt(outline, x);
     if (!gone) continue;
-    if (operation.from === 'above') over = Math.min(over, gone[0]);
+    if (from === 'above') over = Math.min(over, gone[0]);
     else under = Math.max(under, gone[1]);
   }
   return over - under > TOLERANCE ? [under, over] : null;
@@ -139,7 +166,7 @@ export function railUnder(steel: RailSteel, side: Side, x: number, sectionOf: Se
     const [first, last] = [edge[0], edge.at(-1)];
     if (!first || !last || x < first.x - TOLERANCE || x > last.x + TOLERANCE) continue;
     const whole = heightsAt(outline, x);
-    const heights = whole && withoutNotches(steel, piece, side, x, whole, sectionOf);
+    const heights = whole && withoutNotches(notchesIn(steel, piece, sectionOf)[side], x, whole);
     if (!heights || (found && found.top >= heights[1])) continue;
     for (let at = 1; at < edge.length; at += 1) {
       const [a, b] = [edge[at - 1] as EdgePoint, edge[at] as EdgePoint];
@@ -186,13 +213,7 @@ export function beyondRail(steel: Pick<RailSteel, 'pieces'>, side: Side, x: numb
 export function bendsBetween(steel: RailSteel, from: number, to: number, sectionOf: SectionOf): readonly number[] {
   const all = steel.pieces.flatMap((piece) => {
     const sides = standingOf(piece, sectionOf);
-    const notches = steel.reworks.flatMap(({ operation, source, from: begins, to: ends }) =>
-      operation.kind === 'notch' && source === piece.source
-        ? notchOutline(operation, { from: begins, to: ends }, piece.rails, 'left', (id) => sectionOf(id).depth).map(
-            ([x, z]) => posed(piece.pose, x, z).x,
-          )
-        : [],
-    );
+    const notches = notchesIn(steel, piece, sectionOf).left.flatMap(({ outline }) => outline.map(([x]) => x));
     return [
       ...SIDES.flatMap((side) => [...sides[side].edge.map(({ x }) => x), ...sides[side].outline.map(([x]) => x)]),
       ...notches,
