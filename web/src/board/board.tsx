@@ -1,9 +1,9 @@
 import { type FigureId, sectionLookup, tallOf } from '@splay/core';
-import { type ReactNode, Suspense, useEffect, useMemo, useRef } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef } from 'react';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
-import { later } from '../client/later.ts';
+import { later, PlaceOfLater } from '../client/later.tsx';
 import type { PictureProps } from '../client/picture-props.ts';
 import { FeatureLayer } from './feature-layer.tsx';
 import { crossmembersOf } from './crossmember-marks.tsx';
@@ -238,9 +238,9 @@ export function Board({
                 </g>
               )}
               {thread && (
-                <Suspense fallback={null}>
+                <PlaceOfLater value={null}>
                   <ThreadLine figure={thread} bench={bench} view={view} top={16} bottom={heights.all - 8} />
-                </Suspense>
+                </PlaceOfLater>
               )}
             </Sheet>
           </>

@@ -17,7 +17,7 @@ interface LegendProps {
 }
 
 /** The legend of the board, and which layers of other benches stay on it. */
-export default function Legend({ button, entries, bench, kept, pinned, onPin, onClose }: LegendProps) {
+export function Legend({ button, entries, bench, kept, pinned, onPin, onClose }: LegendProps) {
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       <Popover.Anchor virtualRef={button as RefObject<HTMLButtonElement>} />

@@ -1,6 +1,6 @@
 import { SCENE_LAYERS, type Job, type PlanResult, type SceneLayer, sceneOf, spaceDimensions } from '@splay/core';
 import { Download, Ruler, X } from 'lucide-react';
-import { lazy, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import { useJobState } from '../client/job-store.ts';
 import { useSolidCheck } from '../client/solid-check.ts';
@@ -8,12 +8,13 @@ import { Verdict } from '../ui/verdict.tsx';
 import { Waits } from '../ui/waits.tsx';
 import { pictureOf, savePicture } from './space-picture.ts';
 import type { SpaceFrame, ViewFrom } from './space-view.tsx';
+import { later } from '../client/later.tsx';
 
-const SpaceView = lazy(async () => {
+const SpaceView = later(async () => {
   const { SpaceView: View, labelFace } = await import('./space-view.tsx');
   // Without it, labels are written in the face that is there.
   await labelFace().catch(() => undefined);
-  return { default: View };
+  return View;
 });
 
 const VIEWS: readonly (readonly [ViewFrom, string])[] = [
@@ -148,7 +149,7 @@ export function LookAround({ bench }: { readonly bench: BenchProps }) {
       <fieldset className="flex flex-wrap items-center gap-x-4 border-b border-rule bg-sheet px-3 py-0.5">
         <legend className="sr-only">Layers</legend>
         {there.map((layer) => (
-          <label key={layer} className="flex min-h-7 items-center gap-1.5 text-sm pointer-coarse:min-h-12">
+          <label key={layer} className="flex min-h-7 items-center gap-1.5 text-sm pointer-coarse:min-h-[48px]">
             <input
               type="checkbox"
               checked={!hidden.includes(layer)}

@@ -1,10 +1,11 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import { lazy, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { BenchParts, LegendEntry, PinnedLayer } from '../client/bench.ts';
 import { still } from '../ui/still.ts';
 import { Waits } from '../ui/waits.tsx';
+import { later } from '../client/later.tsx';
 
-const Legend = lazy(() => import('./legend.tsx'));
+const Legend = later(() => import('./legend.tsx').then((file) => file.Legend));
 
 interface TrayBarProps {
   readonly title: string;

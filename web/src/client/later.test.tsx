@@ -1,14 +1,13 @@
-import { Suspense } from 'react';
 import { expect, it, vi } from 'vitest';
 import { act, render, screen } from '../../test/page.ts';
-import { later, loadAllLater } from './later.ts';
+import { later, loadAllLater, PlaceOfLater } from './later.tsx';
 
 const Word = ({ say }: { readonly say: string }) => <p>{say}</p>;
 const show = (Part: typeof Word) =>
   render(
-    <Suspense fallback={<p>coming</p>}>
+    <PlaceOfLater value={<p>coming</p>}>
       <Part say="here" />
-    </Suspense>,
+    </PlaceOfLater>,
   );
 
 it('loads a part when it is first shown, and only then', async () => {
@@ -19,6 +18,16 @@ it('loads a part when it is first shown, and only then', async () => {
   expect(await screen.findByText('here')).toBeTruthy();
   await act(async () => void show(Part));
   expect(load).toHaveBeenCalledTimes(1);
+});
+
+it('shows what stands in its place until it is here, and then the part without a wait', async () => {
+  let come: (part: typeof Word) => void = () => undefined;
+  const Part = later(() => new Promise<typeof Word>((resolve) => (come = resolve))) as typeof Word;
+  show(Part);
+  expect(screen.getByText('coming')).toBeTruthy();
+  await act(async () => come(Word));
+  expect(screen.queryByText('coming')).toBeNull();
+  expect(screen.getByText('here')).toBeTruthy();
 });
 
 it('draws at once what is here already', async () => {

@@ -1,6 +1,6 @@
 import { expect, it, vi } from 'vitest';
 import { act, render, screen } from '../../test/page.ts';
-import { later } from '../client/later.ts';
+import { later } from '../client/later.tsx';
 import { Waits } from './waits.tsx';
 
 const Word = () => <p>here</p>;

@@ -1,4 +1,5 @@
 import { Component, type ReactNode, Suspense } from 'react';
+import { PlaceOfLater } from '../client/later.tsx';
 
 /** How browsers say that they could not fetch code; what was fetched and fails is a fault of the program. */
 const NOT_FETCHED = /dynamically imported module|module script/i;
@@ -21,7 +22,19 @@ export class Waits extends Component<WaitsProps, { readonly error: unknown }> {
   override render() {
     const { error } = this.state;
     const { children, place = null } = this.props;
-    if (error === null) return <Suspense fallback={place}>{children}</Suspense>;
+    if (error === null) {
+      const waits = (
+        <>
+          {place}
+          <span hidden data-waits />
+        </>
+      );
+      return (
+        <PlaceOfLater value={waits}>
+          <Suspense fallback={waits}>{children}</Suspense>
+        </PlaceOfLater>
+      );
+    }
     if (!(error instanceof Error && NOT_FETCHED.test(error.message))) throw error;
     return (
       <div role="alert" className="flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2">

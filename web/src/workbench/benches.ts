@@ -55,6 +55,10 @@ export function partsOf(id: string): Promise<BenchParts> {
   if (known) return known;
   const parts = benchOf(id).load();
   loaded.set(id, parts);
-  parts.catch(() => loaded.delete(id));
+  parts.then(
+    // What React knows to be here it does not wait for.
+    (value) => Object.assign(parts, { status: 'fulfilled', value }),
+    () => loaded.delete(id),
+  );
   return parts;
 }

@@ -1,6 +1,6 @@
 import type { Job, JobProgress, ShopRecord } from '@splay/core';
 import { type ReactNode } from 'react';
-import { later } from '../client/later.ts';
+import { later } from '../client/later.tsx';
 import { Waits } from '../ui/waits.tsx';
 
 const WithProgress = later(() => import('./with-progress.tsx').then((file) => file.WithProgress));

@@ -95,7 +95,7 @@ export function BothChanged({ store, theirs }: BothChangedProps) {
             const name = fieldName(conflict, job);
             const choice = (other: boolean) => (
               <td className="pr-3">
-                <label className="flex min-h-10 items-center gap-2 pointer-coarse:min-h-12">
+                <label className="flex min-h-10 items-center gap-2 pointer-coarse:min-h-[48px]">
                   <input
                     type="radio"
                     name={conflict.path.join('/')}

@@ -1,19 +1,18 @@
-import { use, useEffect } from 'react';
+import { useEffect } from 'react';
 import type { KeptJob } from '../client/device.ts';
 import type { NotOpened } from '../client/open-job.ts';
 import { momentWords } from '../ui/moment-words.ts';
 import { benchOf } from './benches.ts';
 
-interface KeptJobsProps {
+export interface KeptJobsProps {
   /** The jobs on this device, the one that was open last first. */
-  readonly kept: Promise<readonly KeptJob[]>;
+  readonly jobs: readonly KeptJob[];
   /** A job that was asked for and does not open. */
   readonly notOpened?: NotOpened;
 }
 
 /** The jobs that are on this device, to go on with while the server cannot be reached. */
-export default function KeptJobs({ kept, notOpened }: KeptJobsProps) {
-  const jobs = use(kept);
+export function KeptJobs({ jobs, notOpened }: KeptJobsProps) {
   const [last] = jobs;
   useEffect(() => {
     // Opened from the device's own screen: the last job is what is wanted.

@@ -46,7 +46,7 @@ export function NewsBar({ store, actions }: NewsBarProps) {
       {about !== null && (
         <button
           type="button"
-          className="min-h-9 shrink-0 px-2 font-semibold text-layout underline underline-offset-2 pointer-coarse:min-h-12"
+          className="min-h-9 shrink-0 px-2 font-semibold text-layout underline underline-offset-2 pointer-coarse:min-h-[48px]"
           onClick={() => {
             read();
             actions.onBench('cuts');
@@ -58,7 +58,7 @@ export function NewsBar({ store, actions }: NewsBarProps) {
       )}
       <button
         type="button"
-        className="flex min-h-9 min-w-9 shrink-0 items-center justify-center pointer-coarse:min-h-12 pointer-coarse:min-w-12"
+        className="flex min-h-9 min-w-9 shrink-0 items-center justify-center pointer-coarse:min-h-[48px] pointer-coarse:min-w-[48px]"
         aria-label="I have read it"
         onClick={read}
       >

@@ -5,7 +5,7 @@ import { phases } from './benches.ts';
 import { GateBar, type Order } from './phase-rail.tsx';
 
 /** All benches and hold points in order, laid over the lower part of a tablet or a phone. */
-export default function OrderOfWork({
+export function OrderOfWork({
   jobId,
   bench,
   done,

@@ -1,10 +1,11 @@
 import { ChevronLeft, ChevronRight, ListOrdered } from 'lucide-react';
-import { lazy, useState } from 'react';
+import { useState } from 'react';
 import { BENCHES } from './benches.ts';
 import type { Order } from './phase-rail.tsx';
 import { Waits } from '../ui/waits.tsx';
+import { later } from '../client/later.tsx';
 
-const OrderOfWork = lazy(() => import('./order-of-work.tsx'));
+const OrderOfWork = later(() => import('./order-of-work.tsx').then((file) => file.OrderOfWork));
 
 /** The order of work along the foot: the bench before, the one at hand, which opens all of them, and the one after. */
 export function PhaseBar({ jobId, bench, done, gates, onBench, onGate }: Order) {

@@ -6,7 +6,7 @@ import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { useSolidChecking } from '../client/solid-check.ts';
-import { later } from '../client/later.ts';
+import { later } from '../client/later.tsx';
 import { workbenchActions } from './actions.ts';
 import { Beside } from './beside.tsx';
 import { BENCHES, benchOf, partsOf } from './benches.ts';

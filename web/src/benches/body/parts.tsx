@@ -1,6 +1,6 @@
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import { bodyAtHand } from '../../client/body-at-hand.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { BodyMarks, BodyUnder } from './body-layer.tsx';

@@ -1,5 +1,5 @@
 import { type Conflict, kindsFor, nameOfKind, type OperationKind } from '@splay/core';
-import { lazy, useState } from 'react';
+import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
 import { useJobState } from '../../client/job-store.ts';
@@ -17,11 +17,10 @@ import { OperationList } from './operation-list.tsx';
 import { PlanHead } from './plan-head.tsx';
 import { StopNotice } from './stop-notice.tsx';
 import { Waits } from '../../ui/waits.tsx';
+import { later } from '../../client/later.tsx';
 
 /** Loaded when plans are held against each other. */
-const ComparePlans = lazy(() =>
-  import('./compare-plans.tsx').then(({ ComparePlans: dialog }) => ({ default: dialog })),
-);
+const ComparePlans = later(() => import('./compare-plans.tsx').then((file) => file.ComparePlans));
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
 export function CutsBench(props: BenchProps) {

@@ -1,5 +1,5 @@
 import { aboutOf, builtOf, nameOfKind, type Operation, type OperationOutcome, type PlanResult } from '@splay/core';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { useStands } from '../../ui/use-stands.ts';
 import { Waits } from '../../ui/waits.tsx';

@@ -2,7 +2,7 @@ import { Swatch } from '../../board/swatch.tsx';
 import { cutsAlong, dotted, operationName } from '@splay/core';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import { atHand, CutsTray } from './cuts-tray.tsx';
 import { CutsOver, CutsUnder } from './layer.tsx';
 

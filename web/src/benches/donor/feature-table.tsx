@@ -57,7 +57,7 @@ export function FeatureTable(part: PartProps) {
   const index = features.findIndex((feature) => feature.id === selected);
   return (
     <>
-      <label className="mb-2 flex min-h-7 items-center gap-2 pointer-coarse:min-h-12">
+      <label className="mb-2 flex min-h-7 items-center gap-2 pointer-coarse:min-h-[48px]">
         <input type="checkbox" className="h-4 w-4" checked={all} onChange={() => setAll(!all)} />
         All columns: a block with them all can be pasted into the first cell
       </label>

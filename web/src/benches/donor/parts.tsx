@@ -2,7 +2,7 @@ import type { Frame } from '@splay/core';
 import type { ComponentType } from 'react';
 import type { BenchParts, Drawer } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import { DonorOver } from './donor-layer.tsx';
 import type { PartProps } from './donor-part.tsx';
 import { type DonorTab, TABS } from './donor-tabs.ts';

@@ -2,7 +2,7 @@ import { cutsAlong } from '@splay/core';
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import { MarksOver } from './marks-layer.tsx';
 import { MarksTray } from './marks-tray.tsx';
 

@@ -114,7 +114,7 @@ export function WeightsTable(bench: BenchProps) {
               </td>
               {whens.map((when) => (
                 <td key={when.step} className="px-2 text-center">
-                  <label className="inline-flex min-h-9 min-w-9 items-center justify-center pointer-coarse:min-h-12 pointer-coarse:min-w-12">
+                  <label className="inline-flex min-h-9 min-w-9 items-center justify-center pointer-coarse:min-h-[48px] pointer-coarse:min-w-[48px]">
                     <input
                       type="checkbox"
                       className="h-5 w-5 accent-layout"

@@ -1,7 +1,7 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import { SpliceOver } from './splice-layer.tsx';
 import { SpliceTray } from './splice-tray.tsx';
 

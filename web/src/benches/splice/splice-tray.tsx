@@ -114,7 +114,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
           key={how}
           type="button"
           aria-pressed={opened === (how === 'opened')}
-          className={`min-h-5 px-2 text-xs pointer-coarse:min-h-12 pointer-coarse:px-3 ${opened === (how === 'opened') ? 'bg-graphite text-paper' : 'bg-sheet'}`}
+          className={`min-h-5 px-2 text-xs pointer-coarse:min-h-[48px] pointer-coarse:px-3 ${opened === (how === 'opened') ? 'bg-graphite text-paper' : 'bg-sheet'}`}
           onClick={() => setOpened(how === 'opened')}
         >
           {how}

@@ -1,6 +1,6 @@
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.ts';
+import { later } from '../../client/later.tsx';
 import { INKS } from './lines.ts';
 import { asFar } from './as-far.tsx';
 import { TrueUpOver } from './true-up-layer.tsx';
