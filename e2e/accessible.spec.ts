@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { faults, faultsByDayAndNight } from './axe.ts';
-import { newFlagship, newJob, openBench, openDemoShop, openDrawer } from './steps.ts';
+import { newFlagship, newJob, openBench, openDemoShop, openDrawer, signIn } from './steps.ts';
 
 test('the pages before a job have no accessibility faults that axe can find', async ({ page }) => {
   await page.goto('/sign-in');
@@ -15,13 +15,13 @@ test('the pages before a job have no accessibility faults that axe can find', as
 
 for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts'])
   test(`nor has the ${bench} bench, by day or by night`, async ({ page }) => {
-    await openDemoShop(page);
+    await signIn(page);
     await openBench(page, await newFlagship(page, `Van for ${bench}`), bench);
     expect(await faultsByDayAndNight(page)).toEqual([]);
   });
 
 test('nor have the cautions, opened', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer with cautions'), 'marks');
   await page.getByText('Before the saw', { exact: true }).click();
   await expect(page.getByRole('button', { name: 'Mark as read: Fire watch' })).toBeVisible();
@@ -29,7 +29,7 @@ test('nor have the cautions, opened', async ({ page }) => {
 });
 
 test('nor have plans side by side', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer for comparing'), 'cuts');
   await page.getByRole('button', { name: /^Compare with/ }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
@@ -37,7 +37,7 @@ test('nor have plans side by side', async ({ page }) => {
 });
 
 test('nor have the drawing as tables and the fields of every operation in the night shop', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Van by night'), 'cuts');
   await openDrawer(page, 'Table');
   expect(await faults(page)).toEqual([]);
@@ -51,7 +51,7 @@ test('nor have the drawing as tables and the fields of every operation in the ni
 });
 
 test('nor have the parts of the donor in the night shop', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Donor by night'), 'donor');
   await page.getByRole('button', { name: 'Night shop: dark' }).click();
   expect(await faults(page)).toEqual([]);

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop, openDrawer, saved, unfoldRight } from './steps.ts';
+import { newFlagship, openBench, openDrawer, saved, signIn, unfoldRight } from './steps.ts';
 
 test('the guide says what to measure next, where, and for which answer', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Guided van'), 'donor');
   const next = page.getByRole('button', { name: /^Measure next/ });
   await expect(next).toContainText('Left and right apart');
@@ -21,7 +21,7 @@ test('the guide says what to measure next, where, and for which answer', async (
 });
 
 test('a feature is picked on the drawing, edited beside it, and its unit is kept', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Picked van'), 'donor');
   await page
     .locator('svg g', { has: page.locator('title', { hasText: /^Cab mount 2, left/ }) })
@@ -42,7 +42,7 @@ test('a feature is picked on the drawing, edited beside it, and its unit is kept
 });
 
 test('a crossmember is picked on the drawing and edited beside it', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Van with crossmembers'), 'donor');
   await page
     .locator('svg g', { has: page.locator('title', { hasText: /^Crossmember 5, carrier/ }) })
@@ -67,7 +67,7 @@ test('a crossmember is picked on the drawing and edited beside it', async ({ pag
 });
 
 test('tables go out as CSV and come in again; a bad one changes nothing', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Tabled van');
   await openBench(page, id, 'donor');
   const csv = await (await page.request.get(`/api/jobs/${id}/table?what=stations&unit=in`)).text();
@@ -100,7 +100,7 @@ test('a block from a spreadsheet is pasted with its headings, drawn at once, and
   context,
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Van from a spreadsheet'), 'donor');
   await openDrawer(page, 'Features');
   const table = page.getByRole('table', { name: 'Features' });
@@ -140,7 +140,7 @@ test('a block from a spreadsheet is pasted with its headings, drawn at once, and
 });
 
 test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Read elsewhere');
   await openBench(page, id, 'true-up');
   const header = 'id,measurement,stage,value [in],taken,by';

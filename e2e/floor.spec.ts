@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { newFlagship, openDemoShop } from './steps.ts';
+import { newFlagship, signIn } from './steps.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
 test('readings at the frame: one at a time, by keypad, through a dropped connection', async ({ page, context }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Floor van');
   await page.goto(`/jobs/${id}/true-up`);
 
@@ -58,7 +58,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
   page,
   context,
 }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Floor survey');
   await page.goto(`/jobs/${id}/donor`);
   const card = page.getByRole('region', { name: 'Station 1', exact: true });
@@ -87,7 +87,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
 });
 
 test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Floor marks');
   for (const bench of ['marks', 'props', 'true-up', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
     await page.goto(`/jobs/${id}/${bench}`);

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { ledger, newFlagship, newJob, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { ledger, newFlagship, newJob, openBench, openDrawer, saved, signIn } from './steps.ts';
 
 test('stands in one press, one dragged until its part goes over, and back', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newJob(page, 'orchard-sprayer', 'Sprayer on stands');
   await openBench(page, id, 'props');
   await expect(ledger(page, 'Least margin')).toHaveText('does not stand');
@@ -33,7 +33,7 @@ test('stands in one press, one dragged until its part goes over, and back', asyn
 });
 
 test('the loose half is pushed by hand, every reading answers, and the moves say how', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Crooked van');
   await openBench(page, id, 'true-up');
   await page.getByRole('group', { name: 'Stage of the job' }).getByRole('button', { name: 'Fit-up' }).click();
@@ -57,7 +57,7 @@ test('the loose half is pushed by hand, every reading answers, and the moves say
 });
 
 test('a practice frame is measured, moved and scored', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Practice van');
   await openBench(page, id, 'true-up');
   await openDrawer(page, 'Practice');
@@ -82,7 +82,7 @@ test.describe('at the frame', () => {
     context,
     browser,
   }) => {
-    await openDemoShop(page);
+    await signIn(page);
     const id = await newFlagship(page, 'Van on the floor');
     await page.goto(`/jobs/${id}/props`);
     const stand = page.getByRole('region', { name: 'One stand' });
@@ -95,7 +95,7 @@ test.describe('at the frame', () => {
     await expect(page.getByRole('banner').getByRole('status')).toContainText('2 records waiting to be sent');
 
     const desk = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-    await openDemoShop(desk);
+    await signIn(desk);
     await openBench(desk, id, 'props');
     await desk.locator('[data-pick^="van-stand"] path').first().click();
     await expect(desk.getByText(/^Set by/)).toHaveCount(0);

@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop } from './steps.ts';
+import { newFlagship, openBench, signIn } from './steps.ts';
 
 test('the connection drops while a bench opens: its board stands, and its panel says how to go on', async ({
   page,
 }) => {
   const errors: string[] = [];
   page.on('pageerror', ({ message }) => errors.push(message));
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Van on a bad line');
   await openBench(page, id, 'cuts');
   const panels = /\/_astro\/splice-panel\./;

@@ -1,16 +1,7 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
 import { jobOf, UNREAL, ZOO } from '../core/test/zoo.ts';
-import { ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
-
-async function take(page: Page, text: string): Promise<string> {
-  const answer = await page.request.post('/api/jobs', {
-    data: text,
-    headers: { 'content-type': 'application/json', origin: new URL(page.url()).origin },
-  });
-  expect(answer.status()).toBe(201);
-  return ((await answer.json()) as { id: string }).id;
-}
+import { ledger, newFlagship, openBench, openDrawer, saved, signIn, takeJob } from './steps.ts';
 
 const type = async (field: Locator, text: string) => {
   await field.fill(text);
@@ -27,9 +18,9 @@ const press = (page: Page, name: string | RegExp) => page.getByRole('button', { 
 test('a body is typed in, laid over a frame, and gives the plan a wheelbase that nobody typed', async ({ page }) => {
   const upset: string[] = [];
   page.on('pageerror', ({ message }) => upset.push(message));
-  await openDemoShop(page);
+  await signIn(page);
   const frame = ZOO.find(({ name }) => name === 'millimeters')!;
-  const id = await take(page, writeJobFile(jobFileOf(jobOf(frame), [])));
+  const id = await takeJob(page, writeJobFile(jobFileOf(jobOf(frame), [])));
   await openBench(page, id, 'match');
   await press(page, 'Measure a body');
 
@@ -142,15 +133,15 @@ test('a body is typed in, laid over a frame, and gives the plan a wheelbase that
     expect(await page.locator('body').innerText()).not.toMatch(UNREAL);
   }
   const text = await (await page.request.get(`/api/jobs/${id}/export`)).text();
-  const again = await take(page, text);
+  const again = await takeJob(page, text);
   expect(await (await page.request.get(`/api/jobs/${again}/export`)).text()).toBe(text);
   expect(upset).toEqual([]);
 });
 
 test('a body that is taken off takes its place along, and undo brings both back', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const frame = ZOO.find(({ name }) => name === 'kicked both ways')!;
-  const id = await take(page, writeJobFile(jobFileOf(jobOf(frame), [])));
+  const id = await takeJob(page, writeJobFile(jobFileOf(jobOf(frame), [])));
   await openBench(page, id, 'body');
   await page.getByLabel('Add a body').selectOption('cab');
   await saved(page);
@@ -167,7 +158,7 @@ test('a body that is taken off takes its place along, and undo brings both back'
 });
 
 test('a body is kept in the library and copied into another job, with ids and a plan of its own', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const van = await newFlagship(page, 'Van with a body to keep');
   await openBench(page, van, 'body');
   await press(page, /^Keep Marlowe Parcel Carrier in the library/);
@@ -176,7 +167,7 @@ test('a body is kept in the library and copied into another job, with ids and a 
   const kept = page.getByRole('region', { name: 'Library' });
   await expect(kept.getByText('Marlowe Parcel Carrier')).toBeVisible();
 
-  const id = await take(page, writeJobFile(jobFileOf(jobOf(ZOO[0]!), [])));
+  const id = await takeJob(page, writeJobFile(jobFileOf(jobOf(ZOO[0]!), [])));
   await openBench(page, id, 'body');
   const copies = page.getByRole('combobox', { name: 'Copy a body from the library' });
   await copies.selectOption({ index: 1 });

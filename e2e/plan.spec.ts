@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { newFlagship, openBench, openDrawer, saved, signIn } from './steps.ts';
 
 const place = (page: Page) => page.getByRole('textbox', { name: 'Where, level from the datum hole' });
 
@@ -12,7 +12,7 @@ async function type(field: Locator, text: string) {
 test('a cut in the wrong place is marked on the drawing; pressing the mark goes there; a split can be accepted', async ({
   page,
 }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Wrongly cut van'), 'cuts');
   await expect(page.getByRole('button', { name: /^Stop: / })).toHaveCount(0);
 
@@ -33,7 +33,7 @@ test('a cut in the wrong place is marked on the drawing; pressing the mark goes 
 });
 
 test('operations are added, drawn, put in another order, switched off, noted and removed', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Worked van'), 'cuts');
   const list = page.getByRole('list', { name: 'Operations in order' });
   await expect(list.getByRole('listitem')).toHaveCount(4);
@@ -85,7 +85,7 @@ test('operations are added, drawn, put in another order, switched off, noted and
 });
 
 test('crossmembers and brackets are added, lowered, drilled, each with what it does to the rail', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Van with new steel'), 'cuts');
   const list = page.getByRole('list', { name: 'Operations in order' });
   const panel = page.getByRole('complementary', { name: 'Cuts' });
@@ -123,7 +123,7 @@ test('crossmembers and brackets are added, lowered, drilled, each with what it d
 });
 
 test('the drawing says the same in tables, and a station can be gone to by its length', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Tabled plan'), 'cuts');
   await openDrawer(page, 'Table');
   const row = (name: string) => page.getByRole('row', { name });
@@ -163,7 +163,7 @@ test('the drawing says the same in tables, and a station can be gone to by its l
 });
 
 test('a layer that is kept stays in sight on benches with the same frame, until it is put away', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newFlagship(page, 'Layered plan'), 'cuts');
   const kept = page.locator('[data-pinned="cuts"]');
   await page.getByRole('button', { name: 'Legend' }).click();

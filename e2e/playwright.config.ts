@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { base } from './steps.ts';
 
 export default defineConfig({
   testDir: '.',
@@ -14,7 +15,7 @@ export default defineConfig({
   ],
   forbidOnly: true,
   use: {
-    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:4321',
+    baseURL: base,
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     // What a device keeps has tests of its own (offline.spec.ts).

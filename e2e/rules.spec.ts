@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { newJob, openBench, openDemoShop, saved } from './steps.ts';
+import { newJob, openBench, saved, signIn } from './steps.ts';
 
 test('the shop changes a rule, the verdict follows, and the rule can be set back', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newJob(page, 'orchard-sprayer', 'Sprayer of a patient shop');
   await openBench(page, id, 'cuts');
   await page.getByRole('button', { name: /^Compare with/ }).click();

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { faults } from './axe.ts';
-import { newFlagship, openBench, openDemoShop } from './steps.ts';
+import { base, newFlagship, openBench, signIn } from './steps.ts';
 
 test('a printed sheet has a number and a code that says whether it still holds; its letters stay', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Van with sheets');
   await openBench(page, id, 'marks');
   const opened = page.waitForEvent('popup');
@@ -31,7 +31,7 @@ test('a printed sheet has a number and a code that says whether it still holds; 
   for (const operation of job.plan.operations) if (operation.kind === 'lengthen') operation.at.x += 7 * 25.4;
   const answer = await page.request.put(`/api/jobs/${id}`, {
     data: { basedOn: revision, label: 'Moved', version: 11, job },
-    headers: { origin: new URL(page.url()).origin },
+    headers: { origin: base },
   });
   expect(answer.status()).toBe(200);
   await page.goto(`/sheets/${id}/${number}`);
@@ -44,7 +44,7 @@ test('a printed sheet has a number and a code that says whether it still holds; 
 
 test('a line scribed at the frame is recorded, by whom and when', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Van being scribed');
   await page.goto(`/jobs/${id}/marks`);
   const scribe = page.getByRole('button', { name: 'Scribed', exact: true });

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { newFlagship, openBench, openDemoShop } from './steps.ts';
+import { newFlagship, openBench, signIn } from './steps.ts';
 
 /** Windows that the board must be upright, to scale and whole in: desks, tablets both ways, low windows, and a page at 125 %. */
 const SIZES = [
@@ -63,12 +63,14 @@ const measured = (page: Page) =>
   });
 
 test('the drawing is right side up and whole in every window', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'In every window');
-  for (const bench of ['cuts', 'match', 'props', 'marks'])
+  for (const bench of ['cuts', 'match', 'props', 'marks']) {
+    await openBench(page, id, bench);
     for (const [width, height] of SIZES) {
       await page.setViewportSize({ width, height });
-      await openBench(page, id, bench);
+      // What is drawn follows the window.
+      await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 100))));
       await expect(page.locator('[data-rails="side"] path').first()).toBeAttached();
       const at = `${bench} at ${width} × ${height}`;
       const { side, plan, wheels, strips, tray, panel, wide, overlaps, labels, page: broad } = await measured(page);
@@ -93,10 +95,11 @@ test('the drawing is right side up and whole in every window', async ({ page }) 
       expect(overlaps, `${at}: labels over each other`).toEqual([]);
       expect([wide, broad], `${at}: nothing runs out sideways`).toEqual([[], width]);
     }
+  }
 });
 
 test('the bar between drawing and tray is dragged or moved with keys, and stays where it was put', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'A taller drawing');
   await page.setViewportSize({ width: 1280, height: 800 });
   await openBench(page, id, 'cuts');
@@ -123,7 +126,7 @@ test('the bar between drawing and tray is dragged or moved with keys, and stays 
 test('at 200 % the drawing is laid over the bench at its own size, scrolled, changed and left again', async ({
   page,
 }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Read from afar');
   // A page of 1280 × 800 at 200 %.
   await page.setViewportSize({ width: 640, height: 400 });

@@ -1,22 +1,13 @@
 import { expect, type Page, test } from '@playwright/test';
 import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
 import { jobOf, operationsFor, UNREAL, ZOO } from '../core/test/zoo.ts';
-import { openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { openBench, openDrawer, saved, signIn, takeJob } from './steps.ts';
 
 /** A job on a frame that is not the demo's, lengthened by one cut; nobody has decided on its joints. */
 async function lengthened(page: Page, name: string): Promise<string> {
   const animal = ZOO.find((one) => one.name === name)!;
   const [, operation] = operationsFor(animal).find(([kind]) => kind === 'lengthen')!;
-  return take(page, writeJobFile(jobFileOf(jobOf(animal, operation), [])));
-}
-
-async function take(page: Page, text: string): Promise<string> {
-  const answer = await page.request.post('/api/jobs', {
-    data: text,
-    headers: { 'content-type': 'application/json', origin: new URL(page.url()).origin },
-  });
-  expect(answer.status()).toBe(201);
-  return ((await answer.json()) as { id: string }).id;
+  return takeJob(page, writeJobFile(jobFileOf(jobOf(animal, operation), [])));
 }
 
 const joints = (page: Page) => page.getByRole('list', { name: 'Joints' }).getByRole('button');
@@ -30,7 +21,7 @@ for (const name of ['left unlike right', 'square tube', 'tiny'])
   }) => {
     const upset: string[] = [];
     page.on('pageerror', ({ message }) => upset.push(message));
-    await openDemoShop(page);
+    await signIn(page);
     const id = await lengthened(page, name);
     await openBench(page, id, 'splice');
     const count = await joints(page).count();
@@ -78,13 +69,13 @@ for (const name of ['left unlike right', 'square tube', 'tiny'])
       if (file.status() === 422) expect(await file.text()).toMatch(/has a part yet/);
       else expect(await file.text()).not.toMatch(/NaN|Infinity/);
     }
-    const again = await take(page, before);
+    const again = await takeJob(page, before);
     expect(await exported(page, again)).toBe(before);
     expect(upset).toEqual([]);
   });
 
 test('a round tube is told to have no joint that is as strong and can be welded in place', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await lengthened(page, 'round tube'), 'splice');
   await expect(joints(page).first()).toContainText('not decided');
   await expect(page.getByText(/Nothing that can be welded in place here makes it as strong/)).toBeVisible();
@@ -94,7 +85,7 @@ test('a round tube is told to have no joint that is as strong and can be welded 
 });
 
 test('a rack copied out of a spreadsheet is looked through, and a tube of it becomes the sleeve', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await lengthened(page, 'square tube');
   await openBench(page, id, 'splice');
   await press(page, 'Decide it here');
@@ -123,7 +114,7 @@ test('a rack copied out of a spreadsheet is looked through, and a tube of it bec
 });
 
 test('what is typed wrongly is said at its field, and the joint stays as it was', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await lengthened(page, 'falling');
   await openBench(page, id, 'splice');
   await press(page, 'Decide it here');

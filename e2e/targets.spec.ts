@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { faults } from './axe.ts';
-import { newJob, openBench, openDemoShop } from './steps.ts';
+import { allHere, newJob, openBench, openDemoShop } from './steps.ts';
 
 /** The least size of what a finger presses, px. */
 const LEAST = 48;
@@ -61,6 +61,8 @@ for (const { name, viewport, turned } of SCREENS)
         const drawers = page.getByRole('group', { name: 'Slides over the tray' }).getByRole('button');
         for (const drawer of await drawers.all()) {
           await drawer.tap();
+          await expect(drawer).toHaveAttribute('aria-pressed', 'true');
+          await allHere(page);
           const opened = `${bench}: ${await drawer.textContent()}`;
           expect([opened, await tooSmall(page)]).toEqual([opened, []]);
         }

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { ledger, newFlagship, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { ledger, newFlagship, openBench, openDrawer, saved, signIn } from './steps.ts';
 
 const type = async (on: Page, text: string) => {
   const length = on.getByRole('textbox', { name: 'How much' });
@@ -10,7 +10,7 @@ const savedAs = (on: Page, revision: number) =>
   expect(on.getByRole('banner').getByRole('status')).toContainText(`saved as revision ${revision}`);
 
 test('a plan saved in one window stands in the other at once, and says what changed', async ({ page, context }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Live van');
   const other = await context.newPage();
   await openBench(page, id, 'cuts');
@@ -48,7 +48,7 @@ test('the same field changed in two windows: both values are shown, and what is 
   page,
   context,
 }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Shared van');
   const other = await context.newPage();
   await openBench(page, id, 'cuts');
@@ -75,7 +75,7 @@ test('the same field changed in two windows: both values are shown, and what is 
 });
 
 test('a reload right after an entry asks nothing and loses nothing', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Reloaded van');
   await openBench(page, id, 'cuts');
   const asked: string[] = [];
@@ -93,7 +93,7 @@ test('a reload right after an entry asks nothing and loses nothing', async ({ pa
 });
 
 test('the connection drops while readings are typed: queued, sent later, nothing lost', async ({ page, context }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Offline van');
   await openBench(page, id, 'true-up');
   await openDrawer(page, 'All readings');
@@ -124,7 +124,7 @@ test('the connection drops while readings are typed: queued, sent later, nothing
 });
 
 test('readings and changes made offline outlive a closed window', async ({ page, context }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Closed van');
   await openBench(page, id, 'true-up');
   await openDrawer(page, 'All readings');
@@ -154,7 +154,7 @@ test('readings and changes made offline outlive a closed window', async ({ page,
 });
 
 test('a reviewer sees everything and can change nothing', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Reviewed van');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.getByRole('button', { name: 'reviewer' }).click();
@@ -165,7 +165,7 @@ test('a reviewer sees everything and can change nothing', async ({ page }) => {
 });
 
 test('the history says what each save did, and any revision can be brought back', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Remembered van');
   await openBench(page, id, 'cuts');
   const length = page.getByRole('textbox', { name: 'How much' });

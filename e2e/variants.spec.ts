@@ -1,12 +1,12 @@
 import { expect, type Page, test } from '@playwright/test';
-import { ledger, newJob, openBench, openDemoShop, saved } from './steps.ts';
+import { ledger, newJob, openBench, saved, signIn } from './steps.ts';
 
 const planInHand = (page: Page) => page.locator('aside').getByRole('textbox', { name: /^Name of the plan/ });
 
 test('variants are compared, taken up, undone, copied, renamed and dropped', async ({ page }) => {
   const errors: string[] = [];
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
-  await openDemoShop(page);
+  await signIn(page);
   await openBench(page, await newJob(page, 'orchard-sprayer', 'Sprayer three ways'), 'cuts');
   await expect(planInHand(page)).toHaveValue('Out of the straight, ahead of the links');
   await page.getByRole('button', { name: 'Compare with 2 others' }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { BENCH, paceOf } from './pace.ts';
-import { newFlagship, openDemoShop } from './steps.ts';
+import { base, newFlagship, signIn } from './steps.ts';
 
 /** A slow tablet in the shop: a quarter of this machine's speed, 10 Mbit/s, 40 ms away. */
 const TABLET = { cpu: 4, latency: 40, bytesPerSecond: 10e6 / 8 };
@@ -24,7 +24,7 @@ const whenItStands = () => {
 };
 
 test('a job stands soon on a slow tablet, and loads no code of other benches', async ({ page, browser }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newFlagship(page, 'Weighed van');
   const stood: number[] = [];
   const fair: number[] = [];
@@ -52,7 +52,7 @@ test('a job stands soon on a slow tablet, and loads no code of other benches', a
     tools.on('Network.responseReceived', ({ response }) => names.push(new URL(response.url).pathname));
     await tablet.addInitScript(whenItStands);
     const said = tablet.waitForEvent('console', { predicate: (message) => message.text().startsWith('stood ') });
-    await tablet.goto(new URL(`/jobs/${id}/cuts`, page.url()).href, { waitUntil: 'commit' });
+    await tablet.goto(new URL(`/jobs/${id}/cuts`, base).href, { waitUntil: 'commit' });
     const [, at = NaN, drawn = NaN] = (await said).text().split(' ').map(Number);
     // Everything that was asked for until it was drawn; what follows is asked for by the board itself.
     await expect(tablet.getByRole('list', { name: 'The figures that matter' })).toBeVisible();

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { faults } from './axe.ts';
-import { ledger, newJob, openBench, openDemoShop, openDrawer, saved } from './steps.ts';
+import { ledger, newJob, openBench, openDrawer, saved, signIn } from './steps.ts';
 
 test('from a wheelbase to a chosen, spliced plan, without a station typed', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newJob(page, 'orchard-sprayer', 'Sprayer, where to cut');
   await openBench(page, id, 'where');
   const wanted = page.getByRole('textbox', { name: 'wanted' });
@@ -47,7 +47,7 @@ test('from a wheelbase to a chosen, spliced plan, without a station typed', asyn
 });
 
 test('a search is stopped at once, and what was found before stays', async ({ page }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const id = await newJob(page, 'beach-rescue', 'Pickup, stopped');
   await openBench(page, id, 'where');
   await page.getByRole('button', { name: 'Look for the best places' }).click();
@@ -61,7 +61,7 @@ test('a search is stopped at once, and what was found before stays', async ({ pa
 test('rules are kept for other jobs with a reason, and an older job says that there are newer ones', async ({
   page,
 }) => {
-  await openDemoShop(page);
+  await signIn(page);
   const tag = `House rules ${Date.now()}`;
   const [first, second] = [
     await newJob(page, 'beach-rescue', 'Planned by older rules'),
