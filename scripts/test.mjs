@@ -23,7 +23,7 @@ async function check(name, args) {
 async function suite(name, cwd, args, testsOf, env = {}) {
   say(name);
   const started = Date.now();
-  const report = join(root, `.splay-report-${process.pid}.tmp`);
+  const report = join(root, `.splay-report-${process.pid}-${name.replaceAll(' ', '-')}.tmp`);
   rmSync(report, { force: true });
   const code = await run('npx', args(report), {
     cwd: join(root, cwd),
@@ -38,19 +38,23 @@ async function suite(name, cwd, args, testsOf, env = {}) {
 }
 
 const seconds = (ms) => `${Math.round(ms / 1000)} s`;
-const vitest = (report) => ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`];
+const vitest =
+  (...args) =>
+  (report) => ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`, ...args];
 
 await modules();
 await chromium();
 await openssl();
 process.env.ASTRO_TELEMETRY_DISABLED = '1';
 
-// Each keeps one core busy.
-await Promise.all([check('types', ['types']), check('lint and format', ['lint'])]);
-await suite('lint boundaries', 'scripts', vitest, vitestTests);
-await suite('core', 'core', vitest, vitestTests);
-await build();
-await suite('server, on a throw-away database', 'web', vitest, vitestTests);
+// On two cores: what keeps one busy goes beside something else.
+await Promise.all([check('types', ['types']), check('lint and format', ['lint']), build()]);
+await suite('lint boundaries', 'scripts', vitest(), vitestTests);
+const screens = ['--project=screen', '--project=screen with a file replaced'];
+await Promise.all([
+  suite('server, on a throw-away database', 'web', vitest('--project=server'), vitestTests),
+  suite('core', 'core', vitest(), vitestTests).then(() => suite('screens', 'web', vitest(...screens), vitestTests)),
+]);
 
 try {
   await withThrowAwayApp((address) =>

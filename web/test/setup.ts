@@ -1,6 +1,6 @@
 import { freezeDocuments } from '@splay/core';
 import { afterAll, afterEach, beforeAll } from 'vitest';
-import { loadAllLater } from '../src/client/later.ts';
+import { loadAllLater } from '../src/client/later.tsx';
 
 freezeDocuments(true);
 
