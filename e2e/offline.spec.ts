@@ -155,3 +155,54 @@ test('a page of an older program than the server’s offers the new one', async 
   await expect(page.getByRole('heading', { name: 'Renewed van' })).toBeVisible();
   await expect(renew).toBeHidden();
 });
+
+test('a turn at the frame without a connection: measured, scribed, propped and read, and all of it is sent when it is back', async ({
+  page,
+  context,
+}) => {
+  await openDemoShop(page);
+  const id = await newFlagship(page, 'Van far from the router');
+  await page.goto(`/jobs/${id}/donor`);
+  await expect(page.getByRole('button', { name: /^Half-width/ })).toBeVisible();
+  await kept(page);
+  const before = (await storedReadings(page, id)).length;
+  await page.close();
+  await context.setOffline(true);
+
+  const phone = await openOffline(context, '/?last');
+  const tap = (name: string | RegExp) => phone.getByRole('button', { name, exact: true }).first().tap();
+  const goTo = async (bench: string) => {
+    await phone.getByRole('navigation', { name: 'Order of work' }).getByRole('button').nth(1).tap();
+    const sheet = phone.getByRole('dialog', { name: 'Order of work' });
+    await sheet.getByRole('link', { name: new RegExp(`^${bench}`) }).tap();
+    await expect(phone).toHaveURL(new RegExp(`/jobs/${id}/`));
+  };
+  // The plan: a width of the donor that was misread.
+  const width = phone.getByRole('button', { name: /^Half-width/ });
+  await width.tap();
+  for (const key of ['1', '5', '1/8', 'Take it']) await tap(key);
+  await expect(width).toContainText('15 1⁄8');
+  // The log: a line scribed, two stands set, a reading taken.
+  await goTo('Marks');
+  await tap('Scribed');
+  await expect(phone.getByText(/^Scribed by owner/)).toBeVisible();
+  await goTo('Props');
+  const stand = phone.getByRole('region', { name: 'One stand' });
+  await stand.getByRole('textbox').fill('1540');
+  await stand.getByRole('button', { name: 'Set' }).tap();
+  await goTo('True-up');
+  await take(phone, '6', '9', '1/8', '3/8');
+  await expect(status(phone)).toContainText('3 records waiting to be sent');
+  await phone.close();
+
+  // The telephone was put away: all of it is there on the next day, and goes out.
+  const again = await openOffline(context, `/jobs/${id}/donor`);
+  await expect(status(again)).toContainText('3 records waiting to be sent');
+  await expect(again.getByRole('button', { name: /^Half-width/ })).toContainText('15 1⁄8');
+  await context.setOffline(false);
+  await expect(status(again)).toContainText('saved');
+  await expect.poll(async () => (await storedReadings(again, id)).length).toBe(before + 3);
+  await expect
+    .poll(async () => JSON.stringify(await (await again.request.get(`/api/jobs/${id}`)).json()))
+    .toContain(`"halfWidth":${15.125 * 25.4}`);
+});

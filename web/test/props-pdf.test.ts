@@ -7,9 +7,12 @@ import { demoJob } from './demo.ts';
 const { job: van } = demoJob('parcel-van');
 const { job: sprayer } = demoJob('orchard-sprayer');
 
-async function textOf(job: typeof van): Promise<string> {
+async function textOf(job: typeof van, timeZone?: string): Promise<string> {
   const head = { id: 'x', revision: 3, job, savedBy: 'owner', savedAt: '2026-05-02T10:00:00.000Z' };
-  const { text } = await extractText(await getDocumentProxy(await propsPdf(head, 'letter')), { mergePages: true });
+  const { text } = await extractText(
+    await getDocumentProxy(await propsPdf(head, 'letter', timeZone ? { timeZone } : {})),
+    { mergePages: true },
+  );
   return text.replace(/⁄/g, '/').replace(/\s+/g, ' ');
 }
 
@@ -31,6 +34,13 @@ describe('the prop sheet as a PDF, read back', () => {
     expect(text).toContain('Before the saw');
     expect(text).toContain('not an approval');
     expect(text).not.toContain('NOT RELEASED');
+  });
+
+  it('tells its moment by the clock of whoever prints it, and leaves lines to sign on', async () => {
+    expect(await textOf(van)).toContain('Saved May 2, 2026, 10:00 AM UTC');
+    const text = await textOf(van, 'America/Chicago');
+    expect(text).toContain('Saved May 2, 2026, 5:00 AM, inches');
+    expect(text).toContain('stands set by checked by date');
   });
 
   it('says that a part which would go over is not released, and what is not said yet', async () => {

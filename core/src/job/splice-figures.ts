@@ -1,4 +1,4 @@
-import { dotted, type PlanResult, ratioText } from '../plan/index.ts';
+import { dotted, fatigueName, type PlanResult, ratioText } from '../plan/index.ts';
 import { deciding, sectionsOf, stationsOf } from './supports.ts';
 import { type FigureTellers, length, words } from './told.ts';
 
@@ -66,7 +66,7 @@ export const SPLICE_FIGURES = {
       return {
         before: null,
         after: least ? words(`class ${least.detail.detailClass}`) : null,
-        note: least ? `${least.joint.letter}: ${least.detail.name.toLowerCase()}` : 'no joint yet',
+        note: least ? `${least.joint.letter}: ${fatigueName(least.detail).toLowerCase()}` : 'no joint yet',
         restsOn: deciding(plan),
       };
     },

@@ -31,4 +31,5 @@ export {
   type LinePart,
   type SplicePartMark,
 } from './marks.ts';
+export { standDrawing, standNumbers } from './stand-drawing.ts';
 export { longerBy, spliceAssumptions } from './splice-marks.ts';

@@ -1,5 +1,6 @@
 import type { LengthFormat } from '../units/index.ts';
-import { type Rulebook, type RuleId, RULES, ruleText, ruleValue } from './rule.ts';
+import { type Rulebook, type RuleId, ruleText, ruleValue } from './rule.ts';
+import { RULE_WORDS } from './rule-words.ts';
 
 /** One factor that something is reckoned with: its value as it is said, where it comes from, whether the shop set it. */
 export interface Assumption {
@@ -20,8 +21,8 @@ export interface Assumption {
 export const assumptionsOf = (ids: readonly RuleId[], rules: Rulebook, format: LengthFormat): readonly Assumption[] =>
   ids.map((rule) => ({
     rule,
-    what: RULES[rule].title,
+    what: RULE_WORDS[rule].title,
     value: ruleText(rule, ruleValue(rules, rule), format),
-    source: RULES[rule].source,
+    source: RULE_WORDS[rule].source,
     changed: rules.changes[rule] !== undefined,
   }));

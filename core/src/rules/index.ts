@@ -15,3 +15,4 @@ export {
 export { changedRules, newerThan, type RuleChange, type RuleSet, rulesOfSet, type RuleSetVersion } from './rule-set.ts';
 export { type Assumption, assumptionsOf } from './assumption.ts';
 export { type Rule, SHOP_PRACTICE } from './rule-type.ts';
+export { RULE_WORDS } from './rule-words.ts';

@@ -1,70 +1,15 @@
 import { inches } from '../units/index.ts';
-import { type Rule, SHOP_PRACTICE } from './rule-type.ts';
+import type { Rule } from './rule-type.ts';
 
 /** The rules that mounts and their brackets are judged and reckoned by. */
 export const MOUNT_RULES = {
-  'mount/dynamic': {
-    title: 'A bracket is loaded by what its mount carries at rest, times',
-    measures: 'times',
-    value: 2.5,
-    reason: 'Potholes and kerbs: the body comes down with more than its weight.',
-    source: 'assumed, as is usual for the frame of a road vehicle; an engineer’s figure rules',
-  },
-  'mount/yield': {
-    title: 'Yield of bracket steel',
-    measures: 'stress',
-    value: 250,
-    reason: 'Mild plate and tube, 36 ksi: what a bracket of unknown steel is reckoned with.',
-    source: 'assumed; the mill’s paper of your own plate rules',
-  },
-  'mount/ratio': {
-    title: 'A bracket is stressed, of what is allowed, up to',
-    measures: 'share',
-    value: 1,
-    reason:
-      'The dynamic factor is in the load; less than the whole leaves room for what nobody reckoned, as sideways loads.',
-    source: SHOP_PRACTICE,
-  },
-  'mount/width': {
-    title: 'A bracket is wide along the rail',
-    measures: 'length',
-    value: inches(3),
-    reason: 'What brackets begin with: room for a bushing and its washer.',
-    source: SHOP_PRACTICE,
-  },
-  'mount/plate': {
-    title: 'A bracket is folded from plate',
-    measures: 'length',
-    value: inches(3 / 16),
-    reason: 'What brackets begin with; about as thick as the rail, so that both take the same heat.',
-    source: SHOP_PRACTICE,
-  },
-  'mount/true': {
-    title: 'A mount is at its height',
-    measures: 'length',
-    value: inches(1 / 16),
-    reason: 'As near as a straightedge over the brackets shows; what is left is taken up by a shim.',
-    source: SHOP_PRACTICE,
-  },
-  'bend/radius': {
-    title: 'Inside radius of a bend, times the thickness',
-    measures: 'times',
-    value: 1.5,
-    reason: 'What brackets begin with: tighter, plate cracks at the outside of the bend.',
-    source: 'your brake’s own nose; the plate’s own table',
-  },
-  'bend/fibre': {
-    title: 'Fibre that keeps its length, of the thickness from inside',
-    measures: 'share',
-    value: 0.44,
-    reason: 'How much plate a bend uses up: it makes the flat come out.',
-    source: 'common for air bending of mild steel; bend a trial strip and measure',
-  },
-  'bolt/tension': {
-    title: 'Share of a bolt’s tensile strength allowed in pull',
-    measures: 'share',
-    value: 0.33,
-    reason: 'Below what the code allows, for the prying of a thin foot.',
-    source: 'AISC 360, table J3.2, allowable strength 0.375, taken lower',
-  },
+  'mount/dynamic': { measures: 'times', value: 2.5 },
+  'mount/yield': { measures: 'stress', value: 250 },
+  'mount/ratio': { measures: 'share', value: 1 },
+  'mount/width': { measures: 'length', value: inches(3) },
+  'mount/plate': { measures: 'length', value: inches(3 / 16) },
+  'mount/true': { measures: 'length', value: inches(1 / 16) },
+  'bend/radius': { measures: 'times', value: 1.5 },
+  'bend/fibre': { measures: 'share', value: 0.44 },
+  'bolt/tension': { measures: 'share', value: 0.33 },
 } as const satisfies Record<string, Rule>;

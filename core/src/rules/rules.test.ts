@@ -1,5 +1,15 @@
 import { expect, it } from 'vitest';
-import { PROFILES, RULE_IDS, ruleProblem, RULES, ruleText, ruleValue, usualValue, withRule } from './index.ts';
+import {
+  PROFILES,
+  RULE_IDS,
+  RULE_WORDS,
+  ruleProblem,
+  RULES,
+  ruleText,
+  ruleValue,
+  usualValue,
+  withRule,
+} from './index.ts';
 
 it('a change of the shop beats the profile, and the profile beats the default', () => {
   const profile = 'bolt-ahead-weld-behind';
@@ -9,11 +19,13 @@ it('a change of the shop beats the profile, and the profile beats the default', 
 });
 
 it('every rule states a usable value, a reason and a source', () => {
-  for (const rule of Object.values(RULES)) {
-    expect(rule.value).toBeGreaterThanOrEqual(rule.measures === 'allowed' ? 0 : 1e-3);
-    expect(rule.reason.length).toBeGreaterThan(15);
-    expect(rule.source).not.toBe('');
+  for (const id of RULE_IDS) {
+    expect(RULES[id].value).toBeGreaterThanOrEqual(RULES[id].measures === 'allowed' ? 0 : 1e-3);
+    expect(RULE_WORDS[id].title).not.toBe('');
+    expect(RULE_WORDS[id].reason.length).toBeGreaterThan(15);
+    expect(RULE_WORDS[id].source).not.toBe('');
   }
+  expect(Object.keys(RULE_WORDS)).toEqual(RULE_IDS);
 });
 
 it('a rule that is set back to what the profile says is no change any more', () => {

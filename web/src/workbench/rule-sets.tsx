@@ -5,7 +5,7 @@ import {
   PROFILES,
   type Rulebook,
   type RuleChange,
-  RULES,
+  RULE_WORDS,
   type RuleSet,
   rulesOfSet,
   ruleText,
@@ -159,7 +159,7 @@ function Changes({
     <ul className="mt-1 text-sm">
       {changes.map(({ id, was, now }) => (
         <li key={id}>
-          {RULES[id].title}: {ruleText(id, was, display)} → <b>{ruleText(id, now, display)}</b>
+          {RULE_WORDS[id].title}: {ruleText(id, was, display)} → <b>{ruleText(id, now, display)}</b>
         </li>
       ))}
     </ul>

@@ -8,6 +8,7 @@ import {
   type RuleId,
   ruleProblem,
   RULES,
+  RULE_WORDS,
   ruleText,
   ruleValue,
   SHOP_PRACTICE,
@@ -76,7 +77,7 @@ export function RulebookDialog({ store, onClose }: { readonly store: JobStore; r
           <h3 className="label mt-5">{chapter}</h3>
           <ul className="grid gap-x-8 md:grid-cols-2">
             {ids.map((id) => {
-              const { reason, source } = RULES[id];
+              const { reason, source } = RULE_WORDS[id];
               const usual = usualValue(rules.profile, id);
               const changed = rules.changes[id] !== undefined;
               return (
@@ -130,7 +131,8 @@ interface RuleFieldProps {
 
 /** The value of one rule, to type in what it measures. */
 function RuleField({ id, rules, format, disabled, onChange }: RuleFieldProps) {
-  const { measures, title } = RULES[id];
+  const { measures } = RULES[id];
+  const { title } = RULE_WORDS[id];
   const value = ruleValue(rules, id);
   switch (measures) {
     case 'length':

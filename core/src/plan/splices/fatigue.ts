@@ -1,10 +1,11 @@
-import { type Rulebook, type RuleId, RULES, ruleValue } from '../../rules/index.ts';
+import { type Rulebook, type RuleId, ruleValue } from '../../rules/index.ts';
 import { cyclesToCompare, edgesOf, isOnWeb, type Plate, type RailSplice, type RailSteel } from '../../splice/index.ts';
 
 /** A detail of a joint that cracks could begin at, and how it compares. */
 export interface FatigueDetail {
-  readonly name: string;
   readonly rule: RuleId;
+  /** The part it is on; empty for the joint's own weld. */
+  readonly where: string;
   /** Its class (FAT), MPa at two million cycles. */
   readonly detailClass: number;
   /** The stress range where it is, MPa: less than in the flange where it lies nearer the middle. */
@@ -38,8 +39,7 @@ export function fatigueDetails(
   const detail = (rule: RuleId, where: string, lever = 1): FatigueDetail => {
     const detailClass = ruleValue(rules, rule);
     const range = inFlange * lever;
-    const name = `${RULES[rule].title}${where === '' ? '' : `, ${where}`}`;
-    return { name, rule, detailClass, range, cycles: range > 0 ? cyclesToCompare(detailClass, range) : null };
+    return { rule, where, detailClass, range, cycles: range > 0 ? cyclesToCompare(detailClass, range) : null };
   };
   const { weld, form, sleeve } = splice;
   const rule = weld.way === 'both-sides' && weld.flush ? 'fatigue/butt-flush' : WELD_RULES[weld.way];

@@ -1,6 +1,7 @@
 export { compareForms, type ComparedForm, type Comparing } from './compare.ts';
 export { shopSplices } from './shop-splice.ts';
 export { type FatigueDetail } from './fatigue.ts';
+export { fatigueName } from './fatigue-name.ts';
 export { freshPlateId, type Improving } from './changes.ts';
 export { asStrongAsAsked, type Improvement, improvements } from './improve.ts';
 export { type SpliceLimit } from './limits.ts';

@@ -13,6 +13,10 @@ import { Verdict } from '../../ui/verdict.tsx';
 import { type AtHand, hold, lookAt, useAtHand } from './at-hand.ts';
 import { PropFields } from './prop-fields.tsx';
 
+/** The sheet of the stands as a PDF; its moments are of the clock here. */
+const sheetAddress = (job: string, paper: 'a4' | 'letter'): string =>
+  `/api/jobs/${job}/props.pdf?${new URLSearchParams({ paper, zone: Intl.DateTimeFormat().resolvedOptions().timeZone }).toString()}`;
+
 /** The cuts of the plan, whether every part stands, and the prop at hand. */
 export function PropsPanel(bench: BenchProps) {
   const { store, job, canWrite } = bench;
@@ -105,10 +109,10 @@ export function PropsPanel(bench: BenchProps) {
         }}
       />
       <div className="grid grid-cols-2 gap-1.5">
-        <a className="button px-1" href={`/api/jobs/${id}/props.pdf?paper=a4`}>
+        <a className="button px-1" href={sheetAddress(id, 'a4')}>
           Prop sheet A4
         </a>
-        <a className="button px-1" href={`/api/jobs/${id}/props.pdf?paper=letter`}>
+        <a className="button px-1" href={sheetAddress(id, 'letter')}>
           Letter
         </a>
       </div>

@@ -1,4 +1,12 @@
-import { type Job, quantityText, type RailSpliceOutcome, ruleProblem, ruleValue, withRule } from '@splay/core';
+import {
+  fatigueName,
+  type Job,
+  quantityText,
+  type RailSpliceOutcome,
+  ruleProblem,
+  ruleValue,
+  withRule,
+} from '@splay/core';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { change, type JobStore } from '../../client/job-store.ts';
@@ -25,11 +33,11 @@ export function FatigueList({ job, one, store }: FatigueListProps) {
     <>
       <PanelHeading>Fatigue, to compare</PanelHeading>
       <ul className="text-sm">
-        {one.details.map(({ name, detailClass, cycles }, index) => (
-          <li key={`${name}${index}`} className="flex items-baseline gap-2 border-b border-rule/60 py-1">
-            <span className="flex-1">{name}</span>
-            <span className="text-pencil">class {detailClass}</span>
-            <b className="w-24 text-right">{cyclesText(cycles)}</b>
+        {one.details.map((detail, index) => (
+          <li key={index} className="flex items-baseline gap-2 border-b border-rule/60 py-1">
+            <span className="flex-1">{fatigueName(detail)}</span>
+            <span className="text-pencil">class {detail.detailClass}</span>
+            <b className="w-24 text-right">{cyclesText(detail.cycles)}</b>
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { LANES, RULES, hoursText } from '@splay/core';
+import { LANES, RULE_WORDS, hoursText } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { pickedOf, useFinding } from '../../client/finding.ts';
 import { PanelHeading } from '../../ui/panel.tsx';
@@ -32,7 +32,7 @@ export function CostsDrawer({ store }: BenchProps) {
                     {says.charAt(0).toUpperCase() + says.slice(1)}
                   </th>
                   <td className="py-1 pr-3 text-pencil">{LANES[lane]}</td>
-                  <td className="py-1 text-pencil">{RULES[rule].title}</td>
+                  <td className="py-1 text-pencil">{RULE_WORDS[rule].title}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,8 +1,9 @@
 import { InputError, type SheetPart } from '@splay/core';
-import { isTimeZone, type SheetFacts } from '../../shared/sheet-facts.ts';
+import type { SheetFacts } from '../../shared/sheet-facts.ts';
 import type { Member } from '../db/shop.ts';
 import { type JobHead, readJob } from '../services/jobs.ts';
 import { issuedSheet } from '../services/sheets.ts';
+import { zoneOf } from './sheet-endpoint.ts';
 
 /** What a request for a marks sheet asks for: of which revision, which part of it, and what its strip says. */
 export interface MarksRequest {
@@ -18,7 +19,7 @@ export interface MarksRequest {
  */
 export async function marksRequest(member: Member, job: string, url: URL, origin: string): Promise<MarksRequest> {
   const asked = url.searchParams;
-  const [sheet, rail, cut, zone] = (['sheet', 'rail', 'cut', 'zone'] as const).map((key) => asked.get(key));
+  const [sheet, rail, cut] = (['sheet', 'rail', 'cut'] as const).map((key) => asked.get(key));
   if (rail && rail !== 'left' && rail !== 'right')
     throw new InputError([{ code: 'rail', path: 'rail', message: 'The rail is left or right.' }]);
   const issued = sheet ? await issuedSheet(member, job, sheet) : null;
@@ -31,7 +32,7 @@ export async function marksRequest(member: Member, job: string, url: URL, origin
         ? { of: 'rail', side: rail }
         : { of: 'all' },
     facts: {
-      ...(zone && isTimeZone(zone) ? { timeZone: zone } : {}),
+      ...zoneOf(url),
       ...(issued ? { number: issued.body.number, url: `${origin}/sheets/${job}/${issued.id}` } : {}),
     },
   };

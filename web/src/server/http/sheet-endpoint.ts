@@ -1,4 +1,5 @@
 import { InputError } from '@splay/core';
+import { isTimeZone, type SheetFacts } from '../../shared/sheet-facts.ts';
 import { PAPERS, type Paper } from '../pdf/sheet.ts';
 import { readJob } from '../services/jobs.ts';
 import { kept } from '../threads/kept.ts';
@@ -14,6 +15,12 @@ export function paperOf(url: URL): Paper {
   return paper as Paper;
 }
 
+/** The time zone that a request names for the moments on its sheet; none where it names none that is known. */
+export function zoneOf(url: URL): Pick<SheetFacts, 'timeZone'> {
+  const timeZone = url.searchParams.get('zone');
+  return timeZone !== null && isTimeZone(timeZone) ? { timeZone } : {};
+}
+
 /**
  * Gives a printed sheet of a job's saved revision, on the paper that is asked for.
  *
@@ -23,7 +30,9 @@ export function paperOf(url: URL): Paper {
 export const sheetEndpoint = (task: 'propsPdf', name: string) =>
   endpoint(async ({ member, job: id, url }) => {
     const paper = paperOf(url);
+    const facts = zoneOf(url);
     const head = await readJob(member, id);
-    const pdf = await kept(`${name} ${id} ${head.revision} ${paper}`, () => doLong(member, task, head, paper));
+    const key = `${name} ${id} ${head.revision} ${paper} ${facts.timeZone ?? ''}`;
+    const pdf = await kept(key, () => doLong(member, task, head, paper, facts));
     return download(pdf, 'application/pdf', `${head.job.name} ${name}`, 'pdf');
   });

@@ -9,16 +9,19 @@ import {
   propsOf,
   type PropStep,
   quantityText,
+  standDrawing,
+  standNumbers,
   springText,
   tieLength,
   type Job,
 } from '@splay/core';
+import { type SheetFacts, sheetFacts } from '../../shared/sheet-facts.ts';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
-import { type Cell, type Paper, Sheet } from './sheet.ts';
+import { type Cell, DRAWING_WIDTH, type Paper, Sheet } from './sheet.ts';
 
 /** How the frame of a job's saved revision is held at every cut, as a PDF to lay beside the frame. */
-export async function propsPdf(head: JobHead, paper: Paper): Promise<Uint8Array<ArrayBuffer>> {
+export async function propsPdf(head: JobHead, paper: Paper, facts: SheetFacts = {}): Promise<Uint8Array<ArrayBuffer>> {
   const { job } = head;
   const { steps, findings } = propsOf(job);
   const stop = findings.find(({ severity }) => severity === 'stop');
@@ -27,12 +30,8 @@ export async function propsPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
     title: 'Props for cutting',
     warning: stop ? `NOT RELEASED: ${stop.message}` : null,
     facts: [
-      job.name,
-      `Plan “${job.plan.name}”, revision ${head.revision}`,
-      `Donor: ${job.donor.name}`,
-      `Saved ${head.savedAt.slice(0, 16).replace('T', ' ')} UTC`,
+      ...sheetFacts(head, facts),
       `Stations from: ${(job.donor.features.find(({ id }) => id === job.donor.datum)?.name ?? 'the datum').toLowerCase()}`,
-      job.display.unit === 'in' ? 'Inches and pounds' : 'Millimetres and kilograms',
     ],
   });
   sheet.note(
@@ -50,6 +49,7 @@ export async function propsPdf(head: JobHead, paper: Paper): Promise<Uint8Array<
   );
   sheet.heading('Before the saw');
   for (const { title, here } of cautionsOf(job, planOf(job), 'cutting')) sheet.tickOff(`${title}. ${here}`.trim());
+  sheet.sign(['stands set by', 'checked by', 'date']);
   return sheet.bytes(SHEET_FOOT);
 }
 
@@ -57,6 +57,7 @@ function stepOn(sheet: Sheet, step: PropStep, job: Job): void {
   const datum = datumStation(job.donor);
   const { unit } = job.display;
   sheet.heading(step.letters.length > 0 ? `Cut ${dotted(step.letters)}: ${step.name.toLowerCase()}` : step.name);
+  if (step.whole.stands.length > 0) sheet.drawings([standDrawing(step, job, DRAWING_WIDTH)], false);
   for (const cut of step.cuts) {
     const { advice, kerf, name } = cut;
     const closes =
@@ -74,12 +75,15 @@ function stepOn(sheet: Sheet, step: PropStep, job: Job): void {
   const [first] = step.cuts;
   const neutral = first ? neutralOf(first) : null;
   const lowest = neutral ? Math.min(...neutral.shims) : 0;
-  const rows = step.whole.stands.map(({ prop, side, height, at, load }): Cell[] => {
+  const numbers = standNumbers(step.whole.stands);
+  const inOrder = step.whole.stands.toSorted((a, b) => (numbers.get(a.prop.id) ?? 0) - (numbers.get(b.prop.id) ?? 0));
+  const rows = inOrder.map(({ prop, side, height, at, load }): Cell[] => {
     const index = first?.stands.findIndex((x) => Math.abs(x - at.x) < 1.5) ?? -1;
     // Each part alone on its own stands: then nothing is in the steel between them.
     const alone = step.loose.flatMap(({ stands }) => stands).find((each) => each.prop === prop && each.side === side);
     const shim = neutral?.shims[index];
     return [
+      String(numbers.get(prop.id)),
       PROP_FACTS[prop.kind].name,
       side,
       { mm: prop.x - datum },
@@ -97,17 +101,19 @@ function stepOn(sheet: Sheet, step: PropStep, job: Job): void {
   if (rows.length > 0)
     sheet.table(
       [
-        { title: 'what', share: 2.2 },
-        { title: 'side', share: 1 },
+        { title: '', share: 0.5 },
+        { title: 'what', share: 1.8 },
+        { title: 'side', share: 0.9 },
         { title: 'from datum', share: 1.5, right: true },
         { title: 'floor to steel', share: 1.6, right: true },
         { title: 'before the cut', share: 1.6, right: true },
         { title: 'must carry', share: 1.5, right: true },
-        { title: 'shim', share: 1.1, right: true },
+        { title: 'shim', share: 1.8, right: true },
         { title: 'weighed', share: 1.5, right: true },
       ],
       rows,
-      [3],
+      [0, 4],
+      8,
     );
   else sheet.note('No stands are placed for this cut.');
   const ties = job.plan.propping.props.filter(
