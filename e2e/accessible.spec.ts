@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { faults, faultsByDayAndNight } from './axe.ts';
+import { faults, faultsByDayAndNight, faultsOfContrast } from './axe.ts';
 import { newFlagship, newJob, openBench, openDemoShop, openDrawer, signIn } from './steps.ts';
 
 test('the pages before a job have no accessibility faults that axe can find', async ({ page }) => {
@@ -11,6 +11,23 @@ test('the pages before a job have no accessibility faults that axe can find', as
   await page.getByRole('button', { name: 'New job' }).click();
   await expect(page.getByRole('dialog', { name: 'A new job' })).toBeVisible();
   expect(await faults(page)).toEqual([]);
+});
+
+test('nor has any page beside a job, by day or by night', async ({ page }) => {
+  const looked = async (path: string) => {
+    await page.goto(path);
+    const found = await faults(page);
+    await page.evaluate(() => localStorage.setItem('splay/theme', 'night'));
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+    const byNight = await faultsOfContrast(page);
+    await page.evaluate(() => localStorage.setItem('splay/theme', 'day'));
+    expect([path, ...found, ...byNight]).toEqual([path]);
+  };
+  for (const path of ['/sign-in', '/unavailable', '/trust', '/join/none', '/nowhere']) await looked(path);
+  await signIn(page);
+  const id = await newFlagship(page, 'Van on every page');
+  for (const path of ['/', '/quick', '/people', '/shop', `/print/${id}/marks`, '/offline']) await looked(path);
 });
 
 for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts'])

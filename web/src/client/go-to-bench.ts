@@ -1,9 +1,9 @@
 import type { JobStore } from './job-store.ts';
 
-/** Opens a bench, with its address. */
-export function goToBench(store: JobStore, bench: string): void {
+/** Opens a bench, with its address, and what slides over its tray where that is said. */
+export function goToBench(store: JobStore, bench: string, drawer: string | null = null): void {
   const { bench: now, id } = store.getState();
   if (bench === now) return store.setState({ thread: null });
   history.pushState(null, '', `/jobs/${id}/${bench}`);
-  store.setState({ bench, selected: null, measurement: null, look: null, drawer: null, thread: null });
+  store.setState({ bench, selected: null, measurement: null, look: null, drawer, thread: null });
 }

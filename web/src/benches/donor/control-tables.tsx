@@ -1,12 +1,4 @@
-import {
-  type ControlPoint,
-  type ControlPrediction,
-  datumStation,
-  endsOf,
-  inches,
-  proposedPoints,
-  usualMeasurements,
-} from '@splay/core';
+import { type ControlPoint, type ControlPrediction, datumStation, endsOf, inches, proposedPoints } from '@splay/core';
 import { Trash2 } from 'lucide-react';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
@@ -20,6 +12,7 @@ import { measuredAnew } from './measured-anew.ts';
 import { ProposePoints } from './propose-points.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from '../../ui/table-file.tsx';
+import { UsualMeasurements } from './usual-measurements.tsx';
 
 /** Control points in left/right pairs, and what is measured between them. */
 export function ControlTables({ job, store, result, set, setRows, disabled, selected, onSelect }: PartProps) {
@@ -82,25 +75,7 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
         disabled={disabled}
         onRemove={remove}
       />
-      <button
-        type="button"
-        className="button mt-2"
-        disabled={disabled || controlPoints.length < 2}
-        onClick={() =>
-          set('Chose the measurements', (frame) => {
-            const known = new Set(frame.controlMeasurements.map(({ id }) => id));
-            return {
-              ...frame,
-              controlMeasurements: [
-                ...frame.controlMeasurements,
-                ...usualMeasurements(frame.controlPoints).filter(({ id }) => !known.has(id)),
-              ],
-            };
-          })
-        }
-      >
-        Add the usual ones: widths, lengths, both diagonals, heights
-      </button>
+      <UsualMeasurements donor={job.donor} set={set} disabled={disabled} />
       <AddMeasurement
         points={controlPoints}
         disabled={disabled}

@@ -16,6 +16,17 @@ const heading = () => screen.getByRole('heading', { level: 2 }).textContent;
 const pressed = () =>
   within(screen.getByRole('group', { name: /^Figures of/ })).getByRole('button', { pressed: true }).textContent;
 
+describe('what the phone is sent here for', () => {
+  it('is at hand: control points, those that the plan asks for, and what is measured between them', () => {
+    const bare = { ...van, donor: { ...van.donor, controlPoints: [], controlMeasurements: [] } };
+    const { now } = openBench(parts, bare, { drawer: 'controls' }, 'hand');
+    press(/^Add the \d+ that the plan asks for/);
+    expect(now().donor.controlPoints.length).toBeGreaterThan(3);
+    press(/^Add the usual ones/);
+    expect(now().donor.controlMeasurements.length).toBeGreaterThan(now().donor.controlPoints.length);
+  });
+});
+
 describe('walking along the stations', () => {
   it('takes one figure after the other, and goes on to the next station', () => {
     const { now } = openBench(parts, van, {}, 'hand');

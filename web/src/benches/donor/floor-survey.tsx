@@ -8,6 +8,7 @@ import { ReadingAdvice } from '../../ui/reading-advice.tsx';
 import { SurveyWalk } from '../../ui/survey-walk.tsx';
 import { FloorFeature } from './floor-feature.tsx';
 import { ProposePoints } from './propose-points.tsx';
+import { UsualMeasurements } from './usual-measurements.tsx';
 import { type SurveyList, surveyLists, surveyStops, withOneMore } from './survey-stops.ts';
 
 /** What a picture taken on a walk is of; a station has no name of its own, and goes by where it is. */
@@ -21,8 +22,9 @@ const OF: Partial<Record<SurveyList, RefKind>> = {
 export function FloorSurvey({ store, job, result, canWrite, canRecord, records, onRecord, onLook }: BenchProps) {
   const { donor, display } = job;
   const lists = surveyLists(donor);
-  const [asked, setAsked] = useState<SurveyList>('stations');
-  const list = lists.some(([known]) => known === asked) ? asked : (lists[0]?.[0] ?? 'stations');
+  // Whoever was sent here for one of the lists begins at that one.
+  const [asked, setAsked] = useState<string>(() => store.getState().drawer ?? 'stations');
+  const list = lists.find(([known]) => known === asked)?.[0] ?? lists[0]?.[0] ?? 'stations';
   const next = measuringGuide(job).find(({ state }) => state === 'missing');
   const put = (label: string, frame: Frame): string => {
     const wrong = editProblems({ ...job, donor: frame }, '', job);
@@ -76,6 +78,9 @@ export function FloorSurvey({ store, job, result, canWrite, canRecord, records, 
                 disabled={!canWrite}
                 set={(label, next) => put(label, next(donor))}
               />
+            )}
+            {list === 'controls' && (
+              <UsualMeasurements donor={donor} disabled={!canWrite} set={(label, next) => put(label, next(donor))} />
             )}
             {canWrite && donor.rails.kind === 'mirrored' && list === 'stations' && (
               <button

@@ -6,6 +6,7 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { SheetFigure } from '../../ui/mark-sheet.tsx';
 import { Scribed } from './scribed.tsx';
 import { ReleaseNotice } from '../../ui/release-notice.tsx';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** The marks at the frame: one card a line, the figure large enough to read at arm's length. */
 export function FloorMarks(props: BenchProps) {
@@ -16,7 +17,11 @@ export function FloorMarks(props: BenchProps) {
   return (
     <div className="space-y-4 p-3">
       <ReleaseNotice sheet={sheet} />
-      {tables.length === 0 && <p className="text-pencil">Nothing to mark yet: the plan cuts nothing.</p>}
+      {tables.length === 0 && (
+        <BeginAt store={props.store} bench="cuts" go="Plan the cuts">
+          Nothing to mark yet: the plan cuts nothing.
+        </BeginAt>
+      )}
       {tables.length > 0 && <CautionList {...cautions} />}
       {tables.map((table) => (
         <section key={table.id}>

@@ -8,6 +8,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { ReleaseNotice } from '../../ui/release-notice.tsx';
 import { PrintSheet } from './print-sheet.tsx';
 import { linesByCut, mainFigure } from './cut-lines.ts';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** Whether the marks may be cut by, the lines one after the other, and the sheet for the wall. */
 export function MarksPanel(props: BenchProps) {
@@ -58,7 +59,9 @@ export function MarksPanel(props: BenchProps) {
           </ul>
         </section>
       ) : (
-        <p className="text-pencil">Nothing to mark yet: the plan cuts nothing.</p>
+        <BeginAt store={props.store} bench="cuts" go="Plan the cuts">
+          Nothing to mark yet: the plan cuts nothing.
+        </BeginAt>
       )}
       <CautionList {...cautions} />
     </div>

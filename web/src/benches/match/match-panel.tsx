@@ -11,6 +11,7 @@ import { Verdict } from '../../ui/verdict.tsx';
 import { WhatFollows, WidthAsked } from './asked.tsx';
 import { PlaceFields } from './place-fields.tsx';
 import { seatAtHand } from './seat-at-hand.ts';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** What the body at hand asks for, ways to give it, and where it sits: by rule or by hand. */
 export function MatchPanel(bench: BenchProps) {
@@ -18,12 +19,9 @@ export function MatchPanel(bench: BenchProps) {
   const seat = seatAtHand(result, bench);
   if (!seat)
     return (
-      <>
-        <p className="text-pencil">There is no body yet: measure what goes on, and it is laid over the frame here.</p>
-        <button type="button" className="button mt-2" onClick={() => goToBench(store, 'body')}>
-          Measure a body
-        </button>
-      </>
+      <BeginAt store={store} bench="body" go="Measure a body">
+        There is no body yet: measure what goes on, and it is laid over the frame here.
+      </BeginAt>
     );
   return (
     <>

@@ -1,7 +1,6 @@
 import { type Mounting, type MountingOutcome, MOUNT_CODES, quantityText, ruleValue, weldsOffMiddle } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { goToBench } from '../../client/go-to-bench.ts';
 import { ConflictList } from '../../ui/conflict-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
@@ -12,6 +11,7 @@ import { acrossFrom, inOrder, leaveToRule, make, mountAtHand, stateOf } from './
 import { BracketFields } from './bracket-fields.tsx';
 import { MountPicture } from '../../board/mount-picture.tsx';
 import { StackFields } from './stack-fields.tsx';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** The mounts of all bodies, and how the one at hand is made: its picture, its stack, its bracket, and what that is worth. */
 export function MountsPanel(bench: BenchProps) {
@@ -19,14 +19,9 @@ export function MountsPanel(bench: BenchProps) {
   const outcome = mountAtHand(result, bench);
   if (!outcome)
     return (
-      <>
-        <p className="text-pencil">
-          There are no mounts yet: measure those of the body, and how each is made is decided here.
-        </p>
-        <button type="button" className="button mt-2" onClick={() => goToBench(store, 'body')}>
-          Measure the body’s mounts
-        </button>
-      </>
+      <BeginAt store={store} bench="body" go="Measure the body’s mounts">
+        There are no mounts yet: measure those of the body, and how each is made is decided here.
+      </BeginAt>
     );
   const most = ruleValue(job.rules, 'mount/ratio');
   const open = result.mountings.filter(({ decided, problems }) => !decided && problems.length === 0);

@@ -1,7 +1,6 @@
 import { datumStation, dotted, edgeText, type Prop, PROP_FACTS, type PropStep, withNeutralStands } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { freshId } from '../../client/fresh-id.ts';
-import { goToBench } from '../../client/go-to-bench.ts';
 import { useJobState } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
@@ -12,6 +11,7 @@ import { Quantity } from '../../ui/quantity.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { type AtHand, hold, lookAt, useAtHand } from './at-hand.ts';
 import { PropFields } from './prop-fields.tsx';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** The sheet of the stands as a PDF; its moments are of the clock here. */
 const sheetAddress = (job: string, paper: 'a4' | 'letter'): string =>
@@ -26,14 +26,9 @@ export function PropsPanel(bench: BenchProps) {
   const { step, steps } = hand;
   if (!step)
     return (
-      <>
-        <p className="text-pencil">
-          Nothing is cut through yet: plan the cuts, and what holds each part is decided here.
-        </p>
-        <button type="button" className="button mt-2" onClick={() => goToBench(store, 'cuts')}>
-          Plan the cuts
-        </button>
-      </>
+      <BeginAt store={store} bench="cuts" go="Plan the cuts">
+        Nothing is cut through yet: plan the cuts, and what holds each part is decided here.
+      </BeginAt>
     );
   const { level } = job.plan.propping;
   // A thing that is off at several cuts is one thing.

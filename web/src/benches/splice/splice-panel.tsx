@@ -16,6 +16,7 @@ import { PlateFields } from './plate-fields.tsx';
 import { SleeveFields } from './sleeve-fields.tsx';
 import { NotDecided, Stronger } from './stronger.tsx';
 import { WeldFields } from './weld-fields.tsx';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** Whether the steel and the shop's school of practice let a joint be welded there. */
 const mayWeld = ({ donor: { material }, rules }: Job, { features }: PlanResult, builtX: number): boolean =>
@@ -32,9 +33,9 @@ export function SplicePanel(props: BenchProps) {
   if (!hand)
     return (
       <>
-        <p className="text-pencil">
-          There is no joint yet: put a cut in the plan on the bench Cuts, and what it joins is made here.
-        </p>
+        <BeginAt store={store} bench="cuts" go="Plan the cuts">
+          There is no joint yet: put a cut in the plan, and what it joins is made here.
+        </BeginAt>
         <FittingFields {...{ store, job, result }} disabled={!canWrite} />
       </>
     );

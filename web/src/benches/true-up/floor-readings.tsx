@@ -37,6 +37,7 @@ import { PracticeDrawer } from './practice.tsx';
 import { RefusedRecords } from './reading-notices.tsx';
 import { ShapeTable } from './shape.tsx';
 import { cautionStepOf, levelApart, LOOKS, readingProblemOf } from './taking.ts';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /**
  * Index of the measurement to take next: of those without a reading the one that tells most, else one whose reading is not
@@ -103,7 +104,11 @@ export function FloorReadings(props: BenchProps) {
   }, [control, onShowMeasurement]);
   if (!control)
     return (
-      <p className="p-4 text-pencil">No control measurements yet: choose them on the Donor bench, under Control.</p>
+      <div className="p-4">
+        <BeginAt store={store} bench="donor" drawer="controls" go="Choose control points">
+          No control measurements yet. Punch control points on both rails, and choose what is taped between them.
+        </BeginAt>
+      </div>
     );
 
   const count = stageCount(job, result, readings, stage);

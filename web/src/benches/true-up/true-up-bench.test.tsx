@@ -102,7 +102,10 @@ describe('what the tape says', () => {
 
   it('says where to begin when nothing is to be measured', () => {
     openBench(parts, { ...job, donor: { ...job.donor, controlMeasurements: [] } });
-    expect(within(screen.getByRole('complementary')).getByText(/No control measurements yet/)).toBeTruthy();
+    const panel = within(screen.getByRole('complementary'));
+    expect(panel.getByText(/No control measurements yet/)).toBeTruthy();
+    fireEvent.click(panel.getByRole('button', { name: 'Choose control points' }));
+    expect(location.pathname).toMatch(/\/donor$/);
   });
 });
 

@@ -15,6 +15,7 @@ import { RefusedRecords } from './reading-notices.tsx';
 import { ShapeNotice } from './shape.tsx';
 import { StageChoice, useStage } from './stage-choice.tsx';
 import { cautionStepOf, levelApart, LOOKS } from './taking.ts';
+import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** One measurement: what it should read, what it does, and whether that is right. */
 export function TrueUpPanel(props: BenchProps) {
@@ -26,10 +27,9 @@ export function TrueUpPanel(props: BenchProps) {
   const line = lineAtHand(lines, selected);
   if (!line)
     return (
-      <p className="text-pencil">
-        No control measurements yet. Punch control points on both rails and choose what is taped between them, on the
-        Donor bench under Control.
-      </p>
+      <BeginAt store={store} bench="donor" drawer="controls" go="Choose control points">
+        No control measurements yet. Punch control points on both rails, and choose what is taped between them.
+      </BeginAt>
     );
   const { control, reading, judged, target } = line;
   const at = lines.indexOf(line);
