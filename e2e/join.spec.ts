@@ -41,9 +41,9 @@ test('the loose half is pushed by hand, every reading answers, and the moves say
   await expect(next).toContainText('Pull the loose half 1/8 in forward');
   const half = page.getByRole('button', { name: /The loose half: drag it/ });
   const box = (await half.boundingBox())!;
-  await page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.62);
+  await page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.8);
   await page.mouse.down();
-  await page.mouse.move(box.x + box.width * 0.5 - 13, box.y + box.height * 0.62, { steps: 6 });
+  await page.mouse.move(box.x + box.width * 0.5 - 13, box.y + box.height * 0.8, { steps: 6 });
   await page.mouse.up();
   const pushed = page.getByRole('region', { name: 'Pushed' });
   await expect(pushed).toContainText(/Pull the loose half \d+\/\d+ in forward/);

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { ledger, newFlagship, openBench, openDrawer, saved, signIn } from './steps.ts';
+import { ledger, newFlagship, openBench, openDemoShop, openDrawer, saved, signIn } from './steps.ts';
 
 const type = async (on: Page, text: string) => {
   const length = on.getByRole('textbox', { name: 'How much' });
@@ -22,7 +22,7 @@ test('a plan saved in one window stands in the other at once, and says what chan
   await savedAs(page, 2);
   await expect(sheet.getByRole('status')).toContainText('Out of date: owner saved revision 2, and this sheet is of 1.');
   // Figures, letters and sheet on the other page are the new ones, and the page says so.
-  await expect(ledger(other, 'Wheelbase').or(other.getByText('A·B 14 3/4 → 12'))).toBeVisible();
+  await expect(ledger(other, 'Wheelbase').or(other.getByText('A·B 14 3/4 → 12')).first()).toBeVisible();
   const news = other.getByRole('status').filter({ hasText: 'A·B 14 3/4 → 12' });
   await expect(news).toContainText(/by .*, just now/);
   await savedAs(other, 2);
@@ -154,7 +154,7 @@ test('readings and changes made offline outlive a closed window', async ({ page,
 });
 
 test('a reviewer sees everything and can change nothing', async ({ page }) => {
-  await signIn(page);
+  await openDemoShop(page);
   const id = await newFlagship(page, 'Reviewed van');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.getByRole('button', { name: 'reviewer' }).click();

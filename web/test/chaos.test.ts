@@ -7,6 +7,7 @@ import { served, type Served } from './attack/served.ts';
 import { ownCluster } from './own-cluster.ts';
 import { flagshipText, newShop } from './shops.ts';
 import { signInAt } from './sign-in.ts';
+import { until } from './until.ts';
 
 /** `npm run chaos` kills more often. */
 const KILLS = Number(process.env.SPLAY_KILLS ?? 5);
@@ -70,8 +71,13 @@ it(
     };
     const writing = [saver('A'), saver('B'), recorder()];
     for (let kill = 0; kill < KILLS; kill += 1) {
-      // Long enough for a thread to be warm, at another moment each time.
-      await wait(900 + ((kill * 173) % 600));
+      // Something was taken since the last kill, however busy the machine is; then at another moment each time.
+      const [saved, recorded] = [saves.size, records.size];
+      await until(() => {
+        expect(saves.size).toBeGreaterThan(saved);
+        expect(records.size).toBeGreaterThan(recorded);
+      });
+      await wait((kill * 173) % 600);
       if (kill % 2 === 0) {
         process.kill(server.pid, 'SIGKILL');
         server = await served();

@@ -110,7 +110,8 @@ for (const server of servers) {
   // A request that comes in drips holds a connection, and nothing else, for so long.
   server.headersTimeout = 15_000;
   server.requestTimeout = 60_000;
-  server.keepAliveTimeout = 10_000;
+  // Longer than whoever sends now and then leaves between: a connection that ends just as it is used loses a request.
+  server.keepAliveTimeout = 75_000;
 }
 
 if (env.metricsPort !== null) serveMetrics(host, env.metricsPort);

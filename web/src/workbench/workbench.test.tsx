@@ -30,6 +30,8 @@ vi.mock('./benches.ts', async (importOriginal) => {
   return real;
 });
 vi.mock('../client/live.ts', () => ({ hearJob: () => () => undefined }));
+// Loads the solid kernel in its own time, which may be after the last test.
+vi.mock('../client/run-solid-check.ts', () => ({ runSolidCheck: () => () => undefined }));
 vi.mock('../client/save-loop.ts', () => ({
   startSaving: () => () => undefined,
 }));

@@ -54,9 +54,9 @@ export function MarksTray(props: PictureProps) {
             <text x={10} y={top - 9} className="label" fontSize={12} fill="var(--color-pencil)">
               {side} rail
             </text>
-            {bandName(6, top + fold / 2, 'top flange')}
+            {bandName(6, top + fold / 2, 'top')}
             {bandName(6, top + fold + web / 2, 'web')}
-            {bandName(6, top + fold + web + fold / 2, 'bottom flange')}
+            {bandName(6, top + fold + web + fold / 2, 'bottom')}
             <path
               d={`M${end(datum)} ${top}V${top + 2 * fold + web}`}
               stroke="var(--color-graphite)"

@@ -18,6 +18,7 @@ import {
 import { type SheetFacts, sheetFacts } from '../../shared/sheet-facts.ts';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
+import { PT } from './draw-drawing.ts';
 import { type Cell, DRAWING_WIDTH, type Paper, Sheet } from './sheet.ts';
 
 /** How the frame of a job's saved revision is held at every cut, as a PDF to lay beside the frame. */
@@ -56,8 +57,11 @@ export async function propsPdf(head: JobHead, paper: Paper, facts: SheetFacts = 
 function stepOn(sheet: Sheet, step: PropStep, job: Job): void {
   const datum = datumStation(job.donor);
   const { unit } = job.display;
+  const drawing = step.whole.stands.length > 0 ? standDrawing(step, job, DRAWING_WIDTH) : null;
+  // A cut's name stays with its drawing and the head of its table.
+  sheet.keep(110 + (drawing?.height ?? 0) * PT);
   sheet.heading(step.letters.length > 0 ? `Cut ${dotted(step.letters)}: ${step.name.toLowerCase()}` : step.name);
-  if (step.whole.stands.length > 0) sheet.drawings([standDrawing(step, job, DRAWING_WIDTH)], false);
+  if (drawing) sheet.drawings([drawing], false);
   for (const cut of step.cuts) {
     const { advice, kerf, name } = cut;
     const closes =

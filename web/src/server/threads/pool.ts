@@ -7,8 +7,6 @@ import { Fair } from './fair.ts';
 import type { TaskName, Tasks } from './tasks.ts';
 import type { Answered, Asked } from './worker.ts';
 
-/** The longest that a task may take, ms. */
-const LONGEST = 20_000;
 /** The most memory that a thread may take, MB: what it is sent may be twice 16 MB, with the pictures in it once more. */
 const MEMORY = 128;
 const THREADS = Math.max(2, Math.min(4, availableParallelism()));
@@ -33,6 +31,9 @@ const built = here.includes('/dist/server/');
 const filename = built
   ? here.replace(/(\/dist\/server\/).*$/, '$1worker.mjs')
   : fileURLToPath(new URL('./worker.ts', import.meta.url));
+
+/** The longest that a task may take, ms; sources are read and translated first, which takes a busy machine long. */
+const LONGEST = built ? 20_000 : 240_000;
 
 let pool: Piscina<Asked, Answered> | undefined;
 
