@@ -40,7 +40,7 @@ it('pulls the thread of a figure, and opens the hold point', () => {
   show(van.job, van.records);
   fireEvent.click(screen.getByRole('button', { name: /^Wheelbase/ }));
   expect(onThread).toHaveBeenLastCalledWith('wheelbase');
-  fireEvent.click(screen.getByRole('button', { name: /^Next gate/ }));
+  fireEvent.click(screen.getByRole('button', { name: /^Next hold point/ }));
   expect(onGate).toHaveBeenLastCalledWith('before-welding-out');
 });
 
@@ -64,7 +64,7 @@ it('says on the gate what stops a plan', () => {
   const stops = evaluateJob(stopped, []).conflicts.filter(({ severity }) => severity === 'stop').length;
   show(stopped, []);
   expect(stops).toBeGreaterThan(0);
-  expect(tile('Next gate')).toMatch(/things? stops? this plan/);
+  expect(tile('Next hold point')).toMatch(/things? stops? this plan/);
 });
 
 it('has five figures for each bench', () => {

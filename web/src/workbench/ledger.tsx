@@ -74,7 +74,7 @@ export const Ledger = memo(function Ledger({
           );
         })}
         <Figure
-          name="Next gate"
+          name="Next hold point"
           tone={next ? 'bg-oxide-deep' : 'bg-passed-deep'}
           onClick={() => next && onGate(next.gate.id)}
         >

@@ -255,5 +255,6 @@ it('end plates and gussets are added to ends and joints, and taken off', () => {
 
 it('without a joint says where to make one', () => {
   openBench(parts, { ...van, plan: { ...van.plan, operations: [], splices: [], accepted: [] } });
-  expect(screen.getByText(/put a cut in the plan on the bench Cuts/)).toBeTruthy();
+  expect(screen.getByText(/put a cut in the plan, and what it joins is made here/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Plan the cuts' })).toBeTruthy();
 });
