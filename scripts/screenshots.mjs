@@ -202,7 +202,7 @@ try {
     ],
   ];
   const pictures = [];
-  await page.setViewportSize({ width: 1100, height: 720 });
+  await page.setViewportSize({ width: 1024, height: 768 });
   for (const [name, operation, operations] of cases) {
     const { job } = flagship;
     const plan = { ...job.plan, operations, splices: [], accepted: [], propping: { ...job.plan.propping, props: [] } };
@@ -217,7 +217,7 @@ try {
   await open(tour, 'cuts');
   pictures.push(await still());
   await page.setViewportSize({ width: 1280, height: 800 });
-  await side('cuts-in-hard-places', pictures, 1100 * pictures.length);
+  await side('cuts-in-hard-places', pictures, 1024 * pictures.length);
 
   await open(van, 'splice');
   await shot('splice');
