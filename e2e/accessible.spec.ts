@@ -13,7 +13,7 @@ test('the pages before a job have no accessibility faults that axe can find', as
   expect(await faults(page)).toEqual([]);
 });
 
-test('nor has any page beside a job, by day or by night', async ({ page }) => {
+test('the shop, people and quick start pages have no such faults either, in both themes', async ({ page }) => {
   const looked = async (path: string) => {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();

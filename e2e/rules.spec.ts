@@ -36,7 +36,7 @@ test('the shop changes a rule, the verdict follows, and the rule can be set back
   await rules.getByRole('combobox', { name: 'Starting rule set' }).selectOption('bolt-ahead-weld-behind');
   await expect(
     rules
-      .getByRole('group', { name: 'Welding ahead of the rearmost suspension hanger' })
+      .getByRole('group', { name: 'Welding ahead of the last suspension hanger' })
       .getByRole('button', { name: 'not', exact: true }),
   ).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('Escape');

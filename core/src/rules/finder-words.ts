@@ -9,13 +9,13 @@ export const FINDER_WORDS: Readonly<Record<keyof typeof FINDER_RULES, RuleWords>
     source: SHOP_PRACTICE,
   },
   'finder/bracket': {
-    title: 'A mount or bracket re-drilled or made anew takes',
+    title: 'A mount or bracket re-drilled or remade takes',
     reason: 'Drilled or cut off, cleaned, set out from the datum, fastened and checked.',
     source: SHOP_PRACTICE,
   },
   'finder/crossmember': {
     title: 'A crossmember that is lost or no longer fits takes',
-    reason: 'Taken out, moved or made anew, and fitted between the rails.',
+    reason: 'Taken out, moved or remade, and fitted between the rails.',
     source: SHOP_PRACTICE,
   },
   'finder/member': {
@@ -50,7 +50,7 @@ export const FINDER_WORDS: Readonly<Record<keyof typeof FINDER_RULES, RuleWords>
   },
   'finder/line': {
     title: 'A line, hose or cable of another length takes',
-    reason: 'Routed, joined or made anew, and tested.',
+    reason: 'Routed, joined or replaced, and tested.',
     source: SHOP_PRACTICE,
   },
   'finder/shaft': {
@@ -91,7 +91,7 @@ export const FINDER_WORDS: Readonly<Record<keyof typeof FINDER_RULES, RuleWords>
   },
   'finder/suspension': {
     title: 'A suspension that is cut apart takes',
-    reason: 'Every bracket, link and spring measured anew, moved, and its geometry proven.',
+    reason: 'Every bracket, link and spring measured again, moved, and its geometry proven.',
     source: SHOP_PRACTICE,
   },
   'finder/other': {

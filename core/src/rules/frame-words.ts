@@ -192,7 +192,7 @@ export const FRAME_WORDS: Readonly<Record<keyof typeof FRAME_RULES, RuleWords>> 
     source: 'measure a trial cut with your own blade',
   },
   'weld/ahead-of-hanger': {
-    title: 'Welding ahead of the rearmost suspension hanger',
+    title: 'Welding ahead of the last suspension hanger',
     reason: 'Allowed: with a designed splice. Not: cut and weld only behind the last hanger, bolt ahead of it.',
     source: 'two schools of practice; heat-treated rails allow only 0',
   },

@@ -10,13 +10,13 @@ export const MOUNT_WORDS: Readonly<Record<keyof typeof MOUNT_RULES, RuleWords>> 
   },
   'mount/yield': {
     title: 'Yield of bracket steel',
-    reason: 'Mild plate and tube, 36 ksi: what a bracket of unknown steel is reckoned with.',
+    reason: 'Mild plate and tube, 36 ksi: assumed for a bracket of unknown steel.',
     source: 'assumed; the mill’s paper of your own plate rules',
   },
   'mount/ratio': {
     title: 'A bracket is stressed, of what is allowed, up to',
     reason:
-      'The dynamic factor is in the load; less than the whole leaves room for what nobody reckoned, as sideways loads.',
+      'The dynamic factor is in the load; less than the whole leaves room for what is not calculated, such as sideways loads.',
     source: SHOP_PRACTICE,
   },
   'mount/width': {

@@ -20,7 +20,7 @@ export const PROP_WORDS: Readonly<Record<keyof typeof PROP_RULES, RuleWords>> = 
   },
   'props/drop': {
     title: 'A freed end springs by',
-    reason: 'More than a fit-up takes: past this the stands are set anew before the cut.',
+    reason: 'More than a fit-up takes: past this the stands are set again before the cut.',
     source: SHOP_PRACTICE,
   },
   'props/pinch': {

@@ -84,7 +84,8 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
   },
   'splice/square-ends': {
     title: 'Plates with square ends',
-    reason: 'A weld straight across the rail is where cracks begin: taper, hexagon or diamond. Allowed: only reckoned.',
+    reason:
+      'A weld straight across the rail is where cracks begin: taper, hexagon or diamond. Allowed: only calculated.',
     source: 'two schools of practice',
   },
   'splice/plate-thick': {
@@ -190,7 +191,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
   'fatigue/range': {
     title: 'Stress range to compare by',
     reason: 'In the flange, from the lightest to the heaviest moment of the day. Type what you know better.',
-    source: 'typed, until the strength of the whole frame is reckoned',
+    source: 'typed, until the strength of the whole frame is calculated',
   },
   'fatigue/butt-flush': {
     title: 'Butt weld ground flush',
@@ -233,7 +234,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
     source: DETAIL_CLASSES,
   },
   'work/weld': {
-    title: 'A metre of weld',
+    title: 'A meter of weld',
     reason: 'Set up, weld in stitches, let cool, dress.',
     source: SHOP_PRACTICE,
   },

@@ -1,6 +1,6 @@
 import type { JobStore } from './job-store.ts';
 
-/** Opens a bench, with its address, and what slides over its tray where that is said. */
+/** Opens a bench at its address, with one of its drawers open if given. */
 export function goToBench(store: JobStore, bench: string, drawer: string | null = null): void {
   const { bench: now, id } = store.getState();
   if (bench === now) return store.setState({ thread: null });

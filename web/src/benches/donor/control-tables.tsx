@@ -8,7 +8,7 @@ import { PanelHeading } from '../../ui/panel.tsx';
 import { type Column, lengthColumn, originColumn, textColumn } from '../../ui/table-columns.ts';
 import { AddMeasurement } from './add-measurement.tsx';
 import type { PartProps } from './donor-part.tsx';
-import { measuredAnew } from './measured-anew.ts';
+import { markMeasured } from './mark-measured.ts';
 import { ProposePoints } from './propose-points.tsx';
 import { freshId } from '../../client/fresh-id.ts';
 import { TableFile } from '../../ui/table-file.tsx';
@@ -56,7 +56,7 @@ export function ControlTables({ job, store, result, set, setRows, disabled, sele
             const left = new Set(rows.map((row) => row.id));
             return {
               ...frame,
-              controlPoints: measuredAnew(rows, frame.controlPoints, ['x', 'inboard', 'down']),
+              controlPoints: markMeasured(rows, frame.controlPoints, ['x', 'inboard', 'down']),
               controlMeasurements: frame.controlMeasurements.filter((measurement) =>
                 endsOf(measurement).every(({ point }) => left.has(point)),
               ),

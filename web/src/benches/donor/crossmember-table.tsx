@@ -3,7 +3,7 @@ import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, textColumn, words } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
-import { measuredAnew } from './measured-anew.ts';
+import { markMeasured } from './mark-measured.ts';
 import { MemberTables } from './member-tables.tsx';
 
 /** What ties the two rails together: a cut must clear these. */
@@ -42,7 +42,7 @@ export function CrossmemberTable(part: PartProps) {
         onChange={(rows) =>
           setRows('Edited crossmembers', 'crossmembers', (frame) => ({
             ...frame,
-            crossmembers: measuredAnew(rows, frame.crossmembers, ['x', 'length', 'depth', 'below']),
+            crossmembers: markMeasured(rows, frame.crossmembers, ['x', 'length', 'depth', 'below']),
           }))
         }
       />

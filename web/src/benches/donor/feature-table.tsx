@@ -13,7 +13,7 @@ import {
 import type { PartProps } from './donor-part.tsx';
 import { ATTACHMENTS, FACES, MOVABLE } from './feature-choices.ts';
 import { freshId } from '../../client/fresh-id.ts';
-import { measuredAnew } from './measured-anew.ts';
+import { markMeasured } from './mark-measured.ts';
 import { TableFile } from '../../ui/table-file.tsx';
 import { UnitTable } from './unit-table.tsx';
 
@@ -81,7 +81,7 @@ export function FeatureTable(part: PartProps) {
             onChange={(rows) =>
               setRows('Edited features', 'features', (frame) => ({
                 ...frame,
-                features: measuredAnew(rows, frame.features, ['x', 'down', 'inboard', 'side', 'diameter']).map((row) =>
+                features: markMeasured(rows, frame.features, ['x', 'down', 'inboard', 'side', 'diameter']).map((row) =>
                   frame.features.find(({ id }) => id === row.id)?.kind === row.kind ? row : asUsual(row),
                 ),
               }))

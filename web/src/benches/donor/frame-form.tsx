@@ -15,7 +15,7 @@ import {
 import { TextField } from '../../ui/text-field.tsx';
 import { carrierChoices, carrierColumn } from './carrier-choices.ts';
 import type { PartProps } from './donor-part.tsx';
-import { measuredAnew } from './measured-anew.ts';
+import { markMeasured } from './mark-measured.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { MaterialChoice, MaterialFigures } from './material-form.tsx';
 import { SectionForms } from './section-forms.tsx';
@@ -135,7 +135,7 @@ export function FrameForm(part: PartProps) {
         onChange={(rows) =>
           setRows('Edited axles', 'axles', (frame) => ({
             ...frame,
-            axles: measuredAnew(rows, frame.axles, ['x', 'z', 'tyreRadius', 'track']),
+            axles: markMeasured(rows, frame.axles, ['x', 'z', 'tyreRadius', 'track']),
           }))
         }
       />

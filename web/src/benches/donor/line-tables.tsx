@@ -22,7 +22,7 @@ import {
 import { axleChoices, carrierChoices, carrierColumn } from './carrier-choices.ts';
 import type { PartProps } from './donor-part.tsx';
 import { freshId } from '../../client/fresh-id.ts';
-import { measuredAnew } from './measured-anew.ts';
+import { markMeasured } from './mark-measured.ts';
 
 const DEGREES = { factor: 180 / Math.PI, optional: true } as const;
 
@@ -89,7 +89,7 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
         onChange={(rows) =>
           setRows('Edited lines', 'lines', (frame) => ({
             ...frame,
-            lines: measuredAnew(rows, frame.lines, ['from', 'to', 'slack']),
+            lines: markMeasured(rows, frame.lines, ['from', 'to', 'slack']),
           }))
         }
       />
@@ -120,7 +120,7 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
         onChange={(rows) =>
           setRows('Edited points', 'points', (frame) => ({
             ...frame,
-            points: measuredAnew(rows, frame.points, ['x', 'y', 'z']),
+            points: markMeasured(rows, frame.points, ['x', 'y', 'z']),
           }))
         }
       />
@@ -152,7 +152,7 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
         onChange={(rows) =>
           setRows('Edited what takes up room', 'rooms', (frame) => ({
             ...frame,
-            rooms: measuredAnew(rows, frame.rooms, ['front', 'rear', 'left', 'right', 'low', 'high']),
+            rooms: markMeasured(rows, frame.rooms, ['front', 'rear', 'left', 'right', 'low', 'high']),
           }))
         }
       />

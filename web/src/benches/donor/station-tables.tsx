@@ -2,7 +2,7 @@ import { datumStation, inches, railOf, type Side, SIDES, type Station } from '@s
 import { EditTable } from '../../ui/edit-table.tsx';
 import { choiceColumn, type Column, lengthColumn, originColumn } from '../../ui/table-columns.ts';
 import type { PartProps } from './donor-part.tsx';
-import { measuredAnew } from './measured-anew.ts';
+import { markMeasured } from './mark-measured.ts';
 import { TableFile } from '../../ui/table-file.tsx';
 
 /** Where the rails run: half-width, height and section at each measured station. */
@@ -37,7 +37,7 @@ export function StationTables({ job, store, set, setRows, disabled }: PartProps)
       onChange={(rows) =>
         setRows('Edited stations', `rails.${key}`, (frame) => {
           const before = railOf(frame.rails, key === 'stations' ? 'left' : key);
-          const stations = rows.length === before.length ? measuredAnew(rows, before, ['x', 'halfWidth', 'top']) : rows;
+          const stations = rows.length === before.length ? markMeasured(rows, before, ['x', 'halfWidth', 'top']) : rows;
           return {
             ...frame,
             rails:

@@ -8,7 +8,7 @@ interface Told {
  * Rows of a table in which a figure that was assumed, and is typed now, counts as measured. `keys` are the figures that
  * an origin speaks of.
  */
-export function measuredAnew<Row extends Told>(
+export function markMeasured<Row extends Told>(
   rows: readonly Row[],
   before: readonly Row[],
   keys: readonly (keyof Row)[],
