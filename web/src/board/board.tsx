@@ -5,6 +5,7 @@ import type { BenchProps } from '../client/bench-props.ts';
 import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
 import { later, PlaceOfLater } from '../client/later.tsx';
 import type { PictureProps } from '../client/picture-props.ts';
+import { Clips } from './clips.tsx';
 import { FeatureLayer } from './feature-layer.tsx';
 import { crossmembersOf } from './crossmember-marks.tsx';
 import { Ground, wheelsOf } from './ground.tsx';
@@ -12,7 +13,6 @@ import { MeasurementLine } from './measurement-line.tsx';
 import { MemberLines } from './member-lines.tsx';
 import { RoomBoxes } from './room-boxes.tsx';
 import { Sheet } from './sheet.tsx';
-import { still } from '../ui/still.ts';
 import { SplitBar, useSplit } from './split-bar.tsx';
 import { SteelStrips } from './steel-strips.tsx';
 import { planNote, acrossPx, mostScale, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
@@ -282,28 +282,6 @@ export function Board({
     </div>
   );
 }
-
-interface ClipsProps {
-  readonly width: number;
-  /** Heights of both strips, and where the lower one begins, px. */
-  readonly side: number;
-  readonly planTop: number;
-  readonly plan: number;
-}
-
-/** What keeps the drawing of each strip in it. */
-const Clips = still(function Clips({ width, side, planTop, plan }: ClipsProps) {
-  return (
-    <>
-      <clipPath id="clip-side">
-        <rect x={0} y={0} width={width} height={side} />
-      </clipPath>
-      <clipPath id="clip-plan">
-        <rect x={0} y={planTop} width={width} height={plan} />
-      </clipPath>
-    </>
-  );
-});
 
 /** Points at a place on the tape. */
 function LookedAt({ x, y }: { readonly x: number; readonly y: number }) {

@@ -1,8 +1,9 @@
 import { formatLength, type LengthFormat, type SheetDrawing } from '@splay/core';
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
+import { PDFDocument, type PDFPage, rgb } from '@cantoo/pdf-lib';
 import { create as qrCode } from 'qrcode';
 import { drawDrawing, PT } from './draw-drawing.ts';
 import { embedFonts, type Fonts } from './faces.ts';
+import { wrap } from './wrap.ts';
 
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 export type Paper = keyof typeof PAPERS;
@@ -320,25 +321,4 @@ export class Sheet {
     });
     return new Uint8Array(await this.document.save());
   }
-}
-
-/** Kept free at the end of a line: letters over a gap between words stand a little nearer than words alone are wide. */
-const SPARE = 0.5;
-
-/** A text in lines. Words are measured, each once and for all sheets: a growing line would be laid out again with every word. */
-function wrap(text: string, font: PDFFont, size: number, width: number): string[] {
-  const gap = font.widthOfTextAtSize(' ', size);
-  const lines: string[] = [];
-  let filled = 0;
-  for (const word of text.split(' ')) {
-    const wide = font.widthOfTextAtSize(word, size);
-    if (lines.length > 0 && filled + gap + wide <= width - SPARE) {
-      lines[lines.length - 1] += ` ${word}`;
-      filled += gap + wide;
-    } else {
-      lines.push(word);
-      filled = wide;
-    }
-  }
-  return lines;
 }
