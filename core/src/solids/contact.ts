@@ -28,7 +28,7 @@ export function contactShare(workshop: Workshop, plate: FrameSolid, rails: reado
   const sign = plate.side === 'left' ? -1 : 1;
   const pushed = workshop.own(plate.solid.translate([0, sign * outward * PUSH, up * PUSH]));
   const touched = rails
-    .filter(({ side }) => side === plate.side)
+    .filter(({ side, solid }) => side === plate.side && workshop.boxesMeet(pushed, solid))
     .reduce((sum, { solid }) => sum + workshop.own(pushed.intersect(solid)).volume(), 0);
   return touched / PUSH / (plate.foot ?? faceOf(plate.solid, outward === 0 ? 2 : 1));
 }
@@ -74,7 +74,12 @@ const NEAR = 2;
 export function unsupported(workshop: Workshop, all: readonly FrameSolid[]): SolidFinding[] {
   const rails = all.filter(({ kind }) => kind === 'rail');
   const held = (solid: Manifold, side: Side): boolean =>
-    rails.some((rail) => rail.side === side && !workshop.own(rail.solid.intersect(solid)).isEmpty());
+    rails.some(
+      (rail) =>
+        rail.side === side &&
+        workshop.boxesMeet(rail.solid, solid) &&
+        !workshop.own(rail.solid.intersect(solid)).isEmpty(),
+    );
   return all
     .filter(({ kind }) => kind === 'crossmember')
     .flatMap((one): SolidFinding[] => {

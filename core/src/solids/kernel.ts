@@ -1,4 +1,4 @@
-import type { CrossSection, Manifold, ManifoldToplevel, Mat4, Vec3 as Triple } from 'manifold-3d';
+import type { Box, CrossSection, Manifold, ManifoldToplevel, Mat4, Vec3 as Triple } from 'manifold-3d';
 
 /** The mesh boolean kernel: WebAssembly, loaded only where solids are asked for. */
 export type Kernel = ManifoldToplevel;
@@ -27,6 +27,7 @@ export const CIRCLE = 80;
 export class Workshop {
   readonly kernel: Kernel;
   readonly #made: { delete(): void }[] = [];
+  readonly #boxes = new Map<Manifold, Box>();
 
   constructor(kernel: Kernel) {
     this.kernel = kernel;
@@ -38,8 +39,24 @@ export class Workshop {
     return made;
   }
 
+  /** The bounding box of a solid, asked of the kernel once: every pair of solids is looked at by theirs first. */
+  boxOf(solid: Manifold): Box {
+    const box = this.#boxes.get(solid) ?? solid.boundingBox();
+    this.#boxes.set(solid, box);
+    return box;
+  }
+
+  /** Whether the bounding boxes of two solids overlap by more than a depth, mm, along each axis. */
+  boxesMeet(a: Manifold, b: Manifold, deeper = 0): boolean {
+    const [p, q] = [this.boxOf(a), this.boxOf(b)];
+    return ([0, 1, 2] as const).every(
+      (axis) => p.max[axis] - q.min[axis] > deeper && q.max[axis] - p.min[axis] > deeper,
+    );
+  }
+
   /** Gives everything back to the kernel. */
   clear(): void {
+    this.#boxes.clear();
     for (const made of this.#made.splice(0)) made.delete();
   }
 }

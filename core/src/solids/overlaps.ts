@@ -40,13 +40,11 @@ function overlapOf(
   a: Manifold,
   b: Manifold,
 ): { readonly deep: number; readonly at: Triple } | null {
-  const [p, q] = [a.boundingBox(), b.boundingBox()];
-  const axes = [0, 1, 2] as const;
-  if (axes.some((axis) => p.max[axis] - q.min[axis] <= TOUCH || q.max[axis] - p.min[axis] <= TOUCH)) return null;
+  if (!workshop.boxesMeet(a, b, TOUCH)) return null;
   const shared = workshop.own(a.intersect(b));
   if (shared.isEmpty()) return null;
   const { min, max } = shared.boundingBox();
-  const size = axes.map((axis) => max[axis] - min[axis]);
+  const size = ([0, 1, 2] as const).map((axis) => max[axis] - min[axis]);
   // A thin layer along a sloping face has a large bounding box: its thickness is twice its volume over its surface.
   const thick = (2 * shared.volume()) / Math.max(1e-9, shared.surfaceArea());
   const deep = Math.min(...size, 2 * thick);

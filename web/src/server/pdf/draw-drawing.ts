@@ -1,4 +1,4 @@
-import { type PDFPage, rgb } from '@cantoo/pdf-lib';
+import { rgb } from '@cantoo/pdf-lib';
 import {
   formatLength,
   type LengthFormat,
@@ -8,6 +8,7 @@ import {
   type SheetText,
 } from '@splay/core';
 import type { Fonts } from './faces.ts';
+import { type Pen, rectangle, type Stroke } from './pen.ts';
 
 const INK = rgb(0.21, 0.2, 0.17);
 const SOFT = rgb(0.42, 0.38, 0.32);
@@ -64,12 +65,12 @@ export function hatchLines(points: readonly SheetPoint[]): readonly (readonly [S
 }
 
 /**
- * Draws a drawing of a sheet on a page.
+ * Draws a drawing of a sheet.
  *
  * @param left Left edge, and `top` its upper edge, pt from the lower left corner of the page.
  */
 export function drawDrawing(
-  page: PDFPage,
+  pen: Pen,
   fonts: Fonts,
   { items }: SheetDrawing,
   format: LengthFormat,
@@ -77,41 +78,30 @@ export function drawDrawing(
   top: number,
 ): void {
   const at = ([x, y]: SheetPoint) => ({ x: left + x * PT, y: top - y * PT });
-  const line = (from: SheetPoint, to: SheetPoint, { color, width, dash }: Look) =>
-    page.drawLine({
-      start: at(from),
-      end: at(to),
-      thickness: width * PT,
-      color,
-      ...(dash && { dashArray: dash.map((mm) => mm * PT) }),
-    });
   for (const item of items) {
-    if (item.kind === 'text') drawText(page, fonts, item, format, at(item.at));
-    else if (item.kind === 'circle')
-      page.drawCircle({
-        ...at(item.at),
-        size: item.radius * PT,
-        borderWidth: LOOKS[item.ink].width * PT,
-        borderColor: LOOKS[item.ink].color,
-      });
-    else if (item.ink === 'waste') for (const [from, to] of hatchLines(item.points)) line(from, to, LOOKS.waste);
+    if (item.kind === 'text') drawText(pen, fonts, item, format, at(item.at));
+    else if (item.kind === 'circle') pen.circle(at(item.at), item.radius * PT, strokeOf(item.ink));
+    else if (item.ink === 'waste')
+      pen.lines(
+        hatchLines(item.points).map((line) => line.map(at)),
+        strokeOf('waste'),
+      );
     else {
-      const { points, closed } = item;
-      if (item.ink === 'steel') {
-        const path = `M${points.map(([x, y]) => `${x * PT} ${y * PT}`).join('L')}Z`;
-        page.drawSvgPath(path, { x: left, y: top, color: STEEL, borderWidth: 0 });
-      }
-      const look = LOOKS[item.ink];
-      points.slice(1).forEach((point, index) => line(points[index] as SheetPoint, point, look));
-      const [first, last] = [points[0], points.at(-1)];
-      if (closed && first && last) line(last, first, look);
+      const points = item.points.map(at);
+      if (item.ink === 'steel') pen.fill([points], STEEL);
+      pen.lines([points], strokeOf(item.ink), item.closed);
     }
   }
 }
 
+const strokeOf = (ink: SheetInk): Stroke => {
+  const { color, width, dash } = LOOKS[ink];
+  return { color, width: width * PT, ...(dash && { dash: dash.map((mm) => mm * PT) }) };
+};
+
 /** Letters in the color of the lines, then words and a length with a real fraction. */
 function drawText(
-  page: PDFPage,
+  pen: Pen,
   fonts: Fonts,
   { tag, words, mm, size, anchor, soft, patched }: SheetText,
   format: LengthFormat,
@@ -128,10 +118,9 @@ function drawText(
   ].filter(({ text }) => text !== '');
   const width = parts.reduce((sum, { text }) => sum + font.widthOfTextAtSize(text, high), 0);
   let x = place.x - (anchor === 'middle' ? width / 2 : anchor === 'end' ? width : 0);
-  if (patched)
-    page.drawRectangle({ x: x - 1, y: place.y - high * 0.2, width: width + 2, height: high * 1.05, color: PAPER });
+  if (patched) pen.fill([rectangle(x - 1, place.y - high * 0.2, width + 2, high * 1.05)], PAPER);
   for (const { text, color } of parts) {
-    page.drawText(text, { x, y: place.y, size: high, font, color });
+    pen.text(text, { x, y: place.y, size: high, font, color });
     x += font.widthOfTextAtSize(text, high);
   }
 }

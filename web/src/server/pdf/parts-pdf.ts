@@ -1,8 +1,9 @@
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
+import { PDFDocument, type PDFFont, rgb } from '@cantoo/pdf-lib';
 import { type FlatPart, type LengthFormat, lengthText } from '@splay/core';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
 import { embedFonts } from './faces.ts';
+import { Pen } from './pen.ts';
 import { PAPERS, type Paper } from './sheet.ts';
 
 const INK = rgb(0.21, 0.2, 0.17);
@@ -16,6 +17,8 @@ const MARGIN = 12;
 const HEAD = 22;
 const FOOT = 14;
 const SHARED = 10;
+/** Of every line of a part, pt. */
+const WIDTH = 0.9;
 /** The line to measure before anything is cut, mm. */
 const PROOF = 100;
 
@@ -54,11 +57,13 @@ export async function partsPdf(
   const fonts = await embedFonts(document);
   const [short, long] = PAPERS[paper];
   const field = { width: long / PT - 2 * MARGIN, height: short / PT - HEAD - FOOT };
+  const whose = `${job.name}, plan “${job.plan.name}”, revision ${revision}`;
   for (const part of parts)
     for (const tile of tilesOf(part, field)) {
-      const page = document.addPage([long, short]);
-      drawTile(page, part, tile, field);
-      words(page, part, tile, `${job.name}, plan “${job.plan.name}”, revision ${revision}`, job.display, fonts, short);
+      const pen = new Pen(document.addPage([long, short]));
+      drawTile(pen, part, tile, field);
+      words(pen, part, tile, whose, job.display, fonts, [long, short]);
+      pen.finish();
     }
   return (await document.save()) as Uint8Array<ArrayBuffer>;
 }
@@ -69,41 +74,45 @@ interface Fonts {
 }
 
 function words(
-  page: PDFPage,
+  pen: Pen,
   part: FlatPart,
   { name }: Tile,
   job: string,
   format: LengthFormat,
   fonts: Fonts,
-  height: number,
+  [across, height]: readonly [number, number],
 ) {
   const size = [part.length, part.width, part.thickness].map((mm) => lengthText(mm, format)).join(' × ');
-  page.drawText(`${part.mark}  ${part.name}`, {
+  pen.text(`${part.mark}  ${part.name}`, {
     x: MARGIN * PT,
     y: height - 30,
     size: 18,
     font: fonts.label,
     color: INK,
   });
-  page.drawText([size, part.offcut ?? part.stock, name].filter((text) => text !== '').join('  ·  '), {
+  pen.text([size, part.offcut ?? part.stock, name].filter((text) => text !== '').join('  ·  '), {
     x: MARGIN * PT,
     y: height - 46,
     size: 10,
     font: fonts.text,
     color: INK,
   });
-  page.drawText(job, { x: MARGIN * PT, y: 26, size: 8.5, font: fonts.text, color: SOFT });
-  page.drawText(SHEET_FOOT, { x: MARGIN * PT, y: 15, size: 7.5, font: fonts.text, color: SOFT });
-  const x = page.getWidth() - (MARGIN + PROOF) * PT;
-  page.drawLine({
-    start: { x, y: height - 40 },
-    end: { x: x + PROOF * PT, y: height - 40 },
-    thickness: 1.2,
-    color: INK,
-  });
-  for (const end of [x, x + PROOF * PT])
-    page.drawLine({ start: { x: end, y: height - 45 }, end: { x: end, y: height - 35 }, thickness: 1.2, color: INK });
-  page.drawText('100 mm: measure this line; print at 100 %', {
+  pen.text(job, { x: MARGIN * PT, y: 26, size: 8.5, font: fonts.text, color: SOFT });
+  pen.text(SHEET_FOOT, { x: MARGIN * PT, y: 15, size: 7.5, font: fonts.text, color: SOFT });
+  const x = across - (MARGIN + PROOF) * PT;
+  const end = x + PROOF * PT;
+  const rule = [
+    [
+      { x, y: height - 40 },
+      { x: end, y: height - 40 },
+    ],
+    ...[x, end].map((at) => [
+      { x: at, y: height - 45 },
+      { x: at, y: height - 35 },
+    ]),
+  ];
+  pen.lines(rule, { color: INK, width: 1.2 });
+  pen.text('100 mm: measure this line; print at 100 %', {
     x,
     y: height - 30,
     size: 8.5,
@@ -113,19 +122,19 @@ function words(
 }
 
 function drawTile(
-  page: PDFPage,
+  pen: Pen,
   { flat, length, width }: FlatPart,
   { x: fromX, y: fromY }: Tile,
   field: { width: number; height: number },
 ) {
   const at = ([x, y]: readonly [number, number]) => ({ x: (MARGIN + x - fromX) * PT, y: (FOOT + y - fromY) * PT });
   const stroke = (from: readonly [number, number], to: readonly [number, number], color = INK, dash?: number[]) =>
-    page.drawLine({ start: at(from), end: at(to), thickness: 0.9, color, ...(dash && { dashArray: dash }) });
-  flat.outline.forEach((point, index) => stroke(point, flat.outline[(index + 1) % flat.outline.length] ?? point));
+    pen.lines([[at(from), at(to)]], { color, width: WIDTH, ...(dash && { dash }) });
+  pen.lines([flat.outline.map(at)], { color: INK, width: WIDTH }, true);
   for (const { from, to, what } of flat.lines)
     stroke(from, to, what === 'cut' ? OXIDE : SOFT, what === 'cut' ? undefined : [6, 4]);
   for (const { at: hole, diameter } of flat.holes) {
-    page.drawCircle({ ...at(hole), size: (diameter / 2) * PT, borderWidth: 0.9, borderColor: BLUE });
+    pen.circle(at(hole), (diameter / 2) * PT, { color: BLUE, width: WIDTH });
     const [x, y] = hole;
     stroke([x - 3, y], [x + 3, y], BLUE);
     stroke([x, y - 3], [x, y + 3], BLUE);

@@ -1,8 +1,9 @@
 import { formatLength, type LengthFormat, type SheetDrawing } from '@splay/core';
-import { PDFDocument, type PDFPage, rgb } from '@cantoo/pdf-lib';
+import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { create as qrCode } from 'qrcode';
 import { drawDrawing, PT } from './draw-drawing.ts';
 import { embedFonts, type Fonts } from './faces.ts';
+import { Pen, rectangle } from './pen.ts';
 import { wrap } from './wrap.ts';
 
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const;
@@ -44,9 +45,9 @@ export interface SheetStrip {
 
 /** A printed sheet: title strip, tables that run over pages, and a foot on every page. */
 export class Sheet {
-  private page!: PDFPage;
+  private pen!: Pen;
   private y = 0;
-  private readonly pages: PDFPage[] = [];
+  private readonly pages: Pen[] = [];
 
   private constructor(
     private readonly document: PDFDocument,
@@ -70,20 +71,23 @@ export class Sheet {
   }
 
   private newPage(): void {
-    this.page = this.document.addPage([this.size[0], this.size[1]]);
-    this.pages.push(this.page);
+    this.pen = new Pen(this.document.addPage([this.size[0], this.size[1]]));
+    this.pages.push(this.pen);
     const top = this.size[1] - MARGIN;
-    this.page.drawText(this.strip.title, { x: MARGIN, y: top - 16, size: 22, font: this.fonts.label, color: INK });
-    this.page.drawLine({
-      start: { x: MARGIN, y: top - 26 },
-      end: { x: MARGIN + this.width - (this.strip.code === undefined ? 0 : CODE + 8), y: top - 26 },
-      thickness: 1.5,
-      color: INK,
-    });
+    this.pen.text(this.strip.title, { x: MARGIN, y: top - 16, size: 22, font: this.fonts.label, color: INK });
+    this.pen.lines(
+      [
+        [
+          { x: MARGIN, y: top - 26 },
+          { x: MARGIN + this.width - (this.strip.code === undefined ? 0 : CODE + 8), y: top - 26 },
+        ],
+      ],
+      { color: INK, width: 1.5 },
+    );
     this.strip.facts.forEach((fact, index) => {
       const column = index % 2;
       const row = Math.floor(index / 2);
-      this.page.drawText(fact, {
+      this.pen.text(fact, {
         x: MARGIN + (column * (this.width - (this.strip.code === undefined ? 0 : CODE + 8))) / 2,
         y: top - 41 - row * 13,
         size: 9.5,
@@ -94,13 +98,16 @@ export class Sheet {
     if (this.strip.code !== undefined) this.code(this.strip.code, MARGIN + this.width - CODE, top);
     this.y = top - 41 - Math.ceil(this.strip.facts.length / 2) * 13 - 10;
     for (const line of this.strip.warning ? wrap(this.strip.warning, this.fonts.bold, 12, this.width - 16) : []) {
-      this.page.drawText(line, { x: MARGIN + 8, y: this.y - 6, size: 12, font: this.fonts.bold, color: OXIDE });
-      this.page.drawLine({
-        start: { x: MARGIN, y: this.y - 10 },
-        end: { x: MARGIN, y: this.y + 6 },
-        thickness: 3,
-        color: OXIDE,
-      });
+      this.pen.text(line, { x: MARGIN + 8, y: this.y - 6, size: 12, font: this.fonts.bold, color: OXIDE });
+      this.pen.lines(
+        [
+          [
+            { x: MARGIN, y: this.y - 10 },
+            { x: MARGIN, y: this.y + 6 },
+          ],
+        ],
+        { color: OXIDE, width: 3 },
+      );
       this.y -= 16;
     }
   }
@@ -110,17 +117,12 @@ export class Sheet {
     const { data, size } = qrCode(text, { errorCorrectionLevel: 'M' }).modules;
     const side = CODE / size;
     // Behind it nothing of the strip shows through.
-    this.page.drawRectangle({ x: x - 4, y: top - CODE - 4, width: CODE + 8, height: CODE + 8, color: rgb(1, 1, 1) });
-    for (let row = 0; row < size; row += 1)
-      for (let column = 0; column < size; column += 1)
-        if (data[row * size + column])
-          this.page.drawRectangle({
-            x: x + column * side,
-            y: top - (row + 1) * side,
-            width: side * 1.02,
-            height: side * 1.02,
-            color: INK,
-          });
+    this.pen.fill([rectangle(x - 4, top - CODE - 4, CODE + 8, CODE + 8)], rgb(1, 1, 1));
+    const dark = Array.from(data, (on, at) => (on ? [[at % size, Math.floor(at / size)] as const] : [])).flat();
+    this.pen.fill(
+      dark.map(([column, row]) => rectangle(x + column * side, top - (row + 1) * side, side * 1.02, side * 1.02)),
+      INK,
+    );
   }
 
   /** What follows begins on a page of its own. */
@@ -140,9 +142,8 @@ export class Sheet {
     this.room(title + tall);
     let x = MARGIN;
     for (const drawing of drawings) {
-      if (titled)
-        this.page.drawText(drawing.title, { x, y: this.y - 14, size: 12, font: this.fonts.label, color: INK });
-      drawDrawing(this.page, this.fonts, drawing, this.format, x, this.y - title);
+      if (titled) this.pen.text(drawing.title, { x, y: this.y - 14, size: 12, font: this.fonts.label, color: INK });
+      drawDrawing(this.pen, this.fonts, drawing, this.format, x, this.y - title);
       x += drawing.width * PT + BETWEEN;
     }
     this.y -= title + tall;
@@ -155,13 +156,16 @@ export class Sheet {
     const each = this.width / what.length;
     what.forEach((text, index) => {
       const x = MARGIN + index * each;
-      this.page.drawLine({
-        start: { x, y: this.y },
-        end: { x: x + each - 14, y: this.y },
-        thickness: 0.8,
-        color: INK,
-      });
-      this.page.drawText(text, { x, y: this.y - 10, size: 8.5, font: this.fonts.text, color: SOFT });
+      this.pen.lines(
+        [
+          [
+            { x, y: this.y },
+            { x: x + each - 14, y: this.y },
+          ],
+        ],
+        { color: INK, width: 0.8 },
+      );
+      this.pen.text(text, { x, y: this.y - 10, size: 8.5, font: this.fonts.text, color: SOFT });
     });
     this.y -= 14;
   }
@@ -173,7 +177,7 @@ export class Sheet {
   heading(text: string): void {
     this.room(76);
     this.y -= 26;
-    this.page.drawText(text, { x: MARGIN, y: this.y, size: 14, font: this.fonts.label, color: INK });
+    this.pen.text(text, { x: MARGIN, y: this.y, size: 14, font: this.fonts.label, color: INK });
     this.y -= 6;
   }
 
@@ -181,7 +185,7 @@ export class Sheet {
     for (const line of wrap(text, this.fonts.text, 9, this.width)) {
       this.room(14);
       this.y -= 12.5;
-      this.page.drawText(line, { x: MARGIN, y: this.y, size: 9, font: this.fonts.text, color: SOFT });
+      this.pen.text(line, { x: MARGIN, y: this.y, size: 9, font: this.fonts.text, color: SOFT });
     }
   }
 
@@ -191,16 +195,8 @@ export class Sheet {
     wrap(text, this.fonts.text, 9.5, this.width - indent).forEach((line, index) => {
       this.room(15);
       this.y -= 13.5;
-      if (index === 0)
-        this.page.drawRectangle({
-          x: MARGIN,
-          y: this.y - 0.5,
-          width: size,
-          height: size,
-          borderColor: INK,
-          borderWidth: 0.8,
-        });
-      this.page.drawText(line, { x: MARGIN + indent, y: this.y, size: 9.5, font: this.fonts.text, color: INK });
+      if (index === 0) this.pen.lines([rectangle(MARGIN, this.y - 0.5, size, size)], { color: INK, width: 0.8 }, true);
+      this.pen.text(line, { x: MARGIN + indent, y: this.y, size: 9.5, font: this.fonts.text, color: INK });
     });
   }
 
@@ -248,26 +244,26 @@ export class Sheet {
       // A box to write one's own reading into.
       const [left, width] = [lefts[boxed], widths[boxed]];
       if (left !== undefined && width !== undefined)
-        this.page.drawRectangle({
-          x: left + GUTTER,
-          y: this.y - 2.5,
-          width: width - GUTTER,
-          height: LINE + 1.5,
-          borderColor: INK,
-          borderWidth: 0.7,
-        });
+        this.pen.lines(
+          [rectangle(left + GUTTER, this.y - 2.5, width - GUTTER, LINE + 1.5)],
+          { color: INK, width: 0.7 },
+          true,
+        );
       this.rule(0.4);
     }
   }
 
   private rule(thickness: number): void {
     this.y -= 4;
-    this.page.drawLine({
-      start: { x: MARGIN, y: this.y },
-      end: { x: MARGIN + this.width, y: this.y },
-      thickness,
-      color: thickness < 1 ? SOFT : INK,
-    });
+    this.pen.lines(
+      [
+        [
+          { x: MARGIN, y: this.y },
+          { x: MARGIN + this.width, y: this.y },
+        ],
+      ],
+      { color: thickness < 1 ? SOFT : INK, width: thickness },
+    );
   }
 
   private parts(cell: Cell): { readonly whole: string; readonly fraction: string; readonly nuance: string } {
@@ -291,33 +287,37 @@ export class Sheet {
     const { whole, fraction, nuance } = this.parts(cell);
     const font = bold ? this.fonts.bold : this.fonts.text;
     let at = x;
-    if (whole) this.page.drawText(whole, { x: at, y, size, font, color });
+    if (whole) this.pen.text(whole, { x: at, y, size, font, color });
     at += font.widthOfTextAtSize(whole, size) + (whole && fraction ? size * 0.14 : 0);
-    if (fraction) this.page.drawText(fraction, { x: at, y, size, font, color });
+    if (fraction) this.pen.text(fraction, { x: at, y, size, font, color });
     at += fraction ? font.widthOfTextAtSize(fraction, size) : 0;
-    if (nuance) this.page.drawText(` ${nuance}`, { x: at, y, size: size * 0.7, font: this.fonts.text, color: SOFT });
+    if (nuance) this.pen.text(` ${nuance}`, { x: at, y, size: size * 0.7, font: this.fonts.text, color: SOFT });
   }
 
   /** The finished file, with the foot and page numbers on every page. */
   async bytes(foot: string): Promise<Uint8Array<ArrayBuffer>> {
-    this.pages.forEach((page, index) => {
-      page.drawLine({
-        start: { x: MARGIN, y: FOOT },
-        end: { x: MARGIN + this.width, y: FOOT },
-        thickness: 0.6,
-        color: INK,
-      });
+    this.pages.forEach((pen, index) => {
+      pen.lines(
+        [
+          [
+            { x: MARGIN, y: FOOT },
+            { x: MARGIN + this.width, y: FOOT },
+          ],
+        ],
+        { color: INK, width: 0.6 },
+      );
       wrap(foot, this.fonts.text, 8, this.width - 60).forEach((line, row) =>
-        page.drawText(line, { x: MARGIN, y: FOOT - 12 - row * 10, size: 8, font: this.fonts.text, color: SOFT }),
+        pen.text(line, { x: MARGIN, y: FOOT - 12 - row * 10, size: 8, font: this.fonts.text, color: SOFT }),
       );
       const number = `${index + 1} of ${this.pages.length}`;
-      page.drawText(number, {
+      pen.text(number, {
         x: MARGIN + this.width - this.fonts.text.widthOfTextAtSize(number, 9),
         y: FOOT - 12,
         size: 9,
         font: this.fonts.text,
         color: INK,
       });
+      pen.finish();
     });
     return new Uint8Array(await this.document.save());
   }
