@@ -35,7 +35,7 @@ test('the shop, people and quick start pages have no such faults either, in both
   expect(await faults(page)).toEqual([]);
 });
 
-for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts'])
+for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'stands', 'true-up', 'mounts'])
   test(`nor has the ${bench} bench, by day or by night`, async ({ page }) => {
     await signIn(page);
     await openBench(page, await newFlagship(page, `Van for ${bench}`), bench);

@@ -64,7 +64,7 @@ const HANDLES: readonly Handle[] = [
   },
   {
     name: 'a stand',
-    bench: 'props',
+    bench: 'stands',
     grip: (page) => page.locator('[data-name^="Stand, carries"]').last().locator('path').first(),
     way: 'along',
     lag: 1,

@@ -89,7 +89,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
 test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
   await signIn(page);
   const id = await newFlagship(page, 'Floor marks');
-  for (const bench of ['marks', 'props', 'true-up', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
+  for (const bench of ['marks', 'stands', 'true-up', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
     await page.goto(`/jobs/${id}/${bench}`);
     await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

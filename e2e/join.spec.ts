@@ -4,14 +4,14 @@ import { ledger, newFlagship, newJob, openBench, openDrawer, saved, signIn } fro
 test('stands in one press, one dragged until its part goes over, and back', async ({ page }) => {
   await signIn(page);
   const id = await newJob(page, 'orchard-sprayer', 'Sprayer on stands');
-  await openBench(page, id, 'props');
+  await openBench(page, id, 'stands');
   await expect(ledger(page, 'Least margin')).toHaveText('does not stand');
   await page.getByRole('button', { name: 'Place stands for cut A' }).click();
   await expect(page.getByText('Every part stands once cut A is through.')).toBeVisible();
   await saved(page);
 
   // The hindmost stand is dragged ahead of where the rear part balances.
-  const stands = page.locator('[data-pick^="prop"]');
+  const stands = page.locator('[data-pick^="shore"]');
   await expect(stands).toHaveCount(4);
   const hindmost = stands.last().locator('path').first();
   const box = (await hindmost.boundingBox())!;
@@ -28,7 +28,7 @@ test('stands in one press, one dragged until its part goes over, and back', asyn
   for (const moment of ['half cut', 'through', 'apart', 'standing'])
     await page.getByRole('group', { name: 'Moment of the cut' }).getByRole('button', { name: moment }).click();
   await saved(page);
-  const sheet = await page.request.get(`/api/jobs/${id}/props.pdf?paper=letter`);
+  const sheet = await page.request.get(`/api/jobs/${id}/stands.pdf?paper=letter`);
   expect(sheet.headers()['content-type']).toBe('application/pdf');
 });
 
@@ -84,7 +84,7 @@ test.describe('at the frame', () => {
   }) => {
     await signIn(page);
     const id = await newFlagship(page, 'Van on the floor');
-    await page.goto(`/jobs/${id}/props`);
+    await page.goto(`/jobs/${id}/stands`);
     const stand = page.getByRole('region', { name: 'One stand' });
     await expect(stand).toContainText('must carry');
     await context.setOffline(true);
@@ -96,7 +96,7 @@ test.describe('at the frame', () => {
 
     const desk = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     await signIn(desk);
-    await openBench(desk, id, 'props');
+    await openBench(desk, id, 'stands');
     await desk.locator('[data-pick^="van-stand"] path').first().click();
     await expect(desk.getByText(/^Set by/)).toHaveCount(0);
 

@@ -156,7 +156,7 @@ test('a page of an older program than the server’s offers the new one', async 
   await expect(renew).toBeHidden();
 });
 
-test('a turn at the frame without a connection: measured, scribed, propped and read, and all of it is sent when it is back', async ({
+test('a turn at the frame without a connection: measured, scribed, shored and read, and all of it is sent when it is back', async ({
   page,
   context,
 }) => {
@@ -186,7 +186,7 @@ test('a turn at the frame without a connection: measured, scribed, propped and r
   await goTo('Marks');
   await tap('Scribed');
   await expect(phone.getByText(/^Scribed by owner/)).toBeVisible();
-  await goTo('Props');
+  await goTo('Stands');
   const stand = phone.getByRole('region', { name: 'One stand' });
   await stand.getByRole('textbox').fill('1540');
   await stand.getByRole('button', { name: 'Set' }).tap();

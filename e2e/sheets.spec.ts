@@ -30,7 +30,7 @@ test('a printed sheet has a number and a code that says whether it still holds; 
   };
   for (const operation of job.plan.operations) if (operation.kind === 'lengthen') operation.at.x += 7 * 25.4;
   const answer = await page.request.put(`/api/jobs/${id}`, {
-    data: { basedOn: revision, label: 'Moved', version: 11, job },
+    data: { basedOn: revision, label: 'Moved', version: 12, job },
     headers: { origin: base },
   });
   expect(answer.status()).toBe(200);

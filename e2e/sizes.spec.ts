@@ -65,7 +65,7 @@ const measured = (page: Page) =>
 test('the drawing is right side up and whole in every window', async ({ page }) => {
   await signIn(page);
   const id = await newFlagship(page, 'In every window');
-  for (const bench of ['cuts', 'match', 'props', 'marks']) {
+  for (const bench of ['cuts', 'match', 'stands', 'marks']) {
     await openBench(page, id, bench);
     for (const [width, height] of SIZES) {
       await page.setViewportSize({ width, height });

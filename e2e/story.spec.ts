@@ -199,8 +199,8 @@ test('a job file that is not right is refused with every problem, and a right on
   const file = (text: string) => ({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await page
     .getByLabel('Job file')
-    .setInputFiles(file(flagshipText().replace('"tyreRadius": 393.7', '"tyreRadius": "big"')));
-  await expect(page.getByRole('dialog')).toContainText('job.donor.axles[0].tyreRadius');
+    .setInputFiles(file(flagshipText().replace('"tireRadius": 393.7', '"tireRadius": "big"')));
+  await expect(page.getByRole('dialog')).toContainText('job.donor.axles[0].tireRadius');
   await expect(page.getByRole('dialog')).toContainText('must be a number of millimeters');
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByLabel('Job file').setInputFiles(file(flagshipText().replace('Parcel van on', 'Imported van on')));

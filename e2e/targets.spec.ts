@@ -49,7 +49,7 @@ for (const { name, viewport, turned } of SCREENS)
         'cuts',
         'splice',
         'marks',
-        'props',
+        'stands',
         'true-up',
         'mounts',
       ]) {

@@ -61,7 +61,7 @@ for (const animal of ZOO.filter(({ name }) => SHOWN.includes(name)))
       expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
     };
 
-    for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'true-up', 'mounts']) {
+    for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'stands', 'true-up', 'mounts']) {
       await openBench(page, id, bench);
       await real();
     }

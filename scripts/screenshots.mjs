@@ -205,7 +205,7 @@ try {
   await page.setViewportSize({ width: 1024, height: 768 });
   for (const [name, operation, operations] of cases) {
     const { job } = flagship;
-    const plan = { ...job.plan, operations, splices: [], accepted: [], propping: { ...job.plan.propping, props: [] } };
+    const plan = { ...job.plan, operations, splices: [], accepted: [], shoring: { ...job.plan.shoring, shores: [] } };
     const answer = await page.request.post(`${base}/api/jobs`, {
       data: { ...flagship, job: { ...job, name, plan, done: [] }, records: [] },
       headers: { origin: base },
@@ -228,10 +228,10 @@ try {
   const marked = await still();
   await page.goto(`${base}/print/${van.split('/').pop()}/marks`);
   await side('marks', [marked, await still()], 2560);
-  await open(van, 'props');
+  await open(van, 'stands');
   const standing = await still();
   await page.getByRole('button', { name: 'through', exact: true }).click();
-  await side('props', [standing, await still()], 2560);
+  await side('stands', [standing, await still()], 2560);
   await open(van, 'true-up');
   await page.getByRole('group', { name: 'Stage of the job' }).getByRole('button', { name: 'Fit-up' }).click();
   const crooked = await still();
@@ -302,7 +302,7 @@ try {
   }
   await open(van, 'marks');
   await held();
-  await open(van, 'props');
+  await open(van, 'stands');
   await held();
   await open(van, 'true-up');
   await held();

@@ -44,10 +44,10 @@ describe('splay', () => {
 
   it('a broken file exits with 2 and every problem has its path', () => {
     const { code, problems } = commands(['check', 'x.json'], {}, () =>
-      read(van).replace('"tyreRadius": 393.7', '"tyreRadius": "big"'),
+      read(van).replace('"tireRadius": 393.7', '"tireRadius": "big"'),
     );
     expect(code).toBe(2);
-    expect(problems).toBe('x.json: job.donor.axles[0].tyreRadius: must be a number of millimeters\n');
+    expect(problems).toBe('x.json: job.donor.axles[0].tireRadius: must be a number of millimeters\n');
   });
 
   it('evaluate gives measures, features, joints, conflicts and control measurements', () => {

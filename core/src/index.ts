@@ -11,7 +11,7 @@ export * from './markout/index.ts';
 export * from './materials/index.ts';
 export * from './mounting/index.ts';
 export * from './plan/index.ts';
-export * from './props/index.ts';
+export * from './shoring/index.ts';
 export * from './records/index.ts';
 export * from './quick/index.ts';
 export * from './rules/index.ts';

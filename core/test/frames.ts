@@ -1,7 +1,7 @@
 import { type Body, type BodyMass, newBody } from '../src/body/index.ts';
 import type { Crossmember, Feature, Frame, FramePoint, FrameRoom, Rail } from '../src/frame/index.ts';
 import { STOCK_MATERIALS } from '../src/materials/index.ts';
-import { NO_PROPS } from '../src/props/index.ts';
+import { NO_SHORING } from '../src/shoring/index.ts';
 import { IN_LINE, type Operation, type Place, type Plan } from '../src/plan/index.ts';
 import type { PlanInput } from '../src/plan/index.ts';
 
@@ -41,8 +41,8 @@ export function plainFrame(changes: Partial<Frame> = {}, stations?: Rail): Frame
     datum: 'datum',
     units: [],
     axles: [
-      { id: 'front', name: 'Front axle', role: 'front', x: 700, z: -180, tyreRadius: 380, track: 1600 },
-      { id: 'rear', name: 'Rear axle', role: 'rear', x: 4300, z: -150, tyreRadius: 380, track: 1600 },
+      { id: 'front', name: 'Front axle', role: 'front', x: 700, z: -180, tireRadius: 380, track: 1600 },
+      { id: 'rear', name: 'Rear axle', role: 'rear', x: 4300, z: -150, tireRadius: 380, track: 1600 },
     ],
     points: [],
     lines: [],
@@ -80,7 +80,7 @@ export function planOf(...operations: readonly Bare[]): Plan {
     splices: [],
     fittings: [],
     mountings: [],
-    propping: NO_PROPS,
+    shoring: NO_SHORING,
     operations: operations.map(
       (operation, index) =>
         ({

@@ -334,7 +334,7 @@ export const jobOf = (animal: Animal, ...operations: readonly Bare[]): Job => ({
     ahead: 500,
     behind: 500,
     outsideWidth: 800,
-    tyreRadius: 300,
+    tireRadius: 300,
     cab: null,
     section: channel,
   }),

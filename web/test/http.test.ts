@@ -51,7 +51,7 @@ const doors = (): [method: string, path: string, body?: string][] => {
     ['GET', `/api/jobs/${jobId}/live`],
     ['GET', `/api/jobs/${jobId}/export`],
     ['GET', `/api/jobs/${jobId}/marks.pdf`],
-    ['GET', `/api/jobs/${jobId}/props.pdf`],
+    ['GET', `/api/jobs/${jobId}/stands.pdf`],
     ['GET', `/api/jobs/${jobId}/parts?as=dxf`],
     ['GET', `/api/jobs/${jobId}/table?what=stations`],
     ['GET', `/api/jobs/${jobId}/drawing?what=side&as=dxf`],

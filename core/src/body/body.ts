@@ -125,7 +125,7 @@ export interface Body {
   readonly width?: number;
   /** Gaps that are wanted: to the part ahead of it, and round a tire; without one the rulebook says. */
   readonly gapAhead?: number;
-  readonly tyreGap?: number;
+  readonly tireGap?: number;
   /** Its deck, where it is a work body. */
   readonly work?: WorkBody;
   /** What it was copied from, where it came out of the shop's library. */
@@ -209,7 +209,7 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
     ...(body.front === undefined || body.rear === undefined || body.rear > body.front
       ? []
       : problem('ends', 'rear', 'Its rear end must lie behind its front end.')),
-    ...(['width', 'gapAhead', 'tyreGap'] as const).flatMap((key) =>
+    ...(['width', 'gapAhead', 'tireGap'] as const).flatMap((key) =>
       (body[key] ?? 1) >= 0 ? [] : problem(key, key, 'It must be 0 or more, or left empty.'),
     ),
     ...(body.work ? workProblems(body.work, `${path}.work`) : []),

@@ -99,7 +99,7 @@ export const bodySchema = (): Field<Body> =>
     rear: optional(length()),
     width: optional(length()),
     gapAhead: optional(length()),
-    tyreGap: optional(length()),
+    tireGap: optional(length()),
     work: optional(
       record<WorkBody>({
         length: length(),

@@ -34,7 +34,7 @@ export type DrawingLayer = (typeof DRAWING_LAYERS)[number];
 export type Shape =
   | { readonly kind: 'outline'; readonly layer: DrawingLayer; readonly points: readonly DrawnPoint[] }
   | { readonly kind: 'line'; readonly layer: DrawingLayer; readonly from: DrawnPoint; readonly to: DrawnPoint }
-  | { readonly kind: 'circle'; readonly layer: DrawingLayer; readonly centre: DrawnPoint; readonly radius: number }
+  | { readonly kind: 'circle'; readonly layer: DrawingLayer; readonly center: DrawnPoint; readonly radius: number }
   | {
       readonly kind: 'text';
       readonly layer: DrawingLayer;
@@ -106,12 +106,12 @@ export function drawingOf(job: PlanInput, view: DrawingView, result: PlanResult 
     (view === 'side' ? (['left'] as const) : (['left', 'right'] as const)).flatMap((side): Shape[] => {
       const at = places[side]?.built ?? (view === 'side' ? places.right?.built : null);
       if (!at) return [];
-      const centre: DrawnPoint = view === 'side' ? [at.x, at.z] : [at.x, -at.y];
+      const center: DrawnPoint = view === 'side' ? [at.x, at.z] : [at.x, -at.y];
       return [
         {
           kind: 'circle',
           layer: 'FEATURES',
-          centre,
+          center,
           radius: Math.max(feature.diameter / 2, feature.diameter > 0 ? 0 : MARK_RADIUS),
         },
       ];
@@ -120,7 +120,7 @@ export function drawingOf(job: PlanInput, view: DrawingView, result: PlanResult 
   const axles = result.axles.flatMap(({ item, built }): Shape[] => {
     if (!built) return [];
     if (view === 'side')
-      return [{ kind: 'circle', layer: 'AXLES', centre: [built.x, built.z], radius: item.tyreRadius }];
+      return [{ kind: 'circle', layer: 'AXLES', center: [built.x, built.z], radius: item.tireRadius }];
     return [{ kind: 'line', layer: 'AXLES', from: [built.x, -item.track / 2], to: [built.x, item.track / 2] }];
   });
   const marks = [...result.joints, ...result.cutEnds].flatMap((mark): Shape[] => {

@@ -1,7 +1,7 @@
 import { Colors, DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
 import { DRAWING_LAYERS, type DrawingLayer, type Shape } from './drawing.ts';
 
-const COLOURS: Readonly<Record<DrawingLayer, number>> = {
+const COLORS: Readonly<Record<DrawingLayer, number>> = {
   DONOR: 8,
   BUILT: Colors.White,
   NEW: Colors.Blue,
@@ -25,7 +25,7 @@ const COLOURS: Readonly<Record<DrawingLayer, number>> = {
 export function writeDxf(shapes: readonly Shape[]): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
-  for (const layer of DRAWING_LAYERS) dxf.addLayer(layer, COLOURS[layer], 'Continuous');
+  for (const layer of DRAWING_LAYERS) dxf.addLayer(layer, COLORS[layer], 'Continuous');
   for (const shape of shapes) {
     dxf.setCurrentLayerName(shape.layer);
     switch (shape.kind) {
@@ -39,7 +39,7 @@ export function writeDxf(shapes: readonly Shape[]): string {
         dxf.addLine(point3d(...shape.from), point3d(...shape.to));
         break;
       case 'circle':
-        dxf.addCircle(point3d(...shape.centre), shape.radius);
+        dxf.addCircle(point3d(...shape.center), shape.radius);
         break;
       case 'text':
         dxf.addText(point3d(...shape.at), shape.height, shape.text);

@@ -87,7 +87,7 @@ describe('tables', () => {
   it.each([
     ['', 'table/empty', 'line 1'],
     ['side,x,halfWidth [mm],top [mm],section\n', 'table/no-unit', 'line 1, column 2'],
-    ['side,x [mm],halfWidth [mm],top [mm],section,colour\n', 'table/unknown-column', 'line 1, column 6'],
+    ['side,x [mm],halfWidth [mm],top [mm],section,color\n', 'table/unknown-column', 'line 1, column 6'],
     ['side,x [mm],halfWidth [mm],section\n', 'table/missing-column', 'line 1'],
     ['side,x [mm],halfWidth [mm],top [mm],section\nboth,oak,1,0,rail\n', 'length/stray-text', 'line 2, x'],
     ['side,x [mm],halfWidth [mm],top [mm],section\nboth,1,1,0,rail,9\n', 'table/too-many-cells', 'line 2'],

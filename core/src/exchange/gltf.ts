@@ -1,5 +1,5 @@
 import { Document, NodeIO } from '@gltf-transform/core';
-import { LAYER_COLOURS } from './layer-colours.ts';
+import { LAYER_COLORS } from './layer-colors.ts';
 import type { SceneMesh } from './scene.ts';
 
 const MM = 1e-3;
@@ -16,13 +16,13 @@ export async function writeGlb(meshes: readonly SceneMesh[], name: string): Prom
   const buffer = document.createBuffer();
   const scene = document.createScene(name);
   const materials = new Map(
-    Object.entries(LAYER_COLOURS).map(([layer, colour]) => {
+    Object.entries(LAYER_COLORS).map(([layer, color]) => {
       const material = document
         .createMaterial(layer)
-        .setBaseColorFactor([...colour])
+        .setBaseColorFactor([...color])
         .setMetallicFactor(0)
         .setRoughnessFactor(0.9);
-      return [layer, colour[3] < 1 ? material.setAlphaMode('BLEND').setDoubleSided(true) : material];
+      return [layer, color[3] < 1 ? material.setAlphaMode('BLEND').setDoubleSided(true) : material];
     }),
   );
   for (const { layer, piece, positions, indices } of meshes) {

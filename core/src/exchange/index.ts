@@ -4,7 +4,7 @@ export { JOB_TABLES, type JobTable, readJobTable, readReadings, TABLE_COLUMNS, w
 export { writeSvg } from './svg.ts';
 export { SCENE_LAYERS, type SceneLayer, type SceneMesh, sceneOf } from './scene.ts';
 export { writeGlb } from './gltf.ts';
-export { LAYER_COLOURS } from './layer-colours.ts';
+export { LAYER_COLORS } from './layer-colors.ts';
 export { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
 export { drawParts } from './part-drawing.ts';
 export { type SpaceDimension, spaceDimensions } from './space-dimensions.ts';

@@ -51,7 +51,7 @@ describe.each([van, sprayer, tour, beach, bolted])('the parts of $name in the fl
           ({ left, right, low, high }) =>
             x - by >= left - 1e-6 && x + by <= right + 1e-6 && y - by >= low - 1e-6 && y + by <= high + 1e-6,
         );
-      if (shape.kind === 'circle') expect(inside(...shape.centre, shape.radius)).toBe(true);
+      if (shape.kind === 'circle') expect(inside(...shape.center, shape.radius)).toBe(true);
       if (shape.kind === 'line') expect(inside(...shape.from, 0) && inside(...shape.to, 0)).toBe(true);
     }
   });

@@ -21,7 +21,7 @@ export function drawParts(parts: readonly FlatPart[]): Shape[] {
       ...flat.holes.map(({ at, diameter }): Shape => ({
         kind: 'circle',
         layer: 'PART_HOLES',
-        centre: put(at),
+        center: put(at),
         radius: diameter / 2,
       })),
       ...flat.lines.map(({ from, to }): Shape => ({ kind: 'line', layer: 'PART_LINES', from: put(from), to: put(to) })),

@@ -274,7 +274,7 @@ export function sceneOf(frame: Pick<Frame, 'sections'>, result: PlanResult): rea
   for (const { item, built } of result.axles)
     if (built)
       for (const sign of [-1, 1])
-        put('tires', null, tire({ ...built, y: (sign * item.track) / 2 }, item.tyreRadius, TIRE_WIDTH));
+        put('tires', null, tire({ ...built, y: (sign * item.track) / 2 }, item.tireRadius, TIRE_WIDTH));
   for (const { stations } of result.obstacles.rooms) {
     const [front, rear] = [stations[0], stations.at(-1)];
     if (front && rear)

@@ -26,7 +26,7 @@ const UNDER = 500;
 export function spaceDimensions(result: PlanResult): readonly SpaceDimension[] {
   const { ends, overallLength, widest } = result.measures.after;
   const { front, rear, cabBack, wheelbase, cabToAxle } = axleLengthsOf(result);
-  const grounds = result.axles.flatMap(({ item, built }) => (built ? [built.z - item.tyreRadius] : []));
+  const grounds = result.axles.flatMap(({ item, built }) => (built ? [built.z - item.tireRadius] : []));
   const ground = grounds.length > 0 ? Math.min(...grounds) : Math.min(ends.front.top, ends.rear.top) - UNDER;
   const outFrom = -Math.max(widest / 2, ...result.axles.map(({ item }) => item.track / 2));
   const lengths = [

@@ -25,7 +25,7 @@ function extentOf(shape: Shape): readonly (readonly [number, number])[] {
     case 'line':
       return [shape.from, shape.to];
     case 'circle': {
-      const [x, y] = shape.centre;
+      const [x, y] = shape.center;
       return [
         [x - shape.radius, y - shape.radius],
         [x + shape.radius, y + shape.radius],
@@ -47,7 +47,7 @@ function element(shape: Shape): string {
     case 'line':
       return `<path class="${shape.layer}" d="M${n(shape.from[0])} ${n(-shape.from[1])}L${n(shape.to[0])} ${n(-shape.to[1])}" ${ink}/>`;
     case 'circle':
-      return `<circle class="${shape.layer}" cx="${n(shape.centre[0])}" cy="${n(-shape.centre[1])}" r="${n(shape.radius)}" ${ink}/>`;
+      return `<circle class="${shape.layer}" cx="${n(shape.center[0])}" cy="${n(-shape.center[1])}" r="${n(shape.radius)}" ${ink}/>`;
     case 'text':
       return `<text x="${n(shape.at[0])}" y="${n(-shape.at[1])}" font-size="${n(shape.height)}" ${ink}>${escaped(shape.text)}</text>`;
   }

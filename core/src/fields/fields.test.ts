@@ -33,8 +33,8 @@ describe('a schema that does not fit its record does not compile', () => {
     record<Pole>({ id: id(), long: name(), painted: optional(flag()) });
     // @ts-expect-error: `painted` may be left out
     record<Pole>({ id: id(), long: length(), painted: flag() });
-    // @ts-expect-error: `colour` is none of its keys
-    record<Pole>({ id: id(), long: length(), painted: optional(flag()), colour: name() });
+    // @ts-expect-error: `color` is none of its keys
+    record<Pole>({ id: id(), long: length(), painted: optional(flag()), color: name() });
     // @ts-expect-error: the kind `tent` is missing
     variant<Roof, 'kind'>('kind', { flat: { high: length() } });
     // @ts-expect-error: the kind `flat` lacks `high`

@@ -25,7 +25,7 @@ export interface Vec3 {
 /** A measured place on a rail, mm. `section` runs from here to the next station. */
 export interface Station {
   readonly x: number;
-  /** From the centre line to the outside face of the web. */
+  /** From the center line to the outside face of the web. */
   readonly halfWidth: number;
   /** Height of the top of the rail over the datum plane. */
   readonly top: number;
@@ -107,7 +107,7 @@ export interface Axle {
   readonly role: 'front' | 'rear';
   readonly x: number;
   readonly z: number;
-  readonly tyreRadius: number;
+  readonly tireRadius: number;
   readonly track: number;
   /** Wheels that hang on the rails by themselves: their track follows the rails. Without it, a solid axle. */
   readonly suspension?: 'independent';

@@ -108,7 +108,7 @@ export const axleFields = () => ({
   role: oneOf(['front', 'rear']),
   x: length(),
   z: length(),
-  tyreRadius: length(),
+  tireRadius: length(),
   track: length(),
   suspension: optional(oneOf(['independent'])),
   rating: optional(mass()),

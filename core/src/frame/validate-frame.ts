@@ -205,7 +205,7 @@ function axleProblems(frame: Frame, path: string, show: (mm: number) => string):
       },
     ];
   return frame.axles.flatMap((axle, index) =>
-    axle.tyreRadius > 0 && axle.track > 0 && (axle.rating ?? 1) > 0
+    axle.tireRadius > 0 && axle.track > 0 && (axle.rating ?? 1) > 0
       ? []
       : [
           {

@@ -7,7 +7,7 @@ export const BENCH_IDS = [
   'cuts',
   'splice',
   'marks',
-  'props',
+  'stands',
   'true-up',
   'mounts',
 ] as const;

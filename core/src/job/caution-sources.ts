@@ -197,8 +197,8 @@ export const CAUTION_SOURCES: Readonly<Record<CautionStep, readonly CautionSourc
     },
     {
       id: 'light-metal',
-      title: 'Aluminium is another trade',
-      detail: 'It loses its strength beside a weld and gives no warning by its colour: ask a welder qualified for it.',
+      title: 'Aluminum is another trade',
+      detail: 'It loses its strength beside a weld and gives no warning by its color: ask a welder qualified for it.',
       told: lightMetal,
     },
   ],

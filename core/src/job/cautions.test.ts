@@ -68,7 +68,7 @@ describe('the cautions', () => {
     const hard = { ...van, donor: { ...van.donor, material: STOCK_MATERIALS['heat-treated-110'] } };
     for (const step of CAUTION_STEPS) expect(ids(hard, step)).toContain('hardened');
     expect(ids(hard)).not.toContain('light-metal');
-    const light = { ...van, donor: { ...van.donor, material: STOCK_MATERIALS['aluminium-6061'] } };
+    const light = { ...van, donor: { ...van.donor, material: STOCK_MATERIALS['aluminum-6061'] } };
     expect(ids(light)).toEqual(expect.arrayContaining(['hardened', 'light-metal']));
   });
 

@@ -14,6 +14,7 @@ const CAME_WITH: readonly (readonly [version: number, paths: readonly string[]])
   [8, ['plan.propping']],
   [9, ['job.rules.from']],
   [11, ['plan.propping.off.id']],
+  [12, ['plan.shoring', 'job.donor.axles.tireRadius', 'body.tireGap']],
 ];
 
 type Raw = Readonly<Record<string, unknown>>;

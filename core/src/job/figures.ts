@@ -10,7 +10,7 @@ import { stageCount } from './stage-count.ts';
 import { deciding, riding, stationsOf, type Support, support } from './supports.ts';
 import { BODY_FIGURES } from './body-figures.ts';
 import { MOUNT_FIGURES } from './mount-figures.ts';
-import { PROP_FIGURES } from './prop-figures.ts';
+import { SHORING_FIGURES } from './shoring-figures.ts';
 import { SPLICE_FIGURES } from './splice-figures.ts';
 import { type FigureTellers, type FigureValue, length, type Looked, type Told, words } from './told.ts';
 
@@ -131,7 +131,7 @@ const FIGURES = {
   ...SPLICE_FIGURES,
   ...BODY_FIGURES,
   ...MOUNT_FIGURES,
-  ...PROP_FIGURES,
+  ...SHORING_FIGURES,
   'shaft-angle': {
     name: 'Shaft angle',
     bench: 'cuts',

@@ -4,7 +4,7 @@ import { type GateSignedBody, type ShopRecord, standing } from '../records/index
 import { fitUpOf, type Reading } from '../survey/index.ts';
 import { finer, lengthText } from '../units/index.ts';
 import { couponsOf, isHeld } from './coupons.ts';
-import { propsOf } from './props-of.ts';
+import { shoringOf } from './shoring-of.ts';
 import type { Job } from './job.ts';
 import type { BenchId } from './benches.ts';
 import { type StageCount, stageCount } from './stage-count.ts';
@@ -123,29 +123,34 @@ function readingsFound(name: string, count: StageCount): Found {
 /** Nothing is cut that nothing holds: what would tip or fall is never signed away. */
 function stands({ job, plan }: Looked): Found {
   const cuts = plan.joints.length + plan.cutEnds.length > 0;
-  const { props } = job.plan.propping;
-  const stop = cuts && props.length > 0 ? propsOf(job).findings.find(({ severity }) => severity === 'stop') : undefined;
+  const { shores } = job.plan.shoring;
+  const stop =
+    cuts && shores.length > 0 ? shoringOf(job).findings.find(({ severity }) => severity === 'stop') : undefined;
   return {
     name: 'Every part stands once it is cut',
     passed: stop === undefined,
-    detail: stop ? `${stop.message} ${stop.remedy}` : props.length > 0 ? 'every loose part stands' : 'not reckoned yet',
-    bench: 'props',
+    detail: stop
+      ? `${stop.message} ${stop.remedy}`
+      : shores.length > 0
+        ? 'every loose part stands'
+        : 'not reckoned yet',
+    bench: 'stands',
   };
 }
 
-function propped({ job, plan }: Looked): Found {
+function held({ job, plan }: Looked): Found {
   const cuts = plan.joints.length + plan.cutEnds.length > 0;
-  const { props } = job.plan.propping;
-  const open = cuts && props.length > 0 ? propsOf(job).findings.filter(({ severity }) => severity === 'warn') : [];
+  const { shores } = job.plan.shoring;
+  const open = cuts && shores.length > 0 ? shoringOf(job).findings.filter(({ severity }) => severity === 'warn') : [];
   return {
     name: 'Stands for every cut',
-    passed: !cuts || (props.length > 0 && open.length === 0),
+    passed: !cuts || (shores.length > 0 && open.length === 0),
     detail: !cuts
       ? 'nothing is cut'
-      : props.length === 0
+      : shores.length === 0
         ? 'none placed yet'
         : (open[0]?.message ?? 'placed for every cut'),
-    bench: 'props',
+    bench: 'stands',
   };
 }
 
@@ -200,7 +205,7 @@ const GATES = {
       { id: 'decided', signable: true, look: decided },
       { id: 'spliced', signable: true, look: spliced },
       { id: 'stands', signable: false, look: stands },
-      { id: 'propped', signable: true, look: propped },
+      { id: 'propped', signable: true, look: held },
       {
         id: 'readings-before-cut',
         signable: true,

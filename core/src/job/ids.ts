@@ -39,8 +39,8 @@ function namedOutsidePlans({ donor, bodies, rack }: Job, path: string): Named[] 
   ];
 }
 
-const namedInPlan = ({ operations, fittings, propping }: Plan, path: string): Named[] => [
-  ...listed(`${path}.propping.props`, propping.props),
+const namedInPlan = ({ operations, fittings, shoring }: Plan, path: string): Named[] => [
+  ...listed(`${path}.shoring.shores`, shoring.shores),
   ...listed(`${path}.operations`, operations),
   ...listed(`${path}.fittings`, fittings),
   ...operations.flatMap((operation, index): Named[] => {

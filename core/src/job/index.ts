@@ -8,7 +8,7 @@ export { type BenchId, BENCH_IDS } from './benches.ts';
 export { withWayAsPlan, withWayAsVariant } from './take-way.ts';
 export { type Figure, type FigureId, figureOf, nextGate } from './figures.ts';
 export { moveText, MOVE_DIVISION, surveyAndMoves, type TrueUp } from './true-up.ts';
-export { propsOf } from './props-of.ts';
+export { shoringOf } from './shoring-of.ts';
 export type { FigureValue } from './told.ts';
 export type { Support } from './supports.ts';
 export { type Coupon, couponsOf, isHeld } from './coupons.ts';

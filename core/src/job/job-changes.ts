@@ -59,7 +59,7 @@ const PARTS: readonly (readonly [name: string, of: (job: Job) => unknown])[] = [
   ['where a body sits', ({ plan }) => plan.seats],
   ['how joints are made', ({ plan }) => [plan.splices, plan.fittings]],
   ['how mounts are made', ({ plan }) => plan.mountings],
-  ['what holds the frame', ({ plan }) => plan.propping],
+  ['what holds the frame', ({ plan }) => plan.shoring],
   ['what was accepted', ({ plan }) => plan.accepted],
   ['rails', ({ donor }) => [donor.rails, donor.sections, donor.material]],
   ['features and crossmembers', ({ donor }) => [donor.features, donor.crossmembers, donor.members, donor.braces]],

@@ -205,7 +205,7 @@ describe('migrate', () => {
 it('a file that claims an older version than it is of is refused, or read as if it had told', () => {
   const text = (version: number) =>
     readFileSync(new URL(`../../test/job-files/version-${version}.json`, import.meta.url), 'utf8');
-  const files = [...Array.from({ length: 10 }, (_, at) => text(at + 1)), textOf('parcel-van.json')];
+  const files = [...Array.from({ length: 11 }, (_, at) => text(at + 1)), textOf('parcel-van.json')];
   const outcomes = files.flatMap((file, at) =>
     Array.from({ length: at }, (_, earlier) => {
       const honest = writeJobFile(parseJobFile(file));

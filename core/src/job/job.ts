@@ -24,7 +24,7 @@ export interface Job extends PlanInput {
 }
 
 export const JOB_FORMAT = 'splay-job';
-export const JOB_VERSION = 11;
+export const JOB_VERSION = 12;
 
 /** A job with its records, as it travels. */
 export interface JobFile {

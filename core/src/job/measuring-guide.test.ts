@@ -82,7 +82,7 @@ it('begins a new job with what was typed, and nothing else counts as measured', 
     ahead: 600,
     behind: 1100,
     outsideWidth: 820,
-    tyreRadius: 360,
+    tireRadius: 360,
     section: { kind: 'channel', depth: 160, flange: 65, thickness: 6 },
   });
   expect(measuringGuide(fresh).flatMap(({ id, state }) => (state === 'there' ? [id] : []))).toEqual([]);

@@ -31,7 +31,7 @@ describe('two versions of a job', () => {
           features: job.donor.features.map((each, at) => (at === 3 ? { ...each, x: each.x + 5 } : each)),
         },
       }),
-      (job: Job): Job => ({ ...job, plan: { ...job.plan, propping: { ...job.plan.propping, level: 800 } } }),
+      (job: Job): Job => ({ ...job, plan: { ...job.plan, shoring: { ...job.plan.shoring, level: 800 } } }),
     ],
   ] as const)('keep both changes: %s', (_, one, other) => {
     const { job, conflicts } = mergeJobs(van, one(van), other(van));

@@ -9,6 +9,7 @@ import { toVersion7 } from './version-7.ts';
 import { toVersion8 } from './version-8.ts';
 import { toVersion10 } from './version-10.ts';
 import { toVersion11 } from './version-11.ts';
+import { toVersion12 } from './version-12.ts';
 
 /** Plain data of a job file of some version. */
 export type RawJobFile = Readonly<Record<string, unknown>>;
@@ -80,6 +81,7 @@ export const MIGRATIONS: Migrations = {
   8: (file) => file,
   9: toVersion10,
   10: toVersion11,
+  11: toVersion12,
 };
 
 /**

@@ -13,7 +13,7 @@ const first: FirstMeasures = {
   ahead: inches(30),
   behind: inches(44),
   outsideWidth: inches(34),
-  tyreRadius: inches(15),
+  tireRadius: inches(15),
   cab: null,
   section: STOCK_SECTIONS.at(-1)!.section,
 };
@@ -60,7 +60,7 @@ it('is right for any donor that can be', () => {
         ahead: length(0, 2000),
         behind: length(0, 4000),
         outsideWidth: length(400, 2500),
-        tyreRadius: length(150, 800),
+        tireRadius: length(150, 800),
         section: fc.constantFrom(...STOCK_SECTIONS.map(({ section }) => section)),
       }),
       (measures) => {

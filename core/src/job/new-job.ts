@@ -16,7 +16,7 @@ export interface FirstMeasures {
   readonly behind: number;
   /** Over the outside faces of the rails. */
   readonly outsideWidth: number;
-  readonly tyreRadius: number;
+  readonly tireRadius: number;
   readonly section: Section;
   /** The cab: its back and its foremost and rearmost mounts behind the front axle, mm; null where there is none. */
   readonly cab: FirstCab | null;
@@ -30,7 +30,7 @@ export interface FirstCab {
   readonly assumed: boolean;
 }
 
-/** How far under the rails wheel centres are taken to be until they are measured, mm. */
+/** How far under the rails wheel centers are taken to be until they are measured, mm. */
 const AXLE_BELOW = inches(3);
 /** Where a datum hole is taken to be until one is picked: this share of the wheelbase behind the front axle, on a whole mark. */
 const DATUM_SHARE = 0.2;
@@ -38,7 +38,7 @@ const WHOLE = { in: inches(1), mm: 10 } as const;
 
 /** A straight, level frame of the first measures, both rails alike: what the survey begins from. */
 function newFrame(first: FirstMeasures): Frame {
-  const { donor, display, wheelbase, ahead, behind, outsideWidth, tyreRadius, section } = first;
+  const { donor, display, wheelbase, ahead, behind, outsideWidth, tireRadius, section } = first;
   // Straight and level until the rails are surveyed.
   const station = (x: number): Station => ({
     x,
@@ -54,8 +54,8 @@ function newFrame(first: FirstMeasures): Frame {
     role: id,
     x,
     z: -section.depth - AXLE_BELOW,
-    tyreRadius,
-    track: outsideWidth + 2 * tyreRadius,
+    tireRadius,
+    track: outsideWidth + 2 * tireRadius,
     origin: 'assumed',
   });
   return {

@@ -10,6 +10,7 @@ import { idProblems, referenceProblems } from './ids.ts';
 import { JOB_FORMAT, JOB_VERSION, type Job, type JobFile } from './job.ts';
 import { upgradeFile, upgradeJob } from './migrate.ts';
 import { jobFileSchema, jobSchema, rulesSchema } from './schema.ts';
+import { withRuleNamesOf12 } from './version-12.ts';
 
 function check<T>(schema: Field<T>, value: unknown, meaning: (value: T) => InputProblem[] = () => []): T {
   const shape = schemaProblems(schema, value);
@@ -74,13 +75,13 @@ export const checkJob = (value: unknown, version: number = JOB_VERSION): Job =>
   check<Job>(jobSchema, upgradeJob(value, version), jobProblems);
 
 /**
- * The rules of a rule set from untrusted data.
+ * The rules of a rule set from untrusted data; under the names of rules before version 12 too.
  *
  * @param value The value, untrusted.
  * @throws InputError with the problems found.
  */
 export const checkRules = (value: unknown): Pick<Rulebook, 'profile' | 'changes'> =>
-  check(rulesSchema, value, (rules) => rulesProblems({ rules }, ''));
+  check(rulesSchema, withRuleNamesOf12(value), (rules) => rulesProblems({ rules }, ''));
 
 /**
  * A job file from its text, brought up to the present version.

@@ -30,7 +30,7 @@ it('the flagship has passed the gate before cutting and stands at the one before
     total: controls.length,
   });
   expect(progress.next).toEqual({ text: 'Readings after tacking: 2 not right', bench: 'true-up' });
-  expect(progress.done).toEqual(['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'props', 'mounts']);
+  expect(progress.done).toEqual(['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'stands', 'mounts']);
   expect(result.stage).toBe('tacked');
   // One tape was read from the 1 in mark.
   expect(Math.abs(result.worstReading!.off)).toBeNear(25.4, 1);

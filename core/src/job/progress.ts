@@ -55,9 +55,9 @@ function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]): readon
     cuts: planned,
     splice: cutting?.checks.some((check) => check.bench === 'splice' && !isOpen(check)) ?? false,
     marks: cutting !== undefined && isPassed(cutting),
-    props:
-      job.plan.propping.props.length > 0 &&
-      (cutting?.checks.every((check) => check.bench !== 'props' || !isOpen(check)) ?? false),
+    stands:
+      job.plan.shoring.shores.length > 0 &&
+      (cutting?.checks.every((check) => check.bench !== 'stands' || !isOpen(check)) ?? false),
     'true-up': welding !== undefined && isPassed(welding),
     mounts:
       plan.mountings.length > 0 &&

@@ -1,5 +1,5 @@
 import { builtOf, type Joint, type PlanResult } from '../plan/index.ts';
-import { PROP_FACTS } from '../props/index.ts';
+import { SHORE_FACTS } from '../shoring/index.ts';
 import {
   frameSurvey,
   type FrameSurvey,
@@ -20,14 +20,14 @@ import {
 } from '../survey/index.ts';
 import { finer, inches, type LengthFormat, lengthText } from '../units/index.ts';
 import type { Job } from './job.ts';
-import { propsOf } from './props-of.ts';
+import { shoringOf } from './shoring-of.ts';
 
 /** How the loose half of a frame lies at a stage, and what brings it to plan. */
 export interface TrueUp {
   readonly joint: Joint;
   readonly halves: Halves;
   readonly holds: Holds;
-  /** Its stands are not placed on the bench Props: where they are is taken as is usual. */
+  /** Its stands are not placed on the bench Stands: where they are is taken as is usual. */
   readonly holdsAssumed: boolean;
   readonly targets: readonly Target[];
   readonly list: MoveList;
@@ -44,16 +44,16 @@ export const MOVE_DIVISION = { in: inches(1 / 32), mm: 0.5 } as const;
 /** Ends of a loose half that its stands are taken to be from, in parts of its length. */
 const FIFTH = 0.2;
 
-/** Where the loose half behind a joint is held: its stands on the bench Props, else two pairs as is usual. */
+/** Where the loose half behind a joint is held: its stands on the bench Stands, else two pairs as is usual. */
 function holdsOf(job: Job, plan: PlanResult, joint: Joint, halves: Halves): { holds: Holds; assumed: boolean } {
   const points = halves.rear.map((id) => halves.points[id]).filter((point) => point !== undefined);
   const xs = points.map(({ x }) => x);
   const [first, last] = [Math.min(...xs), Math.max(...xs)];
   const mean = (of: readonly number[]) => of.reduce((sum, value) => sum + value, 0) / Math.max(1, of.length);
-  const step = propsOf(job).steps.find(({ operation }) => operation.id === joint.operation);
-  const stands = (step?.loose.at(-1)?.stands ?? []).filter(({ prop }) => PROP_FACTS[prop.kind].does === 'up');
-  const places = stands.flatMap(({ prop, at }) => {
-    const x = builtOf(plan.tape, prop.x);
+  const step = shoringOf(job).steps.find(({ operation }) => operation.id === joint.operation);
+  const stands = (step?.loose.at(-1)?.stands ?? []).filter(({ shore }) => SHORE_FACTS[shore.kind].does === 'up');
+  const places = stands.flatMap(({ shore, at }) => {
+    const x = builtOf(plan.tape, shore.x);
     return x === null ? [] : [{ x, y: Math.abs(at.y), z: at.z }];
   });
   const along = places.map(({ x }) => x);

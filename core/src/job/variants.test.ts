@@ -3,11 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { STOCK_MATERIALS } from '../materials/index.ts';
 import { JOB_VERSION } from './job.ts';
 import { evaluatePlan, summaryOf } from '../plan/index.ts';
-import { NO_PROPS } from '../props/index.ts';
+import { NO_SHORING } from '../shoring/index.ts';
 import { readingsIn } from '../records/index.ts';
 import { inches } from '../units/index.ts';
 import {
   checkJob,
+  checkRules,
   isPlanName,
   type Job,
   MOST_VARIANTS,
@@ -161,7 +162,7 @@ describe('a job of version 1', () => {
         splices: [],
         fittings: [],
         mountings: [],
-        propping: NO_PROPS,
+        shoring: NO_SHORING,
         operations: old.job.plan.operations.map(brought),
       },
       variants: [],
@@ -346,7 +347,7 @@ describe('a job of version 4', () => {
       splices: [],
       fittings: [],
       mountings: [],
-      propping: NO_PROPS,
+      shoring: NO_SHORING,
     });
     expect(job.rack).toEqual([]);
     expect(job.variants).toEqual(
@@ -356,7 +357,7 @@ describe('a job of version 4', () => {
         splices: [],
         fittings: [],
         mountings: [],
-        propping: NO_PROPS,
+        shoring: NO_SHORING,
       })),
     );
     expect(evaluatePlan(job).splices.every(({ decided }) => decided === null)).toBe(true);
@@ -402,7 +403,7 @@ describe('a job of version 5', () => {
         ],
       },
     ]);
-    expect(plan).toEqual({ ...old.job.plan, seats: [], mountings: [], propping: NO_PROPS });
+    expect(plan).toEqual({ ...old.job.plan, seats: [], mountings: [], shoring: NO_SHORING });
   });
 
   it('sits where it sat: its front opening on the front axle, its own zero on the datum plane', () => {
@@ -429,7 +430,7 @@ describe('a job of version 6', () => {
       job: { plan: object; bodies: { mounts: object[] }[] };
     };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, mountings: [], propping: NO_PROPS });
+    expect(job.plan).toEqual({ ...old.job.plan, mountings: [], shoring: NO_SHORING });
     expect(job.donor.rooms).toEqual([]);
     expect(job.bodies).toEqual(old.job.bodies.map((body) => ({ ...body, fenders: [], points: [], changes: [] })));
     expect(evaluatePlan(job).mountings).toHaveLength(old.job.bodies[0]!.mounts.length);
@@ -443,8 +444,8 @@ describe('a job of version 7', () => {
   it('comes up with everything it held, and nothing that holds it while it is cut', () => {
     const old = JSON.parse(read('core/test/job-files/version-7.json')) as { job: { plan: object; variants: object[] } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan).toEqual({ ...old.job.plan, propping: NO_PROPS });
-    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, propping: NO_PROPS })));
+    expect(job.plan).toEqual({ ...old.job.plan, shoring: NO_SHORING });
+    expect(job.variants).toEqual(old.job.variants.map((plan) => ({ ...plan, shoring: NO_SHORING })));
     expect(() => parseJobFile(JSON.stringify({ ...old, job: { ...old.job, plan: 'none' } }))).toThrow(/plan/);
     expect(() => parseJobFile(JSON.stringify({ ...old, job: null }))).toThrow();
   });
@@ -452,9 +453,12 @@ describe('a job of version 7', () => {
 
 describe('a job of version 8', () => {
   it('comes up as it is: its rules are from no rule set of the shop', () => {
-    const old = JSON.parse(read('core/test/job-files/version-8.json')) as { job: { rules: object } };
+    const old = JSON.parse(read('core/test/job-files/version-8.json')) as {
+      job: { rules: object; donor: { features: object[] } };
+    };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job).toEqual(old.job);
+    expect(job.rules).toEqual(old.job.rules);
+    expect(job.donor.features).toEqual(old.job.donor.features);
     expect(job.rules.from).toBeUndefined();
     const from = { set: 'a-set', name: 'House rules', version: 2 };
     const now = { ...old, version: 9, job: { ...old.job, rules: { ...old.job.rules, from } } };
@@ -469,26 +473,58 @@ describe('a job of version 9', () => {
   it('comes up with its threaded legs as the rods that they were, and a leg of now stands on the floor', () => {
     const old = JSON.parse(read('core/test/job-files/version-9.json')) as { job: { plan: object } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan.propping.props.map(({ kind }) => kind)).toEqual(['rod', 'stand']);
-    const leg = { ...job.plan.propping.props[1]!, kind: 'leg' };
-    const plan = { ...job.plan, propping: { ...job.plan.propping, props: [leg] } };
-    const now = { ...old, version: 11, job: { ...job, plan } };
-    expect(parseJobFile(JSON.stringify(now)).job.plan.propping.props[0]!.kind).toBe('leg');
+    expect(job.plan.shoring.shores.map(({ kind }) => kind)).toEqual(['rod', 'stand']);
+    const leg = { ...job.plan.shoring.shores[1]!, kind: 'leg' };
+    const plan = { ...job.plan, shoring: { ...job.plan.shoring, shores: [leg] } };
+    const now = { ...old, version: 12, job: { ...job, plan } };
+    expect(parseJobFile(JSON.stringify(now)).job.plan.shoring.shores[0]!.kind).toBe('leg');
   });
 });
 
 describe('a job of version 10', () => {
   it('comes up with what was off the frame off all along, and now it may be off for one cut', () => {
-    const old = JSON.parse(read('core/test/job-files/version-10.json')) as { job: { plan: { propping: object } } };
+    const old = JSON.parse(read('core/test/job-files/version-10.json')) as { job: { plan: { shoring: object } } };
     const { job } = parseJobFile(JSON.stringify(old));
-    expect(job.plan.propping.off).toEqual([{ id: 'cm-1', step: null }]);
+    expect(job.plan.shoring.off).toEqual([{ id: 'cm-1', step: null }]);
     const off = [{ id: 'cm-1', step: 'stretch' }];
     const now = {
       ...old,
-      version: 11,
-      job: { ...job, plan: { ...job.plan, propping: { ...job.plan.propping, off } } },
+      version: 12,
+      job: { ...job, plan: { ...job.plan, shoring: { ...job.plan.shoring, off } } },
     };
-    expect(parseJobFile(JSON.stringify(now)).job.plan.propping.off).toEqual(off);
-    expect(() => parseJobFile(JSON.stringify({ ...old, version: 11 }))).toThrow(/propping\.off/);
+    expect(parseJobFile(JSON.stringify(now)).job.plan.shoring.off).toEqual(off);
+    expect(() => parseJobFile(JSON.stringify({ ...old, version: 11 }))).toThrow(/shoring\.off/);
+  });
+});
+
+describe('a job of version 11', () => {
+  const old = JSON.parse(read('core/test/job-files/version-11.json')) as {
+    job: {
+      donor: { axles: { tyreRadius: number }[] };
+      bodies: { tyreGap?: number }[];
+      plan: { propping: { props: object[] }; accepted: { conflict: string }[] };
+    };
+  };
+
+  it('comes up in American spelling, with its stands, its rules and what was accepted', () => {
+    const { job } = parseJobFile(JSON.stringify(old));
+    expect(job.donor.axles.map(({ tireRadius }) => tireRadius)).toEqual(
+      old.job.donor.axles.map(({ tyreRadius }) => tyreRadius),
+    );
+    expect(job.bodies[0]!.tireGap).toBe(old.job.bodies[0]!.tyreGap);
+    expect(job.plan.shoring.shores).toEqual(old.job.plan.propping.props);
+    expect(job.rules.changes).toEqual({ 'tire/bump': 63.5, 'stands/clear': 40 });
+    expect(job.done).toEqual(['donor', 'stands']);
+    expect(job.plan.accepted.at(-1)!.conflict).toBe(
+      old.job.plan.accepted.at(-1)!.conflict.replace('tyre-near', 'tire-near'),
+    );
+  });
+
+  it('gives rules that a shop kept under older names the names of now', () => {
+    const changes = { 'tyre/lock': 0.6, 'finder/cab': 5 };
+    expect(checkRules({ profile: 'weld-and-reinforce', changes })).toEqual({
+      profile: 'weld-and-reinforce',
+      changes: { 'tire/lock': 0.6, 'finder/cab': 5 },
+    });
   });
 });

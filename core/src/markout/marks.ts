@@ -88,7 +88,7 @@ export interface CrossmemberMark {
   readonly depth: number;
 }
 
-/** Work on a member beside the rails, or on a brace; distances along its own centre line. */
+/** Work on a member beside the rails, or on a brace; distances along its own center line. */
 export interface MemberMark {
   readonly name: string;
   /** Which of a pair, or both where they are alike; null for one alone. */

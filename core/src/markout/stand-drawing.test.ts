@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parseJobFile } from '../job/index.ts';
-import { evaluateProps } from '../plan/index.ts';
+import { evaluateShoring } from '../plan/index.ts';
 import type { SheetItem } from './sheet-drawing.ts';
 import { standDrawing, standNumbers } from './stand-drawing.ts';
 
 const WIDTH = 180;
 const { job: van } = parseJobFile(readFileSync(new URL('../../../demo/parcel-van.json', import.meta.url), 'utf8'));
-const stepOf = (job: typeof van) => evaluateProps(job).steps[0]!;
+const stepOf = (job: typeof van) => evaluateShoring(job).steps[0]!;
 const texts = (items: readonly SheetItem[]) => items.flatMap((item) => (item.kind === 'text' ? [item] : []));
 const paths = (items: readonly SheetItem[], ink: string) =>
   items.flatMap((item) => (item.kind === 'path' && item.ink === ink ? [item.points] : []));
@@ -20,9 +20,9 @@ describe('the frame on its stands, as a sheet draws it', () => {
     const numbers = standNumbers(step.whole.stands);
     const posts = paths(items, 'thing');
     expect(posts).toHaveLength(numbers.size);
-    for (const { prop, at } of step.whole.stands) {
+    for (const { shore, at } of step.whole.stands) {
       const others = step.whole.stands.filter((each) => each.at.x < at.x - 1);
-      expect(numbers.get(prop.id)).toBe(new Set(others.map((each) => each.prop.id)).size + 1);
+      expect(numbers.get(shore.id)).toBe(new Set(others.map((each) => each.shore.id)).size + 1);
     }
     const shown = texts(items).map(({ tag }) => tag);
     for (const number of numbers.values()) expect(shown).toContain(String(number));
@@ -50,8 +50,8 @@ describe('the frame on its stands, as a sheet draws it', () => {
   });
 
   it('is drawn also where nobody has said how high the frame stands, and where nothing holds it', () => {
-    const unknown = { ...van, plan: { ...van.plan, propping: { ...van.plan.propping, level: null } } };
-    const bare = { ...van, plan: { ...van.plan, propping: { ...van.plan.propping, props: [] } } };
+    const unknown = { ...van, plan: { ...van.plan, shoring: { ...van.plan.shoring, level: null } } };
+    const bare = { ...van, plan: { ...van.plan, shoring: { ...van.plan.shoring, shores: [] } } };
     for (const job of [unknown, bare]) {
       const drawing = standDrawing(stepOf(job), job, WIDTH);
       expect(JSON.stringify(drawing)).not.toMatch(/null,null|NaN/);

@@ -1,6 +1,6 @@
 import { sectionLookup } from '../frame/index.ts';
-import { type PlanInput, type PropStep, type StandUnder, sideOutline } from '../plan/index.ts';
-import { PROP_FACTS } from '../props/index.ts';
+import { type PlanInput, type ShoringStep, type StandUnder, sideOutline } from '../plan/index.ts';
+import { SHORE_FACTS } from '../shoring/index.ts';
 import { BIG, labelItems, LANE, SMALL, type Wanted } from './sheet-labels.ts';
 import type { SheetDrawing, SheetItem, SheetPoint } from './sheet-drawing.ts';
 
@@ -17,8 +17,8 @@ const UNKNOWN_FLOOR = 500;
  * @param stands Under the frame before the cut.
  */
 export function standNumbers(stands: readonly StandUnder[]): ReadonlyMap<string, number> {
-  const props = new Map(stands.map(({ prop }) => [prop.id, prop]));
-  const inOrder = [...props.values()].sort((a, b) => a.x - b.x);
+  const shores = new Map(stands.map(({ shore }) => [shore.id, shore]));
+  const inOrder = [...shores.values()].sort((a, b) => a.x - b.x);
   return new Map(inOrder.map(({ id }, at) => [id, at + 1]));
 }
 
@@ -29,7 +29,11 @@ export function standNumbers(stands: readonly StandUnder[]): ReadonlyMap<string,
  * @param job The job that it is of.
  * @param width Of the drawing, mm on paper.
  */
-export function standDrawing(step: PropStep, job: Pick<PlanInput, 'donor' | 'display'>, width: number): SheetDrawing {
+export function standDrawing(
+  step: ShoringStep,
+  job: Pick<PlanInput, 'donor' | 'display'>,
+  width: number,
+): SheetDrawing {
   const section = sectionLookup(job.donor);
   const outlines = step.pieces.map(({ piece, removed }) => ({ outline: sideOutline(piece, 'left', section), removed }));
   const points = outlines.flatMap(({ outline }) => outline);
@@ -42,7 +46,7 @@ export function standDrawing(step: PropStep, job: Pick<PlanInput, 'donor' | 'dis
   const on = (x: number, z: number): SheetPoint => [(x - front) * scale, OVER + (top - z) * scale];
   const numbers = standNumbers(stands);
   const [, ground] = on(front, floor);
-  const posts = new Map(stands.map((stand) => [stand.prop.id, stand]));
+  const posts = new Map(stands.map((stand) => [stand.shore.id, stand]));
   const path = (ink: 'steel' | 'scribe' | 'thing' | 'waste' | 'leader', ...at: readonly SheetPoint[]): SheetItem => ({
     kind: 'path',
     ink,
@@ -57,10 +61,10 @@ export function standDrawing(step: PropStep, job: Pick<PlanInput, 'donor' | 'dis
     size: BIG,
     soft: false,
   }));
-  const named = [...posts.values()].map(({ prop, at }): Wanted => ({
+  const named = [...posts.values()].map(({ shore, at }): Wanted => ({
     to: [on(at.x, floor)[0], ground],
-    tag: String(numbers.get(prop.id)),
-    words: PROP_FACTS[prop.kind].name.toLowerCase(),
+    tag: String(numbers.get(shore.id)),
+    words: SHORE_FACTS[shore.kind].name.toLowerCase(),
     mm: null,
     size: SMALL,
     soft: false,
@@ -79,7 +83,7 @@ export function standDrawing(step: PropStep, job: Pick<PlanInput, 'donor' | 'dis
     ...labelItems(cuts, OVER - LANE, -1, width, job.display, 2),
     ...labelItems(named, ground + LANE, 1, width, job.display, 2),
   ];
-  const at = [...posts.values()].map(({ prop }) => String(numbers.get(prop.id))).join(', ');
+  const at = [...posts.values()].map(({ shore }) => String(numbers.get(shore.id))).join(', ');
   return {
     title: 'Side view, front to the left',
     says: `The frame in side view on its stands${at === '' ? '' : `, numbered ${at} from the front`}, with its cuts ${step.cuts.map(({ name }) => name).join(', ')}.`,

@@ -72,8 +72,8 @@ export const STOCK_MATERIALS = {
     heatAffected: 0.5,
     source: `${general}; welding or heating destroys the treatment`,
   },
-  'aluminium-6061': {
-    name: 'aluminium 6061-T6',
+  'aluminum-6061': {
+    name: 'aluminum 6061-T6',
     yieldStress: 240,
     tensile: 260,
     density: 2.7e-6,

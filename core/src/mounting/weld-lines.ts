@@ -23,9 +23,9 @@ export function weldGroup(lines: readonly WeldLine[]): WeldGroup {
     return { length, middle: (from[1] + to[1]) / 2, own: (length * rise ** 2) / 12 };
   });
   const length = parts.reduce((sum, part) => sum + part.length, 0);
-  const centre = parts.reduce((sum, part) => sum + part.length * part.middle, 0) / length;
-  const inertia = parts.reduce((sum, { own, length: each, middle }) => sum + own + each * (middle - centre) ** 2, 0);
-  const farthest = Math.max(...lines.flatMap(({ from, to }) => [from[1], to[1]]).map((z) => Math.abs(z - centre)));
+  const center = parts.reduce((sum, part) => sum + part.length * part.middle, 0) / length;
+  const inertia = parts.reduce((sum, { own, length: each, middle }) => sum + own + each * (middle - center) ** 2, 0);
+  const farthest = Math.max(...lines.flatMap(({ from, to }) => [from[1], to[1]]).map((z) => Math.abs(z - center)));
   return { length, inertia, farthest };
 }
 

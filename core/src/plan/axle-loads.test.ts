@@ -29,7 +29,7 @@ describe('axle loads', () => {
 
   it('are nothing without a weight, without an axle, or with the axles in one place', () => {
     const one = balance([{ mass: 10, at: { x: 5, y: 0, z: 0 } }]);
-    expect(balance([])).toEqual({ mass: 0, centreOfGravity: null });
+    expect(balance([])).toEqual({ mass: 0, centerOfGravity: null });
     expect(axleLoadsOf(balance([]), { front: 0, rear: 1 })).toBeNull();
     expect(axleLoadsOf(one, { front: null, rear: 1 })).toBeNull();
     expect(axleLoadsOf(one, { front: 2, rear: 2 })).toBeNull();

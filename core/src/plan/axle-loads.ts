@@ -11,14 +11,14 @@ export interface AxleLoad {
 /** A frame with the body on it: kg, and where that balances, mm. */
 export interface Laden {
   readonly mass: number;
-  readonly centreOfGravity: Vec3;
+  readonly centerOfGravity: Vec3;
   readonly front: AxleLoad;
   readonly rear: AxleLoad;
 }
 
 interface Weight {
   readonly mass: number;
-  readonly centreOfGravity: Vec3 | null;
+  readonly centerOfGravity: Vec3 | null;
 }
 
 type Riders = readonly RiderOutcome<Axle>[];
@@ -50,7 +50,7 @@ export const axleXs = (axles: Riders, on: On) => ({ front: axleX(axles, 'front',
 export function balance(weights: readonly { readonly mass: number; readonly at: Vec3 }[]): Weight {
   const mass = weights.reduce((sum, weight) => sum + weight.mass, 0);
   const along = (axis: keyof Vec3) => weights.reduce((sum, { mass: each, at }) => sum + each * at[axis], 0) / mass;
-  return { mass, centreOfGravity: mass > 0 ? { x: along('x'), y: along('y'), z: along('z') } : null };
+  return { mass, centerOfGravity: mass > 0 ? { x: along('x'), y: along('y'), z: along('z') } : null };
 }
 
 /**
@@ -58,11 +58,11 @@ export function balance(weights: readonly { readonly mass: number; readonly at: 
  * role count as one in their middle, which shares what it carries equally. Null without both, or without a weight.
  */
 export function axleLoadsOf(
-  { mass, centreOfGravity }: Weight,
+  { mass, centerOfGravity }: Weight,
   { front, rear }: { readonly front: number | null; readonly rear: number | null },
 ): { readonly front: number; readonly rear: number } | null {
-  if (!centreOfGravity || front === null || rear === null || rear <= front) return null;
-  const onRear = (mass * (centreOfGravity.x - front)) / (rear - front);
+  if (!centerOfGravity || front === null || rear === null || rear <= front) return null;
+  const onRear = (mass * (centerOfGravity.x - front)) / (rear - front);
   return { front: mass - onRear, rear: onRear };
 }
 
@@ -84,10 +84,10 @@ export function ladenOf(
   const brought = seated.flatMap(({ body, pose }) =>
     body.masses.map(({ mass, x, y, z }) => ({ mass, at: onFrame(pose, { x, y, z }) })),
   );
-  if (brought.length === 0 || !frame.centreOfGravity) return null;
-  const all = balance([{ mass: frame.mass, at: frame.centreOfGravity }, ...brought]);
+  if (brought.length === 0 || !frame.centerOfGravity) return null;
+  const all = balance([{ mass: frame.mass, at: frame.centerOfGravity }, ...brought]);
   const loads = axleLoadsOf(all, xs);
-  if (!loads || !all.centreOfGravity) return null;
+  if (!loads || !all.centerOfGravity) return null;
   const rating = (role: Axle['role']): number | null =>
     there(axles, role, on).reduce<number | null>(
       (sum, axle) => (sum === null || axle.rating === undefined ? null : sum + axle.rating),
@@ -95,7 +95,7 @@ export function ladenOf(
     );
   return {
     mass: all.mass,
-    centreOfGravity: all.centreOfGravity,
+    centerOfGravity: all.centerOfGravity,
     front: { load: loads.front, rating: rating('front') },
     rear: { load: loads.rear, rating: rating('rear') },
   };

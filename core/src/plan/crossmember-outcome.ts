@@ -13,7 +13,7 @@ export interface CrossmemberOutcome {
   readonly reason: string;
   readonly operation: string | null;
   readonly donor: Vec3 | null;
-  /** Middle of its top, on the centre line. */
+  /** Middle of its top, on the center line. */
   readonly built: Vec3 | null;
   readonly turn: number;
   /** How much wider it must become, mm. */

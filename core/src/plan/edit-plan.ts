@@ -26,10 +26,10 @@ export const withoutOperation = (plan: Plan, id: string): Plan => ({
   operations: plan.operations.filter((operation) => operation.id !== id),
   splices: plan.splices.filter(({ joint }) => operationOfJoint(joint) !== id),
   fittings: plan.fittings.filter(({ on }) => on !== id && operationOfJoint(on) !== id),
-  propping: {
-    ...plan.propping,
-    props: plan.propping.props.filter(({ step }) => step !== id),
-    off: plan.propping.off.filter(({ step }) => step !== id),
+  shoring: {
+    ...plan.shoring,
+    shores: plan.shoring.shores.filter(({ step }) => step !== id),
+    off: plan.shoring.off.filter(({ step }) => step !== id),
   },
 });
 

@@ -7,7 +7,7 @@ import { floorAt, notchFloor } from './notch-profile.ts';
 import { frontSpine, type Piece, place, rearSpine, spine } from './piece.ts';
 import type { Hung, PlanState, Rework } from './state.ts';
 
-/** A move, mm and radians: `dy` is outward from the centre line. */
+/** A move, mm and radians: `dy` is outward from the center line. */
 export interface Shift {
   readonly dx: number;
   readonly dy: number;
@@ -44,7 +44,7 @@ interface Seat {
   readonly to: number;
   /** Heights that it takes up, mean of both rails: of a hole its upper and its lower edge. */
   readonly zs: readonly number[];
-  /** Outward from the centre line, and up, on each side it stands on. */
+  /** Outward from the center line, and up, on each side it stands on. */
   readonly on: readonly { readonly side: Side; readonly outward: number; readonly z: number }[];
 }
 

@@ -75,7 +75,7 @@ export { type FlatPart, type FlatShape } from './flat-part.ts';
 export * from './mounts/index.ts';
 export { lastHanger } from './school-conflicts.ts';
 export { type FeatureOutcome, type Shift, type SidePlace } from './feature-outcome.ts';
-export * from './propping/index.ts';
+export * from './shoring/index.ts';
 export { type RiderOutcome } from './rider-outcome.ts';
 export { type CutFace, endAt, faceAt, facesOf, type LineOf, TOP_EDGE } from './face.ts';
 export { type NotchAt, notchDepths, notchFloor, notchOutline } from './notch-profile.ts';

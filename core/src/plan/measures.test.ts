@@ -4,7 +4,7 @@ import { bodyOf, donor, featureAt, inputOf, plainFrame, pointAt, tankAt } from '
 import type { Axle } from '../frame/index.ts';
 import { endWords, evaluatePlan } from './index.ts';
 
-/** Both axle centres at the same height, so that the ground is level: 530 below the datum plane. */
+/** Both axle centers at the same height, so that the ground is level: 530 below the datum plane. */
 const level = (changes: Partial<Axle> = {}): Axle[] =>
   (['front', 'rear'] as const).map((role) => ({
     id: role,
@@ -12,7 +12,7 @@ const level = (changes: Partial<Axle> = {}): Axle[] =>
     role,
     x: role === 'front' ? 800 : 4400,
     z: -150,
-    tyreRadius: 380,
+    tireRadius: 380,
     track: 1600,
     ...changes,
   }));
@@ -64,8 +64,8 @@ describe('measures', () => {
     });
     expect([seats[0]!.onDonor.x, seats[0]!.pose.x]).toEqual([950, 1075]);
     // A load that outweighs the frame balances where it stands: 1000 behind the seat.
-    expect(laden.before!.centreOfGravity.x).toBeNear(1950, 2);
-    expect(laden.after!.centreOfGravity.x).toBeNear(2075, 2);
+    expect(laden.before!.centerOfGravity.x).toBeNear(1950, 2);
+    expect(laden.after!.centerOfGravity.x).toBeNear(2075, 2);
   });
 
   it('is null where the frame lacks what is asked, and never a number made up', () => {
@@ -77,7 +77,7 @@ describe('measures', () => {
   it('clearance counts from the ground under the tires, level or leaning', () => {
     // Underside of the rail at −150; ground at −530.
     expect(measure().lowest).toMatchObject({ clearance: 380, what: 'left rail' });
-    const nose = level().map((axle) => (axle.role === 'front' ? { ...axle, tyreRadius: 280 } : axle));
+    const nose = level().map((axle) => (axle.role === 'front' ? { ...axle, tireRadius: 280 } : axle));
     // Ground at −430 under the front axle, −530 under the rear: lowest at the front end of the rail.
     const slope = -100 / 3600;
     expect(measure({ axles: nose }).lowest!.clearance).toBeNear(-150 - (-430 - 800 * slope), 1e-9);
@@ -85,7 +85,7 @@ describe('measures', () => {
 
   it('approach, departure and breakover lines touch the tires', () => {
     const { approach, departure, breakover } = measure();
-    // The rail's lower corner is level with the axle centres.
+    // The rail's lower corner is level with the axle centers.
     expect(approach).toBeNear(tangent(800, 0, 380), 1e-9);
     expect(departure).toBeNear(tangent(1600, 0, 380), 1e-9);
     // Under a level rail the worst place is half-way between the axles, whether a station was measured there or not.
@@ -117,7 +117,7 @@ describe('measures', () => {
 
   it('are measured from the ground that the tires stand on, however the frame leans on it', () => {
     const [front, rear] = level();
-    const large = [front!, { ...rear!, tyreRadius: 480 }];
+    const large = [front!, { ...rear!, tireRadius: 480 }];
     const is = measure({ axles: large });
     // The same truck, turned so that its ground is level: the tail's corner about the front tire's foot.
     const slope = Math.atan(-100 / 3600);
@@ -169,11 +169,11 @@ describe('measures', () => {
   });
 
   it('mass is length × area × density, and balances in the middle of a plain frame', () => {
-    const { mass, centreOfGravity, axleLoads } = measure();
+    const { mass, centerOfGravity, axleLoads } = measure();
     expect(mass).toBeNear(2 * 6000 * (150 * 60 - 140 * 50) * 7.85e-6, 1e-9);
-    expect(centreOfGravity!.x).toBeNear(3000, 1e-9);
-    expect(centreOfGravity!.y).toBeNear(0, 1e-9);
-    expect(centreOfGravity!.z).toBeNear(-75, 1e-9);
+    expect(centerOfGravity!.x).toBeNear(3000, 1e-9);
+    expect(centerOfGravity!.y).toBeNear(0, 1e-9);
+    expect(centerOfGravity!.z).toBeNear(-75, 1e-9);
     expect(axleLoads!.front + axleLoads!.rear).toBeNear(mass, 1e-9);
   });
 
@@ -188,9 +188,9 @@ describe('measures', () => {
           const [empty, laden] = [measure(), measure({ points })];
           const lever = (a: number, b: number) => (empty.mass * a + mass * b) / (empty.mass + mass);
           expect(laden.mass).toBeNear(empty.mass + mass, 1e-6);
-          expect(laden.centreOfGravity!.x).toBeNear(lever(3000, x), 1e-6);
-          expect(laden.centreOfGravity!.y).toBeNear(lever(0, y), 1e-6);
-          expect(laden.centreOfGravity!.z).toBeNear(lever(-75, 300), 1e-6);
+          expect(laden.centerOfGravity!.x).toBeNear(lever(3000, x), 1e-6);
+          expect(laden.centerOfGravity!.y).toBeNear(lever(0, y), 1e-6);
+          expect(laden.centerOfGravity!.z).toBeNear(lever(-75, 300), 1e-6);
         },
       ),
     );

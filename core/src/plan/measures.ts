@@ -42,7 +42,7 @@ export interface Measures {
   readonly breakover: number | null;
   /** Steel of rails and crossmembers, features and named masses, and where it balances. */
   readonly mass: number;
-  readonly centreOfGravity: Vec3 | null;
+  readonly centerOfGravity: Vec3 | null;
   /** What that mass puts on the front and the rear axles by levers, kg; null without both axles. */
   readonly axleLoads: { readonly front: number; readonly rear: number } | null;
 }
@@ -152,8 +152,8 @@ export function measuresOf(standing: Standing, context: Context, added: () => re
     get mass() {
       return weight().mass;
     },
-    get centreOfGravity() {
-      return weight().centreOfGravity;
+    get centerOfGravity() {
+      return weight().centerOfGravity;
     },
     get axleLoads() {
       return axleLoadsOf(weight(), { front: frontAxle, rear: rearAxle });

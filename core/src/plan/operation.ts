@@ -1,7 +1,7 @@
 import { angle, type Field, flag, id, length, oneOf, record, text } from '../fields/index.ts';
 import type { Fitting, SplicePlan } from '../splice/index.ts';
 import type { Mounting } from '../mounting/index.ts';
-import { NO_PROPS, type Propping } from '../props/index.ts';
+import { NO_SHORING, type Shoring } from '../shoring/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Operation } from './operations/index.ts';
 
@@ -80,7 +80,7 @@ export interface Plan {
   /** How mounts of bodies are made, as far as that is decided: one for a mount at most. */
   readonly mountings: readonly Mounting[];
   /** How the frame is held meanwhile. */
-  readonly propping: Propping;
+  readonly shoring: Shoring;
   /** Letters that stay, whatever is cut later; also of cuts that are gone, so that none is given twice. */
   readonly letters?: readonly FrozenLetter[];
 }
@@ -100,5 +100,5 @@ export const emptyPlan = (name: string): Plan => ({
   splices: [],
   fittings: [],
   mountings: [],
-  propping: NO_PROPS,
+  shoring: NO_SHORING,
 });

@@ -125,6 +125,6 @@ export function tallOf({ pieces, axles }: Pick<PlanResult, 'pieces' | 'axles'>):
   const tops = pieces.flatMap(({ rails, pose }) =>
     [...rails.left, ...rails.right].map(({ x, top }) => posed(pose, x, top).z),
   );
-  const wheels = axles.flatMap(({ built, item }) => (built ? [built.z - item.tyreRadius] : []));
+  const wheels = axles.flatMap(({ built, item }) => (built ? [built.z - item.tireRadius] : []));
   return { over: Math.max(0, ...tops), under: Math.max(1, ...tops.map((z) => -z), ...wheels.map((z) => -z)) };
 }

@@ -172,12 +172,12 @@ export function localAt(piece: Piece, present: number): number {
 }
 
 /**
- * Present place of a local point on one side; `y` is outward from the centre line.
+ * Present place of a local point on one side; `y` is outward from the center line.
  *
  * @param piece The piece; its own coordinates are those of its steel.
  * @param side Left or right, as seated.
  * @param x Station in the steel’s own coordinates, mm.
- * @param outward From the centre line, before the piece’s rails were spread, mm.
+ * @param outward From the center line, before the piece’s rails were spread, mm.
  * @param z Height over the datum plane in the steel’s own coordinates, mm.
  */
 export function place(piece: Piece, side: Side, x: number, outward: number, z: number): Vec3 {

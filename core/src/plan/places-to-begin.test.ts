@@ -13,8 +13,8 @@ import {
   type PlanInput,
 } from './index.ts';
 
-const withFirst = (input: PlanInput, kind: OperationKind, about: string | null, centre: number | null) => {
-  const places = placesToBegin(kind, input, evaluatePlan(input), about, centre);
+const withFirst = (input: PlanInput, kind: OperationKind, about: string | null, center: number | null) => {
+  const places = placesToBegin(kind, input, evaluatePlan(input), about, center);
   const operation = newOperation(kind, 'new', places, input.donor, about);
   return {
     places,
@@ -65,8 +65,8 @@ describe('a new operation begins', () => {
     expect(codeOf(result, 1)).toBe('done');
     expect(places).toMatchObject({ at: { on: 'donor' }, to: { on: 'donor' } });
     expect(places.at.x).toBeNear(2000 + inches(1), inches(1 / 16));
-    for (const centre of [1900, 2010, 2290, 2305])
-      expect(codeOf(withFirst(input, 'notch', null, centre).result, 1)).toBe('done');
+    for (const center of [1900, 2010, 2290, 2305])
+      expect(codeOf(withFirst(input, 'notch', null, center).result, 1)).toBe('done');
   });
 
   it('at the end, for a trim, by what comes off', () => {
@@ -80,12 +80,12 @@ describe('a new operation begins', () => {
       const { measures, tape } = evaluatePlan(input);
       const middle = (tape.spans[0]!.builtFrom + tape.spans.at(-1)!.builtTo) / 2;
       for (const kind of kindsFor(input.donor))
-        for (const centre of [middle, tape.spans[0]!.builtFrom - 500, tape.spans.at(-1)!.builtTo + 500, null]) {
+        for (const center of [middle, tape.spans[0]!.builtFrom - 500, tape.spans.at(-1)!.builtTo + 500, null]) {
           // A tiny frame has no room for sizes that begin in inches; a closed rail is not boxed.
           if (measures.before.overallLength < 1000 || (kind === 'box' && own.sections[0]!.section.kind !== 'channel'))
             continue;
-          const went = codeOf(withFirst(input, kind, null, centre).result);
-          expect([kind, centre, went]).toEqual([kind, centre, 'done']);
+          const went = codeOf(withFirst(input, kind, null, center).result);
+          expect([kind, center, went]).toEqual([kind, center, 'done']);
         }
     },
   );

@@ -23,23 +23,23 @@ export function justBehind(frame: Frame, id: string | null, rules: Rulebook): nu
 
 /**
  * Where a new operation of a kind begins on the frame as planned so far: behind what is picked, else at the station
- * `centre` (built, mm) that is looked at, else behind the datum. It is moved along so that all of it lies on steel that
+ * `center` (built, mm) that is looked at, else behind the datum. It is moved along so that all of it lies on steel that
  * is there, and of one piece where it must be, and given on the donor where both its places are donor steel, else on the built frame.
  *
  * @param kind A kind of operation.
  * @param about Id of what is picked; null where nothing is.
- * @param centre Built station that is looked at, mm; null where none is.
+ * @param center Built station that is looked at, mm; null where none is.
  */
 export function placesToBegin(
   kind: OperationKind,
   { donor, rules, display }: { readonly donor: Frame; readonly rules: Rulebook; readonly display: LengthFormat },
   { tape, datum }: PlanResult,
   about: string | null,
-  centre: number | null,
+  center: number | null,
 ): StartPlaces {
   const { ahead, behind: span, onOnePiece } = roomOf(kind);
   const behind = justBehind(donor, about, rules);
-  const wanted = (behind === null ? null : builtOf(tape, behind)) ?? centre ?? datum.built + inches(12);
+  const wanted = (behind === null ? null : builtOf(tape, behind)) ?? center ?? datum.built + inches(12);
   const whole = { builtFrom: tape.spans[0]?.builtFrom ?? 0, builtTo: tape.spans.at(-1)?.builtTo ?? 0 };
   const margin = Math.min(inches(1), (whole.builtTo - whole.builtFrom) / 20);
   const within = ({ builtFrom, builtTo }: typeof whole) =>

@@ -3,7 +3,7 @@ import { type Section, widthOf } from '../sections/index.ts';
 import { frontTop, type Piece, rearTop, spine } from './piece.ts';
 import { posed } from './pose.ts';
 
-/** One rail at a station: outside face from the centre line, and heights of its edges over the datum plane, mm. */
+/** One rail at a station: outside face from the center line, and heights of its edges over the datum plane, mm. */
 export interface RailProfile {
   readonly halfWidth: number;
   readonly top: number;

@@ -68,8 +68,8 @@ function inputOfCase(c: (typeof reference.cases)[number]): { input: PlanInput; e
       })),
       points: at.filter(([name]) => !name.endsWith('_axle')).map(([name, [x, y, z]]) => pointAt(name, x, y, z)),
       axles: [
-        { id: 'front', name: 'Front', role: 'front', x: front[0]!, z: front[2]!, tyreRadius: 380, track: 1600 },
-        { id: 'rear', name: 'Rear', role: 'rear', x: rear[0]!, z: rear[2]!, tyreRadius: 380, track: 1600 },
+        { id: 'front', name: 'Front', role: 'front', x: front[0]!, z: front[2]!, tireRadius: 380, track: 1600 },
+        { id: 'rear', name: 'Rear', role: 'rear', x: rear[0]!, z: rear[2]!, tireRadius: 380, track: 1600 },
       ],
     },
     stations,

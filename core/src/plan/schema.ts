@@ -1,7 +1,7 @@
 import { angle, type Field, id, length, list, name, optional, record, text } from '../fields/index.ts';
 import { fittingSchema, splicePlanSchema } from '../splice/index.ts';
 import { mountingSchema } from '../mounting/index.ts';
-import { proppingSchema } from '../props/index.ts';
+import { shoringSchema } from '../shoring/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Acceptance, FrozenLetter, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
@@ -19,7 +19,7 @@ export const planSchema = (): Field<Plan> =>
       splices: list(splicePlanSchema(), 400),
       fittings: list(fittingSchema(), 100),
       mountings: list(mountingSchema(), 400),
-      propping: proppingSchema(),
+      shoring: shoringSchema(),
       letters: optional(list(record<FrozenLetter>({ id: name(200), letter: name(4) }), 800)),
     },
     'plan',

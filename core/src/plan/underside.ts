@@ -104,7 +104,7 @@ export interface Wheels {
  */
 export function wheelsUnder(axles: readonly RiderOutcome<Axle>[]): Wheels | null {
   const there = axles.flatMap((axle) =>
-    axle.built ? [{ ...axle.built, radius: axle.item.tyreRadius, role: axle.item.role }] : [],
+    axle.built ? [{ ...axle.built, radius: axle.item.tireRadius, role: axle.item.role }] : [],
   );
   const front = there.filter((axle) => axle.role === 'front').sort((a, b) => a.x - b.x)[0];
   const rear = there.filter((axle) => axle.role === 'rear').sort((a, b) => b.x - a.x)[0];

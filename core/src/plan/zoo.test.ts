@@ -92,7 +92,7 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that
     for (const [, operation] of operationsFor(animal)) {
       const [a, b] = [animal, mirror].map((each) => evaluatePlan(planned(each, operation)));
       expect(a!.measures.after.mass).toBeNear(b!.measures.after.mass, 1e-9);
-      expect(a!.measures.after.centreOfGravity!.y).toBeNear(-b!.measures.after.centreOfGravity!.y, 1e-9);
+      expect(a!.measures.after.centerOfGravity!.y).toBeNear(-b!.measures.after.centerOfGravity!.y, 1e-9);
       for (const [index, joint] of a!.joints.entries()) {
         const other = b!.joints[index]!;
         expect(joint.verdict).toBe(other.verdict);

@@ -178,7 +178,7 @@ export function quickJob(entries: QuickEntries, names: { readonly name: string; 
     ahead,
     behind,
     outsideWidth: width,
-    tyreRadius: ASSUMED.tireRadius,
+    tireRadius: ASSUMED.tireRadius,
     section,
     cab:
       cabBack === null

@@ -40,7 +40,7 @@ const job = (): Job => ({
     ahead: 500,
     behind: 500,
     outsideWidth: 800,
-    tyreRadius: 300,
+    tireRadius: 300,
     cab: null,
     section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 },
   }),

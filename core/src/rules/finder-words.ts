@@ -5,7 +5,7 @@ import { type RuleWords, SHOP_PRACTICE } from './rule-type.ts';
 export const FINDER_WORDS: Readonly<Record<keyof typeof FINDER_RULES, RuleWords>> = {
   'finder/joint': {
     title: 'A joint on both rails takes',
-    reason: 'Marked, propped, cut, dressed, pulled true, welded, plated and dressed again, left and right.',
+    reason: 'Marked, shored, cut, dressed, pulled true, welded, plated and dressed again, left and right.',
     source: SHOP_PRACTICE,
   },
   'finder/bracket': {

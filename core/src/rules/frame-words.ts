@@ -141,27 +141,27 @@ export const FRAME_WORDS: Readonly<Record<keyof typeof FRAME_RULES, RuleWords>> 
     reason: 'As far off along the rail as a slotted hole or a new one in the same bracket makes good.',
     source: SHOP_PRACTICE,
   },
-  'tyre/bump': {
+  'tire/bump': {
     title: 'A wheel rises at most',
     reason: 'From ride height to the bump stop: a tire that rubs there cuts itself or the body.',
     source: 'assumed; measure from axle to bump stop on your own donor',
   },
-  'tyre/droop': {
+  'tire/droop': {
     title: 'A wheel hangs down at most',
     reason: 'From ride height to where the springs or shocks stop it: the tire then stands lowest in its opening.',
     source: 'assumed; measure with the frame lifted on your own donor',
   },
-  'tyre/width': {
+  'tire/width': {
     title: 'A tire is wide',
     reason: 'Over its widest, with its weight on it: what must pass the body when the wheel is turned.',
     source: 'assumed; the tire’s own table, or a square held to both sides of it',
   },
-  'tyre/lock': {
+  'tire/lock': {
     title: 'A steered wheel turns at most',
     reason: 'Turned, the corners of a tire reach ahead, behind and inward of where it stands.',
     source: 'assumed; turn it to both stops and read the angle',
   },
-  'tyre/offset': {
+  'tire/offset': {
     title: 'Middle of a steered tire outboard of its kingpin',
     reason: 'The farther out, the wider the arc that the tire sweeps when it is turned.',
     source: 'assumed; from the middle of the tread to a line through both ball joints',

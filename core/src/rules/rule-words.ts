@@ -1,7 +1,7 @@
 import { FINDER_WORDS } from './finder-words.ts';
 import { FRAME_WORDS } from './frame-words.ts';
 import { MOUNT_WORDS } from './mount-words.ts';
-import { PROP_WORDS } from './prop-words.ts';
+import { SHORING_WORDS } from './shoring-words.ts';
 import type { RuleId } from './rule.ts';
 import type { RuleWords } from './rule-type.ts';
 import { SPLICE_WORDS } from './splice-words.ts';
@@ -11,6 +11,6 @@ export const RULE_WORDS: Readonly<Record<RuleId, RuleWords>> = {
   ...FINDER_WORDS,
   ...FRAME_WORDS,
   ...MOUNT_WORDS,
-  ...PROP_WORDS,
+  ...SHORING_WORDS,
   ...SPLICE_WORDS,
 };

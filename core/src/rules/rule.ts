@@ -2,7 +2,7 @@ import { angleText, finer, type LengthFormat, lengthText, type QuantityKind, qua
 import { FINDER_RULES } from './finder-rules.ts';
 import { FRAME_RULES } from './frame-rules.ts';
 import { MOUNT_RULES } from './mount-rules.ts';
-import { PROP_RULES } from './prop-rules.ts';
+import { SHORING_RULES } from './shoring-rules.ts';
 import { SPLICE_RULES } from './splice-rules.ts';
 import type { Rule } from './rule-type.ts';
 
@@ -11,7 +11,7 @@ export const RULES = {
   ...FINDER_RULES,
   ...FRAME_RULES,
   ...MOUNT_RULES,
-  ...PROP_RULES,
+  ...SHORING_RULES,
   ...SPLICE_RULES,
 } as const satisfies Record<string, Rule>;
 

@@ -4,7 +4,7 @@ import { type Part, partsOf, rectangle, type Rectangle, type Section, widthOf } 
 
 /** Something welded to a rail, or taken out of it, over a stretch. mm. */
 export type Addition =
-  /** A plate on a face; on the web faces `size` is its height (centred unless `from` is given), on flanges its width. */
+  /** A plate on a face; on the web faces `size` is its height (centered unless `from` is given), on flanges its width. */
   | {
       readonly kind: 'plate';
       readonly face: 'outside' | 'inside' | 'top' | 'bottom';
@@ -39,20 +39,20 @@ const refuse = (code: string, message: string): never => {
 
 function plateParts(section: Section, addition: Extract<Addition, { kind: 'plate' }>): Rectangle {
   const { face, thickness, size } = addition;
-  const centred = (room: number) => addition.from ?? (room - size) / 2;
+  const centered = (room: number) => addition.from ?? (room - size) / 2;
   switch (face) {
     case 'outside':
-      return rectangle(-thickness, centred(section.depth), thickness, size);
+      return rectangle(-thickness, centered(section.depth), thickness, size);
     case 'inside': {
       const room = section.depth - 2 * section.thickness;
       if (size > room)
         refuse('section/plate-too-high', `An inside plate ${size} high does not fit between the flanges (${room}).`);
-      return rectangle(section.thickness, centred(section.depth), thickness, size);
+      return rectangle(section.thickness, centered(section.depth), thickness, size);
     }
     case 'top':
-      return rectangle(centred(widthOf(section)), section.depth, size, thickness);
+      return rectangle(centered(widthOf(section)), section.depth, size, thickness);
     case 'bottom':
-      return rectangle(centred(widthOf(section)), -thickness, size, thickness);
+      return rectangle(centered(widthOf(section)), -thickness, size, thickness);
   }
 }
 

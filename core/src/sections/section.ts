@@ -47,7 +47,7 @@ export interface Rectangle {
   readonly height: number;
 }
 
-/** A ring, mm: centre and radii. */
+/** A ring, mm: center and radii. */
 export interface Ring {
   readonly shape: 'ring';
   readonly y: number;

@@ -158,11 +158,11 @@ export const bracketSolids = (workshop: Workshop, result: PlanResult): readonly 
  * @param result What the plan gives.
  */
 export function tireSolids(workshop: Workshop, { rules }: PlanInput, { axles }: PlanResult): readonly FrameSolid[] {
-  const width = ruleValue(rules, 'tyre/width');
+  const width = ruleValue(rules, 'tire/width');
   return axles.flatMap(({ item, built }) =>
     built
       ? SIDES.map((side): FrameSolid => {
-          const round = workshop.kernel.Manifold.cylinder(width, item.tyreRadius, item.tyreRadius, 0, true);
+          const round = workshop.kernel.Manifold.cylinder(width, item.tireRadius, item.tireRadius, 0, true);
           const upright = workshop.own(workshop.own(round).rotate([90, 0, 0]));
           const solid = workshop.own(upright.translate([built.x, (sideSign(side) * item.track) / 2, built.z]));
           const name = `the ${side} tire of ${item.name}`;

@@ -110,12 +110,12 @@ export function fitSleeve(workshop: Workshop, sleeve: FrameSolid, all: readonly 
   const rails = all.filter(({ kind, side }) => kind === 'rail' && side === sleeve.side);
   let best = { solid: sleeve.solid, deep: overlapWithRails(workshop, sleeve.solid, rails) };
   const [x, y, z] = middleOf(sleeve.solid);
-  const centred = workshop.own(sleeve.solid.translate([-x, -y, -z]));
+  const centered = workshop.own(sleeve.solid.translate([-x, -y, -z]));
   for (const across of [true, false])
     for (const turn of TURNS)
       for (const shift of SHIFTS) {
         if (best.deep === 0) return { ...sleeve, solid: best.solid };
-        const turned = workshop.own(centred.rotate(across ? [0, 0, turn] : [0, turn, 0]));
+        const turned = workshop.own(centered.rotate(across ? [0, 0, turn] : [0, turn, 0]));
         const solid = workshop.own(turned.translate(across ? [x, y + shift, z] : [x, y, z + shift]));
         const deep = overlapWithRails(workshop, solid, rails);
         if (deep < best.deep) best = { solid, deep };

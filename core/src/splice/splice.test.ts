@@ -127,7 +127,7 @@ describe('what holds of any splice', () => {
     );
   });
 
-  it('an off-centre strip that takes the moment’s edge out can lower it, and is shown to', () => {
+  it('an off-center strip that takes the moment’s edge out can lower it, and is shown to', () => {
     const top: Plate = {
       ...plate,
       name: 'strip',

@@ -28,7 +28,7 @@ export const ofRectangle = (width: number, low: number, high: number, factor: nu
 /** Strips that a ring is cut into where only a part of its height is in weld. */
 const STRIPS = 720;
 
-/** Half the width of a ring's steel at a height over its centre, mm. */
+/** Half the width of a ring's steel at a height over its center, mm. */
 const ringChord = (outer: number, inner: number, z: number): number =>
   2 * (Math.sqrt(Math.max(0, outer ** 2 - z ** 2)) - Math.sqrt(Math.max(0, inner ** 2 - z ** 2)));
 

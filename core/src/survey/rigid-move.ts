@@ -76,9 +76,9 @@ export function fittedMove(
   for (let round = 0; round < 8; round += 1) {
     // Small further shifts and turns of where the points are by now.
     const now = from.map((point) => movedBy(point, move));
-    const centre = plus(about, move.shift);
+    const center = plus(about, move.shift);
     const rows = now.flatMap((point, index) => {
-      const { x, y, z } = plus(point, centre, -1);
+      const { x, y, z } = plus(point, center, -1);
       const miss = plus(to[index] as Vec3, point, -1);
       return [
         { row: [1, 0, 0, 0, z, -y], value: miss.x },

@@ -52,7 +52,7 @@ export function BoardTable({ job, result, selected, onSelect }: BoardTableProps)
     ['of it on the rear axle', (of) => mass(of.axleLoads?.rear)],
     [
       'Balance behind the front axle',
-      (of) => (of.centreOfGravity ? <Length mm={of.centreOfGravity.x} format={job.display} /> : '–'),
+      (of) => (of.centerOfGravity ? <Length mm={of.centerOfGravity.x} format={job.display} /> : '–'),
     ],
   ];
   const loadOf = (axle: AxleLoad | undefined) =>

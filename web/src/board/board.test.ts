@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { multiples, tickStep } from './ticks.ts';
 import { demoJob } from '../../test/demo.ts';
 import { acrossPx, closeSideStrip, planNote, planStrip, sideStrip, stripHeights, TAPE_HEIGHT } from './strips.ts';
-import { centredOn, fitView, toMm, toPx, zoomedView } from './view.ts';
+import { centeredOn, fitView, toMm, toPx, zoomedView } from './view.ts';
 
 const reach = [-800, 5000] as const;
 const whole = fitView(800, reach);
@@ -22,7 +22,7 @@ describe('the view', () => {
   it('is a part of the whole, as close as it is zoomed, with the station asked for in the middle', () => {
     fc.assert(
       fc.property(fc.integer({ min: -800, max: 5000 }), fc.double({ min: 1, max: 12, noNaN: true }), (x, k) => {
-        const view = zoomedView(whole, centredOn(whole, x, k));
+        const view = zoomedView(whole, centeredOn(whole, x, k));
         expect(view.scale).toBeCloseTo(k * whole.scale, 9);
         expect(toMm(view, view.width / 2)).toBeCloseTo(x, 6);
       }),

@@ -49,7 +49,7 @@ export interface BoardProps {
   readonly drawer: { readonly id: string; readonly content: ReactNode } | null;
   readonly onDrawer: (drawer: string | null) => void;
   /** Says which built station is in the middle of what is shown, mm. */
-  readonly onCentre: (builtX: number) => void;
+  readonly onCenter: (builtX: number) => void;
 }
 
 /** The least height that the picture in the tray is drawn in, px. */
@@ -77,7 +77,7 @@ export function Board({
   onPin,
   drawer,
   onDrawer,
-  onCentre,
+  onCenter,
 }: BoardProps) {
   const { job, result, donor, selected, onSelect, store } = bench;
   const column = useRef<HTMLDivElement>(null);
@@ -98,19 +98,19 @@ export function Board({
   ];
   const tall = useMemo(() => tallOf(laidBy), [laidBy]);
   const most = mostScale(tall, heights.side);
-  const { view, zoom, pan, centre, fit, zoomed } = useView(box, width, reach, most);
+  const { view, zoom, pan, center, fit, zoomed } = useView(box, width, reach, most);
   const startDrag = useDrag();
   const looked = useRef<Look | null>(null);
   const { keys, said } = useBoardKeys({ zoom, pan, fit, onSelect });
 
   useEffect(() => {
-    if (look && look !== looked.current) centre(look.builtX);
+    if (look && look !== looked.current) center(look.builtX);
     looked.current = look;
-  }, [look, centre]);
+  }, [look, center]);
   const { from, scale } = view;
   useEffect(() => {
-    if (width > 0) onCentre(from + width / 2 / scale);
-  }, [from, scale, width, onCentre]);
+    if (width > 0) onCenter(from + width / 2 / scale);
+  }, [from, scale, width, onCenter]);
 
   const format = job.display;
   const section = useMemo(() => sectionLookup(job.donor), [job.donor]);

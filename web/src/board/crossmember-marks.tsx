@@ -72,9 +72,9 @@ export const CrossmemberEnd = still(function CrossmemberEnd({
 
 interface CrossmemberAboveProps extends Box, Pick<Crossmember, 'id' | 'name' | 'misfit' | 'assumed' | 'chosen'> {
   readonly onSelect: (id: string) => void;
-  /** Where its middle and the centre line are, px. */
+  /** Where its middle and the center line are, px. */
   readonly middle: number;
-  readonly centre: number;
+  readonly center: number;
 }
 
 /** A crossmember from above, with its number. */
@@ -82,7 +82,7 @@ export const CrossmemberAbove = still(function CrossmemberAbove({
   id,
   name,
   middle,
-  centre,
+  center,
   y,
   width,
   height,
@@ -100,7 +100,7 @@ export const CrossmemberAbove = still(function CrossmemberAbove({
       onClick={() => onSelect(id)}
     >
       <title>{name}</title>
-      <circle cx={middle} cy={centre} className="touch-target" fill="transparent" />
+      <circle cx={middle} cy={center} className="touch-target" fill="transparent" />
       <rect
         x={middle - width / 2}
         {...{ y, width, height }}
@@ -112,7 +112,7 @@ export const CrossmemberAbove = still(function CrossmemberAbove({
       {number && (
         <text
           x={middle}
-          y={centre}
+          y={center}
           dy="0.34em"
           textAnchor="middle"
           fontSize={12}

@@ -32,7 +32,7 @@ export interface GroundProps {
 /** The wheels of a frame. */
 export const wheelsOf = ({ axles }: PlanResult): Wheel[] =>
   axles.flatMap(({ item, built }) =>
-    built ? [{ id: item.id, x: built.x, z: built.z, radius: item.tyreRadius, assumed: item.origin === 'assumed' }] : [],
+    built ? [{ id: item.id, x: built.x, z: built.z, radius: item.tireRadius, assumed: item.origin === 'assumed' }] : [],
   );
 
 /** A wheel seen from the side: lower than it is long where heights are drawn smaller. */
@@ -119,7 +119,7 @@ function PlanGround({ view, plan: { across }, crossmembers, onSelect }: GroundPr
           key={id}
           {...{ id, name, onSelect, ...state }}
           middle={px(x)}
-          centre={py(0)}
+          center={py(0)}
           y={py(left)}
           width={length * view.scale}
           height={py(right) - py(left)}

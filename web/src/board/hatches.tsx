@@ -1,5 +1,5 @@
 /**
- * Fills that say what a stretch of steel is without its colour: new steel leans forward, steel cut away leans back.
+ * Fills that say what a stretch of steel is without its color: new steel leans forward, steel cut away leans back.
  * Once on a page: every drawing on it, large or small, fills from here.
  */
 export function Hatches() {

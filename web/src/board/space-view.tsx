@@ -1,4 +1,4 @@
-import { LAYER_COLOURS, type LengthFormat, type SceneLayer, type SceneMesh, type SpaceDimension } from '@splay/core';
+import { LAYER_COLORS, type LengthFormat, type SceneLayer, type SceneMesh, type SpaceDimension } from '@splay/core';
 import { Canvas, useFrame, useThree } from '@react-three/fiber';
 import { type RefObject, useEffect, useMemo, useRef } from 'react';
 import { BufferAttribute, BufferGeometry, Color, EdgesGeometry, type Group, Vector3 } from 'three';
@@ -148,13 +148,13 @@ function OneMesh({ mesh, shift }: { readonly mesh: SceneMesh; readonly shift: nu
     [faces, edges],
   );
   useEffect(() => invalidate(), [invalidate, shift, faces]);
-  const [red, green, blue, solid] = LAYER_COLOURS[mesh.layer];
-  const colour = useMemo(() => new Color(red, green, blue), [red, green, blue]);
+  const [red, green, blue, solid] = LAYER_COLORS[mesh.layer];
+  const color = useMemo(() => new Color(red, green, blue), [red, green, blue]);
   return (
     <group position={[shift, 0, 0]}>
       <mesh geometry={faces} castShadow={solid === 1} receiveShadow>
         <meshStandardMaterial
-          color={colour}
+          color={color}
           roughness={0.62}
           metalness={0.05}
           transparent={solid < 1}

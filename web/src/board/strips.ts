@@ -133,7 +133,7 @@ export function sideStrip(
   return { top, height, foot: zero + under * scale, across: { zero, sign: -1, scale } };
 }
 
-/** How far the inside and the outside of the rails lie from the centre line, mm: the least and the most of all. */
+/** How far the inside and the outside of the rails lie from the center line, mm: the least and the most of all. */
 function railsWide({ pieces }: PlanResult, section: (id: string) => Section): readonly [number, number] {
   let [inner, outer] = [Infinity, 0];
   for (const piece of pieces)

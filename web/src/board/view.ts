@@ -9,7 +9,7 @@ export type Reach = readonly [front: number, rear: number];
 /** Stations that a frame spans, wheels included, mm. */
 export function reachOf({ tape, axles }: PlanResult): Reach {
   const wheels = axles.flatMap(({ built, item }) =>
-    built ? [built.x - item.tyreRadius, built.x + item.tyreRadius] : [],
+    built ? [built.x - item.tireRadius, built.x + item.tireRadius] : [],
   );
   return [
     Math.min(...tape.spans.map((span) => span.builtFrom), ...wheels),
@@ -42,7 +42,7 @@ export function zoomedView(whole: View, { k, x }: ZoomTransform): View {
 }
 
 /** The transform of the whole view that has a station in the middle, `k` times as close. */
-export const centredOn = (whole: View, x: number, k: number): ZoomTransform => ({
+export const centeredOn = (whole: View, x: number, k: number): ZoomTransform => ({
   k,
   x: whole.width / 2 - toPx(whole, x) * k,
 });
@@ -79,10 +79,10 @@ export function useView(box: RefObject<HTMLDivElement | null>, width: number, re
   const zoom = useCallback((factor: number) => attached.current?.scaleBy(factor), []);
   const pan = useCallback((px: number) => attached.current?.translateBy(-px / transform.k), [transform.k]);
   const fit = useCallback(() => attached.current?.to(WHOLE), []);
-  const centre = useCallback(
+  const center = useCallback(
     (x: number) =>
-      attached.current?.to(centredOn(whole, x, Math.max(transform.k, Math.min(2.4, CLOSEST / whole.scale)))),
+      attached.current?.to(centeredOn(whole, x, Math.max(transform.k, Math.min(2.4, CLOSEST / whole.scale)))),
     [whole, transform.k],
   );
-  return { view, zoom, pan, centre, fit, zoomed: transform.k > 1.001 };
+  return { view, zoom, pan, center, fit, zoomed: transform.k > 1.001 };
 }

@@ -65,8 +65,8 @@ export interface JobState {
   readonly blade: number | null;
   /** The joint that is worked on, and which rail or member of it is looked at; null for the first there is. */
   readonly splice: { readonly joint: string | null; readonly rail: RailId | null };
-  /** The cut whose props are looked at, by its operation; null for the first there is; and at which moment of it. */
-  readonly propping: { readonly step: string | null; readonly moment: CutMoment };
+  /** The cut whose stands are shown, by its operation; null for the first there is; and at which moment of it. */
+  readonly shoring: { readonly step: string | null; readonly moment: CutMoment };
   /** The figure whose thread is pulled. */
   readonly thread: FigureId | null;
   /** How far the loose half is pushed by hand on the picture: its ends to the right, all of it to the rear, mm; null: not. */
@@ -87,7 +87,7 @@ export interface JobState {
   /** What the board was asked to bring into sight last. */
   readonly look: Look | null;
   /** Built station in the middle of what the board shows, mm; null before it was drawn. */
-  readonly centre: number | null;
+  readonly center: number | null;
   readonly canWrite: boolean;
   /** May add readings, notes and photos, whether or not the job may be changed. */
   readonly canRecord: boolean;
@@ -175,7 +175,7 @@ export function createJobStore({
         pinned: [],
         blade: null,
         splice: { joint: null, rail: null },
-        propping: { step: null, moment: 'standing' },
+        shoring: { step: null, moment: 'standing' },
         pushed: null,
         asFar: null,
         thread: null,
@@ -186,7 +186,7 @@ export function createJobStore({
         lookingAround: false,
         measurement: null,
         look: null,
-        centre: null,
+        center: null,
         canWrite,
         canRecord,
         memberName,

@@ -115,7 +115,7 @@ describe('a version that another page saved', () => {
 
 describe('what a page that was left had not saved', () => {
   it('is gone on with, and nothing is asked', async () => {
-    await keepDraft('job', { basedOn: 1, version: 11, job: named('Left')(job) });
+    await keepDraft('job', { basedOn: 1, version: 12, job: named('Left')(job) });
     await takeUpDraft(store);
     expect(state()).toMatchObject({ job: { name: 'Left' }, saveState: 'saved', revision: 1 });
     expect(state().job).not.toBe(state().savedJob);
@@ -123,7 +123,7 @@ describe('what a page that was left had not saved', () => {
 
   it('is brought together with what was saved meanwhile', async () => {
     store = createJobStore({ ...state(), saved: theirs(stretched(400), 4), records: [], asOf: null });
-    await keepDraft('job', { basedOn: 1, version: 11, job: named('Left')(job) });
+    await keepDraft('job', { basedOn: 1, version: 12, job: named('Left')(job) });
     fakeServer((_, path) => ({
       status: 200,
       body: path.endsWith('/revisions/1') ? theirs((old) => old, 1) : theirs(stretched(400), 4),

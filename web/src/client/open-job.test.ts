@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { JOB_VERSION } from '@splay/core';
 import { demoJob } from '../../test/demo.ts';
@@ -56,13 +57,14 @@ it('without a connection it opens as this device kept it, at the bench where it 
 it('what an earlier version of the program kept is brought up; what cannot be is not opened, and not lost', async () => {
   fakeServer(() => 'no connection');
   const before = opened(3);
-  const { propping: _, ...plan } = before.saved.job.plan;
-  const old = { ...before.saved.job, plan };
+  const { job: old } = JSON.parse(
+    readFileSync(new URL('../../../core/test/job-files/version-7.json', import.meta.url), 'utf8'),
+  ) as { job: object };
   // Kept before versions were kept with jobs.
   await keepJob({ ...before, saved: { ...before.saved, job: old }, bench: 'cuts', keptAt: KEPT_AT } as never);
   const found = await openJob('job');
   expect(found).toMatchObject({ asOf: KEPT_AT });
-  expect((found as JobStart).saved.job.plan.propping.props).toEqual([]);
+  expect((found as JobStart).saved.job.plan.shoring.shores).toEqual([]);
   await keepJob({
     ...before,
     saved: { ...before.saved, job: {} },

@@ -17,7 +17,7 @@ export interface Across {
   readonly sign: -1 | 1;
   /** Pixels per mm across the frame. */
   readonly scale: number;
-  /** What lies nearer to the centre line than `at` mm is drawn in `shown` px: the rails are drawn near each other. */
+  /** What lies nearer to the center line than `at` mm is drawn in `shown` px: the rails are drawn near each other. */
   readonly broken?: { readonly at: number; readonly shown: number };
 }
 

@@ -51,7 +51,7 @@ function thumbOf(job: Job, result: PlanResult): Thumb {
   return {
     height: Math.max(64, zero + under * scale + 4),
     wheels: result.axles.flatMap(({ item, built }) =>
-      built ? [{ x: x(built.x), y: z(built.z), r: item.tyreRadius * scale }] : [],
+      built ? [{ x: x(built.x), y: z(built.z), r: item.tireRadius * scale }] : [],
     ),
     pieces: result.pieces.map((piece) => ({
       d: `${sideOutline(piece, 'left', section)

@@ -3,16 +3,16 @@ import { describe, expect, it } from 'vitest';
 
 const css = readFileSync(new URL('./app.css', import.meta.url), 'utf8');
 
-type Colours = ReadonlyMap<string, string>;
+type Colors = ReadonlyMap<string, string>;
 
-const coloursIn = (block: string): Colours =>
+const colorsIn = (block: string): Colors =>
   new Map([...block.matchAll(/--color-([a-z-]+):\s*(#[0-9a-f]{6})/g)].map(([, name = '', hex = '']) => [name, hex]));
 const blockOf = (start: string): string => {
   const from = css.indexOf(start);
   return css.slice(from, css.indexOf('}', from));
 };
-const day = coloursIn(blockOf('@theme'));
-const night: Colours = new Map([...day, ...coloursIn(blockOf("[data-theme='night']"))]);
+const day = colorsIn(blockOf('@theme'));
+const night: Colors = new Map([...day, ...colorsIn(blockOf("[data-theme='night']"))]);
 
 const channels = (hex: string): readonly number[] => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
 
@@ -25,11 +25,11 @@ function luminance(rgb: readonly number[]): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }
 
-/** Contrast of one colour, at an opacity, on another (WCAG 2.1). */
-function contrast(colours: Colours, over: string, under: string, opacity = 1): number {
+/** Contrast of one color, at an opacity, on another (WCAG 2.1). */
+function contrast(colors: Colors, over: string, under: string, opacity = 1): number {
   const of = (name: string) => {
-    const hex = colours.get(name);
-    if (!hex) throw new Error(`There is no colour ${name}.`);
+    const hex = colors.get(name);
+    if (!hex) throw new Error(`There is no color ${name}.`);
     return channels(hex);
   };
   const below = of(under);
@@ -68,13 +68,13 @@ const LINES: readonly (readonly [ink: string, ground: string])[] = [
 describe.each([
   ['by day', day],
   ['by night', night],
-] as const)('the colours %s', (_, colours) => {
+] as const)('the colors %s', (_, colors) => {
   it.each(WORDS)('words in %s on %s', (ink, ground, opacity) => {
-    expect(contrast(colours, ink, ground, opacity)).toBeGreaterThanOrEqual(4.5);
+    expect(contrast(colors, ink, ground, opacity)).toBeGreaterThanOrEqual(4.5);
   });
 
   it.each(LINES)('lines in %s on %s', (ink, ground) => {
-    expect(contrast(colours, ink, ground)).toBeGreaterThanOrEqual(3);
+    expect(contrast(colors, ink, ground)).toBeGreaterThanOrEqual(3);
   });
 });
 

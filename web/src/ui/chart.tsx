@@ -27,7 +27,7 @@ Chart.register(
 Chart.defaults.animation = false;
 Chart.defaults.font.family = 'Barlow Condensed, sans-serif';
 
-/** A colour of the style sheet as the canvas takes it. */
+/** A color of the style sheet as the canvas takes it. */
 const ink = (name: string): string =>
   typeof document === 'undefined' ? '#000' : getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 

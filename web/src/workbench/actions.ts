@@ -37,7 +37,7 @@ export function workbenchActions(store: JobStore) {
         pinned: keep ? [...pinned, bench] : pinned.filter((each) => each !== bench),
       })),
     onDrawer: (drawer: string | null) => store.setState({ drawer }),
-    onCentre: (centre: number) => store.setState({ centre }),
+    onCenter: (center: number) => store.setState({ center }),
     onHold: (showBefore: boolean) => store.setState({ showBefore }),
     onShowMeasurement: (measurement: ShownMeasurement | null) => store.setState({ measurement }),
 

@@ -5,7 +5,7 @@ import { donor } from '../benches/donor/bench.ts';
 import { marks } from '../benches/marks/bench.ts';
 import { match } from '../benches/match/bench.ts';
 import { mounts } from '../benches/mounts/bench.ts';
-import { props } from '../benches/props/bench.ts';
+import { stands } from '../benches/stands/bench.ts';
 import { splice } from '../benches/splice/bench.ts';
 import { trueUp } from '../benches/true-up/bench.ts';
 import { where } from '../benches/where/bench.ts';
@@ -20,7 +20,7 @@ export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
   cuts,
   splice,
   marks,
-  props,
+  stands,
   'true-up': trueUp,
   mounts,
 } satisfies Readonly<Record<BenchId, BenchDefinition>>;

@@ -22,7 +22,7 @@ const MEASURES = [
   ['outsideWidth', 'Width over the rails'],
   ['ahead', 'Frame ahead of the front axle'],
   ['behind', 'Frame behind the rear axle'],
-  ['tyreRadius', 'Tire radius, loaded'],
+  ['tireRadius', 'Tire radius, loaded'],
 ] as const;
 
 /** Where the cab stands; asked for unless there is none. */
@@ -40,7 +40,7 @@ const ABOUT: Readonly<Record<Measure, number>> = {
   outsideWidth: inches(34),
   ahead: inches(32),
   behind: inches(48),
-  tyreRadius: inches(15),
+  tireRadius: inches(15),
   cabBack: inches(56),
   cabFront: inches(-12),
   cabRear: inches(50),

@@ -34,7 +34,7 @@ export const ABOUT: Readonly<Record<string, string>> = {
   survey: 'The survey',
   'fit-up': 'Fit-up of the ends',
   body: 'The body',
-  tyre: 'Room for tires',
+  tire: 'Room for tires',
   mount: 'Mounts and their brackets',
   shaft: 'The drive shaft',
   cut: 'Cutting',

@@ -12,7 +12,7 @@ vi.mock('./benches.ts', async (importOriginal) => {
   const paint: BenchDefinition = {
     phase: 'Seat',
     name: 'Paint',
-    sentence: 'What colour it gets.',
+    sentence: 'What color it gets.',
     shows: 'built',
     figures: ['wheelbase', 'width', 'mass', 'lowest', 'measured'],
     keys: [['P', 'a coat of paint']],
@@ -79,7 +79,7 @@ describe('a bench that was added', () => {
     fireEvent.click(screen.getByRole('link', { name: 'Paint' }));
     const panel = await screen.findByRole('complementary', { name: 'Paint' });
     expect(within(panel).getByText('Red oxide first.')).toBeTruthy();
-    expect(within(panel).getByText('What colour it gets.')).toBeTruthy();
+    expect(within(panel).getByText('What color it gets.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Coats' }));
     expect(screen.getByText('Two coats.')).toBeTruthy();
     await userEvent.setup().click(screen.getByRole('button', { name: 'Legend' }));
@@ -132,6 +132,6 @@ describe('on a tablet', () => {
       within(sheet)
         .getAllByRole('link')
         .map(({ textContent }) => textContent),
-    ).toContain('PaintWhat colour it gets.');
+    ).toContain('PaintWhat color it gets.');
   });
 });

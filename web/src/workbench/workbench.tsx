@@ -183,7 +183,7 @@ function OpenJob({ store, server }: OpenJobProps) {
               drawer={drawer}
               onDrawer={actions.onDrawer}
               onPin={actions.onPin}
-              onCentre={actions.onCentre}
+              onCenter={actions.onCenter}
             />
           )
         }

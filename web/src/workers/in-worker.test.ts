@@ -42,7 +42,7 @@ const job = {
     ahead: 500,
     behind: 500,
     outsideWidth: 800,
-    tyreRadius: 300,
+    tireRadius: 300,
     section: { kind: 'channel', depth: 150, flange: 60, thickness: 5 },
     cab: null,
   }),

@@ -78,7 +78,7 @@ it('what people bring in goes before what they take away', async () => {
   };
   const exported = wait('export', mover.call(0, 'GET', `/api/jobs/${ids[0]}/export`));
   await until(async () => expect((await queued()).size).toBe(1));
-  const printed = wait('sheet', printer.call(0, 'GET', `/api/jobs/${ids[1]}/props.pdf`));
+  const printed = wait('sheet', printer.call(0, 'GET', `/api/jobs/${ids[1]}/stands.pdf`));
   await until(async () => expect((await queued()).size).toBe(2));
   const brought = wait('import', bringer.call(0, 'POST', '/api/jobs', flagshipText));
   await until(async () => expect((await queued()).size).toBe(3));

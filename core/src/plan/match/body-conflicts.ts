@@ -185,9 +185,9 @@ const BESIDE_RAIL = 32;
 /** Codes of what is found about bodies and where they sit. */
 export const BODY_CODES: ReadonlySet<string> = new Set([
   'opening-off',
-  'tyre-rubs',
-  'tyre-near',
-  'tyre-uncovered',
+  'tire-rubs',
+  'tire-near',
+  'tire-uncovered',
   'body-clash',
   'mount-clash',
   'mount-no-rail',
@@ -214,7 +214,7 @@ export const bodyConflicts: Finder = (findings, context) =>
               builtX: at.x,
               donorX: donorOf(findings.tape, at.x),
               about: opening.id,
-              code: 'tyre-rubs',
+              code: 'tire-rubs',
               severity: 'warn',
               message:
                 room.ride < 0

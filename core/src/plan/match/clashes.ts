@@ -5,7 +5,7 @@ import type { CrossmemberOutcome } from '../crossmember-outcome.ts';
 import { TOLERANCE } from '../../units/index.ts';
 import type { RailSteel } from './rail-under.ts';
 import { crossmemberStretch, type OtherSolid, railStretches, type Solid, type Stretch, stretchesOf } from './solids.ts';
-import { acrossOf, type TyreRoom } from './tyre-box.ts';
+import { acrossOf, type TireRoom } from './tire-box.ts';
 
 /** Something of the frame that stands in a part of the body which must stay clear. mm. */
 export interface Clash {
@@ -14,7 +14,7 @@ export interface Clash {
   readonly with:
     | { readonly kind: 'rail'; readonly side: Side }
     | { readonly kind: 'crossmember'; readonly id: string }
-    | { readonly kind: 'tyre'; readonly axle: string; readonly side: Side }
+    | { readonly kind: 'tire'; readonly axle: string; readonly side: Side }
     | { readonly kind: 'member' | 'room' | 'shaft'; readonly id: string };
   readonly withName: string;
   /** Built stations between which it stands there. */
@@ -224,7 +224,7 @@ const standsIn = (keep: Keep, pose: BodyPose, stretches: readonly Stretch[]): St
 
 /**
  * What of the frame stands in the parts of a body that must stay clear, and how deep: rails, crossmembers, the room that
- * tyres need, members beside the rails, the drive line, and what takes up room on the frame.
+ * tires need, members beside the rails, the drive line, and what takes up room on the frame.
  *
  * @param body The body; validated.
  * @param pose Where it sits.
@@ -238,7 +238,7 @@ export function clashesOf(
     readonly pieces: RailSteel['pieces'];
     readonly reworks: RailSteel['reworks'];
     readonly crossmembers: readonly CrossmemberOutcome[];
-    readonly tyres: readonly TyreRoom[];
+    readonly tires: readonly TireRoom[];
     readonly others: readonly OtherSolid[];
   },
   sectionOf: (id: string) => Section,
@@ -259,19 +259,19 @@ export function clashesOf(
       return found ? [{ part, with: { kind: 'crossmember', id }, withName: name, ...found }] : [];
     });
     // A floor lies over the tires' openings; only what stands out of it is met by them.
-    const tyres = keep.wide
+    const tires = keep.wide
       ? []
-      : frame.tyres.flatMap((tyre): Clash[] => {
-          const { front, rear, low, high, axle, side, name } = tyre;
-          const at = (x: number): Solid => ({ x, y: acrossOf(tyre), low, top: high });
+      : frame.tires.flatMap((tire): Clash[] => {
+          const { front, rear, low, high, axle, side, name } = tire;
+          const at = (x: number): Solid => ({ x, y: acrossOf(tire), low, top: high });
           const found = standsIn(keep, pose, [[at(front), at(rear)]]);
-          return found ? [{ part, with: { kind: 'tyre', axle, side }, withName: name, ...found }] : [];
+          return found ? [{ part, with: { kind: 'tire', axle, side }, withName: name, ...found }] : [];
         });
     const others = frame.others.flatMap(({ kind, id, name, stations }): Clash[] => {
       const found = standsIn(keep, pose, stretchesOf(stations));
       return found ? [{ part, with: { kind, id }, withName: name, ...found }] : [];
     });
-    return [...rails, ...crossmembers, ...tyres, ...deepestOfEach(others)];
+    return [...rails, ...crossmembers, ...tires, ...deepestOfEach(others)];
   });
 }
 

@@ -26,7 +26,7 @@ export const fendersOver = (
   fenders.flatMap((fender): FenderOver[] => {
     const axle = axleUnder(axles, fender.over);
     if (!axle) return [];
-    const half = ruleValue(rules, 'tyre/width') / 2;
+    const half = ruleValue(rules, 'tire/width') / 2;
     const middle = axle.item.track / 2;
     return [{ fender, out: fender.outer - (middle + half), inside: middle - half - fender.inner }];
   });

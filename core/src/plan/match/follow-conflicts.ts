@@ -8,9 +8,9 @@ import { seatOf } from './seat-of.ts';
 import type { SeatOutcome } from './seat-outcome.ts';
 
 /** Openings with less room at full bump than the body asks for. */
-const nearTyres = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] =>
+const nearTires = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }: Context): readonly Finding[] =>
   openings.flatMap(({ opening, room, at }): Finding[] => {
-    const wanted = body.tyreGap ?? 0;
+    const wanted = body.tireGap ?? 0;
     if (!room || room.bump < 0 || room.bump >= wanted) return [];
     return [
       {
@@ -18,7 +18,7 @@ const nearTyres = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }
         builtX: at.x,
         donorX: donorOf(tape, at.x),
         about: opening.id,
-        code: 'tyre-near',
+        code: 'tire-near',
         severity: 'warn',
         message: `${opening.name} of ${body.name} leaves ${show(room.bump)} round the tire at full bump; ${show(wanted)} are wanted.`,
         waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tire.'),
@@ -52,7 +52,7 @@ function loadsOff({ body }: SeatOutcome, { display }: Context): readonly Finding
   ];
 }
 
-/** Tyres that stand out of their fenders. */
+/** Tires that stand out of their fenders. */
 const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): readonly Finding[] =>
   fenders.flatMap(({ fender, out, inside }): Finding[] => {
     const wanted = ruleValue(rules, 'body/fender');
@@ -62,7 +62,7 @@ const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): re
       {
         ...NOWHERE,
         about: fender.id,
-        code: 'tyre-uncovered',
+        code: 'tire-uncovered',
         severity: 'warn',
         message: outside
           ? `The tire stands ${show(wanted - out)} out of ${fender.name} of ${body.name}: many vehicle codes want it covered.`
@@ -158,14 +158,14 @@ function nearAhead(seat: SeatOutcome, { tape }: Findings, { show }: Context): re
 }
 
 /**
- * What follows from where a body sits and asks for a decision: room round tyres, their cover, the gap ahead, its deck.
+ * What follows from where a body sits and asks for a decision: room round tires, their cover, the gap ahead, its deck.
  *
  * @param seat Where the body sits.
  * @param findings The evaluated plan, before its conflicts are known.
  * @param context Rules, and how lengths are written.
  */
 export const followConflicts = (seat: SeatOutcome, findings: Findings, context: Context): readonly Finding[] => [
-  ...nearTyres(seat, findings, context),
+  ...nearTires(seat, findings, context),
   ...uncovered(seat, context),
   ...nearAhead(seat, findings, context),
   ...decks(seat, context),

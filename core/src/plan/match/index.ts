@@ -19,7 +19,7 @@ export {
   PLACING_RULES,
   type PlacingRule,
 } from './placing.ts';
-export { tyreRooms, type TyreRoom } from './tyre-box.ts';
+export { tireRooms, type TireRoom } from './tire-box.ts';
 export { lowestThatClears } from './lowest.ts';
 export { BODY_CODES } from './body-conflicts.ts';
 export { seatOf } from './seat-of.ts';

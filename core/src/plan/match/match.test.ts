@@ -221,7 +221,7 @@ describe('what stands in a body', () => {
     const low = lowestThatClears(
       of.bodies[0]!,
       result.seats[0]!.pose,
-      { ...result, tyres: [], others: [] },
+      { ...result, tires: [], others: [] },
       sectionLookup(frame),
     )!;
     // The hump touches at 20 up; the mounts, 30 and 60 up, are still over the rail.
@@ -232,7 +232,7 @@ describe('what stands in a body', () => {
       lowestThatClears(
         floorless.bodies[0]!,
         result.seats[0]!.pose,
-        { ...result, tyres: [], others: [] },
+        { ...result, tires: [], others: [] },
         sectionLookup(frame),
       ),
     ).toBeNull();
@@ -244,17 +244,17 @@ describe('its floor', () => {
     { x: -200, z: 60 },
     { x: 3800, z: 60 },
   ];
-  const { z, tyreRadius } = frame.axles[0]!;
+  const { z, tireRadius } = frame.axles[0]!;
   const standing = (more: number) =>
     plainFrame({
-      axles: frame.axles.map((axle) => ({ ...axle, z, tyreRadius: tyreRadius + (axle.role === 'rear' ? more : 0) })),
+      axles: frame.axles.map((axle) => ({ ...axle, z, tireRadius: tireRadius + (axle.role === 'rear' ? more : 0) })),
     });
-  // The rear tyre 100 larger: the ground falls by 100 over 3600 to the rear.
+  // The rear tire 100 larger: the ground falls by 100 over 3600 to the rear.
   const leaning = standing(100);
 
   it('is so high over the ground at both ends, plumb, by hand', () => {
     const { floor } = seatIn(input({ underside }, { z: 40 }, standing(0)));
-    expect([floor!.front, floor!.rear]).toEqual([0, 0].map(() => expect.toBeNear(100 - (z - tyreRadius), 1e-9)));
+    expect([floor!.front, floor!.rear]).toEqual([0, 0].map(() => expect.toBeNear(100 - (z - tireRadius), 1e-9)));
     const tilted = seatIn(input({ underside }, { z: 40 }, leaning)).floor!;
     expect(tilted.rear - tilted.front).toBeNear((100 / 3600) * 4000, 1e-9);
     expect(seatIn(input({}, { z: 40 })).floor).toBeNull();
@@ -312,19 +312,19 @@ describe('what a body asks for', () => {
   it('reports a tire that rubs at full bump, and none that has room', () => {
     const rubs = (radius: number, z: number) =>
       evaluatePlan(input({ openings: [{ ...body.openings[0]!, z, radius }] })).conflicts.filter(
-        ({ code }) => code === 'tyre-rubs',
+        ({ code }) => code === 'tire-rubs',
       );
-    const { z, tyreRadius } = frame.axles[0]!;
-    expect(rubs(tyreRadius + 20, z)[0]!.message).toMatch(/rubs .* at full bump: 2 3\/16 in full are missing/);
-    expect(rubs(tyreRadius - 5, z)[0]!.message).toMatch(/stands .* into Front opening of Bed as it is/);
-    expect(rubs(tyreRadius + 90, z)).toEqual([]);
+    const { z, tireRadius } = frame.axles[0]!;
+    expect(rubs(tireRadius + 20, z)[0]!.message).toMatch(/rubs .* at full bump: 2 3\/16 in full are missing/);
+    expect(rubs(tireRadius - 5, z)[0]!.message).toMatch(/stands .* into Front opening of Bed as it is/);
+    expect(rubs(tireRadius + 90, z)).toEqual([]);
     // Higher by the bump itself it is in the middle when the wheel is up.
     const [room] = seatIn(
-      input({ openings: [{ ...body.openings[0]!, z: z + 76.2, radius: tyreRadius + 100 }] }),
+      input({ openings: [{ ...body.openings[0]!, z: z + 76.2, radius: tireRadius + 100 }] }),
     ).openings;
     expect(room!.room!.bump).toBeNear(100, 1e-9);
     // Hanging 76.2 below the arch it is farther from its foot: the corner of the arch, level with its middle.
-    expect(room!.room!.ride).toBeNear(Math.hypot(tyreRadius + 100, 76.2) - tyreRadius, 1e-9);
+    expect(room!.room!.ride).toBeNear(Math.hypot(tireRadius + 100, 76.2) - tireRadius, 1e-9);
   });
 });
 
@@ -499,14 +499,14 @@ it('a mount that the rail stands in is cured by a bracket moved outboard, in one
 
 describe('what follows from where it sits', () => {
   it('fenders cover the tire by hand, and one that does not is reported', () => {
-    // Track 1600, tyre 228.6 wide: its outer face at 914.3, its inner at 685.7.
+    // Track 1600, tire 228.6 wide: its outer face at 914.3, its inner at 685.7.
     const fender = { id: 'f', name: 'Fender', over: 'front', inner: 600, outer: 940 } as const;
     expect(seatIn(input({ fenders: [fender] })).fenders[0]).toMatchObject({
       out: expect.toBeNear(25.7, 1e-6) as number,
       inside: expect.toBeNear(85.7, 1e-6) as number,
     });
     const bare = evaluatePlan(input({ fenders: [{ ...fender, outer: 900 }] }));
-    expect(bare.conflicts.find(({ code }) => code === 'tyre-uncovered')!.message).toMatch(/stands .* out of Fender/);
+    expect(bare.conflicts.find(({ code }) => code === 'tire-uncovered')!.message).toMatch(/stands .* out of Fender/);
   });
 
   it('an edge by points is measured to: a square one round the tire leaves its nearest side', () => {
@@ -523,11 +523,11 @@ describe('what follows from where it sits', () => {
     expect(room!.bump).toBeNear(440 - 76.2 - 380, 1e-9);
     const wanted = evaluatePlan(
       input(
-        { openings: [{ ...opening, outline: outline.map((p) => ({ ...p, z: p.z + 40 })) }], tyreGap: 60 },
+        { openings: [{ ...opening, outline: outline.map((p) => ({ ...p, z: p.z + 40 })) }], tireGap: 60 },
         { x: 700 },
       ),
     );
-    expect(wanted.conflicts.some(({ code }) => code === 'tyre-near')).toBe(true);
+    expect(wanted.conflicts.some(({ code }) => code === 'tire-near')).toBe(true);
   });
 
   it('a bed too near its cab slides back in one press; steps and what hangs low are told over the ground', () => {

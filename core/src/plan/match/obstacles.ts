@@ -4,7 +4,7 @@ import type { Context } from '../context.ts';
 import type { MemberOutcome } from '../members/index.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
 import { memberSolids, type OtherSolid, shaftSolids } from './solids.ts';
-import { type TyreRoom, tyreRooms } from './tyre-box.ts';
+import { type TireRoom, tireRooms } from './tire-box.ts';
 
 /** What stands on the built frame that a body may meet. */
 interface Standing {
@@ -17,7 +17,7 @@ interface Standing {
 /** What a body must clear besides rails and crossmembers: each worked out when it is first asked for. */
 export interface Obstacles {
   /** The room of turned tires. */
-  readonly tyres: readonly TyreRoom[];
+  readonly tires: readonly TireRoom[];
   /** What takes up room on the frame: tank, battery box. */
   readonly rooms: readonly OtherSolid[];
   /** All that is solid and not steel of the frame; the rooms are among it. */
@@ -35,11 +35,11 @@ export const obstaclesOn = (
   { members, points, axles, rooms }: Standing,
   { section, rules }: Pick<Context, 'section' | 'rules'>,
 ): Obstacles => {
-  const tyres = once(() => tyreRooms(axles, rules));
+  const tires = once(() => tireRooms(axles, rules));
   const others = once(() => [...memberSolids(members, section), ...shaftSolids(points, rules), ...rooms()]);
   return {
-    get tyres() {
-      return tyres();
+    get tires() {
+      return tires();
     },
     get rooms() {
       return rooms();

@@ -11,7 +11,7 @@ export interface OpeningOver {
   readonly measured: boolean;
   /** How far it lies behind its axle; below 0 ahead of it. Null without an axle. */
   readonly behind: number | null;
-  /** Least room between tyre and edge, at ride height and with the wheel lifted by the rulebook's bump; below 0 it rubs. */
+  /** Least room between tire and edge, at ride height and with the wheel lifted by the rulebook's bump; below 0 it rubs. */
   readonly room: { readonly ride: number; readonly bump: number } | null;
 }
 
@@ -74,9 +74,9 @@ export const openingsOver = (
     const roomAt = (lift: number) => {
       if (!wheel) return 0;
       const middle = { x: wheel.x, z: wheel.z + lift };
-      if (edge.length > 1) return distanceTo(edge, middle) - axle.item.tyreRadius;
+      if (edge.length > 1) return distanceTo(edge, middle) - axle.item.tireRadius;
       const own = onBody(pose, { ...middle, y: 0 });
-      return fromArch(radius ?? 0, own.x - opening.x, own.z - (z ?? 0)) - axle.item.tyreRadius;
+      return fromArch(radius ?? 0, own.x - opening.x, own.z - (z ?? 0)) - axle.item.tireRadius;
     };
     const left = (lift: number) => settled(roomAt(lift));
     const known = wheel && (edge.length > 1 || (z !== undefined && radius !== undefined));

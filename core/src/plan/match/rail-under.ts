@@ -9,7 +9,7 @@ import { endCrossing, type Piece, place } from '../piece.ts';
 import { posed } from '../pose.ts';
 import type { PlanState } from '../state.ts';
 
-/** A rail of the built frame at a station, mm: how far its faces lie from the centre line, and its edges in height. */
+/** A rail of the built frame at a station, mm: how far its faces lie from the center line, and its edges in height. */
 export interface RailUnder {
   readonly outer: number;
   readonly inner: number;

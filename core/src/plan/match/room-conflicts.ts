@@ -33,7 +33,7 @@ function clashesIn(
   return clashesOf(
     { ...newBody('rooms'), boxes },
     { x: 0, z: 0, rake: 0 },
-    { pieces: state.pieces, reworks: state.reworks, crossmembers, tyres: [], others: [] },
+    { pieces: state.pieces, reworks: state.reworks, crossmembers, tires: [], others: [] },
     section,
   );
 }

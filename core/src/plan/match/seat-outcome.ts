@@ -228,7 +228,7 @@ export function seatOutcomes(
     const asked = wheelbaseAsked(body, pose);
     const between = ({ front, rear }: AxlePlaces) => (front && rear ? rear.x - front.x : null);
     const [has, had] = [between(built), between(donor)];
-    const openings = once(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tyre/bump')));
+    const openings = once(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tire/bump')));
     const clashes = once(() =>
       clashesOf(body, pose, { ...standing, reworks: standing.state.reworks, ...standing.obstacles() }, context.section),
     );

@@ -37,9 +37,9 @@ export function sharesOf(
  * @param body The body; validated.
  */
 export function mountLoads({ mounts, masses }: Body): readonly (number | null)[] {
-  const { mass, centreOfGravity } = balance(masses.map(({ mass: each, ...at }) => ({ mass: each, at })));
+  const { mass, centerOfGravity } = balance(masses.map(({ mass: each, ...at }) => ({ mass: each, at })));
   const given = mounts.some(({ load }) => load !== undefined);
   if (given) return mounts.map(({ load }) => load ?? null);
-  const shares = centreOfGravity ? sharesOf(mounts, { mass, x: centreOfGravity.x, y: centreOfGravity.y }) : null;
+  const shares = centerOfGravity ? sharesOf(mounts, { mass, x: centerOfGravity.x, y: centerOfGravity.y }) : null;
   return mounts.map((_, at) => shares?.[at] ?? null);
 }

@@ -144,7 +144,7 @@ export const memberSolids = (
 export function shaftSolids(points: readonly RiderOutcome<FramePoint>[], rules: Rulebook): readonly OtherSolid[] {
   const line = driveLineOf(points, 'built');
   const half = ruleValue(rules, 'shaft/room');
-  const bump = ruleValue(rules, 'tyre/bump');
+  const bump = ruleValue(rules, 'tire/bump');
   return (line?.shafts ?? []).map(({ front, rear }, at, all): OtherSolid => {
     const rises = at === all.length - 1 ? bump : 0;
     return {

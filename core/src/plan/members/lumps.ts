@@ -3,7 +3,7 @@ import { distance } from '../pose.ts';
 import type { Lump } from '../solid.ts';
 import type { MemberOutcome } from './member-outcome.ts';
 
-/** The steel of a member as built: a lump for each straight stretch of its centre line, and for what fills a gap. */
+/** The steel of a member as built: a lump for each straight stretch of its center line, and for what fills a gap. */
 export function memberLumps({ copies, mass }: MemberOutcome): Lump[] {
   const total = copies.reduce((sum, { lengthAfter }) => sum + lengthAfter, 0);
   const perLength = total > 0 ? mass / total : 0;

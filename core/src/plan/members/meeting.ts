@@ -11,7 +11,7 @@ export interface MemberMeeting {
   /** Middles of the two faces. */
   readonly front: Vec3;
   readonly rear: Vec3;
-  /** Opening along the piece ahead, at the centre line, the top and the bottom edge; below 0 they overlap. */
+  /** Opening along the piece ahead, at the center line, the top and the bottom edge; below 0 they overlap. */
   readonly gap: number;
   readonly gapTop: number;
   readonly gapBottom: number;
@@ -38,7 +38,7 @@ function onFace({ piece: { pose }, faces: { rear } }: MemberRun, at: Vec3, along
   return Math.abs(there - here) < 1e-9 ? null : here / (here - there);
 }
 
-/** Where the face at an end of a run cuts the line `up` over its centre line, mm, now. */
+/** Where the face at an end of a run cuts the line `up` over its center line, mm, now. */
 function edgeAt({ piece, points, faces }: MemberRun, end: 'front' | 'rear', up: number) {
   const face = faces[end];
   const [a, b] = (end === 'front' ? points.slice(0, 2) : points.slice(-2)) as [MemberPoint, MemberPoint];

@@ -39,7 +39,7 @@ export interface MemberCopy {
   }[];
   /** What comes out of it, where it stood on the donor. */
   readonly removed: readonly { readonly points: readonly Vec3[]; readonly operation: string }[];
-  /** Where it is cut through: along its own centre line from its front end, mm, and the piece ahead of the cut. */
+  /** Where it is cut through: along its own center line from its front end, mm, and the piece ahead of the cut. */
   readonly cuts: readonly { readonly along: number; readonly piece: number; readonly end: 'ahead' | 'behind' }[];
   /** How its cut ends meet; none where it is re-fitted. */
   readonly meetings: readonly MemberMeeting[];

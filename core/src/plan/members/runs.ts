@@ -19,7 +19,7 @@ export interface MemberRun {
   readonly piece: Piece;
   /** Index of its piece on the frame; null where it was taken out. */
   readonly index: number | null;
-  /** Centre line in donor coordinates, two points or more, front to rear. */
+  /** Center line in donor coordinates, two points or more, front to rear. */
   readonly points: readonly MemberPoint[];
   /** The faces that it is cut by. */
   readonly faces: { readonly front: CutFace; readonly rear: CutFace };
@@ -108,7 +108,7 @@ const lengthBetween = (a: MemberPoint, b: MemberPoint): number =>
 /**
  * Length of a path, mm.
  *
- * @param path Points of a centre line, front to rear, mm.
+ * @param path Points of a center line, front to rear, mm.
  */
 export const pathLength = (path: readonly MemberPoint[]): number =>
   path.slice(1).reduce((sum, point, index) => sum + lengthBetween(path[index] as MemberPoint, point), 0);
@@ -116,7 +116,7 @@ export const pathLength = (path: readonly MemberPoint[]): number =>
 /**
  * Length of a path from its front end to one of its points, mm.
  *
- * @param path Points of a centre line, front to rear, mm.
+ * @param path Points of a center line, front to rear, mm.
  * @param to A point on it.
  */
 export function distanceAlong(path: readonly MemberPoint[], to: MemberPoint): number {

@@ -51,7 +51,7 @@ describe('crossmembers', () => {
     const lowered = evaluatePlan(inputOf(frame, crossmember({ what: 'lower', crossmember: 'a', by: 150 })));
     expect(memberOf(lowered, 'a').built!.z).toBe(-190);
     expect(lowered.measures.after.lowest!.what).toBe('Crossmember a');
-    // Its underside at −190 − 60, over the ground line under both tyres.
+    // Its underside at −190 − 60, over the ground line under both tires.
     expect(lowered.measures.after.lowest!.clearance).toBeLessThan(lowered.measures.before.lowest!.clearance);
 
     const thinned = evaluatePlan(inputOf(frame, crossmember({ what: 'thin', crossmember: 'a', depth: 25 })));

@@ -46,7 +46,7 @@ const SIZES = [
   ['rear', 'Rear end (back of a cab)'],
   ['width', 'Wide over all'],
   ['gapAhead', 'Gap wanted ahead of it'],
-  ['tyreGap', 'Gap wanted round a tire'],
+  ['tireGap', 'Gap wanted round a tire'],
 ] as const;
 
 /** The parts that go on the frame, what to measure next on the one at hand, and its name. */

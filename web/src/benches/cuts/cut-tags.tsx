@@ -12,9 +12,9 @@ const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
     ...joints.map((joint) => ({
       ...joint,
       free: false,
-      colour: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)',
+      color: joint.verdict === 'meets' || joint.verdict === 'dress' ? 'var(--color-layout)' : 'var(--color-oxide)',
     })),
-    ...cutEnds.map((end) => ({ ...end, free: true, colour: 'var(--color-oxide)' })),
+    ...cutEnds.map((end) => ({ ...end, free: true, color: 'var(--color-oxide)' })),
   ].sort((a, b) => a.builtX - b.builtX);
 
 /** A tag stays that of its operation, whatever its letter becomes: a hand or the keys may be at it. */
@@ -43,7 +43,7 @@ export function CutLines({ joints, cutEnds, view, through, selected }: CutLinesP
       key={name}
       transform={`translate(${toPx(view, mark.builtX)})`}
       d={through.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('')}
-      stroke={mark.colour}
+      stroke={mark.color}
       strokeWidth={selected === mark.operation ? 2 : 1.3}
     />
   ));
@@ -113,7 +113,7 @@ export function CutTags({
             }}
             onKeyDown={(event) => (event.key === 'Enter' ? onSelect(mark.operation) : onKey(mark.operation, event))}
           >
-            <TagShape {...{ steel, tapeY, y, chosen }} letter={mark.letter} free={mark.free} colour={mark.colour} />
+            <TagShape {...{ steel, tapeY, y, chosen }} letter={mark.letter} free={mark.free} color={mark.color} />
           </g>
         );
       })}
@@ -126,21 +126,21 @@ interface TagShapeProps extends Pick<CutTagsProps, 'steel' | 'tapeY'> {
   readonly y: number;
   readonly letter: string;
   readonly free: boolean;
-  readonly colour: string;
+  readonly color: string;
   readonly chosen: boolean;
 }
 
 /** What is moved by its tag as it is. */
-const TagShape = still(function TagShape({ steel, tapeY, y, letter, free, colour, chosen }: TagShapeProps) {
+const TagShape = still(function TagShape({ steel, tapeY, y, letter, free, color, chosen }: TagShapeProps) {
   return (
     <>
       <path d={steel.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('')} stroke="transparent" strokeWidth={11} />
-      <path d={`M0 ${tapeY}V${y}`} stroke={colour} strokeWidth={chosen ? 2.2 : 1.4} />
+      <path d={`M0 ${tapeY}V${y}`} stroke={color} strokeWidth={chosen ? 2.2 : 1.4} />
       <rect className="touch-target" x={-24} y={y - 15} width={48} height={48} fill="transparent" />
       <path
         d={free ? `M0 ${y - 7}l11 14l-11 14l-11 -14Z` : `M0 ${y - 7}l10 8v17h-20v-17Z`}
         className="focus-ring"
-        fill={colour}
+        fill={color}
         stroke={chosen ? 'var(--color-graphite)' : 'none'}
         strokeWidth={2}
       />

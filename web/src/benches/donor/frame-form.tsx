@@ -44,7 +44,7 @@ export function FrameForm(part: PartProps) {
     choiceColumn('role', 'Which', '10%', words(['front', 'rear'])),
     lengthColumn('x', 'Station', '9%'),
     lengthColumn('z', 'Height', '8%'),
-    lengthColumn('tyreRadius', 'Tyre radius', '8%'),
+    lengthColumn('tireRadius', 'Tire radius', '8%'),
     lengthColumn('track', 'Track', '8%'),
     massColumn('rating', 'Rating', '8%', display, { optional: true }),
     carrierColumn('13%', 'as usual', carrierChoices(donor)),
@@ -114,7 +114,7 @@ export function FrameForm(part: PartProps) {
 
       <PanelHeading>Axles</PanelHeading>
       <p className="text-sm text-pencil">
-        Stations count from the front axle; heights of their centres from the datum plane.
+        Stations count from the front axle; heights of their centers from the datum plane.
       </p>
       <EditTable<Axle>
         caption="Axles"
@@ -129,13 +129,13 @@ export function FrameForm(part: PartProps) {
           role: 'rear',
           x: (after?.x ?? 0) + 1200,
           z: after?.z ?? -250,
-          tyreRadius: after?.tyreRadius ?? 380,
+          tireRadius: after?.tireRadius ?? 380,
           track: after?.track ?? 1650,
         })}
         onChange={(rows) =>
           setRows('Edited axles', 'axles', (frame) => ({
             ...frame,
-            axles: markMeasured(rows, frame.axles, ['x', 'z', 'tyreRadius', 'track']),
+            axles: markMeasured(rows, frame.axles, ['x', 'z', 'tireRadius', 'track']),
           }))
         }
       />

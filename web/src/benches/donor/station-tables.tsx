@@ -56,7 +56,7 @@ export function StationTables({ job, store, set, setRows, disabled }: PartProps)
   return (
     <>
       <p className="mb-2 text-sm text-pencil">
-        Half-width: centre line to the outside face of the web. Top height: top of the rail over the datum plane. A
+        Half-width: center line to the outside face of the web. Top height: top of the rail over the datum plane. A
         column copied from a spreadsheet can be pasted into any cell.
       </p>
       <label className="mb-2 flex items-center gap-2">

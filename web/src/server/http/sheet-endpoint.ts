@@ -27,7 +27,7 @@ export function zoneOf(url: URL): Pick<SheetFacts, 'timeZone'> {
  * @param task The task that draws it.
  * @param name What the sheet is called.
  */
-export const sheetEndpoint = (task: 'propsPdf', name: string) =>
+export const sheetEndpoint = (task: 'standsPdf', name: string) =>
   endpoint(async ({ member, job: id, url }) => {
     const paper = paperOf(url);
     const facts = zoneOf(url);

@@ -17,7 +17,7 @@ export const longTasks = {
   importJob,
   exportJob,
   marksPdf: ofThread('marksPdf'),
-  propsPdf: ofThread('propsPdf'),
+  standsPdf: ofThread('standsPdf'),
   partsFile: ofThread('partsFile'),
 } as const;
 

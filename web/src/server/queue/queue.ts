@@ -24,7 +24,7 @@ import { type AskedTask, doTask, type LongTaskArgs, type LongTaskName, type Long
 const PRIORITY: Readonly<Record<LongTaskName, number>> = {
   importJob: 3,
   marksPdf: 2,
-  propsPdf: 2,
+  standsPdf: 2,
   partsFile: 2,
   exportJob: 1,
 };

@@ -17,7 +17,7 @@ const URGENT: Readonly<Record<TaskName, number>> = {
   readItem: 2,
   readJobFile: 2,
   marksPdf: 1,
-  propsPdf: 1,
+  standsPdf: 1,
   partsFile: 1,
   drawing: 1,
   glb: 1,

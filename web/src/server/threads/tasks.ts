@@ -27,7 +27,7 @@ import { line } from '../http/line-field.ts';
 import { jsonOf } from '../http/json-of.ts';
 import { marksPdf } from '../pdf/marks-pdf.ts';
 import { partsPdf } from '../pdf/parts-pdf.ts';
-import { propsPdf } from '../pdf/props-pdf.ts';
+import { standsPdf } from '../pdf/stands-pdf.ts';
 import type { Paper } from '../pdf/sheet.ts';
 import { checkPicture, hashOf } from '../pictures.ts';
 import type { JobText } from '../services/revisions.ts';
@@ -164,7 +164,7 @@ export const tasks = {
   readJobFile,
   readItem,
   marksPdf,
-  propsPdf,
+  standsPdf,
   partsFile,
   drawing,
   glb,

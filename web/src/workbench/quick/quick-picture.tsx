@@ -37,7 +37,7 @@ export function QuickPicture({ before, answer }: { readonly before: PlanResult; 
   const { job, result, cut } = answer;
   const format = job.display;
   const section = sectionLookup(job.donor);
-  const radius = Math.max(...job.donor.axles.map(({ tyreRadius, z }) => tyreRadius - z));
+  const radius = Math.max(...job.donor.axles.map(({ tireRadius, z }) => tireRadius - z));
   const view = fitView(Math.max(width, 280), reachOfAll([before, result]), MOST_UNDER / radius);
   const row = OVER + radius * view.scale + UNDER;
   const rows: readonly FrameRow[] = [
