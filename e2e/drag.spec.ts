@@ -113,7 +113,7 @@ const HANDLES: readonly Handle[] = [
   {
     name: 'the blade over the lanes',
     bench: 'where',
-    ready: (page) => expect(page.getByRole('list', { name: 'The best ways' })).toBeVisible(),
+    ready: (page) => expect(page.getByRole('list', { name: 'Best options' })).toBeVisible(),
     grip: (page) =>
       page
         .getByRole('slider', { name: /^Blade/ })

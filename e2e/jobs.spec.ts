@@ -31,7 +31,9 @@ test('a job is copied, archived and put back, deleted and brought back', async (
   await expect(job(page, 'Van to keep, copy').getByRole('link').first()).toBeVisible();
 });
 
-test('a stop stands over the fields and on the sheets, and a way out takes it away in one step', async ({ page }) => {
+test('a stop stands over the fields and on the sheets, and a suggested fix takes it away in one step', async ({
+  page,
+}) => {
   await openDemoShop(page);
   const id = await newFlagship(page, 'Stopped van');
   await openBench(page, id, 'cuts');

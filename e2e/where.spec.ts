@@ -9,7 +9,7 @@ test('from a wheelbase to a chosen, spliced plan, without a station typed', asyn
   const wanted = page.getByRole('textbox', { name: 'wanted' });
   await expect(wanted).toHaveValue('133 7/8');
   // It begins by itself with what the body asks for.
-  const ways = page.getByRole('list', { name: 'The best ways' });
+  const ways = page.getByRole('list', { name: 'Best options' });
   await expect(ways.getByRole('article')).toHaveCount(5);
   const cab = page
     .getByRole('listitem')
@@ -17,17 +17,17 @@ test('from a wheelbase to a chosen, spliced plan, without a station typed', asyn
   await expect(cab).toContainText('apart sideways');
   expect(await faults(page)).toEqual([]);
 
-  // The lanes, the blade, and another way.
+  // The lanes, the blade, and another option.
   await page
-    .getByRole('button', { name: /^Way 2:/ })
+    .getByRole('button', { name: /^CutOption 2:/ })
     .first()
     .press('Enter');
   await expect(ways.getByRole('article').nth(1).getByRole('button', { name: 'Keep beside it' })).toBeVisible();
   await ways.getByRole('article').nth(1).getByRole('button', { name: 'Keep beside it' }).click();
   await openDrawer(page, 'What it costs');
   await expect(page.getByRole('table', { name: 'Work, part by part' })).toContainText('joint on each rail');
-  await openDrawer(page, 'All ways');
-  await page.getByRole('button', { name: 'Look at way 1', exact: true }).click();
+  await openDrawer(page, 'All options');
+  await page.getByRole('button', { name: 'Show option 1', exact: true }).click();
   await page.getByRole('button', { name: 'Make it the plan' }).click();
 
   await expect(page.getByRole('heading', { name: 'Cuts', exact: true })).toBeVisible();
@@ -53,9 +53,9 @@ test('a search is stopped at once, and what was found before stays', async ({ pa
   await page.getByRole('button', { name: 'Look for the best places' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Look for the best places' })).toBeVisible();
-  await expect(page.getByRole('list', { name: 'The best ways' })).toHaveCount(0);
+  await expect(page.getByRole('list', { name: 'Best options' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Look for the best places' }).click();
-  await expect(page.getByRole('list', { name: 'The best ways' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Best options' })).toBeVisible();
 });
 
 test('rules are kept for other jobs with a reason, and an older job says that there are newer ones', async ({

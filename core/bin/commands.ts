@@ -1,4 +1,4 @@
-import { type AskedOf } from '../src/index.ts';
+import { type GoalMeasure } from '../src/index.ts';
 import { find } from './find.ts';
 import { type Result, UsageError } from './result.ts';
 import {
@@ -26,7 +26,7 @@ import {
 } from '../src/index.ts';
 
 export type Options = Readonly<
-  Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out' | 'tail' | AskedOf, string>>
+  Partial<Record<'as' | 'view' | 'table' | 'unit' | 'plan' | 'out' | 'tail' | GoalMeasure, string>>
 > & {
   readonly help?: boolean;
 };
@@ -41,7 +41,7 @@ export const HELP = `splay: a job file without the web
                                               (plates and sleeves laid flat)
   splay export job.json --table stations      a table as CSV: ${JOB_TABLES.join(', ')}; --unit mm or in
   splay export job.json --as marks            the marks sheet as JSON
-  splay find job.json --wheelbase "133 7/8"   where to cut: ranked ways with their reasons; also
+  splay find job.json --wheelbase "133 7/8"   where to cut: ranked options with their reasons; also
                                               --cab-to-axle, --rear-overhang, --width, --height;
                                               --tail L: the rear overhang that is wanted besides;
                                               what the bodies or the plan ask for without any;

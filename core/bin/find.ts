@@ -1,33 +1,33 @@
 import {
-  ASKED,
-  ASKED_OF,
+  GOAL_NAMES,
+  GOAL_MEASURES,
   type Answer,
-  type AskedOf,
+  type GoalMeasure,
   baseOf,
   datumStation,
   evaluatePlan,
-  type FinderAsk,
+  type FinderGoal,
   hoursText,
   type JobFile,
   lengthText,
   parseLength,
-  suggestedAsks,
+  suggestedGoals,
   whereToCut,
 } from '../src/index.ts';
 import { type Result, UsageError } from './result.ts';
 
-type Options = Readonly<Partial<Record<AskedOf | 'as' | 'tail', string>>>;
+type Options = Readonly<Partial<Record<GoalMeasure | 'as' | 'tail', string>>>;
 
-/** What is asked for: as the call says, else as the bodies or the plan do. */
-function askOf({ job }: JobFile, options: Options): FinderAsk {
-  const given = ASKED_OF.filter((of) => options[of] !== undefined);
+/** The goal: as the call says, else as the bodies or the plan do. */
+function askOf({ job }: JobFile, options: Options): FinderGoal {
+  const given = GOAL_MEASURES.filter((of) => options[of] !== undefined);
   if (given.length > 1)
     throw new UsageError(`Ask for one thing at a time: ${given.map((of) => `--${of}`).join(' or ')}.`);
   const [of] = given;
   if (of === undefined) {
-    const [first] = suggestedAsks(job, evaluatePlan(job));
-    if (first) return first.ask;
-    throw new UsageError(`Say what is asked for: ${ASKED_OF.map((each) => `--${each} LENGTH`).join(', ')}.`);
+    const [first] = suggestedGoals(job, evaluatePlan(job));
+    if (first) return first.goal;
+    throw new UsageError(`Say the goal: ${GOAL_MEASURES.map((each) => `--${each} LENGTH`).join(', ')}.`);
   }
   const read = parseLength(options[of] ?? '', job.display.unit);
   if (!read.ok) throw new UsageError(`--${of}: ${read.problem.message}`);
@@ -38,7 +38,7 @@ function askOf({ job }: JobFile, options: Options): FinderAsk {
 }
 
 /** What is done at the rear end besides, where the call says what overhang is wanted. */
-function tailAsked(job: JobFile['job'], of: AskedOf, { tail }: Options): Pick<FinderAsk, 'tail'> {
+function tailAsked(job: JobFile['job'], of: GoalMeasure, { tail }: Options): Pick<FinderGoal, 'tail'> {
   if (tail === undefined) return {};
   const read = parseLength(tail, job.display.unit);
   if (!read.ok) throw new UsageError(`--tail: ${read.problem.message}`);
@@ -48,11 +48,11 @@ function tailAsked(job: JobFile['job'], of: AskedOf, { tail }: Options): Pick<Fi
   return { tail: read.value - now };
 }
 
-/** Where to cut: ranked ways with what each costs, and the obvious places that lost. */
+/** Where to cut: ranked options with what each costs, and the obvious places that lost. */
 export function find(file: JobFile, options: Options): Result {
   const { job } = file;
-  const ask = askOf(file, options);
-  const found = whereToCut(job, ask);
+  const goal = askOf(file, options);
+  const found = whereToCut(job, goal);
   const code = found.answers.length > 0 ? 0 : 1;
   if (options.as === 'json') return { code, output: `${JSON.stringify(found, null, 2)}\n` };
   const datum = datumStation(job.donor);
@@ -62,7 +62,7 @@ export function find(file: JobFile, options: Options): Result {
     cuts.map(({ x, from, to }) => `${at(x)} (the same from ${at(from)} to ${at(to)})`).join(' and ') || 'the end';
   const now = found.now ?? 0;
   const lines = [
-    `${job.name}: ${ASKED[ask.of].toLowerCase()} ${length(now)} → ${length(now + ask.by)}. Stations from the datum hole.`,
+    `${job.name}: ${GOAL_NAMES[goal.of].toLowerCase()} ${length(now)} → ${length(now + goal.by)}. Stations from the datum hole.`,
     ...found.answers
       .slice(0, 8)
       .flatMap((answer, index) => [

@@ -108,9 +108,9 @@ describe('splay find', () => {
   });
   it('asks what the plan does where nothing is said, and gives everything as data', () => {
     const { output } = commands(['find', sprayer], { as: 'json' }, read);
-    const found = JSON.parse(output) as { ask: { of: string; by: number }; answers: unknown[] };
-    expect(found.ask.of).toBe('wheelbase');
-    expect(found.ask.by / 25.4).toBeCloseTo(-23.625, 6);
+    const found = JSON.parse(output) as { goal: { of: string; by: number }; answers: unknown[] };
+    expect(found.goal.of).toBe('wheelbase');
+    expect(found.goal.by / 25.4).toBeCloseTo(-23.625, 6);
     expect(found.answers.length).toBeGreaterThan(3);
   });
   it.each([

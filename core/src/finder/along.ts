@@ -2,9 +2,9 @@ import { datumStation, extentOf } from '../frame/index.ts';
 import { evaluateGeometry, evaluateOutcomes } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
-import { type FinderAsk, gridOf, inputWith, operationAt, reachOfCut, tailOf } from './ask.ts';
+import { type FinderGoal, gridOf, inputWith, operationAt, reachOfCut, tailOf } from './goal.ts';
 import type { Part } from './ground.ts';
-import { type Judging, type Probe, probeOf, sumOf } from './judge.ts';
+import { type JudgeContext, type Probe, probeOf, sumOf } from './judge.ts';
 import { quickOf } from './quick.ts';
 
 /** Told how far a search has come: from 0 to 1. */
@@ -36,7 +36,7 @@ export interface Along {
 const COARSE = inches(4);
 
 /** Donor stations where what a plan says may change: the edges of everything, and how far a joint keeps from them. */
-function edges({ base, ground }: Judging, removed: number): number[] {
+function edges({ base, ground }: JudgeContext, removed: number): number[] {
   const { donor, rules } = base.input;
   const clear = ruleValue(rules, 'joint/hole-distance');
   const things = [
@@ -51,45 +51,45 @@ function edges({ base, ground }: Judging, removed: number): number[] {
 }
 
 /**
- * Every place along the frame for one cut of a way. Where the steel goes is worked out for each place of the grid; what
+ * Every place along the frame for one cut of an option. Where the steel goes is worked out for each place of the grid; what
  * the plan's judgement says, once for each stretch between places where it changes, which are found by halving.
  *
- * @param ask What is asked of this one cut.
- * @param judging What ways are judged with.
+ * @param goal What is asked of this one cut.
+ * @param judgeContext What options are judged with.
  * @param onProgress Told how far it has come.
  * @param like Places for another amount of new rail: what is said of them changes at the same places, or between.
  */
 export function placesAlong(
-  ask: FinderAsk,
-  judging: Judging,
+  goal: FinderGoal,
+  judgeContext: JudgeContext,
   onProgress: Progress = () => undefined,
   like?: Along,
 ): Along {
-  const { base, ground } = judging;
+  const { base, ground } = judgeContext;
   const { input } = base;
-  const { by } = ask;
+  const { by } = goal;
   const step = gridOf(input.display);
-  const removed = reachOfCut(ask, by, input.display);
+  const removed = reachOfCut(goal, by, input.display);
   const datum = datumStation(input.donor);
   const [from, to] = [ground.ends[0] + 1, ground.ends[1] - 1 - removed];
   const first = Math.ceil((from - datum) / step);
   const count = Math.max(0, Math.floor((to - datum) / step) - first + 1);
   const xs = Float64Array.from({ length: count }, (_, at) => datum + (first + at) * step);
-  const tail = tailOf(ask, input);
-  const operations = (at: number) => [operationAt(ask, by, xs[at] as number, input), ...tail];
+  const tail = tailOf(goal, input);
+  const operations = (at: number) => [operationAt(goal, by, xs[at] as number, input), ...tail];
 
   const probes = new Map<number, Probe>();
   const probe = (at: number): Probe => {
     const known = probes.get(at);
     if (known) return known;
-    const found = probeOf(evaluateOutcomes(evaluateGeometry(inputWith(base, operations(at)))), judging);
+    const found = probeOf(evaluateOutcomes(evaluateGeometry(inputWith(base, operations(at)))), judgeContext);
     probes.set(at, found);
     return found;
   };
 
   const indexOf = (x: number) => Math.floor((x - (xs[0] ?? 0)) / step);
   const marks = new Set([0, count - 1]);
-  const inOrder = [...new Set(edges(judging, removed).map(indexOf))]
+  const inOrder = [...new Set(edges(judgeContext, removed).map(indexOf))]
     .flatMap((at) => [at, at + 1])
     .sort((a, b) => a - b);
   if (like && removed === 0) for (const { first, last } of like.stretches) marks.add(first).add(last);
@@ -99,7 +99,7 @@ export function placesAlong(
       if (next > mark) marks.add(Math.round((mark + next) / 2));
     }
   for (let at = 0; at < count; at += Math.round(COARSE / step)) marks.add(at);
-  const asked = [...marks].filter((at) => at >= 0 && at < count).sort((a, b) => a - b);
+  const sampled = [...marks].filter((at) => at >= 0 && at < count).sort((a, b) => a - b);
 
   // The first places of every stretch: between two that differ, first where something is known to end, then in the middle.
   const starts: number[] = count > 0 ? [0] : [];
@@ -113,10 +113,10 @@ export function placesAlong(
     between(low, middle);
     between(middle, high);
   };
-  for (const [at, mark] of asked.entries()) {
-    const next = asked[at + 1];
+  for (const [at, mark] of sampled.entries()) {
+    const next = sampled[at + 1];
     if (next !== undefined) between(mark, next);
-    onProgress((0.7 * at) / asked.length);
+    onProgress((0.7 * at) / sampled.length);
   }
   const stretches = starts.map((start, at): Stretch => ({
     first: start,
@@ -126,7 +126,7 @@ export function placesAlong(
 
   const [stretchAt, refused, own] = [new Int32Array(count), new Uint8Array(count), new Float64Array(count)];
   const shared: (readonly Part[])[] = [];
-  const quick = (at: number) => quickOf(operations(at), judging);
+  const quick = (at: number) => quickOf(operations(at), judgeContext);
   for (const [index, stretch] of stretches.entries())
     for (let at = stretch.first; at <= stretch.last; at += 1) {
       stretchAt[at] = index;

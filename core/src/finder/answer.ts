@@ -3,14 +3,14 @@ import type { Operation, PlanInput } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { inches, lengthText } from '../units/index.ts';
 import type { Along, Progress } from './along.ts';
-import { type FinderAsk, gridOf, operationAt, reachOfCut, tailOf } from './ask.ts';
-import { type Judged, judgeWay, type Judging } from './judge.ts';
+import { type FinderGoal, gridOf, operationAt, reachOfCut, tailOf } from './goal.ts';
+import { type JudgedOption, judgeOption, type JudgeContext } from './judge.ts';
 import { type Lanes, lanesOf } from './lanes.ts';
-import { findWays, leastAt, type Way } from './ways.ts';
+import { findOptions, leastAt, type CutOption } from './options.ts';
 import { commonTo, lostText, placeText, wayText } from './words.ts';
 
-/** A way with the words for it. */
-export interface Answer extends Way {
+/** An option with the words for it. */
+export interface Answer extends CutOption {
   readonly says: string;
   /** A short name, for a plan that is made of it. */
   readonly name: string;
@@ -22,8 +22,8 @@ export interface Obvious {
   readonly name: string;
   /** Donor station, mm. */
   readonly x: number;
-  readonly judged: Judged;
-  /** Rank of the way that it is, from 1; null where it lost. */
+  readonly judged: JudgedOption;
+  /** Rank of the option that it is, from 1; null where it lost. */
   readonly rank: number | null;
   /** Why it lost; what it costs, where it did not. */
   readonly says: string;
@@ -31,11 +31,11 @@ export interface Obvious {
 
 /** Everything that a search tells, as plain data. */
 export interface FinderResult {
-  readonly ask: FinderAsk;
+  readonly goal: FinderGoal;
   /** The figure without what the plan does for it already, and as the plan in hand makes it, mm. */
   readonly now: number | null;
   readonly planned: number | null;
-  /** Operations of the plan in hand that a way takes the place of. */
+  /** Operations of the plan in hand that an option takes the place of. */
   readonly replaced: readonly Operation[];
   readonly answers: readonly Answer[];
   readonly obvious: readonly Obvious[];
@@ -59,9 +59,9 @@ const [BEHIND, ROUND, AHEAD] = [
 ] as const;
 
 /** The places that anybody would look at first. */
-function obviousPlaces(ask: FinderAsk, { base }: Judging): ObviousPlace[] {
+function obviousPlaces(goal: FinderGoal, { base }: JudgeContext): ObviousPlace[] {
   const { donor, rules, display } = base.input;
-  const removed = reachOfCut(ask, ask.by, display);
+  const removed = reachOfCut(goal, goal.by, display);
   const clear = ruleValue(rules, 'joint/hole-distance');
   const [front, rear] = (['front', 'rear'] as const).map((role) => donor.axles.find((axle) => axle.role === role)?.x);
   const cab = donor.points.find(({ kind }) => kind === 'cab-back')?.x;
@@ -84,7 +84,9 @@ function obviousPlaces(ask: FinderAsk, { base }: Judging): ObviousPlace[] {
         ]
       : []),
     ...(rises === null ? [] : [{ id: 'kick-up', name: 'At the kick-up', x: rises, look: BEHIND }]),
-    ...(ask.of === 'rear-overhang' ? [{ id: 'overhang', name: 'Behind the axle', x: rear + clear, look: BEHIND }] : []),
+    ...(goal.of === 'rear-overhang'
+      ? [{ id: 'overhang', name: 'Behind the axle', x: rear + clear, look: BEHIND }]
+      : []),
   ];
 }
 
@@ -118,26 +120,29 @@ function bestNear(along: Along, [from, to]: readonly [number, number], step: num
 }
 
 /**
- * Where to cut, as a person who knows the frame would answer: ranked ways with their reasons, the obvious places that
+ * Where to cut, as a person who knows the frame would answer: ranked options with their reasons, the obvious places that
  * lost and why, and what forbids and costs along the frame. Plain data.
  *
  * @param job Donor, bodies, plan and rules; validated.
- * @param ask What is asked for; a change that is not 0.
+ * @param goal The goal; a change that is not 0.
  * @param onProgress Told how far it has come.
  */
-export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress = () => undefined): FinderResult {
-  const { base, ways, counted, judging, single } = findWays(job, ask, onProgress);
+export function whereToCut(job: PlanInput, goal: FinderGoal, onProgress: Progress = () => undefined): FinderResult {
+  const { base, options, counted, judgeContext, single } = findOptions(job, goal, onProgress);
   const { donor, display } = base.input;
   const show = (mm: number) => lengthText(mm, display, true);
-  const common = commonTo(ways);
-  const [best] = ways;
+  const common = commonTo(options);
+  const [best] = options;
   // A change that is longer than the frame has no places at all.
-  const obvious = (single.xs.length > 0 ? obviousPlaces(ask, judging) : []).map(
+  const obvious = (single.xs.length > 0 ? obviousPlaces(goal, judgeContext) : []).map(
     ({ id, name, x: wanted, look: [from, to] }): Obvious => {
       const at = bestNear(single, [wanted + from, wanted + to], gridOf(display));
       const x = single.xs[at] as number;
-      const judged = judgeWay([operationAt(ask, ask.by, x, base.input), ...tailOf(ask, base.input)], judging);
-      const rank = ways.findIndex(
+      const judged = judgeOption(
+        [operationAt(goal, goal.by, x, base.input), ...tailOf(goal, base.input)],
+        judgeContext,
+      );
+      const rank = options.findIndex(
         ({ cuts }) => cuts.length === 1 && cuts.every(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6),
       );
       return {
@@ -150,9 +155,9 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
       };
     },
   );
-  // Of two places that are the same way, the nearer to its cut is it.
+  // Of two places that are the same option, the nearer to its cut is it.
   const told = obvious.map((place): Obvious => {
-    const cut = place.rank === null ? undefined : ways[place.rank - 1]?.cuts[0];
+    const cut = place.rank === null ? undefined : options[place.rank - 1]?.cuts[0];
     const nearer = obvious.some(
       (other) => other !== place && cut && other.rank === place.rank && isNearer(other, place, cut.x),
     );
@@ -162,26 +167,26 @@ export function whereToCut(job: PlanInput, ask: FinderAsk, onProgress: Progress 
     ({ id, judged, rank }) => id === 'behind-the-cab' && judged.refusals.length === 0 && rank !== 1,
   );
   const beside = cab ? { name: cab.name.charAt(0).toLowerCase() + cab.name.slice(1), hours: cab.judged.hours } : null;
-  const answers = ways.map((way): Answer => ({
-    ...way,
-    says: wayText(way, donor, show, common, beside),
-    name: nameOf(way, donor, show),
+  const answers = options.map((option): Answer => ({
+    ...option,
+    says: wayText(option, donor, show, common, beside),
+    name: nameOf(option, donor, show),
   }));
   return {
-    ask,
+    goal,
     now: base.now,
     planned: base.planned,
     replaced: base.replaced,
     answers,
     obvious: told,
-    lanes: lanesOf(single, judging),
+    lanes: lanesOf(single, judgeContext),
     counted,
-    ends: judging.ground.ends,
+    ends: judgeContext.ground.ends,
   };
 }
 
-/** A short name of a way: what it is just behind. */
-function nameOf({ cuts }: Way, frame: Frame, show: (mm: number) => string): string {
+/** A short name of an option: what it is just behind. */
+function nameOf({ cuts }: CutOption, frame: Frame, show: (mm: number) => string): string {
   if (cuts.length === 0) return 'At the very end';
   const places = cuts.map(({ x }) => placeText(frame, x, show).split(', ')[0] ?? '');
   return places

@@ -4,7 +4,7 @@ import { type RuleId, ruleValue } from '../rules/index.ts';
 import { angleText, inches } from '../units/index.ts';
 import type { Part } from './ground.ts';
 
-/** How the ends of the rails meet at a joint of a way: how far they lie apart, left and right, mm. */
+/** How the ends of the rails meet at a joint of an option: how far they lie apart, left and right, mm. */
 export interface EndsApart {
   readonly letter: string;
   readonly left: number;
@@ -60,9 +60,9 @@ export function apartText(joint: Pick<Joint, 'sides'>, show: (mm: number) => str
 }
 
 /**
- * What the ends of a way's joints cost, rails only: dressing, easing or bridging them, and how far apart they lie.
+ * What the ends of an option's joints cost, rails only: dressing, easing or bridging them, and how far apart they lie.
  *
- * @param joints The way's joints.
+ * @param joints The option's joints.
  * @param rules The rulebook.
  */
 export function endsParts(joints: readonly Omit<Joint, 'letter'>[], rules: PlanInput['rules']): Part[] {

@@ -10,14 +10,14 @@ import { type RuleId, ruleValue, withRule } from '../rules/index.ts';
 import { inches } from '../units/index.ts';
 import {
   baseOf,
-  type FinderAsk,
+  type FinderGoal,
   gridOf,
   groundOf,
-  type Judged,
-  judgeWay,
-  judgingOf,
+  type JudgedOption,
+  judgeOption,
+  judgeContextOf,
   inputWith,
-  type Judging,
+  type JudgeContext,
   operationAt,
   whereToCut,
 } from './index.ts';
@@ -27,16 +27,16 @@ const members = [600, 2400, 4300, 5700].map((x) => memberAt(`cm${x}`, x));
 const frame = (changes: Partial<Frame> = {}, stations?: Station[]) =>
   inputOf(plainFrame({ crossmembers: members, ...changes }, stations));
 const with_ = (...features: Frame['features']) => frame({ features: [...plainFrame().features, ...features] });
-const stretch: FinderAsk = { of: 'wheelbase', by: 300 };
-const shorten: FinderAsk = { of: 'wheelbase', by: -200 };
+const stretch: FinderGoal = { of: 'wheelbase', by: 300 };
+const shorten: FinderGoal = { of: 'wheelbase', by: -200 };
 
-const judging = (input: PlanInput, ask: FinderAsk): Judging => {
-  const base = baseOf(input, ask);
-  return judgingOf(ask, base, groundOf(input, base));
+const judgeContext = (input: PlanInput, goal: FinderGoal): JudgeContext => {
+  const base = baseOf(input, goal);
+  return judgeContextOf(goal, base, groundOf(input, base));
 };
-const at = (input: PlanInput, ask: FinderAsk, x: number): Judged =>
-  judgeWay([operationAt(ask, ask.by, x, input)], judging(input, ask));
-const hours = ({ costs }: Judged, code: string): readonly number[] =>
+const at = (input: PlanInput, goal: FinderGoal, x: number): JudgedOption =>
+  judgeOption([operationAt(goal, goal.by, x, input)], judgeContext(input, goal));
+const hours = ({ costs }: JudgedOption, code: string): readonly number[] =>
   costs.filter((cost) => cost.code === code).map((cost) => cost.hours);
 const rule = (id: RuleId, { rules }: PlanInput = frame()) => ruleValue(rules, id);
 
@@ -123,25 +123,25 @@ describe('a place for a cut', () => {
   it('through a suspension is refused unless the shop says otherwise, and then costs', () => {
     const x = inches(124);
     const told = { ...van, rules: withRule(van.rules, 'finder/split-suspension', 1) };
-    const ask: FinderAsk = { of: 'wheelbase', by: inches(6) };
-    expect(at(van, ask, x).refusals.map(({ code }) => code)).toContain('unit-split');
-    const judged = at(told, ask, x);
+    const goal: FinderGoal = { of: 'wheelbase', by: inches(6) };
+    expect(at(van, goal, x).refusals.map(({ code }) => code)).toContain('unit-split');
+    const judged = at(told, goal, x);
     expect(judged.refusals.map(({ code }) => code)).not.toContain('unit-split');
     expect(hours(judged, 'unit-split')[0]).toBe(rule('finder/suspension'));
   });
 });
 
-const CAB_TO_AXLE: FinderAsk = { of: 'cab-to-axle', by: -inches(12) };
+const CAB_TO_AXLE: FinderGoal = { of: 'cab-to-axle', by: -inches(12) };
 
 /** The best place of all on a grid, each judged by the evaluation of its plan. */
-function exhaustive(input: PlanInput, ask: FinderAsk, step: number) {
-  const judge = judging(input, ask);
+function exhaustive(input: PlanInput, goal: FinderGoal, step: number) {
+  const judge = judgeContext(input, goal);
   const { xs } = gridFrom(input, step);
   let best = { x: NaN, score: Infinity };
   let count = 0;
   for (const x of xs) {
-    if (ask.by < 0 && x - ask.by > xs.at(-1)!) break;
-    const judged = judgeWay([operationAt(ask, ask.by, x, input)], judge);
+    if (goal.by < 0 && x - goal.by > xs.at(-1)!) break;
+    const judged = judgeOption([operationAt(goal, goal.by, x, input)], judge);
     count += 1;
     if (judged.refusals.length === 0 && judged.score < best.score - 1e-9) best = { x, score: judged.score };
   }
@@ -171,13 +171,13 @@ describe('how hard the rail works', () => {
 });
 
 describe('a shorter middle and a trimmed tail', () => {
-  const ask: FinderAsk = { of: 'wheelbase', by: -inches(23.625), tail: -inches(6) };
-  it('are one way: the tail comes off with whatever is done in the middle', () => {
-    const { answers, replaced } = whereToCut(sprayer, ask);
+  const goal: FinderGoal = { of: 'wheelbase', by: -inches(23.625), tail: -inches(6) };
+  it('are one option: the tail comes off with whatever is done in the middle', () => {
+    const { answers, replaced } = whereToCut(sprayer, goal);
     expect(replaced.map(({ kind }) => kind)).toEqual(['shorten']);
-    const { after } = evaluatePlan(inputWith(baseOf(sprayer, ask), answers[0]!.operations)).measures;
+    const { after } = evaluatePlan(inputWith(baseOf(sprayer, goal), answers[0]!.operations)).measures;
     expect(after.wheelbase! / 25.4).toBeCloseTo(133.875, 6);
-    const bare = evaluatePlan(baseOf(sprayer, ask).input).measures.after;
+    const bare = evaluatePlan(baseOf(sprayer, goal).input).measures.after;
     expect((bare.axleToEnd! - after.axleToEnd!) / 25.4).toBeCloseTo(6, 3);
     expect(hours(answers[0]!.judged, 'trim')).toEqual([rule('finder/trim')]);
     expect(answers[0]!.judged.score).toBeGreaterThan(shortened().answers[0]!.judged.score);
@@ -185,37 +185,40 @@ describe('a shorter middle and a trimmed tail', () => {
 });
 
 describe('the search', () => {
-  it('finds what judging every single place finds', () => {
-    const { input, ask } = LENGTHENED;
+  it('finds what judgeContext every single place finds', () => {
+    const { input, goal } = LENGTHENED;
     const single = lengthened().answers.find(({ cuts }) => cuts.length === 1)!;
-    const all = exhaustive(input, ask, gridOf(input.display));
+    const all = exhaustive(input, goal, gridOf(input.display));
     expect(all.count).toBeGreaterThan(2500);
     // Of places that score alike it takes one in the middle.
     expect(Math.abs(single.judged.score - all.score)).toBeLessThan(0.006);
   });
 
   it.each([
-    ['shortened', () => shortened(), SHORTENED.ask],
+    ['shortened', () => shortened(), SHORTENED.goal],
     ['cab to axle', () => whereToCut(sprayer, CAB_TO_AXLE), CAB_TO_AXLE],
-  ] as const)('is beaten by no place of every fifth: sprayer, %s', (_, found, ask) => {
+  ] as const)('is beaten by no place of every fifth: sprayer, %s', (_, found, goal) => {
     const single = found().answers.find(({ cuts }) => cuts.length === 1)!;
-    const all = exhaustive(sprayer, ask, 5 * gridOf(sprayer.display));
+    const all = exhaustive(sprayer, goal, 5 * gridOf(sprayer.display));
     expect(all.count).toBeGreaterThan(500);
     expect(single.judged.score).toBeLessThan(all.score + 0.006);
   });
 
-  it('finds what judging every pair on a coarse grid finds', () => {
-    const { ask } = SHORTENED;
+  it('finds what judgeContext every pair on a coarse grid finds', () => {
+    const { goal } = SHORTENED;
     const half = -Math.round(23.625 * 8) / 16;
-    const [first, second] = [inches(half), ask.by - inches(half)];
-    const judge = judging(sprayer, ask);
+    const [first, second] = [inches(half), goal.by - inches(half)];
+    const judge = judgeContext(sprayer, goal);
     const { input } = judge.base;
     const { xs } = gridFrom(input, inches(4));
     let best = Infinity;
     for (const [index, a] of xs.entries())
       for (const b of xs.slice(index + 1)) {
         if (b + inches(12) > xs.at(-1)!) continue;
-        const judged = judgeWay([operationAt(ask, first, a, input, 1), operationAt(ask, second, b, input, 2)], judge);
+        const judged = judgeOption(
+          [operationAt(goal, first, a, input, 1), operationAt(goal, second, b, input, 2)],
+          judge,
+        );
         if (judged.refusals.length === 0) best = Math.min(best, judged.score);
       }
     const { answers } = shortened();
@@ -225,18 +228,18 @@ describe('the search', () => {
   });
 
   it('every answer is a plan that gives what was asked for, is not refused, and ranks by its score', () => {
-    for (const [{ input, ask }, { answers, counted }] of [
+    for (const [{ input, goal }, { answers, counted }] of [
       [LENGTHENED, lengthened()],
       [SHORTENED, shortened()],
     ] as const) {
-      const judge = judging(input, ask);
+      const judge = judgeContext(input, goal);
       expect(answers.length).toBeGreaterThan(4);
       expect(counted.pairs).toBeGreaterThan(100_000);
       const scores = answers.map(({ judged }) => judged.score);
       expect(scores).toEqual(scores.toSorted((a, b) => a - b));
       for (const { operations, judged, cuts } of answers) {
-        expect(judgeWay(operations, judge)).toEqual(judged);
-        expect(cuts.reduce((sum, cut) => sum + cut.by, 0)).toBeCloseTo(ask.by, 6);
+        expect(judgeOption(operations, judge)).toEqual(judged);
+        expect(cuts.reduce((sum, cut) => sum + cut.by, 0)).toBeCloseTo(goal.by, 6);
         for (const { x, from, to } of cuts) {
           expect(x).toBeGreaterThanOrEqual(from);
           expect(x).toBeLessThanOrEqual(to);
@@ -268,7 +271,7 @@ describe('the search', () => {
     };
     const places = ({ answers }: ReturnType<typeof whereToCut>) =>
       answers.map(({ cuts, judged }) => [cuts.map(({ x }) => x.toFixed(3)), judged.score.toFixed(6)]);
-    expect(places(whereToCut(mirrored, SHORTENED.ask))).toEqual(places(shortened()));
+    expect(places(whereToCut(mirrored, SHORTENED.goal))).toEqual(places(shortened()));
   });
 
   it('what stands in the way never makes a place better, nor does keeping farther from it', () => {
@@ -276,10 +279,10 @@ describe('the search', () => {
       fc.property(fc.integer({ min: 900, max: 4000 }), fc.integer({ min: 10, max: 120 }), (x, wide) => {
         const kept = with_(featureAt('in-the-way', x, { movable: 'no', ahead: 40, behind: 40 }));
         const wider = with_(featureAt('in-the-way', x, { movable: 'no', ahead: 40 + wide, behind: 40 + wide }));
-        const [free, near, far] = [frame(), kept, wider].map((input) => judging(input, stretch));
+        const [free, near, far] = [frame(), kept, wider].map((input) => judgeContext(input, stretch));
         for (let place = 750; place < 4200; place += 150) {
           const operations = [operationAt(stretch, stretch.by, place, frame())];
-          const [a, b, c] = [free!, near!, far!].map((judge) => judgeWay(operations, judge));
+          const [a, b, c] = [free!, near!, far!].map((judge) => judgeOption(operations, judge));
           for (const [better, worse] of [
             [a!, b!],
             [b!, c!],
@@ -348,16 +351,16 @@ describe('the search', () => {
 describe('on every frame of the zoo', () => {
   it.each(ZOO.map((animal) => [animal.name, animal] as const))('%s', (_, animal) => {
     const input: PlanInput = { ...jobOf(animal), bodies: [] };
-    const asks: readonly FinderAsk[] = [
+    const goals: readonly FinderGoal[] = [
       { of: 'wheelbase', by: -140, tail: -30 },
       { of: 'height', by: -70 },
     ];
-    for (const ask of asks) {
-      const { of, by } = ask;
-      if (baseOf(input, ask).now === null) continue;
-      const found = whereToCut(input, ask);
+    for (const goal of goals) {
+      const { of, by } = goal;
+      if (baseOf(input, goal).now === null) continue;
+      const found = whereToCut(input, goal);
       expect(JSON.stringify(found)).not.toMatch(/NaN|Infinity|undefined/);
-      const judge = judging(input, ask);
+      const judge = judgeContext(input, goal);
       for (const { operations, judged } of found.answers.slice(0, 2)) {
         expect(judged.refusals).toEqual([]);
         const now = evaluatePlan(inputWith(judge.base, operations));

@@ -8,7 +8,7 @@ import {
   shopSplices,
 } from '../plan/index.ts';
 import { type RuleId, ruleValue } from '../rules/index.ts';
-import type { Base } from './ask.ts';
+import type { Base } from './goal.ts';
 import type { Cost, Lane } from './reason.ts';
 import { type AssumedRoom, assumedRooms } from './unmeasured.ts';
 import { type Over, overOf, type Stretch, thingsOf } from './things.ts';
@@ -69,7 +69,7 @@ function bendsOf(rail: readonly Station[]): number[] {
  * Everything about a frame that a place to cut is held against, worked out once.
  *
  * @param job Donor, bodies, plan and rules: bodies only for what they weigh; validated.
- * @param base The plan that every way is put into.
+ * @param base The plan that every option is added to.
  */
 export function groundOf(job: PlanInput, base: Base): Ground {
   const { input } = base;

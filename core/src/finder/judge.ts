@@ -14,15 +14,15 @@ import {
 import { ruleValue } from '../rules/index.ts';
 import { SIDES } from '../frame/index.ts';
 import { lengthText } from '../units/index.ts';
-import { ASKED, type Base, figureOf, type FinderAsk, inputWith } from './ask.ts';
+import { GOAL_NAMES, type Base, figureOf, type FinderGoal, inputWith } from './goal.ts';
 import { type Ground, groundOf, partsAt } from './ground.ts';
 import { outOfPlace } from './out-of-place.ts';
 import { apart, type EndsApart, endsParts } from './ends.ts';
-import { gapsOf, jointsOfWay } from './way-cuts.ts';
+import { gapsOf, jointsOfOption } from './option-cuts.ts';
 import { type Cost, type Known, knownOf, laneOf, type Reason, ruleOf } from './reason.ts';
 
-/** A way of doing it, judged. */
-export interface Judged {
+/** An option, judged. */
+export interface JudgedOption {
   /** Why it cannot be done so; none where it can. */
   readonly refusals: readonly Reason[];
   readonly costs: readonly Cost[];
@@ -31,34 +31,34 @@ export interface Judged {
   readonly hours: number;
   /** What is weighed as hours besides. */
   readonly weighed: number;
-  /** Both together: what ways are ranked by. */
+  /** Both together: what options are ranked by. */
   readonly score: number;
 }
 
-/** What ways of doing something are judged with. */
-export interface Judging {
+/** What options are judged with. */
+export interface JudgeContext {
   /** Null where a plan is only weighed, whatever it is for. */
-  readonly ask: FinderAsk | null;
+  readonly goal: FinderGoal | null;
   readonly base: Base;
   readonly ground: Ground;
   readonly known: Known;
-  /** Keys of what the plan has against it without any of the ways: not theirs. */
+  /** Keys of what the plan has against it without any of the options: not theirs. */
   readonly own: ReadonlySet<string>;
 }
 
 /**
- * What ways of doing something are judged with.
+ * What options are judged with.
  *
- * @param ask What is asked for.
- * @param base The plan that every way is put into.
+ * @param goal The goal.
+ * @param base The plan that every option is added to.
  * @param ground The frame.
  */
-export function judgingOf(ask: FinderAsk | null, base: Base, ground: Ground): Judging {
+export function judgeContextOf(goal: FinderGoal | null, base: Base, ground: Ground): JudgeContext {
   const { conflicts } = judge(evaluateOutcomes(evaluateGeometry(base.input)));
-  return { ask, base, ground, known: knownOf(base.input.donor), own: new Set(conflicts.map(({ key }) => key)) };
+  return { goal, base, ground, known: knownOf(base.input.donor), own: new Set(conflicts.map(({ key }) => key)) };
 }
 
-/** Joints that the way itself makes. */
+/** Joints that the option itself makes. */
 const made = (joints: readonly Joint[], operations: readonly Operation[]) =>
   joints.filter((joint) => operations.some(({ id }) => id === joint.operation));
 
@@ -66,7 +66,7 @@ const made = (joints: readonly Joint[], operations: readonly Operation[]) =>
 const trims = (operations: readonly Operation[]): number => operations.filter(({ kind }) => kind === 'trim').length;
 
 /**
- * The same thing said of several cuts of a way is one cost.
+ * The same thing said of several cuts of an option is one cost.
  *
  * @param costs What its cuts cost.
  */
@@ -79,7 +79,7 @@ export function onceEach<T extends { readonly code: string; readonly about: stri
   });
 }
 
-/** What a plan says against a way, from its judgement: what stops it, and what costs something, rails' ends left out. */
+/** What a plan says against an option, from its judgement: what stops it, and what costs something, rails' ends left out. */
 export interface Probe {
   readonly refusals: readonly Reason[];
   readonly costs: readonly Cost[];
@@ -88,13 +88,13 @@ export interface Probe {
 }
 
 /**
- * What the evaluation of a plan with a way in it says against the way.
+ * What the evaluation of a plan with an option in it says against the option.
  *
  * @param outcomes The plan, evaluated as far as its outcomes.
- * @param judging What ways are judged with.
+ * @param judgeContext What options are judged with.
  */
-export function probeOf(outcomes: Outcomes, { ask, base, known, own }: Judging): Probe {
-  const elsewhere = ask ? missesMeasure(outcomes, ask, base) : null;
+export function probeOf(outcomes: Outcomes, { goal, base, known, own }: JudgeContext): Probe {
+  const elsewhere = goal ? missesMeasure(outcomes, goal, base) : null;
   if (elsewhere) return { refusals: [elsewhere], costs: [], kind: 'elsewhere' };
   const conflicts = conflictsOf(outcomes, null, driveLinesOf(outcomes.points)).filter(({ key }) => !own.has(key));
   const { rules } = base.input;
@@ -120,8 +120,8 @@ const reasonOf = (conflict: Conflict, known: Known): Reason => ({
   says: conflict.message,
 });
 
-/** Says where a cut does not change what is asked for, or not by as much. */
-function missesMeasure(outcomes: Outcomes, { of, by }: FinderAsk, { now }: Base): Reason | null {
+/** Says where a cut does not change the goal, or not by as much. */
+function missesMeasure(outcomes: Outcomes, { of, by }: FinderGoal, { now }: Base): Reason | null {
   const after = now === null ? null : figureOf(outcomes, of);
   if (now === null) return null;
   // Where the rail slopes the axles come apart by a little less than is let in.
@@ -130,25 +130,25 @@ function missesMeasure(outcomes: Outcomes, { of, by }: FinderAsk, { now }: Base)
     code: 'elsewhere',
     lane: 'bend',
     about: null,
-    says: `A cut here does not change ${ASKED[of].toLowerCase()}.`,
+    says: `A cut here does not change ${GOAL_NAMES[of].toLowerCase()}.`,
   };
 }
 
 /**
- * A way of doing it, judged by everything that a plan with it says, and by the ground it is on.
+ * An option, judged by everything that a plan with it says, and by the ground it is on.
  *
- * @param operations The way's operations.
- * @param judging What ways are judged with.
+ * @param operations The option's operations.
+ * @param judgeContext What options are judged with.
  */
-export function judgeWay(operations: readonly Operation[], judging: Judging): Judged {
-  const { base, ground } = judging;
+export function judgeOption(operations: readonly Operation[], judgeContext: JudgeContext): JudgedOption {
+  const { base, ground } = judgeContext;
   const { rules, display } = base.input;
   const show = (mm: number) => lengthText(mm, display, true);
   const outcomes = evaluateOutcomes(evaluateGeometry(inputWith(base, operations)));
   const joints = made(outcomes.joints, operations);
-  const probe = probeOf(outcomes, judging);
+  const probe = probeOf(outcomes, judgeContext);
   const parts = onceEach([...endsParts(joints, rules), ...gapsOf(operations).flatMap((gap) => partsAt(ground, gap))]);
-  const count = jointsOfWay(operations);
+  const count = jointsOfOption(operations);
   const costs: Cost[] = [
     ...(count > 0 ? [jointsCost(count, rules)] : []),
     ...(trims(operations) > 0 ? [trimCost(rules)] : []),
@@ -202,13 +202,13 @@ const trimCost = (rules: PlanInput['rules']): Cost => ({
 });
 
 /**
- * What a plan as it stands costs in work, and what is weighed against it: all its operations as one way.
+ * What a plan as it stands costs in work, and what is weighed against it: all its operations as one option.
  *
  * @param job Donor, bodies, plan and rules; validated.
  */
-export function weighPlan(job: PlanInput): Judged {
+export function weighPlan(job: PlanInput): JudgedOption {
   const bare: PlanInput = { ...job, bodies: [], plan: { ...job.plan, operations: [] } };
   const base: Base = { input: bare, replaced: [], at: 0, now: null, planned: null };
   const operations = job.plan.operations.filter(({ off }) => !off);
-  return judgeWay(operations, judgingOf(null, base, groundOf(job, base)));
+  return judgeOption(operations, judgeContextOf(null, base, groundOf(job, base)));
 }

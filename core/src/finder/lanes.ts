@@ -1,7 +1,7 @@
 import type { Frame } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import type { Along } from './along.ts';
-import type { Judging } from './judge.ts';
+import type { JudgeContext } from './judge.ts';
 import { ASSUMED_ROOM, LANE_IDS, type Lane } from './reason.ts';
 import { type Unmeasured, unmeasuredOf } from './unmeasured.ts';
 
@@ -21,7 +21,7 @@ export interface LaneStretch {
 /** What the lanes show of a frame. */
 export interface Lanes {
   readonly stretches: readonly LaneStretch[];
-  /** Where a cut does what is asked for at all, donor stations, mm: outside of these nothing is told. */
+  /** Where a cut does the goal at all, donor stations, mm: outside of these nothing is told. */
   readonly serves: readonly { readonly from: number; readonly to: number }[];
   /** Lanes about which nobody has measured anything: not clear, but unknown. */
   readonly unmeasured: readonly Unmeasured[];
@@ -72,10 +72,10 @@ export const namesOf = ({ features, crossmembers, units, lines, members, braces,
  * What speaks against a cut along the frame, lane by lane.
  *
  * @param along Every place for one cut.
- * @param judging What ways are judged with.
+ * @param judgeContext What options are judged with.
  */
-export function lanesOf(along: Along, judging: Judging): Lanes {
-  const names = namesOf(judging.base.input.donor);
+export function lanesOf(along: Along, judgeContext: JudgeContext): Lanes {
+  const names = namesOf(judgeContext.base.input.donor);
   const everywhere = costsEverywhere(along);
   const { xs, stretches } = along;
   const step = xs.length > 1 ? (xs[1] as number) - (xs[0] as number) : FINE;
@@ -107,12 +107,12 @@ export function lanesOf(along: Along, judging: Judging): Lanes {
     }
   }
   for (const lane of LANE_IDS) close(lane);
-  const { bending, hardest, ends } = judging.ground;
+  const { bending, hardest, ends } = judgeContext.ground;
   const SAMPLES = 160;
   return {
     stretches: found,
     serves: servesOf(along),
-    unmeasured: unmeasuredOf(judging.base.input.donor, bending !== null && hardest > 0),
+    unmeasured: unmeasuredOf(judgeContext.base.input.donor, bending !== null && hardest > 0),
     load:
       bending && hardest > 0
         ? Array.from({ length: SAMPLES + 1 }, (_, at) => {

@@ -3,7 +3,7 @@ import { ruleValue } from '../rules/index.ts';
 import { exceeds } from '../units/index.ts';
 import type { Ground } from './ground.ts';
 import { ASSUMED_ROOM, type Reason } from './reason.ts';
-import { gapsOf } from './way-cuts.ts';
+import { gapsOf } from './option-cuts.ts';
 
 /** Room that a joint needs on the frame for its plates, mm each way. */
 function roomFor({ input }: Ground): number {
@@ -14,7 +14,7 @@ function roomFor({ input }: Ground): number {
 /**
  * Places that no cut can be at, whatever the plan says of them.
  *
- * @param operations The way's operations.
+ * @param operations The option's operations.
  * @param ground The frame.
  * @param show Writes a length.
  */

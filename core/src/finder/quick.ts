@@ -1,11 +1,11 @@
 import { SIDES } from '../frame/index.ts';
 import { evaluateGeometry, jointsOf, type Operation } from '../plan/index.ts';
-import { inputWith } from './ask.ts';
+import { inputWith } from './goal.ts';
 import { endsParts } from './ends.ts';
 import { type Part, partsAt } from './ground.ts';
-import { type Judging, onceEach } from './judge.ts';
+import { type JudgeContext, onceEach } from './judge.ts';
 import { outOfPlace } from './out-of-place.ts';
-import { gapsOf, jointsOfWay } from './way-cuts.ts';
+import { gapsOf, jointsOfOption } from './option-cuts.ts';
 import type { Reason } from './reason.ts';
 
 /** What a single cut at a place says of itself without the judgement of its plan: enough to be asked of every place. */
@@ -19,10 +19,10 @@ export interface Quick {
 /**
  * The part of a judgement that changes from place to place, from where the steel goes alone.
  *
- * @param operations The way's operations.
- * @param judging What ways are judged with.
+ * @param operations The option's operations.
+ * @param judgeContext What options are judged with.
  */
-export function quickOf(operations: readonly Operation[], { base, ground }: Judging): Quick {
+export function quickOf(operations: readonly Operation[], { base, ground }: JudgeContext): Quick {
   const { rules } = base.input;
   const { state, context, steps } = evaluateGeometry(inputWith(base, operations));
   const byId = new Map(steps.map(({ outcome: { operation } }) => [operation.id, operation]));
@@ -37,6 +37,6 @@ export function quickOf(operations: readonly Operation[], { base, ground }: Judg
       ...outOfPlace(operations, ground, () => ''),
       ...(cannot ? [{ code: 'ends-cannot', lane: 'taper' as const, about: null }] : []),
     ],
-    joints: jointsOfWay(operations),
+    joints: jointsOfOption(operations),
   };
 }

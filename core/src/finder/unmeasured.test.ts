@@ -3,15 +3,15 @@ import { lengthened } from '../../test/found.ts';
 import { featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import type { Frame, Station } from '../frame/index.ts';
 import { ruleValue, withRule } from '../rules/index.ts';
-import { type FinderAsk, whereToCut } from './index.ts';
+import { type FinderGoal, whereToCut } from './index.ts';
 import { assumedRooms, unmeasuredOf } from './unmeasured.ts';
 
-const ask: FinderAsk = { of: 'wheelbase', by: 300 };
+const goal: FinderGoal = { of: 'wheelbase', by: 300 };
 const bare = plainFrame();
 const rule = ruleValue(inputOf(bare).rules, 'finder/axle-room');
 const [front, rear] = ['front', 'rear'].map((role) => bare.axles.find((axle) => axle.role === role)!);
 const found = (changes: Partial<Frame> = {}, stations?: Station[]) =>
-  whereToCut(inputOf(plainFrame(changes, stations)), ask);
+  whereToCut(inputOf(plainFrame(changes, stations)), goal);
 
 describe('an axle whose brackets nobody has measured', () => {
   it('is kept clear of as far as the rulebook says, and no answer stands beside it', () => {
@@ -30,7 +30,7 @@ describe('an axle whose brackets nobody has measured', () => {
     expect(assumedRooms({ ...bare, features: [hanger] }, 500).map(({ axle }) => axle)).toEqual([front!.id]);
     expect(assumedRooms(bare, 500)[0]).toMatchObject({ from: front!.x - 500, to: front!.x + 500 });
     const none = inputOf(bare);
-    const free = whereToCut({ ...none, rules: withRule(none.rules, 'finder/axle-room', 0) }, ask);
+    const free = whereToCut({ ...none, rules: withRule(none.rules, 'finder/axle-room', 0) }, goal);
     expect(free.lanes.stretches.some(({ state }) => state === 'assumed')).toBe(false);
   });
 });

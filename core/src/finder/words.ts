@@ -1,10 +1,10 @@
 import { extentOf, factsOf, type Frame } from '../frame/index.ts';
 import { inches } from '../units/index.ts';
 import type { RuleId } from '../rules/index.ts';
-import type { Judged } from './judge.ts';
+import type { JudgedOption } from './judge.ts';
 import { namesOf } from './lanes.ts';
 import type { Cost } from './reason.ts';
-import type { Way } from './ways.ts';
+import type { CutOption } from './options.ts';
 
 type Show = (mm: number) => string;
 
@@ -83,7 +83,7 @@ const WORK: Readonly<
 /** Names of more things than this are not said. */
 const NAMED = 2;
 
-/** What the work of a way comes to in words, the dearest first; what every way costs is left out. */
+/** What the work of an option comes to in words, the dearest first; what every option costs is left out. */
 function workText(costs: readonly Cost[], common: ReadonlySet<string>, names: ReadonlyMap<string, string>): string[] {
   const left = costs.filter(({ counts, hours, code }) => counts === 'work' && hours > 0 && code !== 'joints');
   const told = left.filter((cost) => !common.has(keyOf(cost)));
@@ -105,28 +105,28 @@ function workText(costs: readonly Cost[], common: ReadonlySet<string>, names: Re
 const keyOf = ({ code, about }: Pick<Cost, 'code' | 'about'>): string => `${code}/${about ?? ''}`;
 
 /**
- * What every one of some ways costs: it tells none from another.
+ * What every one of some options costs: it tells none from another.
  *
- * @param ways The ways.
+ * @param options The options.
  */
-export function commonTo(ways: readonly { readonly judged: Judged }[]): ReadonlySet<string> {
-  const [first, ...others] = ways.map(
+export function commonTo(options: readonly { readonly judged: JudgedOption }[]): ReadonlySet<string> {
+  const [first, ...others] = options.map(
     ({ judged }) => new Set(judged.costs.filter(({ about }) => about !== null).map(keyOf)),
   );
   return new Set([...(first ?? [])].filter((key) => others.every((set) => set.has(key))));
 }
 
 /**
- * A way as somebody who knows the frame would put it.
+ * An option as somebody who knows the frame would put it.
  *
- * @param way The way.
+ * @param option The option.
  * @param frame The donor; validated.
  * @param show Writes a length.
- * @param common What every way costs.
+ * @param common What every option costs.
  * @param beside A place that could be taken instead, and its hours of work; null where none can.
  */
 export function wayText(
-  { cuts, judged }: Way,
+  { cuts, judged }: CutOption,
   frame: Frame,
   show: Show,
   common: ReadonlySet<string>,
@@ -160,12 +160,12 @@ const ENDS_SAID: Readonly<Record<string, string>> = {
 };
 
 /**
- * Why a place that seems obvious is not the best: what forbids it, or what it costs more than the best way does.
+ * Why a place that seems obvious is not the best: what forbids it, or what it costs more than the best option does.
  *
  * @param judged The place, judged.
- * @param best The best way.
+ * @param best The best option.
  */
-export function lostText(judged: Judged, best: Judged | undefined): string {
+export function lostText(judged: JudgedOption, best: JudgedOption | undefined): string {
   if (judged.refusals.length > 0) {
     const said = judged.refusals.slice(0, 2).map(({ says }) => says.replace(/\.$/, ''));
     return `${said.join('; ')}.`;

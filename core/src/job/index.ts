@@ -5,7 +5,7 @@ export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type JobProgress, progressOf } from './progress.ts';
 export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
-export { withWayAsPlan, withWayAsVariant } from './take-way.ts';
+export { withOptionAsPlan, withOptionAsVariant } from './take-option.ts';
 export { type Figure, type FigureId, figureOf, nextGate } from './figures.ts';
 export { moveText, MOVE_DIVISION, surveyAndMoves, type TrueUp } from './true-up.ts';
 export { shoringOf } from './shoring-of.ts';

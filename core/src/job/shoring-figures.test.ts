@@ -86,14 +86,14 @@ describe('the hold points', () => {
   it('without stands the shop may go on with a reason; where nothing is cut none are asked for', () => {
     const bare = held(NO_SHORING);
     expect(check(bare, 'stands').passed).toBe(true);
-    expect(check(bare, 'shored')).toMatchObject({ passed: false, signable: true, detail: 'none placed yet' });
+    expect(check(bare, 'propped')).toMatchObject({ passed: false, signable: true, detail: 'none placed yet' });
     const signed = newRecord(
       'gate-signed',
-      { gate: 'before-cutting', checks: ['shored'], reason: 'on the frame bench, clamped down all along' },
+      { gate: 'before-cutting', checks: ['propped'], reason: 'on the frame bench, clamped down all along' },
       { id: 'signed', taken: '2026-04-01T10:00:00Z', by: 'owner' },
     );
-    expect(check(bare, 'shored', [signed]).signed).toMatchObject({ by: 'owner' });
-    expect(check(beach, 'shored').passed).toBe(true);
+    expect(check(bare, 'propped', [signed]).signed).toMatchObject({ by: 'owner' });
+    expect(check(beach, 'propped').passed).toBe(true);
   });
 
   it('ends are read on both rails and fit before they are welded', () => {

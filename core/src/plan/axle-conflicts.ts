@@ -25,7 +25,7 @@ export const axleLoads: Finder = ({ laden, axles, frame }, { display }) =>
               code: 'axle-lifts',
               severity: 'stop',
               message: `With the body and its load ${name} would lift off the ground.`,
-              waysOut: advise('Check where the masses of the body balance.', 'Bring the load nearer to the middle.'),
+              fixes: advise('Check where the masses of the body balance.', 'Bring the load nearer to the middle.'),
             },
           ];
         if (rating === null || load <= rating) return [];
@@ -35,7 +35,7 @@ export const axleLoads: Finder = ({ laden, axles, frame }, { display }) =>
             code: 'axle-overloaded',
             severity: 'warn',
             message: `With the body and its load ${name} would carry ${mass(load)}, ${mass(load - rating)} over the rating.`,
-            waysOut: advise(
+            fixes: advise(
               'Carry less, or carry it nearer to the other axle.',
               'Weigh the truck axle by axle before it is used: these are levers on entered masses.',
             ),

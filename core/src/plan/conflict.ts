@@ -1,8 +1,8 @@
 import type { Acceptance } from './operation.ts';
 import type { PlanEdit } from './plan-edit.ts';
 
-/** A way out of a conflict: what to do, and the edit of the plan that does it, where the program can. */
-export interface WayOut {
+/** A suggested fix of a conflict: what to do, and the edit of the plan that does it, where the program can. */
+export interface SuggestedFix {
   readonly say: string;
   readonly edit: PlanEdit | null;
 }
@@ -20,10 +20,10 @@ export interface Finding {
   /** Id of the feature, crossmember, group, joint or other thing it is about. */
   readonly about: string | null;
   readonly message: string;
-  readonly waysOut: readonly WayOut[];
+  readonly fixes: readonly SuggestedFix[];
 }
 
-/** Something a builder must know about a plan, with its place, the reason, and ways out. */
+/** Something a builder must know about a plan, with its place, the reason, and suggested fixes. */
 export interface Conflict extends Finding {
   /** Names it within its plan, whatever its figures are: what an acceptance refers to. */
   readonly key: string;
@@ -43,7 +43,8 @@ export const NOWHERE = { operation: null, donorX: null, builtX: null, about: nul
  *
  * @param sentences What to do, each a sentence.
  */
-export const advise = (...sentences: readonly string[]): WayOut[] => sentences.map((say) => ({ say, edit: null }));
+export const advise = (...sentences: readonly string[]): SuggestedFix[] =>
+  sentences.map((say) => ({ say, edit: null }));
 
 /** Stops that the shop may decide to live with: all others are never to be done as they stand. */
 const ACCEPTABLE_STOPS: readonly string[] = ['unit-split', 'joint-cannot'];

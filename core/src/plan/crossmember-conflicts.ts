@@ -3,7 +3,7 @@ import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { Context } from './context.ts';
 import type { Finder, Findings } from './findings.ts';
 import { lateWork } from './late-work.ts';
-import { nearestSteel, waysToClear } from './moving-cuts.ts';
+import { nearestSteel, fixesToClear } from './moving-cuts.ts';
 import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
@@ -33,7 +33,7 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
         code: 'cut-crossmember',
         severity: 'stop',
         message: `A cut runs through ${name}.`,
-        waysOut: [...waysToClear(state, operation, stretch, context), ...(removable ? takeOff : [])],
+        fixes: [...fixesToClear(state, operation, stretch, context), ...(removable ? takeOff : [])],
       },
     ];
   if (fate === 'lost') {
@@ -44,7 +44,7 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
         code: 'crossmember-lost',
         severity: 'warn',
         message: `${name} is on steel that is taken out.`,
-        waysOut: [
+        fixes: [
           ...(to === null || operation === null
             ? []
             : [
@@ -66,7 +66,7 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
         code: 'crossmember-width',
         severity: 'warn',
         message: `${name} must become ${context.show(Math.abs(wider))} ${wider > 0 ? 'wider' : 'narrower'}: split it or replace it.`,
-        waysOut: advise('Replace it.', 'Split it in the middle and add or take out the difference.'),
+        fixes: advise('Replace it.', 'Split it in the middle and add or take out the difference.'),
       },
     ];
   return [];

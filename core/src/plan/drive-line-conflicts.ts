@@ -34,7 +34,7 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-length',
         severity: 'note',
         message: `The shaft from ${shaft.front.point.name} to ${shaft.rear.point.name} must be ${show(Math.abs(change))} ${change > 0 ? 'longer' : 'shorter'}.`,
-        waysOut: advise('Measure it at ride height once the frame stands, then have it made and balanced.'),
+        fixes: advise('Measure it at ride height once the frame stands, then have it made and balanced.'),
       },
     ];
   });
@@ -47,7 +47,7 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-angle',
         severity: severity(made.angle, old),
         message: `The joint at ${made.point.name} works at ${angleText(made.angle)}${was(old)}; the rulebook allows ${angleText(most)}.`,
-        waysOut: advise('Move the carrier bearing.', 'Turn the axle or shim the gearbox, and keep the two ends alike.'),
+        fixes: advise('Move the carrier bearing.', 'Turn the axle or shim the gearbox, and keep the two ends alike.'),
       },
     ];
   });
@@ -60,7 +60,7 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-ends',
         severity: severity(now, old),
         message: `The joints at ${shaft.front.point.name} and ${shaft.rear.point.name} differ by ${angleText(now)}${was(old)}; the rulebook allows ${angleText(apart)}.`,
-        waysOut: advise('Bring the two ends to the same angle: the shaft speeds up and slows down by the difference.'),
+        fixes: advise('Bring the two ends to the same angle: the shaft speeds up and slows down by the difference.'),
       },
     ];
   });

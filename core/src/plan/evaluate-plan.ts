@@ -1,7 +1,7 @@
 import { once } from '../once.ts';
 import { addedSteel } from './added-steel.ts';
 import { ladenOf } from './axle-loads.ts';
-import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type WayOut } from './conflict.ts';
+import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type SuggestedFix } from './conflict.ts';
 import { controlPredictions, pointFinder } from './control.ts';
 import { driveLineOf } from './drive-line.ts';
 import { placeOfOperation } from './edit-plan.ts';
@@ -154,16 +154,16 @@ const refusals = ({ steps, tape }: Outcomes): Finding[] =>
             ...placeOf(operation, tape),
             about: null,
             message: refusal.message,
-            waysOut: waysOfRefusal(operation, refusal),
+            fixes: waysOfRefusal(operation, refusal),
           },
         ]
       : [],
   );
 
-/** Ways out of a refusal: what the refusal says, and what the program can do about it. */
-function waysOfRefusal(operation: Operation, { code, waysOut }: Refusal): WayOut[] {
+/** Suggested fixes of a refusal: what the refusal says, and what the program can do about it. */
+function waysOfRefusal(operation: Operation, { code, fixes }: Refusal): SuggestedFix[] {
   const [from, to] = placesOf(operation);
-  const swap: WayOut[] =
+  const swap: SuggestedFix[] =
     code === 'operation/order' && from && to
       ? [
           {
@@ -174,7 +174,7 @@ function waysOfRefusal(operation: Operation, { code, waysOut }: Refusal): WayOut
       : [];
   return [
     ...swap,
-    ...advise(...waysOut.filter((way) => !swap.some(({ say }) => `${say}.` === way))),
+    ...advise(...fixes.filter((way) => !swap.some(({ say }) => `${say}.` === way))),
     { say: 'Take this operation off the list', edit: { do: 'drop', operation: operation.id } },
   ];
 }

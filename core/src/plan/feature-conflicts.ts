@@ -1,11 +1,11 @@
 import { extentOf, factsOf } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import { advise, type Finding, type WayOut } from './conflict.ts';
+import { advise, type Finding, type SuggestedFix } from './conflict.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { Context } from './context.ts';
 import { lateWork } from './late-work.ts';
-import { nearestSteel, waysToClear } from './moving-cuts.ts';
+import { nearestSteel, fixesToClear } from './moving-cuts.ts';
 import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
@@ -14,7 +14,7 @@ const undisturbed = ({ fate, cutBefore, overJoint }: FeatureOutcome): boolean =>
   cutBefore === null && overJoint === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
 
 /** Ways of putting a feature elsewhere, ahead of the operation that takes its steel. */
-function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: Context): WayOut[] {
+function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: Context): SuggestedFix[] {
   const { feature, operation } = outcome;
   if (feature.movable === 'no' || operation === null) return [];
   const to = nearestSteel(state, extentOf(feature), context);
@@ -36,7 +36,7 @@ function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: 
 }
 
 /** Holes that stay, nearest to the datum first: what could be the datum in its place. */
-function otherDatums({ frame, features }: Findings, x: number): WayOut[] {
+function otherDatums({ frame, features }: Findings, x: number): SuggestedFix[] {
   return features
     .filter(
       ({ feature, fate }) =>
@@ -51,7 +51,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
   const { feature, fate, reason, operation, cutBefore, overJoint } = outcome;
   const { frame, state, tape } = findings;
   const at = { operation, donorX: feature.x, builtX: builtOf(tape, feature.x), about: feature.id };
-  const clear = (of: string | null) => waysToClear(state, of, extentOf(feature), context);
+  const clear = (of: string | null) => fixesToClear(state, of, extentOf(feature), context);
   const lost = fate === 'lost' || fate === 'cut-through';
   if (factsOf(feature.kind).untouchable && (lost || fate === 'removed'))
     return [
@@ -60,7 +60,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'identity-stamp',
         severity: 'stop',
         message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : fate === 'removed' ? 'taken off' : 'lost'}: it must never be cut, ground, covered or moved.`,
-        waysOut:
+        fixes:
           fate === 'removed' && operation !== null
             ? [{ say: 'Leave it where it is', edit: { do: 'drop', operation } }]
             : [...clear(operation), ...advise('Move the cut well clear of the stamp.')],
@@ -77,7 +77,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'bracket-over-joint',
         severity: allowed ? 'note' : 'warn',
         message: `${feature.name} is set over joint ${joint?.letter ?? ''}: it hides the weld, and holds the rail where it is weakest.`,
-        waysOut: advise(
+        fixes: advise(
           'Set it clear of the joint.',
           'Or grind the weld flush, and check it before the bracket goes over it.',
         ),
@@ -91,7 +91,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'cut-through',
         severity: 'stop',
         message: `A cut runs through ${feature.name}.`,
-        waysOut: [...clear(operation), ...movedAway(findings, outcome, context)],
+        fixes: [...clear(operation), ...movedAway(findings, outcome, context)],
       },
     ];
   if (lost && feature.id === frame.datum)
@@ -101,7 +101,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'datum-lost',
         severity: 'stop',
         message: `${feature.name} is what every measurement is given from, and it is ${reason}.`,
-        waysOut: [...otherDatums(findings, feature.x), ...advise('Cut somewhere else.')],
+        fixes: [...otherDatums(findings, feature.x), ...advise('Cut somewhere else.')],
       },
     ];
   if (fate === 'lost' && !factsOf(feature.kind).bracket)
@@ -111,7 +111,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'feature-lost',
         severity: 'note',
         message: `${feature.name} goes with the steel that is taken out.`,
-        waysOut: [],
+        fixes: [],
       },
     ];
   if (fate === 'lost')
@@ -121,7 +121,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'feature-lost',
         severity: feature.movable === 'no' ? 'stop' : 'warn',
         message: `${feature.name} is ${reason}${feature.movable === 'no' ? ' and cannot be moved' : ''}.`,
-        waysOut: [...movedAway(findings, outcome, context), ...advise('Cut somewhere else.')],
+        fixes: [...movedAway(findings, outcome, context), ...advise('Cut somewhere else.')],
       },
     ];
   if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
@@ -132,7 +132,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         code: 'not-movable',
         severity: 'stop',
         message: `${feature.name} was entered as not movable, but the plan moves it.`,
-        waysOut: [
+        fixes: [
           ...(operation === null ? [] : [{ say: 'Leave it where it is', edit: { do: 'drop', operation } } as const]),
           {
             say: 'It can be moved: new holes',

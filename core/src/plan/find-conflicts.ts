@@ -30,7 +30,7 @@ const overlaps: Finder = ({ state }) =>
       severity: 'warn' as const,
       about: piece.source,
       message: 'This operation takes out steel that an earlier operation put in.',
-      waysOut: advise('Make one operation of the two.', 'Move one of them.'),
+      fixes: advise('Make one operation of the two.', 'Move one of them.'),
     }));
 
 /** Boxing plates and notches that a later cut runs through or takes away. */
@@ -55,7 +55,7 @@ const cutReworks: Finder = ({ state, tape }) =>
           left.length === 0
             ? `The ${what} is on steel that a later cut takes out.`
             : `A later cut runs through the ${what}.`,
-        waysOut: advise(
+        fixes: advise(
           operation.kind === 'box'
             ? 'Box the rail after the cut, each side of the joint for itself.'
             : 'Notch the rail after the cut.',
@@ -79,7 +79,7 @@ const lines: Finder = ({ frame, tape }, { show }) =>
           ...at,
           severity: 'note',
           message: `${line.name} ends on steel that is taken out: route it anew.`,
-          waysOut: advise('Replace it.'),
+          fixes: advise('Replace it.'),
         },
       ];
     const fits = change > 0 && change <= line.slack;
@@ -91,7 +91,7 @@ const lines: Finder = ({ frame, tape }, { show }) =>
           change < 0
             ? `${line.name} is ${show(-change)} too long.`
             : `${line.name} must reach ${show(change)} farther; its slack is ${show(line.slack)}.`,
-        waysOut: advise(
+        fixes: advise(
           change < 0
             ? 'Shorten it, or lay what is over in a loop.'
             : fits

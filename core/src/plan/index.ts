@@ -1,6 +1,6 @@
 export { type AxleLoad, type Laden } from './axle-loads.ts';
 export { type Bending, bendingOf } from './bending.ts';
-export { acceptedText, advise, type Conflict, conflictOf, type WayOut } from './conflict.ts';
+export { acceptedText, advise, type Conflict, conflictOf, type SuggestedFix } from './conflict.ts';
 export { type ControlPrediction, controlKind } from './control.ts';
 export {
   operationOfJoint,
@@ -104,4 +104,4 @@ export { cutsAlong, type PlanSummary, summaryOf, worstJointOf } from './summary.
 export { type Between, between, type Thing, thingsOn } from './things.ts';
 export { builtOf, donorOf, isOnTape, type Tape, type TapeFold, tapeOf, type TapeSpan } from './tape.ts';
 export { groundUnder, type GroundLine, type Wheels, wheelsUnder } from './underside.ts';
-export { clears, removeAllFirst, triedWays } from './tried-ways.ts';
+export { clears, removeAllFirst, triedFixes } from './tried-fixes.ts';

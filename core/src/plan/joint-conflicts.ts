@@ -1,11 +1,11 @@
 import { extentOf, factsOf, type Side, SIDES, sidesOf, straightLength } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { angleText, readsLess } from '../units/index.ts';
-import { advise, type Finding, type WayOut } from './conflict.ts';
+import { advise, type Finding, type SuggestedFix } from './conflict.ts';
 import type { Context } from './context.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
 import { type Joint, type JointSide, type JointVerdict, transitionFor, worseSide, worstVerdict } from './joint.ts';
-import { waysToClear } from './moving-cuts.ts';
+import { fixesToClear } from './moving-cuts.ts';
 import { applyOperation } from './operations/index.ts';
 import type { Piece } from './piece.ts';
 import { weldDistance } from './weld-distance.ts';
@@ -65,7 +65,7 @@ export function differences(side: JointSide, { plannedKink }: Joint, show: Conte
 }
 
 /** A transition piece for ends that do not meet, where rail comes out and the frame has room for one. */
-function transitionOffered(joint: Joint, { plan, before }: Findings, context: Context): WayOut[] {
+function transitionOffered(joint: Joint, { plan, before }: Findings, context: Context): SuggestedFix[] {
   const operation = plan.operations.find(({ id }) => id === joint.operation);
   if (operation?.kind !== 'shorten' || operation.transition !== 0) return [];
   const transition = transitionFor(joint, context);
@@ -105,7 +105,7 @@ export const joints: Finder = (findings, context) =>
         builtX: joint.builtX,
         about: joint.id,
         message: `Joint ${joint.letter}: ${[words, ...differences(side, joint, context.show)].join(', ')}.`,
-        waysOut: [
+        fixes: [
           ...transitionOffered(joint, findings, context),
           ...advise(...(gapes ? ['Fill the opening with a wedge of the same steel, welded all round.'] : advice)),
         ],
@@ -142,7 +142,7 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
           code: 'transition-far',
           severity: 'stop',
           message: `${piecesName} brings the rail ${show(over)} over; the rulebook allows ${show(most)}.`,
-          waysOut: advise('Split the change over two places.', 'Cut where the two ends lie nearer to each other.'),
+          fixes: advise('Split the change over two places.', 'Cut where the two ends lie nearer to each other.'),
         },
       ];
     if (turn <= steepest) return [];
@@ -152,7 +152,7 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
         code: 'transition-steep',
         severity: 'warn',
         message: `${piecesName} turns the rail by ${degrees(turn)}; the rulebook allows ${degrees(steepest)}.`,
-        waysOut: advise('Make the transition longer.'),
+        fixes: advise('Make the transition longer.'),
       },
     ];
   });
@@ -211,8 +211,8 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
         builtX: x,
         about: feature.id,
         message: `${feature.name} is ${show(Math.max(0, clear))} from joint ${joint.letter}.`,
-        waysOut: [
-          ...waysToClear(
+        fixes: [
+          ...fixesToClear(
             state,
             joint.operation,
             { from: extentOf(feature).from - rear, to: extentOf(feature).to - front },

@@ -88,7 +88,7 @@ describe('how two ends meet', () => {
       const conflict = opened(0.1).conflicts.find(({ code }) => code.startsWith('joint-'))!;
       // 150 · sin 0.1 = 14.975 mm, 0.5896 in.
       expect(conflict.message).toMatch(/^Joint A: ends do not meet, open 9\/16 in full at the bottom\.$/);
-      expect(conflict.waysOut.at(-1)!.say).toMatch(/Fill the opening with a wedge/);
+      expect(conflict.fixes.at(-1)!.say).toMatch(/Fill the opening with a wedge/);
     });
   });
 
@@ -129,7 +129,7 @@ describe('how two ends meet', () => {
         to: donor(3200),
       });
       const [conflict] = evaluatePlan(input).conflicts.filter(({ code }) => code === 'joint-needs-a-transition-piece');
-      return { input, edit: conflict!.waysOut.find(({ say }) => say.startsWith('Put a transition piece'))?.edit };
+      return { input, edit: conflict!.fixes.find(({ say }) => say.startsWith('Put a transition piece'))?.edit };
     };
     const { input, edit } = offered(6000);
     const bridged = evaluatePlan(carryOutEdit(input, edit!, 'x'));

@@ -30,7 +30,7 @@ export function lateWork(
     code: 'cut-before-taken-off',
     severity: 'stop',
     message: `A cut runs through ${name} while it is still ${hangs}: it is ${removed ? `taken ${off}` : 'moved'} only after the cut.`,
-    waysOut:
+    fixes:
       operation === null
         ? []
         : [

@@ -107,7 +107,7 @@ describe('a line along the rail', () => {
         change > 0 ? lengthen(2000, change) : { kind: 'shorten', from: donor(2000), to: donor(2000 - change) },
       ),
       'line-length',
-    ).map(({ message, waysOut }) => [message, waysOut[0]!.say]);
+    ).map(({ message, fixes }) => [message, fixes[0]!.say]);
 
   it('is left alone while it changes by less than half a millimeter', () => {
     expect(said(0.49)).toEqual([]);
@@ -160,7 +160,7 @@ describe('a piece without a crossmember', () => {
       ({ message }) => message.split(' has ')[0],
     );
 
-  it('is named by the joints that bound it, and one added to it is its way out', () => {
+  it('is named by the joints that bound it, and one added to it is its suggested fix', () => {
     expect(said()).toEqual(['The piece ahead of A', 'The piece behind B', 'The piece between B and C']);
     // At the second cut it hangs on the first joint; by itself nothing holds its rails.
     expect(said(member(1000), member(5000))).toEqual(['The piece between B and C']);
@@ -171,7 +171,7 @@ describe('a piece without a crossmember', () => {
       lengthen(3000, 300),
     );
     const [conflict] = found(input, 'no-crossmember');
-    const { edit } = conflict!.waysOut[0]!;
+    const { edit } = conflict!.fixes[0]!;
     expect(edit).toEqual({ do: 'add-crossmember', at: donor(2500), before: 'op2' });
     expect(found(carryOutEdit(input, edit!, 'added'), 'no-crossmember')).toEqual([]);
     // Added last it comes too late for the cut.

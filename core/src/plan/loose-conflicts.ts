@@ -104,7 +104,7 @@ function loose(piece: Piece, where: string, why: string, step: PlanStep, finding
     code: 'no-crossmember',
     severity: 'warn',
     message: `The piece${where} has no crossmember${why}`,
-    waysOut: [
+    fixes: [
       {
         say: 'Add a crossmember to this piece first',
         edit: { do: 'add-crossmember', at: { x, on: 'donor' }, before: id },

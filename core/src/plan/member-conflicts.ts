@@ -1,4 +1,4 @@
-import { advise, type Finding, NOWHERE, type WayOut } from './conflict.ts';
+import { advise, type Finding, NOWHERE, type SuggestedFix } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { Finder } from './findings.ts';
 import { railsOf, worstVerdict } from './joint.ts';
@@ -6,7 +6,7 @@ import { differences, JOINT_WORDS } from './joint-conflicts.ts';
 import { middleOf, type MemberOutcome } from './members/index.ts';
 import { builtOf } from './tape.ts';
 
-const refitting = ({ member }: MemberOutcome): WayOut => ({
+const refitting = ({ member }: MemberOutcome): SuggestedFix => ({
   say: `Re-fit ${member.name}: cut it to the new distance of its ends and turn it at both`,
   edit: { do: 'refit', member: member.id },
 });
@@ -31,7 +31,7 @@ const memberJoints: Finder = ({ members, joints }, context) =>
           // A member can be re-fitted or made anew: its ends alone stop nothing.
           severity: severity === 'stop' ? 'warn' : severity,
           message: `${outcome.member.name} at ${joint.letter}: ${[words, ...differences(worst, joint, context.show)].join(', ')}.`,
-          waysOut: [refitting(outcome), ...advise('Or make the member anew between its ends.')],
+          fixes: [refitting(outcome), ...advise('Or make the member anew between its ends.')],
         },
       ];
     }),
@@ -53,7 +53,7 @@ const memberEnds: Finder = ({ members, tape }, { show }: Context) =>
           code: 'member-lost',
           severity: 'warn',
           message: `${member.name} goes whole with the steel that is taken out.`,
-          waysOut: advise('Make it anew, or cut somewhere else.'),
+          fixes: advise('Make it anew, or cut somewhere else.'),
         },
       ];
     const parted = partedBy(outcome);
@@ -64,7 +64,7 @@ const memberEnds: Finder = ({ members, tape }, { show }: Context) =>
         code: 'member-parted',
         severity: 'warn',
         message: `${member.name} comes away from what its ends are fixed to: ${show(parted)} at ${copies.length > 1 ? 'each' : 'its'} end.`,
-        waysOut: [refitting(outcome)],
+        fixes: [refitting(outcome)],
       },
     ];
   });
@@ -74,7 +74,7 @@ const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
   all.flatMap(({ brace, donor, fate, reason, longer, operation }): Finding[] => {
     const { x } = middleOf(donor);
     const at = { ...NOWHERE, operation, donorX: x, builtX: builtOf(tape, x), about: brace.id };
-    const anew: WayOut = {
+    const anew: SuggestedFix = {
       say: `Make ${brace.name} anew to the distance of its ends`,
       edit: { do: 'remake-brace', brace: brace.id },
     };
@@ -85,7 +85,7 @@ const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
           code: 'brace-lost',
           severity: 'warn',
           message: `${brace.name} has lost an end: ${reason}.`,
-          waysOut: advise('Put one in again where the rails are tied to each other.'),
+          fixes: advise('Put one in again where the rails are tied to each other.'),
         },
       ];
     if (longer === 0) return [];
@@ -95,7 +95,7 @@ const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
         code: 'brace-length',
         severity: 'warn',
         message: `${brace.name} is ${show(Math.abs(longer))} too ${longer > 0 ? 'short' : 'long'} between its ends.`,
-        waysOut: [anew],
+        fixes: [anew],
       },
     ];
   });

@@ -1,7 +1,7 @@
 import { extentOf, type Feature } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { nudgeOf } from '../units/index.ts';
-import type { WayOut } from './conflict.ts';
+import type { SuggestedFix } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { PlanState } from './state.ts';
 
@@ -45,12 +45,12 @@ const cutsKnown = new WeakMap<PlanState, Map<string, number[]>>();
  * @param state The frame in work.
  * @param operation Id of the operation that cuts there; null where none does.
  */
-export function waysToClear(
+export function fixesToClear(
   state: PlanState,
   operation: string | null,
   { from, to }: Stretch,
   { rules, display, show }: Context,
-): WayOut[] {
+): SuggestedFix[] {
   if (operation === null) return [];
   const clear = ruleValue(rules, 'joint/hole-distance');
   const near = cutsOf(state, operation).filter((x) => x > from - clear - 1e-6 && x < to + clear + 1e-6);

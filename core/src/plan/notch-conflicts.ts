@@ -1,5 +1,5 @@
 import { ruleValue } from '../rules/index.ts';
-import { advise, type Finding, NOWHERE, type WayOut } from './conflict.ts';
+import { advise, type Finding, NOWHERE, type SuggestedFix } from './conflict.ts';
 import type { Finder, Findings } from './findings.ts';
 import { notchStrength } from './figures/work-figures.ts';
 import type { Context } from './context.ts';
@@ -11,7 +11,7 @@ import { builtOf } from './tape.ts';
 const PLATES = [1, 1.5, 2, 3, 4];
 
 /** A plate along the edge that leaves the notch as strong as the rulebook asks; none where no plate does. */
-function plateFor(notch: Notch, wall: number, wanted: number, { before }: Findings, context: Context): WayOut[] {
+function plateFor(notch: Notch, wall: number, wanted: number, { before }: Findings, context: Context): SuggestedFix[] {
   const state = before(notch.id);
   if (!state) return [];
   for (const times of PLATES) {
@@ -52,7 +52,7 @@ export const weakNotches: Finder = (findings, context) =>
         code: 'notch-weak',
         severity: 'warn',
         message: `The steel over the notch carries ${ratioText(ratio)} of the bare rail’s bending${plated === null ? ', without a plate' : ' with its plate'}; the rulebook asks ${ratioText(wanted)}.`,
-        waysOut: [
+        fixes: [
           ...plateFor(operation, section.thickness, wanted, findings, context),
           ...advise('Make it shallower.', 'Let an arch of rail run over it: a step up and a step down.'),
         ],

@@ -91,7 +91,7 @@ describe('a new operation begins', () => {
   );
 });
 
-describe('edits that ways out offer', () => {
+describe('edits that suggested fixes offer', () => {
   const operation = {
     id: 'a',
     note: '',

@@ -11,7 +11,7 @@ import { aboutOf, type Operation } from './operations/index.ts';
 /** A thing that hangs on the donor, by the list it is in. */
 export type HungRef = Ref<'feature' | 'crossmember'>;
 
-/** An edit that a way out offers; plain data, so that it can be shown, sent and carried out later. */
+/** An edit that a suggested fix offers; plain data, so that it can be shown, sent and carried out later. */
 export type PlanEdit =
   | { readonly do: 'shift'; readonly operation: string; readonly by: number }
   | { readonly do: 'replace'; readonly operation: Operation }

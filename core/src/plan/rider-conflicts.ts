@@ -1,5 +1,5 @@
 import { type Axle, type FramePoint, POINT_KINDS } from '../frame/index.ts';
-import { advise, type Finding, type WayOut } from './conflict.ts';
+import { advise, type Finding, type SuggestedFix } from './conflict.ts';
 import type { Finder } from './findings.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
 import { builtOf } from './tape.ts';
@@ -25,7 +25,7 @@ export const lostRiders: Finder = ({ axles, points, tape, state }) => {
   ): Finding[] => {
     if (rider.built) return [];
     const { item, operation, reason, donor } = rider;
-    const waysOut: WayOut[] = [
+    const fixes: SuggestedFix[] = [
       ...(operation !== null && state.removed.some((piece) => piece.operation === operation)
         ? advise('Cut clear of it.')
         : []),
@@ -40,7 +40,7 @@ export const lostRiders: Finder = ({ axles, points, tape, state }) => {
         builtX: builtOf(tape, donor.x),
         about: item.id,
         message: `${item.name}: ${reason}. Without it ${rests} cannot be told.`,
-        waysOut,
+        fixes,
       },
     ];
   };

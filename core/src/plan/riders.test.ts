@@ -55,7 +55,7 @@ describe('the back of a cab', () => {
     const parted = conflicts.find(({ code }) => code === 'mount-left')!;
     expect(parted).toMatchObject({ severity: 'warn', about: 'rear-mount' });
     // One press puts it back where the cab still has it.
-    const way = parted.waysOut.find(({ edit }) => edit)!;
+    const way = parted.fixes.find(({ edit }) => edit)!;
     expect(way.say).toMatch(/^Re-drill rear-mount 7 7\/8 in back, where Cab still has it$/);
     const cured = carryOutEdit(input, way.edit!, 'cure');
     const after = evaluatePlan(cured);
@@ -190,7 +190,7 @@ describe('work that comes too late', () => {
     const late = inputOf(frame, out(2120, 2300), off);
     const stop = evaluatePlan(late).conflicts.find(({ code }) => code === 'cut-before-taken-off')!;
     expect(stop).toMatchObject({ severity: 'stop', operation: 'op1', about: 'strap' });
-    const cured = carryOutEdit(late, stop.waysOut[0]!.edit!, 'x');
+    const cured = carryOutEdit(late, stop.fixes[0]!.edit!, 'x');
     expect(cured.plan.operations.map(({ id }) => id)).toEqual(['op2', 'op1']);
     expect(evaluatePlan(cured).conflicts.filter(({ severity }) => severity === 'stop')).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import { factsOf } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import { advise, type Finding, type WayOut } from './conflict.ts';
+import { advise, type Finding, type SuggestedFix } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import { builtXOf, type Finder, type Findings } from './findings.ts';
@@ -26,7 +26,7 @@ const isBolted = ({ decided, rails }: SpliceOutcome): boolean =>
   );
 
 /** A joint of rails that must not be welded, with plates on web and flanges bolted over it. */
-function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): WayOut[] {
+function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): SuggestedFix[] {
   const [rail] = rails;
   if (!rail) return [];
   const plates = (['web-inside', 'web-outside', 'top-flange', 'bottom-flange'] as const).flatMap(
@@ -43,7 +43,7 @@ function bolted({ joint, rails }: SpliceOutcome, { rules, display }: Context): W
 /** Something that the plan welds to the rails: where, and how it could be held otherwise. */
 interface Welded extends Pick<Finding, 'operation' | 'donorX' | 'builtX' | 'about'> {
   readonly name: string;
-  readonly waysOut: readonly WayOut[];
+  readonly fixes: readonly SuggestedFix[];
 }
 
 const weldedJoints = ({ splices }: Findings, of: readonly SpliceOutcome['joint']['of'][], context: Context): Welded[] =>
@@ -55,7 +55,7 @@ const weldedJoints = ({ splices }: Findings, of: readonly SpliceOutcome['joint']
       donorX: splice.joint.donorX,
       builtX: splice.joint.builtX,
       about: splice.joint.id,
-      waysOut: bolted(splice, context),
+      fixes: bolted(splice, context),
     }));
 
 /** Brackets, crossmembers, boxing and notch plates, and mount brackets that somebody has decided to weld. */
@@ -68,7 +68,7 @@ const weldedThings = ({ features, crossmembers, state, mountings, tape }: Findin
       donorX: null,
       builtX: builtXOf(outcome),
       about: outcome.feature.id,
-      waysOut: advise('Bolt it: choose bolts in its operation.'),
+      fixes: advise('Bolt it: choose bolts in its operation.'),
     })),
   ...crossmembers
     .filter(({ crossmember, fate }) => (fate === 'new' || fate === 're-weld') && crossmember.fixing === 'welded')
@@ -78,7 +78,7 @@ const weldedThings = ({ features, crossmembers, state, mountings, tape }: Findin
       donorX: null,
       builtX: built?.x ?? null,
       about: crossmember.id,
-      waysOut: advise('Bolt it to the webs: choose bolts in its operation.'),
+      fixes: advise('Bolt it to the webs: choose bolts in its operation.'),
     })),
   ...state.reworks.flatMap(({ operation, source, from, to }): Welded[] => {
     if (operation.kind === 'notch' && operation.plate <= 0) return [];
@@ -91,7 +91,7 @@ const weldedThings = ({ features, crossmembers, state, mountings, tape }: Findin
         donorX,
         builtX: donorX === null ? null : builtOf(tape, from),
         about: null,
-        waysOut: advise('Leave it out, or bolt a plate to the web in its place.'),
+        fixes: advise('Leave it out, or bolt a plate to the web in its place.'),
       },
     ];
   }),
@@ -106,7 +106,7 @@ const weldedThings = ({ features, crossmembers, state, mountings, tape }: Findin
       donorX: null,
       builtX: seat.at.x,
       about: seat.mount.id,
-      waysOut: advise('Bolt it to the web: an arm or an angle can be.'),
+      fixes: advise('Bolt it to the web: an arm or an angle can be.'),
     })),
 ];
 
@@ -126,23 +126,23 @@ export const schools: Finder = (findings, context) => {
     ...weldedThings(findings),
   ];
   if (isHard)
-    return welded.map(({ name, waysOut, ...at }) => ({
+    return welded.map(({ name, fixes, ...at }) => ({
       ...at,
       code: 'not-weldable',
       severity: 'stop',
       message: `${name}: the rails are ${material.name}, and must not be welded or heated.`,
-      waysOut: [...waysOut, ...advise('Use a donor with mild-steel rails.')],
+      fixes: [...fixes, ...advise('Use a donor with mild-steel rails.')],
     }));
   const last = lastHanger(findings.features);
   return welded
     .filter(({ builtX }) => builtX !== null && builtX < last)
-    .map(({ name, waysOut, ...at }) => ({
+    .map(({ name, fixes, ...at }) => ({
       ...at,
       code: 'ahead-of-hanger',
       severity: 'stop',
       message: `${name} is welded ahead of the last suspension hanger or link: the shop’s rulebook bolts there and welds only behind it.`,
-      waysOut: [
-        ...waysOut,
+      fixes: [
+        ...fixes,
         ...advise('Move it behind the last hanger.', 'Change the rule, with your reason, if this frame allows it.'),
       ],
     }));

@@ -78,13 +78,13 @@ export function donorState(frame: Frame): PlanState {
 export interface Refusal {
   readonly code: string;
   readonly message: string;
-  readonly waysOut: readonly string[];
+  readonly fixes: readonly string[];
 }
 
 export class OperationRefused extends Error {
   readonly refusal: Refusal;
-  constructor(code: string, message: string, waysOut: readonly string[] = []) {
+  constructor(code: string, message: string, fixes: readonly string[] = []) {
     super(message);
-    this.refusal = { code, message, waysOut };
+    this.refusal = { code, message, fixes };
   }
 }

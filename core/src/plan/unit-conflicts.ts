@@ -1,10 +1,10 @@
 import { extentOf, type Feature, SIDES, type Unit, UNIT_FACTS, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import { advise, type Finding, NOWHERE, type WayOut } from './conflict.ts';
+import { advise, type Finding, NOWHERE, type SuggestedFix } from './conflict.ts';
 import type { Context } from './context.ts';
 import type { Finder, Findings } from './findings.ts';
 import { carrierOf, ridden } from './locate.ts';
-import { waysToClear } from './moving-cuts.ts';
+import { fixesToClear } from './moving-cuts.ts';
 import type { Piece } from './piece.ts';
 import { distance } from './pose.ts';
 import type { PlanState } from './state.ts';
@@ -105,7 +105,7 @@ function reachOf({ unit }: UnitOutcome, { frame, axles }: Findings): { readonly 
 const offAlong = ({ off }: MountOutcome): number => off?.x ?? 0;
 
 /** How a mount would be put back where its unit has it. */
-function putBack(mount: MountOutcome, { unit }: UnitOutcome, { frame }: Findings, { show }: Context): WayOut[] {
+function putBack(mount: MountOutcome, { unit }: UnitOutcome, { frame }: Findings, { show }: Context): SuggestedFix[] {
   const along = offAlong(mount);
   const feature = frame.features.find(({ id }) => id === mount.ref.id);
   if (!mount.wanted || along === 0 || feature?.movable === 'no') return [];
@@ -125,7 +125,7 @@ const leftBehind = ({ mounts, staysWith }: UnitOutcome, { rules }: Context): rea
   );
 
 /** Letting the unit go with another of its mounts. */
-const goesWith = (unit: Unit, { ref, name }: MountOutcome): WayOut => ({
+const goesWith = (unit: Unit, { ref, name }: MountOutcome): SuggestedFix => ({
   say: `Let ${unit.name} go with ${name}`,
   edit: { do: 'stay', unit: unit.id, mount: ref.id },
 });
@@ -150,8 +150,8 @@ const splitUnits: Finder = (findings, context) =>
         code: 'unit-split',
         severity: 'stop',
         message: `${unit.name} is split: ${worst.a} to ${worst.b} ${worst.change > 0 ? 'grows' : 'shrinks'} by ${context.show(Math.abs(worst.change))}${vectorText(worst.by, context.show)}.${named}`,
-        waysOut: [
-          ...waysToClear(findings.state, splitting?.operation ?? null, reach, context),
+        fixes: [
+          ...fixesToClear(findings.state, splitting?.operation ?? null, reach, context),
           ...left.flatMap((mount) => putBack(mount, outcome, findings, context)),
           ...advise('Or accept the split, with a reason, and remake the links.'),
         ],
@@ -168,7 +168,7 @@ function lies({ off }: MountOutcome, show: Context['show']): string {
   ].join(' and ');
 }
 
-const packing = ({ name, off }: MountOutcome, { show }: Context): WayOut[] => {
+const packing = ({ name, off }: MountOutcome, { show }: Context): SuggestedFix[] => {
   const z = off?.z ?? 0;
   if (Math.abs(z) < 1) return [];
   return advise(z < 0 ? `Pack ${show(-z)} under ${name}.` : `Take ${show(z)} off the height of ${name}.`);
@@ -191,7 +191,7 @@ const mountsLeft: Finder = (findings, context) =>
         builtX: mount.built?.x ?? null,
         about: mount.ref.id,
         message: `${mount.name} has left ${unit.name}: it lies ${lies(mount, context.show)}, and ${unit.name} stays with ${stands?.name ?? 'its other mounts'}.`,
-        waysOut: [
+        fixes: [
           ...back,
           ...packing(mount, context),
           ...(feature?.movable === 'no' ? advise('Cut ahead of all its mounts, or behind them.') : []),
@@ -224,7 +224,7 @@ const lostUnits: Finder = (findings) =>
         message: off
           ? `${unit.name} comes off with its mounts: ${mounts.map(({ name }) => name).join(', ')}.`
           : `${unit.name} has lost every mount it stands on: ${mounts.map(({ name }) => name).join(', ')}.`,
-        waysOut: off ? [] : advise('Keep one of its mounts, or put one back on steel that stays.'),
+        fixes: off ? [] : advise('Keep one of its mounts, or put one back on steel that stays.'),
       },
     ];
   });

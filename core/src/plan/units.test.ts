@@ -29,8 +29,8 @@ describe('a cab on mounts either side of a cut', () => {
     const [left] = found(input, 'mount-left');
     expect(left).toMatchObject({ severity: 'warn', about: 'rear-mount' });
     expect(left!.message).toMatch(/^rear-mount has left Cab: it lies 10 in too far forward/);
-    expect(left!.waysOut[0]!.say).toBe('Re-drill rear-mount 10 in back, where Cab still has it');
-    const cured = evaluatePlan(carryOutEdit(input, left!.waysOut[0]!.edit!, 'cure'));
+    expect(left!.fixes[0]!.say).toBe('Re-drill rear-mount 10 in back, where Cab still has it');
+    const cured = evaluatePlan(carryOutEdit(input, left!.fixes[0]!.edit!, 'cure'));
     expect(cured.measures.before.cabToAxle).toBeNear(inches(58), 1e-9);
     expect(cured.measures.after.cabToAxle).toBeNear(inches(48), 1e-9);
     expect(cured.conflicts.map(({ code }) => code)).not.toContain('mount-left');
@@ -39,7 +39,7 @@ describe('a cab on mounts either side of a cut', () => {
 
   it('goes with the mount that the plan names, and then the other one has left it', () => {
     const [left] = found(input, 'mount-left');
-    const goes = left!.waysOut.find(({ say }) => say.startsWith('Let Cab go with'))!;
+    const goes = left!.fixes.find(({ say }) => say.startsWith('Let Cab go with'))!;
     const other = carryOutEdit(input, goes.edit!, 'unused');
     expect(other.plan.stays).toEqual([{ unit: 'cab', mount: 'rear-mount' }]);
     expect(evaluatePlan(other).measures.after.cabToAxle).toBeNear(inches(58), 1e-9);
@@ -56,7 +56,7 @@ describe('a cab on mounts either side of a cut', () => {
     };
     const [left] = found(inputOf(frame, drop), 'mount-left');
     expect(left!.message).toMatch(/too low/);
-    expect(left!.waysOut.map(({ say }) => say)).toContain('Pack 1 15/16 in full under rear-mount.');
+    expect(left!.fixes.map(({ say }) => say)).toContain('Pack 1 15/16 in full under rear-mount.');
   });
 
   it('is not split by a cut ahead of or behind all its mounts', () => {
@@ -86,8 +86,8 @@ it('a power unit on a mount and a crossmember carries the flange, and the crossm
   const result = evaluatePlan(input);
   expect(result.points[0]).toMatchObject({ built: { x: 2100 }, carrier: { kind: 'unit', id: 'power' } });
   const [left] = found(input, 'mount-left');
-  expect(left!.waysOut[0]!.say).toBe('Move gearbox-member 7 7/8 in forward, where Power unit still has it');
-  const cured = evaluatePlan(carryOutEdit(input, left!.waysOut[0]!.edit!, 'cure'));
+  expect(left!.fixes[0]!.say).toBe('Move gearbox-member 7 7/8 in forward, where Power unit still has it');
+  const cured = evaluatePlan(carryOutEdit(input, left!.fixes[0]!.edit!, 'cure'));
   expect(cured.crossmembers[0]!.built!.x).toBeNear(1900, 1e-9);
 });
 
@@ -110,7 +110,7 @@ describe('a rear suspension', () => {
     expect(units[0]!.staysWith).toEqual({ kind: 'feature', id: 'shock' });
     const [split] = found(input, 'unit-split');
     expect(split!.message).toMatch(/Left behind: hanger\.$/);
-    expect(split!.waysOut.map(({ say }) => say)).toContain(
+    expect(split!.fixes.map(({ say }) => say)).toContain(
       'Re-drill hanger 3 15/16 in back, where Rear suspension still has it',
     );
     expect(found(inputOf(frame, { kind: 'lengthen', at: donor(3000), length: 100 }), 'unit-split')).toEqual([]);

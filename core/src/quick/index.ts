@@ -10,4 +10,4 @@ export {
   type QuickProblem,
   quickProblems,
 } from './quick-entries.ts';
-export { cabGapOf, quickAsk, quickJob } from './quick-job.ts';
+export { cabGapOf, quickGoal, quickJob } from './quick-job.ts';

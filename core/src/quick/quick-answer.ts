@@ -1,5 +1,5 @@
 import { type Answer, type FinderResult, type Unmeasured } from '../finder/index.ts';
-import { type Ask, evaluateJob, type Job, measuringGuide, withWayAsPlan } from '../job/index.ts';
+import { type Ask, evaluateJob, type Job, measuringGuide, withOptionAsPlan } from '../job/index.ts';
 import { markSheet, type NewPiece } from '../markout/index.ts';
 import { type ControlPrediction, lineRun, type PlanResult, summaryOf } from '../plan/index.ts';
 
@@ -59,7 +59,7 @@ const HOW_MANY = 5;
 
 function measureFirst(job: Job): readonly Ask[] {
   const guide = measuringGuide(job).filter(({ state }) => state !== 'there');
-  return FIRST.flatMap((id) => guide.find((ask) => ask.id === id) ?? []).slice(0, HOW_MANY);
+  return FIRST.flatMap((id) => guide.find((goal) => goal.id === id) ?? []).slice(0, HOW_MANY);
 }
 
 const lineRuns = ({ donor }: Job, { tape }: PlanResult): QuickChange[] =>
@@ -88,7 +88,7 @@ function noPlace({ obvious }: FinderResult): string {
  */
 export function quickAnswer(job: Job, by: number, found: FinderResult | null, newId: () => string): QuickAnswer {
   const best = found?.answers[0];
-  const planned = found && best ? withWayAsPlan(job, found.ask, best, newId) : job;
+  const planned = found && best ? withOptionAsPlan(job, found.goal, best, newId) : job;
   const { plan: result } = evaluateJob(planned, []);
   const { before, after } = result.measures;
   return {

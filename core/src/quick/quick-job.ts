@@ -1,4 +1,4 @@
-import type { FinderAsk } from '../finder/index.ts';
+import type { FinderGoal } from '../finder/index.ts';
 import {
   asUsual,
   type ControlPoint,
@@ -233,7 +233,7 @@ export function quickJob(entries: QuickEntries, names: { readonly name: string; 
  * @param job The job of the entries (`quickJob`).
  * @param entries What is wanted, mm.
  */
-export function quickAsk(job: Job, { goal, wanted }: Pick<QuickEntries, 'goal' | 'wanted'>): FinderAsk {
+export function quickGoal(job: Job, { goal, wanted }: Pick<QuickEntries, 'goal' | 'wanted'>): FinderGoal {
   const { wheelbase, usableCabToAxle, cabToAxle, axleToEnd } = evaluatePlan(job).measures.before;
   const now = {
     wheelbase,

@@ -6,7 +6,7 @@ import { markSheet } from '../markout/index.ts';
 import { once } from '../once.ts';
 import { STOCK_SECTIONS } from '../sections/index.ts';
 import { inches } from '../units/index.ts';
-import { quickAnswer, quickAsk, type QuickEntries, quickJob, quickProblems } from './index.ts';
+import { quickAnswer, quickGoal, type QuickEntries, quickJob, quickProblems } from './index.ts';
 
 const names = { name: 'Flatbed', donor: 'Straight frame' };
 /** A straight cab-chassis; the channel has 7 3/8 in of web, 2 5/8 in of flange and a 3/16 in wall. */
@@ -32,8 +32,8 @@ function answer(some: Partial<QuickEntries> = {}) {
   const all = { ...entries, ...some };
   expect(quickProblems(all)).toEqual([]);
   const job = checkJob(quickJob(all, names));
-  const ask = quickAsk(job, all);
-  return quickAnswer(job, ask.by, Math.abs(ask.by) < 0.5 ? null : whereToCut(job, ask), newId);
+  const goal = quickGoal(job, all);
+  return quickAnswer(job, goal.by, Math.abs(goal.by) < 0.5 ? null : whereToCut(job, goal), newId);
 }
 
 /** The job as entered: several tests look at the same answer. */
@@ -184,7 +184,7 @@ it('makes a right job of any entries without a problem', () => {
         const all: QuickEntries = { ...entries, ...some };
         fc.pre(quickProblems(all).length === 0);
         const job = checkJob(quickJob(all, names));
-        expect(Number.isFinite(quickAsk(job, all).by)).toBe(true);
+        expect(Number.isFinite(quickGoal(job, all).by)).toBe(true);
       },
     ),
     { numRuns: 150, seed: 28 },

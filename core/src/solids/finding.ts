@@ -71,7 +71,7 @@ export const solidConflict = (
       builtX: at[0],
       about: about[0] ?? null,
       message,
-      waysOut: advise(...ADVICE[code]),
+      fixes: advise(...ADVICE[code]),
     },
     acceptances,
     key,

@@ -1,14 +1,14 @@
 import {
   type Answer,
   baseOf,
-  type FinderAsk,
+  type FinderGoal,
   type FinderResult,
   groundOf,
   type Job,
-  type Judged,
-  judgeWay,
-  judgingOf,
-  type Judging,
+  type JudgedOption,
+  judgeOption,
+  judgeContextOf,
+  type JudgeContext,
   operationAt,
   tailOf,
 } from '@splay/core';
@@ -25,7 +25,7 @@ export interface Finding {
   /** What was searched: found places are of no use for another frame. */
   readonly of: Searched | null;
   readonly problem: string;
-  /** Id of the way that is looked at; null for the best. */
+  /** Id of the option that is looked at; null for the best. */
   readonly picked: string | null;
 }
 
@@ -46,15 +46,15 @@ function searchOf(store: JobStore) {
 export const useFinding = (store: JobStore): Finding => useStore(searchOf(store));
 
 /** What a search rests on: a plan that only took up one of its ways is the same to it. */
-function searchedOf(job: Job, ask: FinderAsk) {
-  const { input } = baseOf(job, ask);
+function searchedOf(job: Job, goal: FinderGoal) {
+  const { input } = baseOf(job, goal);
   return { donor: job.donor, rules: job.rules, bodies: job.bodies, plan: JSON.stringify(input.plan.operations) };
 }
 
 /** Whether what was found is of another frame, plan or rulebook than the job now has. */
 export function isStale({ found, of }: Finding, job: Job): boolean {
   if (!found || !of) return false;
-  const now = searchedOf(job, found.ask);
+  const now = searchedOf(job, found.goal);
   return of.donor !== now.donor || of.rules !== now.rules || of.bodies !== now.bodies || of.plan !== now.plan;
 }
 
@@ -62,13 +62,13 @@ export function isStale({ found, of }: Finding, job: Job): boolean {
 const SMALL = 0.5;
 
 /** Whether two searches are for the same. */
-export const sameAsk = (a: FinderAsk, b: FinderAsk): boolean =>
+export const sameGoal = (a: FinderGoal, b: FinderGoal): boolean =>
   a.of === b.of && Math.abs(a.by - b.by) < SMALL && Math.abs((a.tail ?? 0) - (b.tail ?? 0)) < SMALL;
 
 /** Puts what was found away where something else is asked for now. */
-export function forgetUnless(store: JobStore, ask: FinderAsk): void {
+export function forgetUnless(store: JobStore, goal: FinderGoal): void {
   const { found } = searchOf(store).getState();
-  if (found && !sameAsk(found.ask, ask)) {
+  if (found && !sameGoal(found.goal, goal)) {
     running?.cancel();
     searchOf(store).setState({ found: null, state: 'idle', picked: null });
   }
@@ -81,25 +81,25 @@ let running: Running<FinderResult> | null = null;
  *
  * @param store The open job.
  * @param job The job as it is now.
- * @param ask What is asked for.
+ * @param goal The goal.
  */
-export function look(store: JobStore, job: Job, ask: FinderAsk): void {
+export function look(store: JobStore, job: Job, goal: FinderGoal): void {
   running?.cancel();
   const search = searchOf(store);
   const { donor, bodies, plan, rules, display } = job;
-  const of = searchedOf(job, ask);
+  const of = searchedOf(job, goal);
   // Answers to another question are of no use under this one.
   const { found } = search.getState();
   search.setState({
     state: 'searching',
     share: 0,
     problem: '',
-    found: found && sameAsk(found.ask, ask) ? found : null,
+    found: found && sameGoal(found.goal, goal) ? found : null,
   });
   let task: Running<FinderResult>;
   let finished = false;
   try {
-    task = inWorker('whereToCut', [{ donor, bodies, plan, rules, display }, ask], {
+    task = inWorker('whereToCut', [{ donor, bodies, plan, rules, display }, goal], {
       onProgress: (share) => {
         if (running === task) search.setState({ share });
         finished = share >= 1;
@@ -133,29 +133,29 @@ export function look(store: JobStore, job: Job, ask: FinderAsk): void {
 /** Ends the search that is under way: what was found before stays. */
 export const stopLooking = (): void => running?.cancel();
 
-/** Looks at a way. */
-export const pick = (store: JobStore, way: string): void => searchOf(store).setState({ picked: way });
+/** Looks at an option. */
+export const pick = (store: JobStore, option: string): void => searchOf(store).setState({ picked: option });
 
-/** The way that is looked at: the one that was picked, else the best. */
+/** The option that is looked at: the one that was picked, else the best. */
 export const pickedOf = ({ found, picked }: Finding): Answer | undefined =>
   found?.answers.find(({ id }) => id === picked) ?? found?.answers[0];
 
-let judging: { readonly job: Job; readonly ask: FinderAsk; readonly with: Judging } | null = null;
+let judgeContext: { readonly job: Job; readonly goal: FinderGoal; readonly with: JudgeContext } | null = null;
 
 /**
  * A single place for what was asked, judged by the evaluation of its plan: what the blade says.
  *
  * @param job The job as it is now.
- * @param ask What was asked for.
+ * @param goal The goal.
  * @param x Donor station, mm.
  */
-export function judgeAt(job: Job, ask: FinderAsk, x: number): Judged {
-  if (judging?.job !== job || judging.ask !== ask) {
-    const base = baseOf(job, ask);
-    judging = { job, ask, with: judgingOf(ask, base, groundOf(job, base)) };
+export function judgeAt(job: Job, goal: FinderGoal, x: number): JudgedOption {
+  if (judgeContext?.job !== job || judgeContext.goal !== goal) {
+    const base = baseOf(job, goal);
+    judgeContext = { job, goal, with: judgeContextOf(goal, base, groundOf(job, base)) };
   }
-  return judgeWay(
-    [operationAt(ask, ask.by, x, judging.with.base.input), ...tailOf(ask, judging.with.base.input)],
-    judging.with,
+  return judgeOption(
+    [operationAt(goal, goal.by, x, judgeContext.with.base.input), ...tailOf(goal, judgeContext.with.base.input)],
+    judgeContext.with,
   );
 }

@@ -14,7 +14,7 @@ const actions = {
   onEdit: vi.fn(),
   onAccept: vi.fn(),
   onTakeBack: vi.fn(),
-  tried: ({ waysOut }: Conflict) => waysOut,
+  tried: ({ fixes }: Conflict) => fixes,
   removeFirst: () => null,
 };
 const list = (conflicts: readonly Conflict[]) => (

@@ -1,4 +1,4 @@
-import { acceptedText, type Conflict, type PlanEdit, type WayOut } from '@splay/core';
+import { acceptedText, type Conflict, type PlanEdit, type SuggestedFix } from '@splay/core';
 import { eachByKey } from './each-by-key.ts';
 import { still } from './still.ts';
 import { Verdict } from './verdict.tsx';
@@ -7,10 +7,10 @@ import { AcceptConflict } from './accept-conflict.tsx';
 /** What can be done about conflicts; none of it where nothing may be changed. */
 export interface ConflictActions {
   /** The suggested fixes of a conflict that work, each tried on a copy of the job. */
-  readonly tried: (conflict: Conflict) => readonly WayOut[];
+  readonly tried: (conflict: Conflict) => readonly SuggestedFix[];
   /** One edit that takes off everything that stands in the way of an operation; null where there is none such. */
-  readonly removeFirst: (stops: readonly Conflict[]) => WayOut | null;
-  /** Carries out a way out as one step of undo. */
+  readonly removeFirst: (stops: readonly Conflict[]) => SuggestedFix | null;
+  /** Carries out a suggested fix as one step of undo. */
   readonly onEdit: (edit: PlanEdit, label: string) => void;
   readonly onAccept: (conflict: Conflict, reason: string) => void;
   readonly onTakeBack: (conflict: Conflict) => void;
@@ -20,11 +20,11 @@ interface ConflictListProps {
   readonly conflicts: readonly Conflict[];
   readonly onPick: (conflict: Conflict) => void;
   readonly actions?: ConflictActions | undefined;
-  /** What stops the plan or asks for a decision begins with its ways out in sight. */
+  /** What stops the plan or asks for a decision begins with its suggested fixes in sight. */
   readonly opened?: boolean;
 }
 
-/** Conflicts with their reasons and ways out; pressing one goes to its place. */
+/** Conflicts with their reasons and suggested fixes; pressing one goes to its place. */
 export function ConflictList({ conflicts, onPick, actions, opened = false }: ConflictListProps) {
   return (
     <ul className="space-y-1 text-[0.92rem]">
@@ -50,15 +50,15 @@ const ConflictItem = still(function ConflictItem({ conflict, onPick, actions, op
           </Verdict>
         </summary>
         <div className="mt-1 mb-2 ml-6">
-          <WaysOut conflict={conflict} actions={actions} />
+          <SuggestedFixes conflict={conflict} actions={actions} />
         </div>
       </details>
     </li>
   );
 });
 
-/** Ways out of a conflict: buttons that do what they say, advice in plain words, and accepting it with a reason. */
-export function WaysOut({
+/** CutOptions out of a conflict: buttons that do what they say, advice in plain words, and accepting it with a reason. */
+export function SuggestedFixes({
   conflict,
   actions,
 }: {
@@ -66,13 +66,13 @@ export function WaysOut({
   readonly actions: ConflictActions | undefined;
 }) {
   const { accepted, acceptable } = conflict;
-  const waysOut = actions && !accepted ? actions.tried(conflict) : conflict.waysOut;
-  const advice = waysOut.filter(({ edit }) => edit === null || !actions);
+  const fixes = actions && !accepted ? actions.tried(conflict) : conflict.fixes;
+  const advice = fixes.filter(({ edit }) => edit === null || !actions);
   return (
     <>
       {actions && !accepted && (
         <div className="flex flex-wrap gap-1.5">
-          {waysOut.map(({ say, edit }) =>
+          {fixes.map(({ say, edit }) =>
             edit ? (
               <button
                 key={say}

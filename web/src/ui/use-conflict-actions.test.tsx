@@ -18,9 +18,9 @@ function opened(canWrite = true) {
 }
 
 describe('what can be done about a conflict', () => {
-  it('a way out is carried out as one change that can be undone', () => {
+  it('a suggested fix is carried out as one change that can be undone', () => {
     const { store, actions, now } = opened();
-    const way = weakOf(weak).waysOut.find(({ edit }) => edit)!;
+    const way = weakOf(weak).fixes.find(({ edit }) => edit)!;
     actions!.onEdit(way.edit!, way.say);
     expect(evaluatePlan(now()).splices[0]!.worst.strength!.ratio).toBe(1);
     expect(store.getState().labels).toEqual([way.say]);

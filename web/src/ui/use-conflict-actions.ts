@@ -1,4 +1,4 @@
-import { carryOutEdit, type Conflict, removeAllFirst, triedWays, withoutDeadAcceptances } from '@splay/core';
+import { carryOutEdit, type Conflict, removeAllFirst, triedFixes, withoutDeadAcceptances } from '@splay/core';
 import type { BenchProps } from '../client/bench-props.ts';
 import { freshId } from '../client/fresh-id.ts';
 import { useMemo } from 'react';
@@ -26,7 +26,7 @@ function actionsOf(store: JobStore, memberName: string): ConflictActions {
     return rested ?? job;
   };
   return {
-    tried: (conflict) => triedWays(shownJob(), conflict),
+    tried: (conflict) => triedFixes(shownJob(), conflict),
     removeFirst: (stops) =>
       [...new Set(stops.flatMap(({ operation }) => operation ?? []))]
         .map((operation) => removeAllFirst(shownJob(), stops, operation))

@@ -71,7 +71,7 @@ describe('what the board asks for', () => {
       operation: null,
       about: 'rear',
       message: '',
-      waysOut: [],
+      fixes: [],
       key: 'x',
       acceptable: false,
       accepted: null,

@@ -1,7 +1,7 @@
 import {
   contextOf,
   evaluatePlan,
-  type FinderAsk,
+  type FinderGoal,
   type FinderResult,
   type Job,
   parseJobFile,
@@ -43,7 +43,7 @@ export const TASKS = {
     }),
 
   /** Where to cut. */
-  whereToCut: (job: PlanInput, ask: FinderAsk, onProgress: Progress): FinderResult =>
+  whereToCut: (job: PlanInput, ask: FinderGoal, onProgress: Progress): FinderResult =>
     whereToCut(job, ask, nowAndThen(onProgress)),
 
   /** Checks the frame in 3D; loads the kernel on first use. */

@@ -1,7 +1,7 @@
 import type { InputProblem } from '@splay/core';
 import { type Progress, type TaskName, TASKS } from './tasks.ts';
 
-/** The answer of a worker: an error crosses over as plain data, since its class dies on the way. */
+/** The answer of a worker: an error crosses over as plain data, since its class dies on the option. */
 export type WorkerAnswer =
   | { readonly ok: true; readonly value: unknown }
   | { readonly ok: false; readonly name: string; readonly message: string; readonly problems: readonly InputProblem[] };

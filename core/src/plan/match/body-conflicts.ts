@@ -1,4 +1,4 @@
-import { advise, type Finding, NOWHERE, type WayOut } from '../conflict.ts';
+import { advise, type Finding, NOWHERE, type SuggestedFix } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
 import { ruleValue } from '../../rules/index.ts';
@@ -7,12 +7,12 @@ import { IN_LINE } from '../operation.ts';
 import type { Operation } from '../operations/index.ts';
 import { donorOf } from '../tape.ts';
 import type { Clash } from './clashes.ts';
-import { clashWays } from './clash-ways.ts';
+import { clashFixes } from './clash-fixes.ts';
 import type { SeatOutcome } from './seat-outcome.ts';
 import { followConflicts } from './follow-conflicts.ts';
 import { beyondRail } from './rail-under.ts';
 import { seatOf } from './seat-of.ts';
-import { wheelbaseWays } from './wheelbase-ways.ts';
+import { wheelbaseFixes } from './wheelbase-fixes.ts';
 
 /**
  * Ways to give a body the wheelbase that its openings ask for, each one press; none where the plan gives it.
@@ -20,11 +20,11 @@ import { wheelbaseWays } from './wheelbase-ways.ts';
  * @param findings Plan, tape and joints.
  * @param context How lengths are written, and the donor station of the datum hole, mm.
  */
-export function waysToWheelbase(
+export function fixesToWheelbase(
   { wheelbase, openings }: SeatOutcome,
   findings: Pick<Findings, 'plan' | 'tape' | 'joints'>,
   context: Pick<Context, 'show'> & { readonly datum: number },
-): readonly WayOut[] {
+): readonly SuggestedFix[] {
   const { plan, tape, joints } = findings;
   const { show, datum } = context;
   if (!wheelbase) return [];
@@ -35,7 +35,7 @@ export function waysToWheelbase(
   // Where nothing is cut yet: the middle between the axles, on the donor, so that it stays when something ahead changes.
   const middle = donorOf(tape, (front + rear) / 2);
   const at = middle === null ? null : { x: datum + Math.round(middle - datum), on: 'donor' as const };
-  return wheelbaseWays(plan, wheelbase.overPlan, between, at, show);
+  return wheelbaseFixes(plan, wheelbase.overPlan, between, at, show);
 }
 
 /** How far ahead of the first mount a frame begins to be wider, and how long its oblique pieces are, mm. */
@@ -47,7 +47,7 @@ const [AHEAD, OBLIQUE] = [400, 300];
  * @param seat Where the body sits.
  * @param context How lengths are written.
  */
-export function waysToWidth({ wider, mounts }: SeatOutcome, { show }: Pick<Context, 'show'>): readonly WayOut[] {
+export function fixesToWidth({ wider, mounts }: SeatOutcome, { show }: Pick<Context, 'show'>): readonly SuggestedFix[] {
   const first = Math.min(...mounts.map(({ at }) => at.x));
   if (wider === null || wider === 0 || !Number.isFinite(first)) return [];
   return [
@@ -86,8 +86,8 @@ function openingsOff(seat: SeatOutcome, findings: Findings, context: Context): r
         code: 'opening-off',
         severity: 'warn',
         message: `${opening.name} of ${seat.body.name} stands ${show(Math.abs(behind))} ${behind > 0 ? 'behind' : 'ahead of'} its axle.`,
-        waysOut: [
-          ...waysToWheelbase(seat, findings, { show, datum: findings.datum.donor }),
+        fixes: [
+          ...fixesToWheelbase(seat, findings, { show, datum: findings.datum.donor }),
           {
             say: `Slide the body ${show(Math.abs(behind))} ${behind > 0 ? 'forward' : 'rearward'}`,
             edit: { do: 'seat', seat: seatOf(seat, { x: seat.pose.x - behind }) },
@@ -112,12 +112,12 @@ function clashFinding(seat: SeatOutcome, clashes: readonly Clash[], findings: Fi
     code: 'body-clash',
     severity: 'warn',
     message: `The ${deepest.part.name} of ${seat.body.name} comes down on ${names}: ${show(deepest.deep)} too deep at the most.`,
-    waysOut: [
+    fixes: [
       {
         say: `Raise the body by ${show(deepest.deep)}`,
         edit: { do: 'seat', seat: seatOf(seat, { z: seat.pose.z + deepest.deep }) },
       },
-      ...clashWays(deepest, findings, context),
+      ...clashFixes(deepest, findings, context),
       ...advise(
         ...(deepest.with.kind === 'room' ? ['Move it on the frame, or change the body there.'] : []),
         'Measure lock, bump and droop of your own wheels: the rulebook only assumes them.',
@@ -152,7 +152,7 @@ function offTheRail(
           beyond === 0
             ? `No rail under ${mount.name} of ${seat.body.name}: the steel is cut away there.`
             : `No rail under ${mount.name} of ${seat.body.name}: the ${side} rail ends ${show(Math.abs(beyond))} ${beyond > 0 ? 'ahead of' : 'behind'} it and must be ${show(longer)} longer.`,
-        waysOut: [
+        fixes: [
           ...(beyond === 0
             ? []
             : [
@@ -220,7 +220,7 @@ export const bodyConflicts: Finder = (findings, context) =>
                 room.ride < 0
                   ? `The tire stands ${context.show(-room.ride)} into ${opening.name} of ${seat.body.name} as it is.`
                   : `The tire rubs in ${opening.name} of ${seat.body.name} at full bump: ${context.show(-room.bump)} are missing.`,
-              waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Let the bump stop come in earlier.'),
+              fixes: advise('Raise the body.', 'Open the wheel opening.', 'Let the bump stop come in earlier.'),
             },
           ]
         : [],
@@ -237,7 +237,7 @@ export const bodyConflicts: Finder = (findings, context) =>
               code: 'mount-clash',
               severity: 'warn',
               message: `${mount.name} of ${seat.body.name} wants to sit ${context.show(-up)} below the top of the rail.`,
-              waysOut: [
+              fixes: [
                 {
                   say: `Raise the body by ${context.show(lower)}`,
                   edit: { do: 'seat', seat: seatOf(seat, { z: seat.pose.z + lower }) },

@@ -21,7 +21,7 @@ const nearTires = ({ body, openings }: SeatOutcome, { tape }: Findings, { show }
         code: 'tire-near',
         severity: 'warn',
         message: `${opening.name} of ${body.name} leaves ${show(room.bump)} round the tire at full bump; ${show(wanted)} are wanted.`,
-        waysOut: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tire.'),
+        fixes: advise('Raise the body.', 'Open the wheel opening.', 'Take a smaller tire.'),
       },
     ];
   });
@@ -44,7 +44,7 @@ function loadsOff({ body }: SeatOutcome, { display }: Context): readonly Finding
       code: 'mount-loads',
       severity: 'warn',
       message: `The loads at the mounts of ${body.name} come to ${mass(carried)}, its weights to ${mass(weight)}.`,
-      waysOut: advise(
+      fixes: advise(
         'Weigh it again at the mounts, or correct its weights.',
         'Take the loads out: they are then reckoned from its weights.',
       ),
@@ -67,7 +67,7 @@ const uncovered = ({ body, fenders }: SeatOutcome, { rules, show }: Context): re
         message: outside
           ? `The tire stands ${show(wanted - out)} out of ${fender.name} of ${body.name}: many vehicle codes want it covered.`
           : `The tire stands ${show(-inside)} farther in than ${fender.name} of ${body.name} reaches.`,
-        waysOut: advise(
+        fixes: advise(
           'Widen the fender, or take wheels with another offset.',
           'Ask what your vehicle code wants covered.',
         ),
@@ -85,7 +85,7 @@ function decks({ body, work }: SeatOutcome, { show }: Context): readonly Finding
     code,
     severity: 'warn',
     message,
-    waysOut: advise(...ways),
+    fixes: advise(...ways),
   });
   const short = cabToAxle.has === null ? 0 : cabToAxle.asked - cabToAxle.has;
   return [
@@ -147,7 +147,7 @@ function nearAhead(seat: SeatOutcome, { tape }: Findings, { show }: Context): re
         ahead.gap < 0
           ? `${body.name} stands ${show(-ahead.gap)} into ${ahead.name}.`
           : `${body.name} is ${show(ahead.gap)} behind ${ahead.name}; ${show(ahead.wanted)} are wanted.`,
-      waysOut: [
+      fixes: [
         {
           say: `Slide ${body.name} rearward by ${show(by)}`,
           edit: { do: 'seat', seat: seatOf(seat, { x: pose.x + by }) },

@@ -1,8 +1,8 @@
 export { type Clash } from './clashes.ts';
 export { MOUNT_WAYS, type MountGap, type MountWay, sideOfMount } from './mount-gap.ts';
 export { type OpeningOver } from './openings.ts';
-export { waysToWheelbase, waysToWidth } from './body-conflicts.ts';
-export { withMoreWheelbase } from './wheelbase-ways.ts';
+export { fixesToWheelbase, fixesToWidth } from './body-conflicts.ts';
+export { withMoreWheelbase } from './wheelbase-fixes.ts';
 export { axlePlaces, type BodySeat, type SeatMount, type SeatOutcome, seatOutcomes } from './seat-outcome.ts';
 export { type Obstacles, obstaclesOn } from './obstacles.ts';
 export { type MechanismOutcome, type OpenLayer, type WorkOutcome } from './work-outcome.ts';

@@ -10,7 +10,7 @@ import { checkJob } from '../../job/index.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import type { PlanInput } from '../plan-result.ts';
 import { carryOutEdit } from '../plan-edit.ts';
-import { axlePlaces, type BodySeat, floorLevel, lowestThatClears, placedBy, waysToWidth } from './index.ts';
+import { axlePlaces, type BodySeat, floorLevel, lowestThatClears, placedBy, fixesToWidth } from './index.ts';
 
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 const bare = { hole: 0, thickness: 0 };
@@ -207,7 +207,7 @@ describe('what stands in a body', () => {
     const clash = evaluatePlan(low).conflicts.find(({ code }) => code === 'body-clash')!;
     expect(clash).toMatchObject({ severity: 'warn', acceptable: true, about: 'hump' });
     expect(clash.message).toMatch(/The hump of Bed comes down on the right rail: 13\/16 in scant too deep/);
-    const raised = carryOutEdit(low, clash.waysOut[0]!.edit!, 'x');
+    const raised = carryOutEdit(low, clash.fixes[0]!.edit!, 'x');
     expect(evaluatePlan(raised).conflicts.some(({ code }) => code === 'body-clash')).toBe(false);
   });
 
@@ -283,11 +283,11 @@ describe('what a body asks for', () => {
     });
     const off = evaluatePlan(longer).conflicts.find(({ code }) => code === 'opening-off')!;
     expect(off.message).toMatch(/^Rear opening of Bed stands 11 13\/16 in .*behind its axle\.$/);
-    expect(off.waysOut.map(({ say }) => say.replace(/ (full|scant)$/, ''))).toEqual([
+    expect(off.fixes.map(({ say }) => say.replace(/ (full|scant)$/, ''))).toEqual([
       'Lengthen by 11 13/16 in',
       'Slide the body 11 13/16 in forward',
     ]);
-    const mended = carryOutEdit(longer, off.waysOut[0]!.edit!, 'cut-1');
+    const mended = carryOutEdit(longer, off.fixes[0]!.edit!, 'cut-1');
     expect(mended.plan.operations).toMatchObject([
       { id: 'cut-1', kind: 'lengthen', length: expect.toBeNear(300, 1e-9) },
     ]);
@@ -296,7 +296,7 @@ describe('what a body asks for', () => {
 
   it('a shorter one takes rail out, and changes the cut that is there before it makes another', () => {
     const shorter = input({ openings: [body.openings[0]!, { ...body.openings[1]!, x: 3500 }] });
-    const [first] = evaluatePlan(shorter).conflicts.find(({ code }) => code === 'opening-off')!.waysOut;
+    const [first] = evaluatePlan(shorter).conflicts.find(({ code }) => code === 'opening-off')!.fixes;
     const cut = carryOutEdit(shorter, first!.edit!, 'cut-1');
     expect(cut.plan.operations).toMatchObject([{ kind: 'shorten' }]);
     expect(seatIn(cut).wheelbase!.overPlan).toBeNear(0, 1e-9);
@@ -304,7 +304,7 @@ describe('what a body asks for', () => {
       ...cut,
       bodies: [{ ...cut.bodies[0]!, openings: [body.openings[0]!, { ...body.openings[1]!, x: 3450 }] }],
     };
-    const [again] = evaluatePlan(more).conflicts.find(({ code }) => code === 'opening-off')!.waysOut;
+    const [again] = evaluatePlan(more).conflicts.find(({ code }) => code === 'opening-off')!.fixes;
     expect(again!.edit).toMatchObject({ do: 'replace' });
     expect(seatIn(carryOutEdit(more, again!.edit!, 'x')).wheelbase!.overPlan).toBeNear(0, 1e-9);
   });
@@ -424,7 +424,7 @@ describe('what else stands in a body', () => {
     expect([later.stations[0]!.x, later.stations.at(-1)!.x]).toEqual([2300, 2800]);
   });
 
-  it('ways out beside raising: a notch with what it leaves, a crossmember lower or thinner, each of which clears', () => {
+  it('suggested fixes beside raising: a notch with what it leaves, a crossmember lower or thinner, each of which clears', () => {
     const hump = {
       id: 'hump',
       name: 'hump',
@@ -438,7 +438,7 @@ describe('what else stands in a body', () => {
     } as const;
     const of = input({ boxes: [hump] }, { z: 0 });
     const clash = evaluatePlan(of).conflicts.find(({ code }) => code === 'body-clash')!;
-    expect(clash.waysOut.map(({ say }) => say).join()).toMatch(/Notch the rails .* of the bare rail left/);
+    expect(clash.fixes.map(({ say }) => say).join()).toMatch(/Notch the rails .* of the bare rail left/);
     const member = {
       ...plainFrame().crossmembers[0]!,
       id: 'cm',
@@ -453,7 +453,7 @@ describe('what else stands in a body', () => {
     const narrow = { ...hump, left: -300, right: 300 };
     const crossed = input({ boxes: [narrow] }, { z: 0 }, plainFrame({ crossmembers: [member] }));
     const found = evaluatePlan(crossed).conflicts.find(({ code }) => code === 'body-clash')!;
-    const ways = found.waysOut.filter(({ edit }) => edit?.do === 'add');
+    const ways = found.fixes.filter(({ edit }) => edit?.do === 'add');
     expect(ways.map(({ say }) => say).join()).toMatch(/Set Cross lower by .*Take Cross thinner/);
     for (const { edit } of ways) {
       const after = evaluatePlan(carryOutEdit(crossed, edit!, 'new'));
@@ -476,7 +476,7 @@ describe('what else stands in a body', () => {
     } as const;
     const of = input({ boxes: [hump] }, { z: 0 });
     const clash = evaluatePlan(of).conflicts.find(({ code }) => code === 'body-clash')!;
-    const down = clash.waysOut.filter(({ say }) => /^(Step|Turn) the rails down/.test(say));
+    const down = clash.fixes.filter(({ say }) => /^(Step|Turn) the rails down/.test(say));
     expect(down).toHaveLength(2);
     for (const { edit } of down) {
       const after = evaluatePlan(carryOutEdit(of, edit!, 'new'));
@@ -489,7 +489,7 @@ describe('what else stands in a body', () => {
 it('a mount that the rail stands in is cured by a bracket moved outboard, in one press', () => {
   const of = input({ mounts: [mount('m', 1000, 400, -20)] }, { z: 0 });
   const found = evaluatePlan(of).conflicts.find(({ code }) => code === 'mount-clash')!;
-  const way = found.waysOut.find(({ edit }) => edit?.do === 'outboard')!;
+  const way = found.fixes.find(({ edit }) => edit?.do === 'outboard')!;
   expect(way.say).toMatch(/outboard, and hang it beside the rail/);
   const after = carryOutEdit(of, way.edit!, 'x');
   expect(after.bodies[0]!.mounts[0]!.y).toBeNear(430 + 32, 1e-9);
@@ -560,7 +560,7 @@ describe('what follows from where it sits', () => {
     const seat = result.seats[1]!;
     expect(seat.ahead).toEqual({ name: 'Cab', gap: expect.toBeNear(20, 1e-9) as number, wanted: 60 });
     const found = result.conflicts.find(({ code }) => code === 'bodies-near')!;
-    const slid = evaluatePlan(carryOutEdit(of, found.waysOut[0]!.edit!, 'x'));
+    const slid = evaluatePlan(carryOutEdit(of, found.fixes[0]!.edit!, 'x'));
     expect(slid.seats[1]!.ahead!.gap).toBeNear(60, 1e-9);
     // The ground lies at −560 under the front wheel and −530 under the rear one.
     expect(seat.steps[0]!.height).toBeNear(560 - 250 - (30 * (1520 - 700)) / 3600, 1e-6);
@@ -585,7 +585,7 @@ describe('what follows from where it sits', () => {
     const of = input({ mounts }, { z: 0 });
     // Outer faces at 430: 50 a side brings the farthest over it.
     expect(seatIn(of).wider).toBeNear(100, 1e-9);
-    const [way] = waysToWidth(seatIn(of), { show: (mm) => String(mm) });
+    const [way] = fixesToWidth(seatIn(of), { show: (mm) => String(mm) });
     const after = seatIn(carryOutEdit(of, way!.edit!, 'w'));
     expect(after.mounts.every(({ sideways }) => Math.abs(sideways) < 1e-6)).toBe(true);
     expect(seatIn(input({ mounts: [mount('a', 200, 200, 0), mount('b', 900, 700, 0)] })).wider).toBeNull();

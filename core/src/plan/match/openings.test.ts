@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newBody } from '../../body/index.ts';
 import { inputOf, plainFrame } from '../../../test/frames.ts';
-import { carryOutEdit, evaluatePlan, triedWays } from '../index.ts';
+import { carryOutEdit, evaluatePlan, triedFixes } from '../index.ts';
 import { fromArch } from './openings.ts';
 
 describe('an opening given by its radius', () => {
@@ -67,7 +67,7 @@ describe('an opening given by its radius', () => {
       bodies: [{ ...body(-150), openings: body(-150).openings.map((o) => (o.id === 'r' ? { ...o, x: 4500 } : o)) }],
     };
     const found = evaluatePlan(wide).conflicts.find(({ code, about }) => code === 'opening-off' && about === 'r')!;
-    const [way] = triedWays(wide, found).filter(({ edit }) => edit?.do === 'add');
+    const [way] = triedFixes(wide, found).filter(({ edit }) => edit?.do === 'add');
     const after = evaluatePlan(carryOutEdit(wide, way!.edit!, 'x'));
     expect(after.seats[0]!.wheelbase!.overPlan).toBeNear(0, 1e-9);
   });

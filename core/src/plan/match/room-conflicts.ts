@@ -65,7 +65,7 @@ export const roomConflicts: Finder = (findings, { section, show }) => {
         code: 'room-clash',
         severity: 'warn',
         message: `${clash.withName.charAt(0).toUpperCase()}${clash.withName.slice(1)} stands in the room of ${clash.part.name}, from ${show(clash.from - datum.built)} to ${show(clash.to - datum.built)}.`,
-        waysOut: advise(
+        fixes: advise(
           `Move ${clash.part.name}, or what meets it.`,
           'Measure the box again where it only just meets: it is taken as a box with straight sides.',
         ),

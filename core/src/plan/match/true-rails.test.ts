@@ -3,7 +3,7 @@ import { newBody } from '../../body/index.ts';
 import { type Bare, donor, featureAt, inputOf, memberAt, plainFrame } from '../../../test/frames.ts';
 import { sectionLookup } from '../../frame/index.ts';
 import { markSheet } from '../../markout/index.ts';
-import { carryOutEdit, evaluatePlan, type PlanInput, triedWays } from '../index.ts';
+import { carryOutEdit, evaluatePlan, type PlanInput, triedFixes } from '../index.ts';
 import { railUnder } from './rail-under.ts';
 
 /** A tube rail 150 deep, its top at 0, from 0 to 6000. */
@@ -57,12 +57,12 @@ describe('the rail under a mount is the steel that is really there', () => {
     const input = bodied([mount('m', 6180)]);
     const conflict = evaluatePlan(input).conflicts.find(({ code }) => code === 'mount-no-rail')!;
     expect(conflict.message).toMatch(/^No rail under m of .*: the right rail ends 7 1\/16 in full ahead of it/);
-    const [way] = triedWays(input, conflict);
+    const [way] = triedFixes(input, conflict);
     expect(way!.say).toMatch(/^Extend the rear by/);
     const longer = carryOutEdit(input, way!.edit!, 'horn');
     expect(evaluatePlan(longer).seats[0]!.mounts[0]!.way).toBe('sits');
     const front = evaluatePlan(bodied([mount('m', -90)])).conflicts.find(({ code }) => code === 'mount-no-rail')!;
-    expect(front.waysOut[0]!.say).toMatch(/^Extend the front by/);
+    expect(front.fixes[0]!.say).toMatch(/^Extend the front by/);
   });
 });
 

@@ -283,7 +283,7 @@ describe('an X of legs', () => {
     const found = evaluatePlan(input).conflicts.find(({ about }) => about === 'x-leg')!;
     expect(found.code).toMatch(/^member-/);
     expect(found.message).toMatch(/^x-leg at A: .*apart sideways/);
-    const cured = carryOutEdit(input, found.waysOut[0]!.edit!, 'refit');
+    const cured = carryOutEdit(input, found.fixes[0]!.edit!, 'refit');
     const { members, conflicts, joints } = evaluatePlan(cured);
     expect(conflicts.filter(({ about }) => about === 'x-leg')).toEqual([]);
     expect(members[0]!.fate).toBe('re-fitted');
@@ -363,7 +363,7 @@ describe('a brace', () => {
     expect(braces[0]!.longer).toBeNear(Math.hypot(800, 860) - was, 1e-9);
     const found = conflicts.find(({ code }) => code === 'brace-length')!;
     expect(found.message).toMatch(/too long between its ends/);
-    const cured = evaluatePlan(carryOutEdit(input, found.waysOut[0]!.edit!, 'anew'));
+    const cured = evaluatePlan(carryOutEdit(input, found.fixes[0]!.edit!, 'anew'));
     expect(cured.braces[0]).toMatchObject({ fate: 'made-anew', longer: 0 });
     const area = 80 * 60 - 72 * 52;
     expect(cured.braces[0]!.mass).toBeNear(area * 7.85e-6 * Math.hypot(800, 860), 1e-9);

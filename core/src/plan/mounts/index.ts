@@ -1,4 +1,4 @@
-export { freshLayerId, MOUNT_CODES, strongerWays } from './mount-conflicts.ts';
+export { freshLayerId, MOUNT_CODES, strongerFixes } from './mount-conflicts.ts';
 export { mountParts } from './mount-parts.ts';
 export { bracketAlong, holds, type MountingOutcome, worstRatio } from './mounting-outcome.ts';
 export { makingOrder, type MakingTurn } from './order.ts';

@@ -1,7 +1,7 @@
 import { bracketChecks } from '../../mounting/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { exceeds } from '../../units/index.ts';
-import { advise, type Finding, NOWHERE, type WayOut } from '../conflict.ts';
+import { advise, type Finding, NOWHERE, type SuggestedFix } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
 import { seatOf } from '../match/seat-of.ts';
@@ -13,7 +13,7 @@ import { bracketAlong, holds, type MountingOutcome, worstRatio } from './mountin
 export const MOUNT_CODES: ReadonlySet<string> = new Set(['mount-made', 'mount-weak', 'mount-at-joint', 'mount-on']);
 
 /** The bracket of a mount made otherwise. */
-const remade = ({ mounting }: MountingOutcome, changes: Partial<typeof mounting>, say: string): WayOut => ({
+const remade = ({ mounting }: MountingOutcome, changes: Partial<typeof mounting>, say: string): SuggestedFix => ({
   say,
   edit: { do: 'mount', mountings: [{ ...mounting, ...changes }] },
 });
@@ -26,8 +26,8 @@ export function freshLayerId({ under, over, hung }: MountingOutcome['mounting'])
   return `layer-${count}`;
 }
 
-/** Ways out of a bracket that cannot stand there, as far as the program can do them. */
-function waysToFit(outcome: MountingOutcome, { seats }: Findings, { show }: Context): readonly WayOut[] {
+/** Suggested fixes of a bracket that cannot stand there, as far as the program can do them. */
+function fixesToFit(outcome: MountingOutcome, { seats }: Findings, { show }: Context): readonly SuggestedFix[] {
   const { mounting, height } = outcome;
   const { form } = mounting.bracket;
   const seat = seats.find(({ body }) => body.id === outcome.body.id);
@@ -60,7 +60,7 @@ const misfit = (
     code: 'mount-made',
     severity: 'warn',
     message: `${outcome.tag}, ${outcome.seat.mount.name}: ${problem}`,
-    waysOut: [...waysToFit(outcome, findings, context), ...advise('Make it another way on the bench Mounts.')],
+    fixes: [...fixesToFit(outcome, findings, context), ...advise('Make it another way on the bench Mounts.')],
   }));
 
 /**
@@ -69,11 +69,11 @@ const misfit = (
  * @param outcome How it is made now.
  * @param context Rules and unit.
  */
-export function strongerWays(outcome: MountingOutcome, { rules, display, show }: Context): readonly WayOut[] {
+export function strongerFixes(outcome: MountingOutcome, { rules, display, show }: Context): readonly SuggestedFix[] {
   const { mounting, share, reach, contact, seat } = outcome;
   if (share === null || outcome.problems.length > 0) return [];
   const most = ruleValue(rules, 'mount/ratio');
-  const found = new Map<string, WayOut>();
+  const found = new Map<string, SuggestedFix>();
   for (const [how, bracket] of strongerBrackets(mounting.bracket, display)) {
     if (found.has(how)) continue;
     const checks = bracketChecks(bracket, { share, reach, contact, hole: seat.mount.hole ?? 0 }, rules);
@@ -94,8 +94,8 @@ function weak(outcome: MountingOutcome, context: Context): readonly Omit<Finding
       code: 'mount-weak',
       severity: 'warn',
       message: `The ${outcome.name} at ${outcome.tag} comes to ${percent} % of what is allowed: ${worst.what}.`,
-      waysOut: [
-        ...strongerWays(outcome, context),
+      fixes: [
+        ...strongerFixes(outcome, context),
         ...advise('Make its arm shorter or deeper, or spread the load over another mount.'),
       ],
     },
@@ -118,7 +118,7 @@ function stoodOn(outcome: MountingOutcome, { splices, features }: Findings, { sh
         code: 'mount-at-joint',
         severity: 'warn' as const,
         message: `The ${name} at ${tag} stands over joint ${joint.letter}${over > 0 ? `: ${show(over)} of it on its weld or plates` : ''}.`,
-        waysOut: advise('Move the mount, end the plate before it, or weld the bracket to the plate on purpose.'),
+        fixes: advise('Move the mount, end the plate before it, or weld the bracket to the plate on purpose.'),
       },
     ];
   });
@@ -140,7 +140,7 @@ function stoodOn(outcome: MountingOutcome, { splices, features }: Findings, { sh
             code: 'mount-on',
             severity: 'warn' as const,
             message: `The ${name} at ${tag} stands where ${others.join(', ')} ${others.length === 1 ? 'is' : 'are'}.`,
-            waysOut: advise('Take that off or move it on the bench Cuts, or make the bracket narrower.'),
+            fixes: advise('Take that off or move it on the bench Cuts, or make the bracket narrower.'),
           },
         ]),
   ];

@@ -72,7 +72,7 @@ describe('how a mount is made', () => {
   it('a block of what is left cures plates that leave a gap, in one press', () => {
     const job = input([made('a', { form: 'none' })]);
     const [found] = evaluatePlan(job).conflicts.filter(({ code }) => code === 'mount-made');
-    const cured = carryOutEdit(job, found!.waysOut[0]!.edit!, 'new');
+    const cured = carryOutEdit(job, found!.fixes[0]!.edit!, 'new');
     expect(cured.plan.mountings[0]!.under).toMatchObject([{ kind: 'block', height: 60 }]);
     expect(outcome(cured, 'a').problems).toEqual([]);
   });
@@ -100,7 +100,7 @@ describe('how a mount is made', () => {
   ] as const)('a block of %d that is left under an old bracket is cut down in one press', (height, under) => {
     const old = made('a', { form: 'old', height: 24, along: 70, leg: 5 }, filled(height));
     const [found] = evaluatePlan(input([old])).conflicts.filter(({ code }) => code === 'mount-made');
-    const done = found ? carryOutEdit(input([old]), found.waysOut[0]!.edit!, 'new') : input([old]);
+    const done = found ? carryOutEdit(input([old]), found.fixes[0]!.edit!, 'new') : input([old]);
     expect(done.plan.mountings[0]!.under).toMatchObject(under);
     expect(outcome(done, 'a').problems).toEqual([]);
   });
@@ -110,11 +110,11 @@ describe('how a mount is made', () => {
     const job = input([thin]);
     const [found] = evaluatePlan(job).conflicts.filter(({ code }) => code === 'mount-weak');
     expect(found!.message).toMatch(/perch at M1L comes to \d+ % of what is allowed/);
-    for (const { edit } of found!.waysOut.filter((way) => way.edit)) {
+    for (const { edit } of found!.fixes.filter((way) => way.edit)) {
       const after = evaluatePlan(carryOutEdit(job, edit!, 'new'));
       expect(after.conflicts.filter(({ code }) => code === 'mount-weak')).toEqual([]);
     }
-    expect(found!.waysOut.filter(({ edit }) => edit).length).toBeGreaterThan(0);
+    expect(found!.fixes.filter(({ edit }) => edit).length).toBeGreaterThan(0);
   });
 
   it('where nobody knows what the body weighs nothing is squeezed and no strength is told', () => {

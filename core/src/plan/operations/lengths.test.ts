@@ -58,7 +58,7 @@ describe('shorten', () => {
     const result = evaluatePlan(inputOf(marked, { kind: 'shorten', transition: 0, from, to }));
     expect(codeOf(result)).toBe(code);
     expect(result.measures.after).toEqual(result.measures.before);
-    expect(result.operations[0]!.refusal!.waysOut.length).toBeGreaterThan(0);
+    expect(result.operations[0]!.refusal!.fixes.length).toBeGreaterThan(0);
   });
 
   it('twice equals once over the sum', () => {

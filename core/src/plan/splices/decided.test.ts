@@ -140,11 +140,11 @@ describe('what is advised against', () => {
     }).conflicts.filter(({ about, operation }) => about === 'stretch/1' || operation === 'stretch');
   const codes = (rails: RailSplice) => conflicts(rails).map(({ code }) => code);
 
-  it('a weak joint asks for a decision, with ways out that make it stronger', () => {
+  it('a weak joint asks for a decision, with suggested fixes that make it stronger', () => {
     const weak = conflicts(PLAIN_BUTT).find(({ code }) => code === 'splice-weak')!;
     expect(weak).toMatchObject({ severity: 'warn', acceptable: true });
     expect(weak.message).toMatch(/carries 0\.60 of the bare rail/);
-    const [first] = weak.waysOut;
+    const [first] = weak.fixes;
     const job = { ...van, plan: { ...van.plan, splices: [{ joint: 'stretch/1', rails: PLAIN_BUTT, others: [] }] } };
     const better = evaluatePlan(carryOutEdit(job, first!.edit!, 'x'));
     expect(better.splices[0]!.worst.strength!.ratio).toBe(1);
@@ -176,7 +176,7 @@ describe('what is advised against', () => {
       severity: 'stop',
       message: expect.stringMatching(/plates of A and B lie over each other by 1 in/) as string,
     });
-    const half = stop(plated(300))!.waysOut[0]!;
+    const half = stop(plated(300))!.fixes[0]!;
     expect(half.say).toBe('End both half-way, 7 1/8 in from each joint');
     const ended = carryOutEdit(plated(300), half.edit!, 'x');
     expect(stop(ended)).toBeUndefined();
@@ -185,7 +185,7 @@ describe('what is advised against', () => {
       [expect.closeTo(180.975, 6), 300],
     ]);
     const sleeved = both({ ...PLAIN_BUTT, sleeve: usualSleeve('folded', PLAIN_BUTT.form, proposing) });
-    const [way] = stop(sleeved)!.waysOut;
+    const [way] = stop(sleeved)!.fixes;
     expect(way!.say).toBe('Let the sleeve of A run through to B');
     const through = carryOutEdit(sleeved, way!.edit!, 'x');
     expect(stop(through)).toBeUndefined();
@@ -221,10 +221,10 @@ describe('what is advised against', () => {
     const stopped = (job: Job) =>
       evaluatePlan(job).conflicts.find(({ code, message }) => code === 'not-weldable' && message.startsWith('Joint'));
     const first = stopped(hard)!;
-    expect(first.waysOut[0]!.say).toMatch(/Bolt joint A/);
-    const once = carryOutEdit(hard, first.waysOut[0]!.edit!, 'x');
+    expect(first.fixes[0]!.say).toMatch(/Bolt joint A/);
+    const once = carryOutEdit(hard, first.fixes[0]!.edit!, 'x');
     expect(stopped(once)!.about).toBe('stretch/2');
-    const twice = carryOutEdit(once, stopped(once)!.waysOut[0]!.edit!, 'x');
+    const twice = carryOutEdit(once, stopped(once)!.fixes[0]!.edit!, 'x');
     expect(stopped(twice)).toBeUndefined();
     const { strength, made } = evaluatePlan(twice).splices[0]!.worst;
     expect(strength!.ratio).toBeGreaterThan(0.2);
@@ -251,7 +251,7 @@ describe('what is advised against', () => {
     const input = { ...van, donor: plainFrame(), body: null, plan: plan(notch) };
     const weak = evaluatePlan(input).conflicts.find(({ code }) => code === 'notch-weak')!;
     expect(weak.message).toMatch(/carries 0\.\d\d of the bare rail’s bending, without a plate/);
-    const edit = weak.waysOut.find(({ say }) => say.startsWith('Lay a plate'))?.edit;
+    const edit = weak.fixes.find(({ say }) => say.startsWith('Lay a plate'))?.edit;
     expect(edit).toBeTruthy();
     const mended = evaluatePlan(carryOutEdit(input, edit!, 'x'));
     expect(mended.conflicts.some(({ code }) => code === 'notch-weak')).toBe(false);

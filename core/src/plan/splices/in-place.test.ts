@@ -3,7 +3,7 @@ import { type Bare, donor, inputOf, plainFrame } from '../../../test/frames.ts';
 import { reckon, sprayer } from '../../../test/joints.ts';
 import { markSheet } from '../../markout/index.ts';
 import { contactOf, type RailSplice, type SpliceSleeve, STOCK_TUBES } from '../../splice/index.ts';
-import { carryOutEdit, contextOf, evaluatePlan, type PlanInput, triedWays } from '../index.ts';
+import { carryOutEdit, contextOf, evaluatePlan, type PlanInput, triedFixes } from '../index.ts';
 import { capSides } from './cap-sides.ts';
 import { PLAIN_BUTT, reckonSplice, spliceParts, usualPlate, usualSleeve } from './index.ts';
 
@@ -126,7 +126,7 @@ describe('a sleeve', () => {
     const conflict = evaluatePlan(input).conflicts.find(({ code }) => code === 'sleeve-bent-left')!;
     expect(conflict).toMatchObject({ severity: 'stop' });
     expect(conflict.message).toMatch(/out of line in height/);
-    const [way] = triedWays(input, conflict);
+    const [way] = triedFixes(input, conflict);
     const after = carryOutEdit(input, way!.edit!, 'x');
     const reach = after.plan.splices[0]!.rails.sleeve!.behind;
     // 100 behind the joint the rail rises by 0.3: as far as 2 of room let it.
@@ -141,7 +141,7 @@ describe('a sleeve', () => {
     const input = joined(lengthen, { ...PLAIN_BUTT, sleeve: sleeve() });
     const conflict = evaluatePlan(input).conflicts.find(({ code }) => code.startsWith('sleeve-past-joint'))!;
     expect(conflict.message).toMatch(/past joint B, which is 5 7\/8 in full away/);
-    const [way] = triedWays(input, conflict);
+    const [way] = triedFixes(input, conflict);
     expect(way!.say).toMatch(/run through to B/);
   });
 

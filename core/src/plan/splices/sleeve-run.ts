@@ -2,7 +2,7 @@ import type { Side } from '../../frame/index.ts';
 import { type Section, widthOf } from '../../sections/index.ts';
 import { insideOf, cornerRadiusOf, type RailSplice, type SpliceSleeve } from '../../splice/index.ts';
 import { exceeds, nudgeOf, type Span } from '../../units/index.ts';
-import { advise, type Finding, type WayOut } from '../conflict.ts';
+import { advise, type Finding, type SuggestedFix } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Finder, Findings } from '../findings.ts';
 import { type Piece, place, stationsOf } from '../piece.ts';
@@ -109,7 +109,7 @@ function bent(outcome: SpliceOutcome, one: RailSpliceOutcome, { state }: Finding
       code: `sleeve-bent-${side}`,
       severity: 'stop',
       message: `The sleeve of joint ${joint.letter} is straight: over its reach the rail bends ${show(strip[way])} out of line ${way === 'y' ? 'sideways' : 'in height'}, and the sleeve has ${show(room[way])} of room.`,
-      waysOut: [
+      fixes: [
         ...(reach === undefined
           ? []
           : [
@@ -139,7 +139,7 @@ function pastNext(outcome: SpliceOutcome, one: RailSpliceOutcome, { joints }: Fi
     if (!next || isShared) return [];
     const apart = Math.abs(next.builtX - outcome.joint.builtX);
     if (!exceeds(sleeve[which], apart)) return [];
-    const through: WayOut[] =
+    const through: SuggestedFix[] =
       which === 'behind' && outcome.next
         ? [
             {
@@ -160,7 +160,7 @@ function pastNext(outcome: SpliceOutcome, one: RailSpliceOutcome, { joints }: Fi
         code: `sleeve-past-joint-${rail}-${which}`,
         severity: 'stop',
         message: `The sleeve of joint ${outcome.joint.letter} reaches ${show(sleeve[which])} ${which}, past joint ${next.letter}, which is ${show(apart)} away.`,
-        waysOut: [...through, ...advise(`Let it end short of joint ${next.letter}.`)],
+        fixes: [...through, ...advise(`Let it end short of joint ${next.letter}.`)],
       },
     ];
   });

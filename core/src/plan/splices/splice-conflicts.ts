@@ -2,7 +2,7 @@ import { extentOf, type Feature, type Side, SIDES } from '../../frame/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { edgesAt, edgesOf, isOnWeb, type Plate, type RailSplice, type SplicePlan } from '../../splice/index.ts';
 import { nudgeOf } from '../../units/index.ts';
-import { advise, type Finding, type WayOut } from '../conflict.ts';
+import { advise, type Finding, type SuggestedFix } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import { builtXOf, type Finder, type Findings } from '../findings.ts';
 import { improvements } from './improve.ts';
@@ -37,7 +37,7 @@ function toldOf({ rails }: SpliceOutcome): readonly RailSpliceOutcome[] {
   );
 }
 
-function waysToLift(outcome: SpliceOutcome, one: RailSpliceOutcome, { rules, display }: Context): WayOut[] {
+function fixesToLift(outcome: SpliceOutcome, one: RailSpliceOutcome, { rules, display }: Context): SuggestedFix[] {
   const { splice, steel } = one;
   return improvements(splice, { steel, rules, display })
     .slice(0, MOST_WAYS)
@@ -61,7 +61,7 @@ function onRail(outcome: SpliceOutcome, one: RailSpliceOutcome, name: string, co
         code: `splice-cannot${suffix}`,
         severity: 'stop',
         message: `${where} cannot be made like this: ${problem.message}`,
-        waysOut: advise('Change it on the bench Splice.'),
+        fixes: advise('Change it on the bench Splice.'),
       },
     ];
   const wanted = ruleValue(context.rules, 'splice/ratio');
@@ -75,8 +75,8 @@ function onRail(outcome: SpliceOutcome, one: RailSpliceOutcome, name: string, co
             code: `splice-weak${suffix}`,
             severity: 'warn' as const,
             message: `${where} carries ${ratioText(weak.ratio)} of the bare rail’s bending; the rulebook asks ${ratioText(wanted)}. ${WHY[weak.limitedBy](weak.underfed)}`,
-            waysOut: [
-              ...waysToLift(outcome, one, context),
+            fixes: [
+              ...fixesToLift(outcome, one, context),
               ...advise('Or lay the joint where the frame bends less, and say so.'),
             ],
           },
@@ -87,7 +87,7 @@ function onRail(outcome: SpliceOutcome, one: RailSpliceOutcome, name: string, co
       code: `splice-${code}${suffix}`,
       severity,
       message: `${where}: ${message}`,
-      waysOut: advise('Change it on the bench Splice.'),
+      fixes: advise('Change it on the bench Splice.'),
     })),
   ];
 }
@@ -160,7 +160,7 @@ export const underPlates: Finder = ({ splices, features }, { show }) =>
           code: `splice-covers-${outcome.joint.id.replace('/', '-')}`,
           severity: hole ? 'note' : 'warn',
           message: `The ${plate.name} at joint ${outcome.joint.letter} covers ${name}, ${show(Math.abs(x - outcome.joint.builtX))} from the joint.`,
-          waysOut: advise(
+          fixes: advise(
             hole
               ? 'The plate is cut out round it, or the hole is welded shut first.'
               : 'Move the bracket, or end the plate short of it.',
@@ -210,7 +210,7 @@ const allEnded = (plan: SplicePlan, side: 'ahead' | 'behind', reach: number): Sp
 });
 
 /** Both joints' plates ended half-way between them, a weld's width apart; none where that leaves nothing to weld. */
-function endHalfWay(outcome: SpliceOutcome, next: SpliceOutcome, distance: number, context: Context): WayOut[] {
+function endHalfFix(outcome: SpliceOutcome, next: SpliceOutcome, distance: number, context: Context): SuggestedFix[] {
   const { rules, display, show } = context;
   if (!outcome.decided || !next.decided) return [];
   const step = nudgeOf(display);
@@ -246,7 +246,7 @@ export const overlappingParts: Finder = ({ splices }, context) =>
     const [first] = met;
     if (!first) return [];
     const { sleeve } = first.one.splice;
-    const runOn: WayOut[] =
+    const runOn: SuggestedFix[] =
       first.what === 'sleeves' && sleeve && outcome.next
         ? [
             {
@@ -269,9 +269,9 @@ export const overlappingParts: Finder = ({ splices }, context) =>
         code: 'splice-overlap',
         severity: 'stop',
         message: `The ${first.what} of ${outcome.joint.letter} and ${next.joint.letter} lie over each other by ${context.show(first.over)}: the joints are ${context.show(distance)} apart.`,
-        waysOut: [
+        fixes: [
           ...runOn,
-          ...(first.what === 'plates' ? endHalfWay(outcome, next, distance, context) : []),
+          ...(first.what === 'plates' ? endHalfFix(outcome, next, distance, context) : []),
           ...advise('Let them end short of each other.'),
         ],
       },

@@ -12,7 +12,7 @@ import { useMemo } from 'react';
 import { reachOfAll } from '../../board/view.ts';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Dialog } from '../../ui/dialog.tsx';
-import { AnotherWay } from './another-way.tsx';
+import { AnotherOption } from './another-option.tsx';
 import { type Candidate, candidateOf, comparisonLines } from './comparison-lines.tsx';
 import { PlanName } from './plan-name.tsx';
 import { PlanStrip } from '../../board/plan-strip.tsx';
@@ -164,7 +164,7 @@ export function ComparePlans({ store, job, donor, readings, canWrite, onClose }:
           against its own targets.
         </p>
       )}
-      {canWrite && <AnotherWay store={store} job={job} />}
+      {canWrite && <AnotherOption store={store} job={job} />}
       <p className="mt-3 text-sm text-pencil">
         Axle loads are computed from the masses entered, with the body’s front wheel opening on the front axle. Planning
         figures, not an approval.

@@ -6,7 +6,7 @@ import {
   evaluatePlan,
   hoursText,
   type Job,
-  type Judged,
+  type JudgedOption,
   type LengthFormat,
   type Plan,
   type PlanResult,
@@ -27,7 +27,7 @@ export interface Candidate {
   readonly result: PlanResult;
   readonly summary: PlanSummary;
   /** What it costs in work, and what is weighed against it. */
-  readonly work: Judged;
+  readonly work: JudgedOption;
   /** Cautions that its cutting and welding ask for. */
   readonly cautions: number;
 }

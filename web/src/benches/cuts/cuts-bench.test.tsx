@@ -138,7 +138,7 @@ describe('the sketch of a bracket', () => {
 });
 
 describe('what is wrong with a plan', () => {
-  it('is listed with its ways out, and a press goes to its place', () => {
+  it('is listed with its suggested fixes, and a press goes to its place', () => {
     // As before anybody accepted anything.
     const undecided = { ...van, plan: { ...van.plan, accepted: [] } };
     const { asked, now, store } = open(undecided);

@@ -66,7 +66,7 @@ describe('conflicts on the drawing', () => {
     builtX,
     about: null,
     message: '',
-    waysOut: [],
+    fixes: [],
     key: 'x',
     acceptable: false,
     accepted: null,

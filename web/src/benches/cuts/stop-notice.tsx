@@ -1,6 +1,6 @@
 import type { Conflict } from '@splay/core';
 import { OctagonX } from 'lucide-react';
-import { type ConflictActions, WaysOut } from '../../ui/conflict-list.tsx';
+import { type ConflictActions, SuggestedFixes } from '../../ui/conflict-list.tsx';
 import { eachByKey } from '../../ui/each-by-key.ts';
 
 interface StopNoticeProps {
@@ -41,7 +41,7 @@ export function StopNotice({ stops, onPick, actions }: StopNoticeProps) {
                 {stop.message}
               </summary>
               <div className="mt-1">
-                <WaysOut conflict={stop} actions={actions} />
+                <SuggestedFixes conflict={stop} actions={actions} />
               </div>
             </details>
           </li>

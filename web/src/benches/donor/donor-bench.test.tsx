@@ -257,7 +257,7 @@ describe('lines', () => {
     const said = evaluatePlan(now()).conflicts.find(({ about }) => about === van.donor.lines[0]?.id);
     expect(said).toMatchObject({
       message: expect.stringContaining('its slack is 20 in') as string,
-      waysOut: [{ say: 'Use the slack.', edit: null }],
+      fixes: [{ say: 'Use the slack.', edit: null }],
     });
   });
 });

@@ -1,4 +1,4 @@
-import { type SeatOutcome, contextOf, waysToWidth } from '@splay/core';
+import { type SeatOutcome, contextOf, fixesToWidth } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
@@ -30,7 +30,7 @@ export function WidthAsked({ bench, seat }: AsksProps) {
         </>
       )}{' '}
       {canWrite &&
-        waysToWidth(seat, { show }).map(({ say, edit }) => (
+        fixesToWidth(seat, { show }).map(({ say, edit }) => (
           <button
             key={say}
             type="button"

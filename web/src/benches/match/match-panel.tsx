@@ -1,4 +1,4 @@
-import { BODY_CODES, contextOf, type SeatOutcome, waysToWheelbase } from '@splay/core';
+import { BODY_CODES, contextOf, type SeatOutcome, fixesToWheelbase } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
@@ -59,7 +59,7 @@ function Asked({ bench, seat }: SeatProps) {
     );
   const { asked, donor, overDonor, overPlan } = wheelbase;
   const there = Math.abs(overPlan) < 0.5;
-  const ways = there ? [] : waysToWheelbase(seat, { ...result, plan: job.plan }, { show, datum: result.datum.donor });
+  const ways = there ? [] : fixesToWheelbase(seat, { ...result, plan: job.plan }, { show, datum: result.datum.donor });
   const format = job.display;
   return (
     <div
@@ -107,7 +107,7 @@ function Asked({ bench, seat }: SeatProps) {
   );
 }
 
-/** What is wrong with where it sits, with the ways out. */
+/** What is wrong with where it sits, with the suggested fixes. */
 function Conflicts({ bench, seat }: SeatProps) {
   const { result, onPickConflict } = bench;
   const actions = useConflictActions(bench);

@@ -149,7 +149,7 @@ function OneMount({ bench, outcome, most }: OneProps) {
   );
 }
 
-/** What it is worth, or why it cannot be: the reason with its ways out right under the name. */
+/** What it is worth, or why it cannot be: the reason with its suggested fixes right under the name. */
 function Worth({ bench, outcome, most }: OneProps) {
   const { job, result, onPickConflict } = bench;
   const actions = useConflictActions(bench);

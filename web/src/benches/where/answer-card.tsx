@@ -8,8 +8,8 @@ import {
   inputWith,
   MOST_VARIANTS,
   sectionLookup,
-  withWayAsPlan,
-  withWayAsVariant,
+  withOptionAsPlan,
+  withOptionAsVariant,
 } from '@splay/core';
 import { useMemo } from 'react';
 import { PlanStrip } from '../../board/plan-strip.tsx';
@@ -40,7 +40,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
   const { judged, cuts, says } = answer;
   const datum = datumStation(job.donor);
   const result = useMemo(
-    () => evaluatePlan(inputWith(baseOf(job, found.ask), answer.operations)),
+    () => evaluatePlan(inputWith(baseOf(job, found.goal), answer.operations)),
     [job, found, answer],
   );
   const full = job.variants.length >= MOST_VARIANTS;
@@ -89,7 +89,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
                       return id;
                     };
                     change(store, `Cut ${answer.name.toLowerCase()}`, (old) =>
-                      withWayAsPlan(old, found.ask, answer, newId),
+                      withOptionAsPlan(old, found.goal, answer, newId),
                     );
                     goToBench(store, 'cuts');
                     store.setState({ selected: made.at(-answer.operations.length) ?? null });
@@ -103,7 +103,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
                   disabled={full}
                   onClick={() =>
                     change(store, `Kept “${answer.name}” beside the plan`, (old) =>
-                      withWayAsVariant(old, found.ask, answer, () => freshId('cut')),
+                      withOptionAsVariant(old, found.goal, answer, () => freshId('cut')),
                     )
                   }
                 >

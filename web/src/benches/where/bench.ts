@@ -7,7 +7,7 @@ export const where: BenchDefinition = {
   shows: 'donor',
   figures: ['asked-wheelbase', 'wheelbase', 'cab-to-axle', 'axle-to-end', 'worst-joint'],
   keys: [
-    ['[ ]', 'the way before and the way after'],
+    ['[ ]', 'the option before and the option after'],
     ['← →', 'on the blade: along the frame; Shift eight, Alt a quarter'],
   ],
   load: () => import('./parts.tsx').then(({ parts }) => parts),

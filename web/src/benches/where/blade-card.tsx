@@ -1,4 +1,4 @@
-import { datumStation, type FinderAsk, hoursText, type Job, placeText, contextOf } from '@splay/core';
+import { datumStation, type FinderGoal, hoursText, type Job, placeText, contextOf } from '@splay/core';
 import { useMemo } from 'react';
 import { judgeAt } from '../../client/finding.ts';
 import { Length } from '../../ui/length.tsx';
@@ -6,7 +6,7 @@ import { Verdict } from '../../ui/verdict.tsx';
 
 interface BladeCardProps {
   readonly job: Job;
-  readonly ask: FinderAsk;
+  readonly goal: FinderGoal;
   /** Donor station of the blade, mm, and where that is in the tray, px. */
   readonly x: number;
   readonly left: number;
@@ -29,14 +29,14 @@ export function BladeCard({ left, width, ...at }: BladeCardProps) {
   );
 }
 
-interface SaysProps extends Pick<BladeCardProps, 'job' | 'ask' | 'x'> {
+interface SaysProps extends Pick<BladeCardProps, 'job' | 'goal' | 'x'> {
   /** So many reasons are said. */
   readonly most: number;
 }
 
 /** Station, how far the ends lie apart, and the reasons, the gravest first. */
-export function PlaceSays({ job, ask, x, most }: SaysProps) {
-  const judged = useMemo(() => judgeAt(job, ask, x), [job, ask, x]);
+export function PlaceSays({ job, goal, x, most }: SaysProps) {
+  const judged = useMemo(() => judgeAt(job, goal, x), [job, goal, x]);
   const { show } = useMemo(() => contextOf(job), [job]);
   const { refusals, ends, costs, hours } = judged;
   const refused = refusals.length > 0;

@@ -3,11 +3,11 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { pickedOf, useFinding } from '../../client/finding.ts';
 import { PanelHeading } from '../../ui/panel.tsx';
 
-/** What the way that is looked at costs, part by part, each with the rule that says so. */
+/** What the option that is looked at costs, part by part, each with the rule that says so. */
 export function CostsDrawer({ store }: BenchProps) {
   const finding = useFinding(store);
   const picked = pickedOf(finding);
-  if (!picked || !finding.found) return <p className="p-4 text-pencil">No way is looked at yet.</p>;
+  if (!picked || !finding.found) return <p className="p-4 text-pencil">No option is looked at yet.</p>;
   const { costs, hours, weighed } = picked.judged;
   const rank = finding.found.answers.indexOf(picked) + 1;
   const parts = [
@@ -17,7 +17,7 @@ export function CostsDrawer({ store }: BenchProps) {
   return (
     <div className="p-4">
       <p className="mb-2">
-        Way {rank}: {picked.says}
+        CutOption {rank}: {picked.says}
       </p>
       {parts.map(([name, all, sum]) => (
         <section key={name}>

@@ -11,11 +11,11 @@ import { onBladeGrid } from './blade-grid.ts';
 import { lookOf, UnknownHatch } from './lane-looks.tsx';
 import { shareOf } from './lane-share.ts';
 import { CostsDrawer } from './costs-drawer.tsx';
-import { WaysDrawer } from './ways-drawer.tsx';
+import { OptionsDrawer } from './options-drawer.tsx';
 import { WherePanel } from './where-panel.tsx';
 
 const SLIDES = [
-  ['ways', { name: 'All ways', Content: WaysDrawer }],
+  ['options', { name: 'All options', Content: OptionsDrawer }],
   ['costs', { name: 'What it costs', Content: CostsDrawer }],
 ] as const;
 
@@ -166,7 +166,7 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
         </button>
       </div>
       <div className="border-t border-graphite px-3 py-2">
-        <PlaceSays job={job} ask={found.ask} x={blade} most={3} />
+        <PlaceSays job={job} goal={found.goal} x={blade} most={3} />
       </div>
     </section>
   );

@@ -9,7 +9,7 @@ import { onBladeGrid } from './blade-grid.ts';
 import { lookOf, UnknownHatch } from './lane-looks.tsx';
 import { shareOf } from './lane-share.ts';
 
-/** Height of the row of ways over the lanes, px. */
+/** Height of the row of options over the lanes, px. */
 const WAYS = 30;
 
 /** What forbids a cut and what it costs along the donor, lane by lane in register with the tape; the blade goes across. */
@@ -37,7 +37,7 @@ export function LanesTray(props: PictureProps) {
         width={tray.width}
         height={tray.height}
         role="group"
-        aria-label="What forbids a cut and what it costs along the donor; the same is under All ways and at the blade"
+        aria-label="What forbids a cut and what it costs along the donor; the same is under All options and at the blade"
         className="touch-none"
         data-handle="lanes"
         onPointerDown={(event) => {
@@ -54,7 +54,7 @@ export function LanesTray(props: PictureProps) {
           <UnknownHatch id="hatch-unknown" />
         </defs>
         <Lanes found={found} view={view} height={tray.height} width={tray.width} />
-        <Ways finding={finding} props={props} />
+        <CutOptions finding={finding} props={props} />
         <path
           d={`M${x} ${WAYS}V${tray.height}`}
           stroke="var(--color-ochre)"
@@ -62,7 +62,7 @@ export function LanesTray(props: PictureProps) {
           strokeDasharray="10 3 2 3"
         />
       </svg>
-      <BladeCard {...props} ask={found.ask} x={blade} left={x} width={tray.width} />
+      <BladeCard {...props} goal={found.goal} x={blade} left={x} width={tray.width} />
     </div>
   );
 }
@@ -187,8 +187,8 @@ function StretchOf({
   );
 }
 
-/** The ways over the lanes: each where its cuts can be, with its rank; a press looks at it. */
-function Ways({ finding, props }: { readonly finding: Finding; readonly props: PictureProps }) {
+/** The options over the lanes: each where its cuts can be, with its rank; a press looks at it. */
+function CutOptions({ finding, props }: { readonly finding: Finding; readonly props: PictureProps }) {
   const { store, view } = props;
   const picked = pickedOf(finding);
   const shown = (finding.found?.answers ?? [])
@@ -211,7 +211,7 @@ function Ways({ finding, props }: { readonly finding: Finding; readonly props: P
             key={`${answer.id}${cut.x}`}
             role="button"
             tabIndex={0}
-            aria-label={`Way ${rank}: ${answer.name}`}
+            aria-label={`CutOption ${rank}: ${answer.name}`}
             className="focus-ring cursor-pointer"
             onPointerDown={(event) => {
               event.stopPropagation();

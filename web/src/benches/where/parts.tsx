@@ -7,7 +7,7 @@ import { WhereOver } from './where-layer.tsx';
 
 const CostsDrawer = later<BenchProps>(() => import('./costs-drawer.tsx').then((file) => file.CostsDrawer));
 const FloorWhere = later<BenchProps>(() => import('./floor-where.tsx').then((file) => file.FloorWhere));
-const WaysDrawer = later<BenchProps>(() => import('./ways-drawer.tsx').then((file) => file.WaysDrawer));
+const OptionsDrawer = later<BenchProps>(() => import('./options-drawer.tsx').then((file) => file.OptionsDrawer));
 const WherePanel = later<BenchProps>(() => import('./where-panel.tsx').then((file) => file.WherePanel));
 
 export const parts: BenchParts = {
@@ -18,7 +18,7 @@ export const parts: BenchParts = {
   Over: WhereOver,
   along: () => [],
   drawers: {
-    ways: { name: 'All ways', Content: WaysDrawer },
+    options: { name: 'All options', Content: OptionsDrawer },
     costs: { name: 'What it costs', Content: CostsDrawer },
   },
   legend: [
@@ -34,6 +34,6 @@ export const parts: BenchParts = {
       name: 'how hard the rail is bent',
       draw: <path d="M1 12Q13 -4 25 12" stroke="var(--color-graphite)" strokeWidth={1.6} fill="none" />,
     },
-    { name: 'a way, with its rank', draw: <Swatch fill="var(--color-layout)" stroke="var(--color-layout)" /> },
+    { name: 'an option, with its rank', draw: <Swatch fill="var(--color-layout)" stroke="var(--color-layout)" /> },
   ],
 };

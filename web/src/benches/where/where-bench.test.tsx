@@ -1,4 +1,4 @@
-import { evaluatePlan, type FinderAsk, type FinderResult, type Job, whereToCut } from '@splay/core';
+import { evaluatePlan, type FinderGoal, type FinderResult, type Job, whereToCut } from '@splay/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
 import { openBench } from '../../../test/open-bench.tsx';
@@ -10,9 +10,9 @@ vi.mock('../../workers/in-worker.ts', async (original) => ({ ...(await original<
 
 /** A search takes seconds: tests that ask for the same look at the same answers. */
 const searched = new Map<string, FinderResult>();
-function search(job: Job, ask: FinderAsk): FinderResult {
-  const key = JSON.stringify([job, ask]);
-  const found = searched.get(key) ?? whereToCut(job, ask);
+function search(job: Job, goal: FinderGoal): FinderResult {
+  const key = JSON.stringify([job, goal]);
+  const found = searched.get(key) ?? whereToCut(job, goal);
   searched.set(key, found);
   return found;
 }
@@ -22,23 +22,23 @@ const { job: pickup } = demoJob('beach-rescue');
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const look = async () => {
   press('Look for the best places');
-  await screen.findByRole('list', { name: 'The best ways' });
+  await screen.findByRole('list', { name: 'Best options' });
 };
-const cards = () => within(screen.getByRole('list', { name: 'The best ways' })).getAllByRole('article');
+const cards = () => within(screen.getByRole('list', { name: 'Best options' })).getAllByRole('article');
 
 beforeEach(() => {
-  inWorker.mockReset().mockImplementation((_: string, [job, ask]: [Job, FinderAsk]) => ({
-    done: Promise.resolve(search(job, ask)),
+  inWorker.mockReset().mockImplementation((_: string, [job, goal]: [Job, FinderGoal]) => ({
+    done: Promise.resolve(search(job, goal)),
     cancel: () => undefined,
   }));
 });
 
 describe('where to cut', () => {
-  it('begins with what the body asks for, and gives ranked ways and the obvious places that lost', async () => {
+  it('begins with what the body asks for, and gives ranked options and the obvious places that lost', async () => {
     openBench(parts, sprayer);
     expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'wanted' }).value).toBe('133 7/8');
     await look();
-    const found = search(sprayer, inWorker.mock.calls[0]![1][1] as FinderAsk);
+    const found = search(sprayer, inWorker.mock.calls[0]![1][1] as FinderGoal);
     expect(cards()).toHaveLength(5);
     expect(cards()[0]!.textContent).toContain(found.answers[0]!.says);
     expect(screen.getByRole('button', { name: 'Behind the cab' }).closest('li')!.textContent).toMatch(/apart sideways/);
@@ -51,11 +51,11 @@ describe('where to cut', () => {
     const wanted = screen.getByRole<HTMLInputElement>('textbox', { name: 'wanted' });
     fireEvent.change(wanted, { target: { value: '140' } });
     fireEvent.blur(wanted);
-    expect(screen.queryByRole('list', { name: 'The best ways' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Best options' })).toBeNull();
     expect(wanted.value).toBe('140');
     await look();
-    expect((inWorker.mock.calls.at(-1)![1] as [Job, FinderAsk])[1].by).not.toBeCloseTo(
-      (inWorker.mock.calls[0]![1] as [Job, FinderAsk])[1].by,
+    expect((inWorker.mock.calls.at(-1)![1] as [Job, FinderGoal])[1].by).not.toBeCloseTo(
+      (inWorker.mock.calls[0]![1] as [Job, FinderGoal])[1].by,
     );
   });
 
@@ -68,7 +68,7 @@ describe('where to cut', () => {
     expect(document.querySelector('[data-name="Crossmembers: not measured"]')).not.toBeNull();
   });
 
-  it('one press makes a way the plan, with its joints made, and it is one step of undo', async () => {
+  it('one press makes an option the plan, with its joints made, and it is one step of undo', async () => {
     const { now, done, store } = openBench(parts, sprayer);
     await look();
     press('Make it the plan');
@@ -81,7 +81,7 @@ describe('where to cut', () => {
     expect(now().plan.operations.some(({ id }) => id === store.getState().selected)).toBe(true);
   });
 
-  it('another way is looked at, kept beside the plan, and shown part by part', async () => {
+  it('another option is looked at, kept beside the plan, and shown part by part', async () => {
     const { now, store } = openBench(parts, sprayer);
     await look();
     fireEvent.click(within(cards()[1]!).getAllByRole('button')[0]!);
@@ -94,7 +94,7 @@ describe('where to cut', () => {
     const sum = within(work)
       .getAllByRole('row')
       .reduce((all, row) => all + Number(within(row).getAllByRole('cell')[0]!.textContent), 0);
-    const { answers } = search(sprayer, inWorker.mock.calls[0]![1][1] as FinderAsk);
+    const { answers } = search(sprayer, inWorker.mock.calls[0]![1][1] as FinderGoal);
     expect(sum).toBeCloseTo(answers[1]!.judged.hours, 1);
   });
 
@@ -135,7 +135,7 @@ describe('where to cut', () => {
     press('Look for the best places');
     expect((await screen.findByRole('alert')).textContent).toMatch(/broke off. no room Look again/);
     press('Look for the best places');
-    await screen.findByRole('list', { name: 'The best ways' });
+    await screen.findByRole('list', { name: 'Best options' });
     expect(screen.queryByRole('button', { name: 'Make it the plan' })).toBeNull();
   });
 

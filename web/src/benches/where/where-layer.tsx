@@ -5,7 +5,7 @@ import { toPx } from '../../board/view.ts';
 import { pickedOf, useFinding } from '../../client/finding.ts';
 import { bladeGrid } from './blade-grid.ts';
 
-/** The cuts of the way that is looked at, on the donor, and the blade over all of it. */
+/** The cuts of the option that is looked at, on the donor, and the blade over all of it. */
 export function WhereOver(props: PictureProps) {
   const { view, side, plan, tape, store } = props;
   const answer = pickedOf(useFinding(store));

@@ -7,30 +7,30 @@ import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
 import { AnswerCard } from './answer-card.tsx';
-import { AskFields, firstAsk } from './ask-fields.tsx';
+import { GoalFields, firstGoal } from './goal-fields.tsx';
 
-/** As many ways as are drawn. */
+/** As many options as are drawn. */
 const DRAWN = 5;
 
-/** Opens with the places for what the bodies or the plan ask for. */
+/** Opens with the places for what the bodies or the pla goal for. */
 export function useFirstLook({ store, job, result }: BenchProps, finding: Finding): void {
   const idle = finding.state === 'idle' && finding.found === null;
   useEffect(() => {
     if (!idle || typeof Worker === 'undefined') return;
-    const ask = firstAsk(job, result, finding);
-    if (ask) look(store, job, ask);
+    const goal = firstGoal(job, result, finding);
+    if (goal) look(store, job, goal);
     // Once: after that somebody asks.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
 }
 
-/** What is asked for, the best ways of doing it, and what became of the places that seem obvious. */
+/** The goal, the best options, and what became of the places that seem obvious. */
 export function WherePanel(bench: BenchProps) {
   const finding = useFinding(bench.store);
   useFirstLook(bench, finding);
   return (
     <div className="space-y-3">
-      <AskFields bench={bench} finding={finding} />
+      <GoalFields bench={bench} finding={finding} />
       {finding.found && <Answers bench={bench} finding={finding} found={finding.found} />}
     </div>
   );
@@ -51,7 +51,7 @@ function Answers({ bench, finding, found }: AnswersProps) {
       {replaced.length > 0 && (
         <p className="text-sm text-pencil">
           Held against the plan without its {replaced.map(({ kind }) => `“${nameOfKind(kind)}”`).join(' and ')}, which a
-          way takes the place of.
+          option takes the place of.
         </p>
       )}
       {answers.length === 0 ? (
@@ -59,7 +59,7 @@ function Answers({ bench, finding, found }: AnswersProps) {
           No place does it: everything is forbidden. The lanes say by what; the obvious places are below.
         </Verdict>
       ) : (
-        <ol className="space-y-2" aria-label="The best ways">
+        <ol className="space-y-2" aria-label="Best options">
           {answers.slice(0, DRAWN).map((answer, index) => (
             <li key={answer.id}>
               <AnswerCard
@@ -82,9 +82,9 @@ function Answers({ bench, finding, found }: AnswersProps) {
         <button
           type="button"
           className="min-h-8 text-sm text-layout underline underline-offset-2"
-          onClick={() => store.setState({ drawer: 'ways' })}
+          onClick={() => store.setState({ drawer: 'options' })}
         >
-          {answers.length - DRAWN} more ways
+          {answers.length - DRAWN} more options
         </button>
       )}
       {job.variants.length > 0 && (
@@ -113,7 +113,7 @@ function Answers({ bench, finding, found }: AnswersProps) {
                   >
                     {name}
                   </button>
-                  {rank !== null && rank > 1 && `, way ${rank}`}
+                  {rank !== null && rank > 1 && `, option ${rank}`}
                   {judged.refusals.length === 0 && `, ${hoursText(judged.hours)}`}. {says}
                 </Verdict>
               </li>

@@ -2,7 +2,7 @@ import {
   type FinderResult,
   type QuickAnswer,
   quickAnswer,
-  quickAsk,
+  quickGoal,
   type QuickEntries,
   quickJob,
   type QuickProblem,
@@ -46,14 +46,14 @@ export function useQuickAnswer(entries: QuickEntries): QuickState {
     const running: { cancel?: () => void } = {};
     const pause = setTimeout(() => {
       const job = quickJob(entries, NAMES);
-      const ask = quickAsk(job, entries);
+      const goal = quickGoal(job, entries);
       const show = (found: FinderResult | null) =>
         setOutcome({
           of: entries,
-          state: { kind: 'answer', answer: quickAnswer(job, ask.by, found, () => freshId('op')) },
+          state: { kind: 'answer', answer: quickAnswer(job, goal.by, found, () => freshId('op')) },
         });
-      if (Math.abs(ask.by) < NONE) return show(null);
-      const task = inWorker('whereToCut', [job, ask]);
+      if (Math.abs(goal.by) < NONE) return show(null);
+      const task = inWorker('whereToCut', [job, goal]);
       running.cancel = task.cancel;
       task.done.then(show, (reason: unknown) => {
         if (reason instanceof WorkerStopped && reason.code === 'worker/cancelled') return;

@@ -1,13 +1,13 @@
 import type { Operation, PlanInput } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { type Along, placesAlong, type Progress } from './along.ts';
-import { baseOf, type Base, type FinderAsk, gridOf, operationAt, operationAtEnd, tailOf } from './ask.ts';
+import { baseOf, type Base, type FinderGoal, gridOf, operationAt, operationAtEnd, tailOf } from './goal.ts';
 import { type Ground, groundOf, straightLengthAt } from './ground.ts';
-import { type Judged, judgeWay, type Judging, judgingOf, onceEach, sumOf } from './judge.ts';
-import { gapsOf } from './way-cuts.ts';
+import { type JudgedOption, judgeOption, type JudgeContext, judgeContextOf, onceEach, sumOf } from './judge.ts';
+import { gapsOf } from './option-cuts.ts';
 
-/** One cut of a way: where it is, and the stretch in which the same can be said of it, donor stations, mm. */
-export interface WayCut {
+/** One cut of an option: where it is, and the stretch in which the same can be said of it, donor stations, mm. */
+export interface OptionCut {
   readonly x: number;
   /** How much is done here, mm. */
   readonly by: number;
@@ -17,33 +17,33 @@ export interface WayCut {
   readonly straight: number;
 }
 
-/** A way of doing what is asked for. */
-export interface Way {
+/** An option. */
+export interface CutOption {
   readonly id: string;
   readonly method: 'one-cut' | 'two-cuts' | 'at-the-end';
-  readonly cuts: readonly WayCut[];
+  readonly cuts: readonly OptionCut[];
   readonly operations: readonly Operation[];
-  readonly judged: Judged;
+  readonly judged: JudgedOption;
 }
 
 /** What a search was for, and what came of it. */
 export interface Found {
-  readonly ask: FinderAsk;
+  readonly goal: FinderGoal;
   readonly base: Base;
   /** Ranked, distinct, the best first. */
-  readonly ways: readonly Way[];
+  readonly options: readonly CutOption[];
   /** How many places and pairs of places were looked at. */
   readonly counted: { readonly places: number; readonly pairs: number };
 }
 
 /** Scores nearer to each other than this are the same, hours: less than half a minute. */
 const SAME = 0.005;
-/** As many ways as anybody looks at. */
+/** As many options as anybody looks at. */
 const MOST_WAYS = 12;
 /** As many as are judged in full to be sure of those. */
 const MOST_JUDGED = 240;
 
-/** A way that may be among the best, by the least that it can score. */
+/** An option that may be among the best, by the least that it can score. */
 interface Candidate {
   readonly score: number;
   readonly cuts: readonly { readonly along: Along; readonly at: number }[];
@@ -73,7 +73,7 @@ function runsOf(along: Along): Run[] {
   });
 }
 
-/** Costs of a place that are counted once for a way, however many of its cuts have them. */
+/** Costs of a place that are counted once for an option, however many of its cuts have them. */
 const keyed = (along: Along, at: number) => [
   ...(along.stretches[along.stretchAt[at] as number]?.probe.costs ?? []),
   ...(along.shared[at] ?? []),
@@ -102,8 +102,8 @@ function bestOf({ along, first, last }: Run): number {
 }
 
 /** Every pair of two runs' places that stand far enough apart: the best of each pair of runs. */
-function pairsOf(ahead: Along, behind: Along, judging: Judging): { candidates: Candidate[]; looked: number } {
-  const { rules, display } = judging.base.input;
+function pairsOf(ahead: Along, behind: Along, judgeContext: JudgeContext): { candidates: Candidate[]; looked: number } {
+  const { rules, display } = judgeContext.base.input;
   const apart = Math.ceil((ruleValue(rules, 'finder/between') + Math.max(0, -ahead.by)) / gridOf(display) - 1e-9);
   const [front, rear] = [runsOf(ahead), runsOf(behind)];
   // What is counted once is the same over all of a run but where something stands over it: those are its classes.
@@ -158,7 +158,7 @@ function halvesOf(by: number, display: PlanInput['display']): readonly [number, 
 }
 
 /** A run about a place in which the same can be said of it, donor stations, mm. */
-function stretchAbout(along: Along, at: number): Pick<WayCut, 'from' | 'to'> {
+function stretchAbout(along: Along, at: number): Pick<OptionCut, 'from' | 'to'> {
   const stretch = along.stretches[along.stretchAt[at] as number];
   const same = (other: number) => along.refused[other] === 0;
   let [first, last] = [at, at];
@@ -167,68 +167,74 @@ function stretchAbout(along: Along, at: number): Pick<WayCut, 'from' | 'to'> {
   return { from: along.xs[first] as number, to: along.xs[last] as number };
 }
 
-function wayOf({ cuts }: Candidate, ask: FinderAsk, judging: Judging): Way {
-  const { base, ground } = judging;
+function wayOf({ cuts }: Candidate, goal: FinderGoal, judgeContext: JudgeContext): CutOption {
+  const { base, ground } = judgeContext;
   const operations = [
-    ...cuts.map(({ along, at }, index) => operationAt(ask, along.by, along.xs[at] as number, base.input, index + 1)),
-    ...tailOf(ask, base.input),
+    ...cuts.map(({ along, at }, index) => operationAt(goal, along.by, along.xs[at] as number, base.input, index + 1)),
+    ...tailOf(goal, base.input),
   ];
   return {
     id: cuts.map(({ along, at }) => (along.xs[at] as number).toFixed(3)).join('+'),
     method: cuts.length > 1 ? 'two-cuts' : 'one-cut',
-    cuts: cuts.map(({ along, at }): WayCut => {
+    cuts: cuts.map(({ along, at }): OptionCut => {
       const x = along.xs[at] as number;
-      const [gap] = gapsOf([operationAt(ask, along.by, x, base.input)]);
+      const [gap] = gapsOf([operationAt(goal, along.by, x, base.input)]);
       return { x, by: along.by, ...stretchAbout(along, at), straight: gap ? straightLengthAt(ground, gap) : 0 };
     }),
     operations,
-    judged: judgeWay(operations, judging),
+    judged: judgeOption(operations, judgeContext),
   };
 }
 
-/** Whether two ways are the same place, marked a little ahead or behind. */
-const alike = (a: Way, b: Way, distinct: number): boolean =>
+/** Whether two options are the same place, marked a little ahead or behind. */
+const alike = (a: CutOption, b: CutOption, distinct: number): boolean =>
   a.cuts.length === b.cuts.length && a.cuts.every(({ x }, at) => Math.abs(x - (b.cuts[at]?.x ?? Infinity)) < distinct);
 
 /**
- * The best ways among some, each judged in full: from the one that could score least on, until no other can be better
+ * Best options among some, each judged in full: from the one that could score least on, until no other can be better
  * than those that are found.
  */
-function best(candidates: readonly Candidate[], ask: FinderAsk, judging: Judging, onProgress: Progress): Way[] {
-  const distinct = ruleValue(judging.base.input.rules, 'finder/distinct');
+function best(
+  candidates: readonly Candidate[],
+  goal: FinderGoal,
+  judgeContext: JudgeContext,
+  onProgress: Progress,
+): CutOption[] {
+  const distinct = ruleValue(judgeContext.base.input.rules, 'finder/distinct');
   const order = candidates.toSorted((a, b) => a.score - b.score).slice(0, MOST_JUDGED);
-  let judged: Way[] = [];
+  let judged: CutOption[] = [];
   for (const [at, candidate] of order.entries()) {
     const enough = judged[MOST_WAYS - 1];
     if (enough && enough.judged.score + SAME < candidate.score) break;
-    const way = wayOf(candidate, ask, judging);
-    if (way.judged.refusals.length > 0) continue;
-    judged = distinctOf([...judged, way], distinct);
+    const option = wayOf(candidate, goal, judgeContext);
+    if (option.judged.refusals.length > 0) continue;
+    judged = distinctOf([...judged, option], distinct);
     if (at % 8 === 0) onProgress(at / order.length);
   }
   return judged.slice(0, MOST_WAYS);
 }
 
-/** The length of the shortest clear straight stretch that a way's cuts are on, mm. */
-const clearOf = ({ cuts }: Way): number =>
+/** The length of the shortest clear straight stretch that an option's cuts are on, mm. */
+const clearOf = ({ cuts }: CutOption): number =>
   Math.min(...cuts.map(({ from, to, straight }) => Math.min(straight, to - from)));
 
 /** By score; where two score the same, the one on the longer clear straight stretch. */
-function betterFirst(a: Way, b: Way): number {
+function betterFirst(a: CutOption, b: CutOption): number {
   const more = a.judged.score - b.judged.score;
   return Math.abs(more) > SAME ? more : clearOf(b) - clearOf(a);
 }
 
-/** Ways in order of their score, without those that are the same place as a better one. */
-function distinctOf(ways: readonly Way[], distinct: number): Way[] {
-  const kept: Way[] = [];
-  for (const way of ways.toSorted(betterFirst)) if (!kept.some((other) => alike(other, way, distinct))) kept.push(way);
+/** CutOptions in order of their score, without those that are the same place as a better one. */
+function distinctOf(options: readonly CutOption[], distinct: number): CutOption[] {
+  const kept: CutOption[] = [];
+  for (const option of options.toSorted(betterFirst))
+    if (!kept.some((other) => alike(other, option, distinct))) kept.push(option);
   return kept;
 }
 
-/** What was looked through for an ask, to tell of single places. */
+/** What was looked through for a goal, to tell of single places. */
 export interface Search {
-  readonly judging: Judging;
+  readonly judgeContext: JudgeContext;
   readonly single: Along;
 }
 
@@ -238,55 +244,58 @@ const jointsHours = (along: Along, rules: PlanInput['rules']): number => {
 };
 
 /**
- * Every way of doing what is asked for, ranked: each place along the frame for one cut, each pair of places for two,
+ * Every option for the goal, ranked: each place along the frame for one cut, each pair of places for two,
  * and the very end where that serves.
  *
  * @param job Donor, bodies, plan and rules; validated.
- * @param ask What is asked for; a change that is not 0.
+ * @param goal The goal; a change that is not 0.
  * @param onProgress Told how far the search has come.
  */
-export function findWays(job: PlanInput, ask: FinderAsk, onProgress: Progress = () => undefined): Found & Search {
-  const base = baseOf(job, ask);
+export function findOptions(job: PlanInput, goal: FinderGoal, onProgress: Progress = () => undefined): Found & Search {
+  const base = baseOf(job, goal);
   const ground: Ground = groundOf(job, base);
-  const judging = judgingOf(ask, base, ground);
+  const judgeContext = judgeContextOf(goal, base, ground);
   const { rules, display } = base.input;
   const splits =
-    (ask.of === 'wheelbase' || ask.of === 'cab-to-axle' || ask.of === 'rear-overhang') &&
-    Math.abs(ask.by) >= ruleValue(rules, 'finder/split-from') - 1e-6;
+    (goal.of === 'wheelbase' || goal.of === 'cab-to-axle' || goal.of === 'rear-overhang') &&
+    Math.abs(goal.by) >= ruleValue(rules, 'finder/split-from') - 1e-6;
   const share = splits ? 0.3 : 0.8;
-  const single = placesAlong(ask, judging, (done) => onProgress(share * done));
+  const single = placesAlong(goal, judgeContext, (done) => onProgress(share * done));
   const singles = runsOf(single).map((run): Candidate => {
     const at = bestOf(run);
     return { score: leastAt(single, at) + jointsHours(single, rules), cuts: [{ along: single, at }] };
   });
   let [pairs, looked]: [Candidate[], number] = [[], 0];
   if (splits) {
-    const [first, second] = halvesOf(ask.by, display);
-    const half = (by: number) => ({ ...ask, by });
-    const judged = (by: number) => ({ ...judging, ask: half(by) });
+    const [first, second] = halvesOf(goal.by, display);
+    const half = (by: number) => ({ ...goal, by });
+    const judged = (by: number) => ({ ...judgeContext, goal: half(by) });
     const ahead = placesAlong(half(first), judged(first), (done) => onProgress(0.3 + 0.3 * done), single);
     const behind =
       first === second ? ahead : placesAlong(half(second), judged(second), (done) => onProgress(0.6 + 0.2 * done));
-    const found = pairsOf(ahead, behind, judging);
+    const found = pairsOf(ahead, behind, judgeContext);
     const joints = jointsHours(ahead, rules) + jointsHours(behind, rules);
     pairs = found.candidates.map(({ score, cuts }) => ({ score: score + joints, cuts }));
     looked = found.looked;
   }
-  const ways = best([...singles, ...pairs], ask, judging, (done) => onProgress(0.8 + 0.2 * done));
-  const end = ask.of === 'rear-overhang' ? [endWay(ask, judging)] : [];
+  const options = best([...singles, ...pairs], goal, judgeContext, (done) => onProgress(0.8 + 0.2 * done));
+  const end = goal.of === 'rear-overhang' ? [endFix(goal, judgeContext)] : [];
   onProgress(1);
   return {
-    ask,
+    goal,
     base,
-    ways: distinctOf([...ways, ...end.filter(({ judged }) => judged.refusals.length === 0)], 0).slice(0, MOST_WAYS),
+    options: distinctOf([...options, ...end.filter(({ judged }) => judged.refusals.length === 0)], 0).slice(
+      0,
+      MOST_WAYS,
+    ),
     counted: { places: single.xs.length, pairs: looked },
-    judging,
+    judgeContext,
     single,
   };
 }
 
 /** A rear overhang made at the very end. */
-function endWay({ by }: FinderAsk, judging: Judging): Way {
-  const operations = [operationAtEnd(by, judging.base.input)];
-  return { id: 'end', method: 'at-the-end', cuts: [], operations, judged: judgeWay(operations, judging) };
+function endFix({ by }: FinderGoal, judgeContext: JudgeContext): CutOption {
+  const operations = [operationAtEnd(by, judgeContext.base.input)];
+  return { id: 'end', method: 'at-the-end', cuts: [], operations, judged: judgeOption(operations, judgeContext) };
 }

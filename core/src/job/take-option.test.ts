@@ -1,24 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { LENGTHENED, lengthened, SHORTENED, shortened } from '../../test/found.ts';
 import { beach, sprayer } from '../../test/joints.ts';
-import { type FinderAsk, whereToCut } from '../finder/index.ts';
+import { type FinderGoal, whereToCut } from '../finder/index.ts';
 import { evaluatePlan } from '../plan/index.ts';
 import { inches } from '../units/index.ts';
-import { checkJob, MOST_VARIANTS, withWayAsPlan, withWayAsVariant } from './index.ts';
+import { checkJob, MOST_VARIANTS, withOptionAsPlan, withOptionAsVariant } from './index.ts';
 
 const newIds = () => {
   let count = 0;
   return () => `way-${(count += 1)}`;
 };
-const beachAsk: FinderAsk = { of: 'wheelbase', by: inches(8) };
+const beachGoal: FinderGoal = { of: 'wheelbase', by: inches(8) };
 
-describe('a way of the finder', () => {
+describe('an option of the finder', () => {
   it('becomes the plan: it gives what was asked for, spliced, and the plan in hand is kept beside it', () => {
-    for (const [{ input: job, ask }, [answer], wheelbase] of [
+    for (const [{ input: job, goal }, [answer], wheelbase] of [
       [SHORTENED, shortened().answers, 133.875],
       [LENGTHENED, lengthened().answers, 155.75],
     ] as const) {
-      const next = withWayAsPlan(job, ask, answer!, newIds());
+      const next = withOptionAsPlan(job, goal, answer!, newIds());
       checkJob(next);
       const result = evaluatePlan(next);
       expect(result.measures.after.wheelbase! / 25.4).toBeCloseTo(wheelbase, 6);
@@ -35,8 +35,8 @@ describe('a way of the finder', () => {
   });
 
   it('is put into a plan that did nothing for it yet, whose name stays', () => {
-    const { ask, answers } = whereToCut(beach, beachAsk);
-    const next = withWayAsPlan(beach, ask, answers[0]!, newIds());
+    const { goal, answers } = whereToCut(beach, beachGoal);
+    const next = withOptionAsPlan(beach, goal, answers[0]!, newIds());
     checkJob(next);
     expect(next.plan.name).toBe(beach.plan.name);
     expect(next.variants).toEqual(beach.variants);
@@ -44,10 +44,10 @@ describe('a way of the finder', () => {
   });
 
   it('is kept beside the plan under a name of its own, twice under two names, and never one too many', () => {
-    const { ask, answers } = shortened();
+    const { goal, answers } = shortened();
     const ids = newIds();
-    const once = withWayAsVariant(sprayer, ask, answers[1]!, ids);
-    const twice = withWayAsVariant(once, ask, answers[1]!, ids);
+    const once = withOptionAsVariant(sprayer, goal, answers[1]!, ids);
+    const twice = withOptionAsVariant(once, goal, answers[1]!, ids);
     checkJob(twice);
     expect(twice.plan).toEqual(sprayer.plan);
     expect(twice.variants.slice(-2).map(({ name }) => name)).toEqual([answers[1]!.name, `${answers[1]!.name} 2`]);
@@ -57,7 +57,7 @@ describe('a way of the finder', () => {
     }));
     const full = { ...twice, variants: [...twice.variants, ...others] };
     checkJob(full);
-    expect(withWayAsVariant(full, ask, answers[0]!, ids)).toBe(full);
-    expect(withWayAsPlan(full, ask, answers[0]!, ids)).toBe(full);
+    expect(withOptionAsVariant(full, goal, answers[0]!, ids)).toBe(full);
+    expect(withOptionAsPlan(full, goal, answers[0]!, ids)).toBe(full);
   });
 });

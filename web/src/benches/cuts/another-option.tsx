@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { change, type JobStore } from '../../client/job-store.ts';
 
 /** Keeps the plan in hand as a variant and goes on under another name. */
-export function AnotherWay({ store, job }: { readonly store: JobStore; readonly job: Job }) {
+export function AnotherOption({ store, job }: { readonly store: JobStore; readonly job: Job }) {
   const [draft, setDraft] = useState<string | null>(null);
   const name = draft ?? nameForVariant(job);
   const problem = isPlanName(job, name.trim())

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { donor, featureAt, inputOf, memberAt, plainFrame } from '../../test/frames.ts';
 import { jobOf, operationsFor, ZOO } from '../../test/zoo.ts';
-import { carryOutEdit, type Conflict, evaluatePlan, type PlanInput, removeAllFirst, triedWays } from './index.ts';
+import { carryOutEdit, type Conflict, evaluatePlan, type PlanInput, removeAllFirst, triedFixes } from './index.ts';
 
 const datum = plainFrame().features[0]!;
 const stops = (input: PlanInput) => evaluatePlan(input).conflicts.filter(({ severity }) => severity === 'stop');
@@ -19,10 +19,10 @@ describe('a suggested fix', () => {
     const trim = { kind: 'trim', end: 'rear', at: { x: 20, on: 'end' }, angle: 0, lean: 'top-longer' } as const;
     const input = inputOf(frame, trim);
     const conflict = found(input, 'cut-through');
-    const back = conflict.waysOut.filter(({ say }) => say.endsWith('back'));
+    const back = conflict.fixes.filter(({ say }) => say.endsWith('back'));
     expect(back).toHaveLength(1);
     expect(evaluatePlan(carryOutEdit(input, back[0]!.edit!, 'x')).operations[0]!.status).toBe('refused');
-    expect(triedWays(input, conflict).filter(({ say }) => say.endsWith('back'))).toEqual([]);
+    expect(triedFixes(input, conflict).filter(({ say }) => say.endsWith('back'))).toEqual([]);
   });
 
   it('clears its conflict and adds no stop, on every frame of the zoo and for every operation', () => {
@@ -32,7 +32,7 @@ describe('a suggested fix', () => {
         const input = jobOf(animal, operation);
         const before = new Set(stops(input).map(({ key }) => key));
         for (const conflict of evaluatePlan(input).conflicts.slice(0, 4))
-          for (const { edit } of triedWays(input, conflict)) {
+          for (const { edit } of triedFixes(input, conflict)) {
             if (!edit) continue;
             tried += 1;
             const after = evaluatePlan(carryOutEdit(input, edit, 'cure'));
@@ -49,7 +49,7 @@ describe('a suggested fix', () => {
       for (const [, operation] of operationsFor(animal)) {
         const input = jobOf(animal, operation);
         for (const conflict of stops(input))
-          expect(conflict.acceptable || triedWays(input, conflict).length > 0, conflict.message).toBe(true);
+          expect(conflict.acceptable || triedFixes(input, conflict).length > 0, conflict.message).toBe(true);
       }
   });
 });

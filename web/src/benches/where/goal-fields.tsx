@@ -1,23 +1,23 @@
 import {
-  ASKED,
-  ASKED_OF,
-  type AskedOf,
+  GOAL_NAMES,
+  GOAL_MEASURES,
+  type GoalMeasure,
   baseOf,
-  type FinderAsk,
+  type FinderGoal,
   inches,
   type Job,
   type PlanResult,
-  suggestedAsks,
+  suggestedGoals,
 } from '@splay/core';
 import { useMemo, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { type Finding, forgetUnless, isStale, look, sameAsk, stopLooking } from '../../client/finding.ts';
+import { type Finding, forgetUnless, isStale, look, sameGoal, stopLooking } from '../../client/finding.ts';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 
 /** What can be asked of this frame, with its figure now. */
 const offers = (job: Job) =>
-  ASKED_OF.flatMap((of): { of: AskedOf; now: number }[] => {
+  GOAL_MEASURES.flatMap((of): { of: GoalMeasure; now: number }[] => {
     const { now } = baseOf(job, { of });
     return now === null ? [] : [{ of, now }];
   });
@@ -25,19 +25,19 @@ const offers = (job: Job) =>
 /** Changes smaller than this are none, mm. */
 const SMALL = 0.5;
 
-/** What a search begins with: what was asked last, else what the bodies or the plan ask for. */
-export function firstAsk(job: Job, result: PlanResult, { found }: Finding): FinderAsk | null {
-  return found?.ask ?? suggestedAsks(job, result)[0]?.ask ?? null;
+/** What a search begins with: what was asked last, else what the bodies or the pla goal for. */
+export function firstGoal(job: Job, result: PlanResult, { found }: Finding): FinderGoal | null {
+  return found?.goal ?? suggestedGoals(job, result)[0]?.goal ?? null;
 }
 
 /** What must change and to what, who asks for it, and the key that looks for the places. */
-export function AskFields({ bench, finding }: { readonly bench: BenchProps; readonly finding: Finding }) {
+export function GoalFields({ bench, finding }: { readonly bench: BenchProps; readonly finding: Finding }) {
   const { store, job, result } = bench;
   const { display } = job;
-  const suggested = useMemo(() => suggestedAsks(job, result), [job, result]);
+  const suggested = useMemo(() => suggestedGoals(job, result), [job, result]);
   const can = useMemo(() => offers(job), [job]);
-  const first = finding.found?.ask ?? suggested[0]?.ask;
-  const [draft, setDraft] = useState<{ readonly of: AskedOf; readonly to: number } | null>(null);
+  const first = finding.found?.goal ?? suggested[0]?.goal;
+  const [draft, setDraft] = useState<{ readonly of: GoalMeasure; readonly to: number } | null>(null);
   const overhang = useMemo(() => baseOf(job, { of: 'rear-overhang' }).now, [job]);
   const [tail, setTail] = useState<number | null>(null);
   const of = draft?.of ?? first?.of ?? can[0]?.of ?? 'wheelbase';
@@ -50,15 +50,15 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
       </p>
     );
   const besides = of !== 'rear-overhang' && tail !== null && overhang !== null ? tail - overhang : 0;
-  const ask: FinderAsk = { of, by: to - now, ...(Math.abs(besides) > SMALL ? { tail: besides } : {}) };
-  const asked = Math.abs(ask.by) > SMALL;
+  const goal: FinderGoal = { of, by: to - now, ...(Math.abs(besides) > SMALL ? { tail: besides } : {}) };
+  const asked = Math.abs(goal.by) > SMALL;
   // What the plan makes is only offered where no body asks for anything.
   const bodies = suggested.filter(({ body }) => body !== null);
   const offered = bodies.length > 0 ? bodies : suggested;
   const stale = isStale(finding, job);
-  const shown = finding.found !== null && sameAsk(finding.found.ask, ask);
-  /** What is asked for from now on: old answers do not stay under it. */
-  const put = (next: { readonly of: AskedOf; readonly to: number; readonly tail?: number | null }) => {
+  const shown = finding.found !== null && sameGoal(finding.found.goal, goal);
+  /** The goal from now on: old answers do not stay under it. */
+  const put = (next: { readonly of: GoalMeasure; readonly to: number; readonly tail?: number | null }) => {
     const at = can.find((each) => each.of === next.of)?.now ?? 0;
     const rear = next.tail === undefined ? tail : next.tail;
     const more = next.of !== 'rear-overhang' && rear !== null && overhang !== null ? rear - overhang : 0;
@@ -76,13 +76,13 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
           onChange={({ target }) => {
             const next = can.find((each) => each.of === target.value);
             if (!next) return;
-            const other = suggested.find((each) => each.ask.of === next.of);
-            put({ of: next.of, to: next.now + (other?.ask.by ?? inches(6)) });
+            const other = suggested.find((each) => each.goal.of === next.of);
+            put({ of: next.of, to: next.now + (other?.goal.by ?? inches(6)) });
           }}
         >
           {can.map((each) => (
             <option key={each.of} value={each.of}>
-              {ASKED[each.of]}
+              {GOAL_NAMES[each.of]}
             </option>
           ))}
         </select>
@@ -119,7 +119,7 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
       )}
       {offered.length > 0 && (
         <ul className="text-sm">
-          {offered.map(({ ask: other, wanted, body }) => (
+          {offered.map(({ goal: other, wanted, body }) => (
             <li key={`${other.of}${body}`}>
               <button
                 type="button"
@@ -130,7 +130,7 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
                 }}
               >
                 {body === null ? 'The plan in hand makes' : `${body} asks for`}{' '}
-                {ASKED[other.of].charAt(0).toLowerCase() + ASKED[other.of].slice(1)}{' '}
+                {GOAL_NAMES[other.of].charAt(0).toLowerCase() + GOAL_NAMES[other.of].slice(1)}{' '}
                 <Length mm={wanted} format={display} />
               </button>
             </li>
@@ -153,7 +153,7 @@ export function AskFields({ bench, finding }: { readonly bench: BenchProps; read
           type="button"
           className={`button w-full ${asked && (!shown || stale) ? 'button-dark' : ''}`}
           disabled={!asked}
-          onClick={() => look(store, job, ask)}
+          onClick={() => look(store, job, goal)}
         >
           {shown && !stale ? 'Look again' : 'Look for the best places'}
         </button>

@@ -1,4 +1,4 @@
-import type { Conflict, WayOut } from './conflict.ts';
+import type { Conflict, SuggestedFix } from './conflict.ts';
 import { evaluatePlan } from './evaluate-plan.ts';
 import { carryOutEdit, type PlanEdit } from './plan-edit.ts';
 import type { PlanInput } from './plan-result.ts';
@@ -35,7 +35,7 @@ export function clears(input: PlanInput, conflict: Conflict, edit: PlanEdit): bo
 /** What was tried last of each plan, by conflict: a job that is looked at again is not tried again. */
 const tried = new WeakMap<
   PlanInput['plan'],
-  Map<string, { readonly conflict: Conflict; readonly ways: readonly WayOut[] }>
+  Map<string, { readonly conflict: Conflict; readonly ways: readonly SuggestedFix[] }>
 >();
 
 /**
@@ -45,12 +45,12 @@ const tried = new WeakMap<
  * @param input The job that the conflict is of.
  * @param conflict The conflict.
  */
-export function triedWays(input: PlanInput, conflict: Conflict): readonly WayOut[] {
-  const known = tried.get(input.plan) ?? new Map<string, { conflict: Conflict; ways: readonly WayOut[] }>();
+export function triedFixes(input: PlanInput, conflict: Conflict): readonly SuggestedFix[] {
+  const known = tried.get(input.plan) ?? new Map<string, { conflict: Conflict; ways: readonly SuggestedFix[] }>();
   tried.set(input.plan, known);
   const found = known.get(conflict.key);
   if (found?.conflict === conflict) return found.ways;
-  const working = conflict.waysOut.filter(({ edit }) => edit === null || clears(input, conflict, edit));
+  const working = conflict.fixes.filter(({ edit }) => edit === null || clears(input, conflict, edit));
   const isStuck = conflict.severity === 'stop' && !conflict.acceptable && !working.some(({ edit }) => edit !== null);
   const ways = isStuck
     ? [
@@ -70,11 +70,15 @@ export function triedWays(input: PlanInput, conflict: Conflict): readonly WayOut
  * @param conflicts What stops the plan.
  * @param operation Id of the operation.
  */
-export function removeAllFirst(input: PlanInput, conflicts: readonly Conflict[], operation: string): WayOut | null {
+export function removeAllFirst(
+  input: PlanInput,
+  conflicts: readonly Conflict[],
+  operation: string,
+): SuggestedFix | null {
   const own = conflicts.filter((conflict) => conflict.operation === operation && conflict.severity === 'stop');
-  const edits = own.flatMap(({ waysOut }) => waysOut.flatMap(({ edit }) => (edit?.do === 'take-off' ? [edit] : [])));
+  const edits = own.flatMap(({ fixes }) => fixes.flatMap(({ edit }) => (edit?.do === 'take-off' ? [edit] : [])));
   if (edits.length < 2) return null;
-  const way: WayOut = { say: `Remove these ${edits.length} things first`, edit: { do: 'all', edits } };
+  const way: SuggestedFix = { say: `Remove these ${edits.length} things first`, edit: { do: 'all', edits } };
   const { conflicts: left } = evaluatePlan(carryOutEdit(input, { do: 'all', edits }, TRIED));
   const removed = new Set(edits.map(({ thing }) => thing.id));
   const isLeft = left.some(({ about, severity }) => about !== null && removed.has(about) && severity === 'stop');

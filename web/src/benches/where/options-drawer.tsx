@@ -4,20 +4,20 @@ import { pick, pickedOf, useFinding } from '../../client/finding.ts';
 import { Length } from '../../ui/length.tsx';
 
 /** Every way that was found, in a table, and what was left on each lane. */
-export function WaysDrawer({ store, job }: BenchProps) {
+export function OptionsDrawer({ store, job }: BenchProps) {
   const finding = useFinding(store);
   const { found } = finding;
   const picked = pickedOf(finding);
   const datum = datumStation(job.donor);
-  if (!found || found.answers.length === 0) return <p className="p-4 text-pencil">No ways are found yet.</p>;
+  if (!found || found.answers.length === 0) return <p className="p-4 text-pencil">No options are found yet.</p>;
   return (
     <div className="p-4">
       <table className="w-full text-sm">
-        <caption className="sr-only">All ways, the best first; stations from the datum hole</caption>
+        <caption className="sr-only">All options, the best first; stations from the datum hole</caption>
         <thead className="text-left text-pencil">
           <tr className="border-b border-graphite">
             <th scope="col" className="py-1 pr-3 font-normal">
-              Way
+              CutOption
             </th>
             <th scope="col" className="figures pr-3 font-normal">
               From datum
@@ -46,7 +46,7 @@ export function WaysDrawer({ store, job }: BenchProps) {
                 <button
                   type="button"
                   className="button min-w-9 px-2"
-                  aria-label={`Look at way ${index + 1}`}
+                  aria-label={`Show option ${index + 1}`}
                   onClick={() => {
                     pick(store, answer.id);
                     const [cut] = answer.cuts;

@@ -1,4 +1,4 @@
-import type { WayOut } from '../conflict.ts';
+import type { SuggestedFix } from '../conflict.ts';
 import { type Operation, operationName } from '../operations/index.ts';
 import type { Place, Plan } from '../operation.ts';
 import { IN_LINE } from '../operation.ts';
@@ -33,16 +33,16 @@ export function withMoreWheelbase(operation: Operation, more: number): Operation
  * @param at Where a new operation begins; null where there is no room for one.
  * @param show Writes a length; takes mm.
  */
-export function wheelbaseWays(
+export function wheelbaseFixes(
   plan: Plan,
   more: number,
   between: (operation: string) => boolean,
   at: Place | null,
   show: (mm: number) => string,
-): readonly WayOut[] {
+): readonly SuggestedFix[] {
   if (Math.abs(more) < SAME) return [];
   const word = more > 0 ? 'more' : 'less';
-  const changed = plan.operations.flatMap((operation): WayOut[] => {
+  const changed = plan.operations.flatMap((operation): SuggestedFix[] => {
     const next = between(operation.id) ? withMoreWheelbase(operation, more) : null;
     return next
       ? [

@@ -16,19 +16,19 @@ import { ruleValue } from '../rules/index.ts';
 import { inches, nudgeOf } from '../units/index.ts';
 
 /** What can be asked for, and what it is called. */
-export const ASKED = {
+export const GOAL_NAMES = {
   wheelbase: 'Wheelbase',
   'cab-to-axle': 'Cab to axle',
   'rear-overhang': 'Axle to end of frame',
   width: 'Outside width at the rear axle',
   height: 'Rail height at the rear axle, over the front',
 } as const;
-export type AskedOf = keyof typeof ASKED;
-export const ASKED_OF = Object.keys(ASKED) as readonly AskedOf[];
+export type GoalMeasure = keyof typeof GOAL_NAMES;
+export const GOAL_MEASURES = Object.keys(GOAL_NAMES) as readonly GoalMeasure[];
 
 /** What must change: which figure, and by how much, mm; below 0 less. */
-export interface FinderAsk {
-  readonly of: AskedOf;
+export interface FinderGoal {
+  readonly of: GoalMeasure;
   readonly by: number;
   /** How much longer the frame becomes at its rear end besides, mm; below 0 is trimmed off. 0 where not said. */
   readonly tail?: number;
@@ -38,7 +38,7 @@ export interface FinderAsk {
 const SMALL = 0.5;
 
 /** The kinds of operation that change a figure. */
-const ANSWERS: Readonly<Record<AskedOf, readonly Operation['kind'][]>> = {
+const ANSWERS: Readonly<Record<GoalMeasure, readonly Operation['kind'][]>> = {
   wheelbase: ['lengthen', 'shorten'],
   'cab-to-axle': ['lengthen', 'shorten'],
   'rear-overhang': ['lengthen', 'shorten', 'trim', 'extend'],
@@ -46,10 +46,10 @@ const ANSWERS: Readonly<Record<AskedOf, readonly Operation['kind'][]>> = {
   height: ['step'],
 };
 
-/** A plan without what it does for an ask already: what every way of doing it is put into. */
+/** A plan without what it does for a goal already: the plan that every option is added to. */
 export interface Base {
   readonly input: PlanInput;
-  /** Operations that answer the ask now, and would be replaced. */
+  /** Operations that answer the goal now, and would be replaced. */
   readonly replaced: readonly Operation[];
   /** Where in the order the new ones go. */
   readonly at: number;
@@ -66,9 +66,9 @@ const without = (input: PlanInput, id: string): PlanInput => ({ ...input, plan: 
  * heights are those of the rails over the rear axle, heights from the rails over the front axle.
  *
  * @param outcomes The plan, evaluated as far as its outcomes.
- * @param of What is asked for.
+ * @param of The goal.
  */
-export function figureOf(outcomes: Outcomes, of: AskedOf): number | null {
+export function figureOf(outcomes: Outcomes, of: GoalMeasure): number | null {
   switch (of) {
     case 'wheelbase':
       return axleLengthsOf(outcomes).wheelbase;
@@ -100,23 +100,23 @@ function railsOver({ axles, state }: Outcomes, role: 'front' | 'rear') {
   };
 }
 
-const evaluated = (input: PlanInput, of: AskedOf): number | null =>
+const evaluated = (input: PlanInput, of: GoalMeasure): number | null =>
   figureOf(evaluateOutcomes(evaluateGeometry(input)), of);
 
 /**
- * The plan of a job without what answers an ask already, and without bodies: everything else that it does stays.
+ * The plan of a job without what answers a goal already, and without bodies: everything else that it does stays.
  *
  * @param job Donor, plan and rules; validated.
- * @param ask What is asked for.
+ * @param goal The goal.
  */
-export function baseOf(job: PlanInput, { of, tail = 0 }: Pick<FinderAsk, 'of' | 'tail'>): Base {
+export function baseOf(job: PlanInput, { of, tail = 0 }: Pick<FinderGoal, 'of' | 'tail'>): Base {
   const bare: PlanInput = { donor: job.donor, bodies: [], plan: job.plan, rules: job.rules, display: job.display };
   const planned = evaluated(bare, of);
-  const answering = (asked: AskedOf): readonly Operation[] => {
-    const figure = asked === of ? planned : evaluated(bare, asked);
+  const answering = (sampled: GoalMeasure): readonly Operation[] => {
+    const figure = sampled === of ? planned : evaluated(bare, sampled);
     return bare.plan.operations.filter(({ id, kind, off }) => {
-      if (off || !ANSWERS[asked].includes(kind)) return false;
-      const other = evaluated(without(bare, id), asked);
+      if (off || !ANSWERS[sampled].includes(kind)) return false;
+      const other = evaluated(without(bare, id), sampled);
       return figure !== null && other !== null && Math.abs(other - figure) > SMALL;
     });
   };
@@ -140,7 +140,7 @@ export function baseOf(job: PlanInput, { of, tail = 0 }: Pick<FinderAsk, 'of' | 
  */
 export const gridOf = ({ unit }: PlanInput['display']): number => (unit === 'in' ? inches(1 / 16) : 1);
 
-/** Ids that the finder's operations have: only one way is tried at a time. */
+/** Ids that the finder's operations have: only one option is tried at a time. */
 const ID = 'finder-cut';
 
 /** Lengths that the finder proposes are whole inches or centimetres, mm. */
@@ -152,14 +152,14 @@ const whole = (mm: number, { unit }: PlanInput['display']): number => {
 /**
  * The operation that gives `by` at a donor station, by the shop's rules; null where a change of 0 is asked for.
  *
- * @param ask What is asked for.
+ * @param goal The goal.
  * @param by How much of it is done here, mm.
  * @param x Donor station of the cut, of rail that comes out its front line, mm.
  * @param input Donor and rules.
- * @param count Which of the way's cuts it is, from 1.
+ * @param count Which of the option's cuts it is, from 1.
  */
 export function operationAt(
-  { of }: FinderAsk,
+  { of }: FinderGoal,
   by: number,
   x: number,
   { donor, rules, display }: PlanInput,
@@ -201,27 +201,27 @@ export const operationAtEnd = (by: number, { donor, display }: PlanInput): Opera
 /**
  * What is done at the rear end besides, as operations: none where nothing is asked there.
  *
- * @param ask What is asked for.
+ * @param goal The goal.
  * @param input Donor and rules.
  */
-export const tailOf = ({ tail = 0 }: FinderAsk, input: PlanInput): readonly Operation[] =>
+export const tailOf = ({ tail = 0 }: FinderGoal, input: PlanInput): readonly Operation[] =>
   tail === 0 ? [] : [{ ...operationAtEnd(tail, input), id: `${ID}-tail` }];
 
 /**
  * How far an operation at `x` reaches along the donor, mm: its front cut and its rear cut.
  *
- * @param ask What is asked for.
+ * @param goal The goal.
  * @param by How much of it is done here, mm.
  * @param display The job's unit.
  */
-export const reachOfCut = ({ of }: FinderAsk, by: number, display: PlanInput['display']): number =>
+export const reachOfCut = ({ of }: FinderGoal, by: number, display: PlanInput['display']): number =>
   of === 'width' ? 0 : of === 'height' ? runOf(by, display) : Math.max(0, -by);
 
 /**
- * The base plan with the operations of a way in it.
+ * The base plan with the operations of an option in it.
  *
- * @param base What the way is put into.
- * @param operations The way's operations.
+ * @param base What the option is put into.
+ * @param operations The option's operations.
  */
 export const inputWith = ({ input, at }: Pick<Base, 'input' | 'at'>, operations: readonly Operation[]): PlanInput => ({
   ...input,

@@ -1,4 +1,4 @@
-import { type Base, baseOf, type FinderAsk, inputWith, type Way } from '../finder/index.ts';
+import { type Base, baseOf, type FinderGoal, inputWith, type CutOption } from '../finder/index.ts';
 import { contextOf, evaluatePlan, lastHanger, type Plan, shopSplices, withSplice } from '../plan/index.ts';
 import { withoutDeadAcceptances } from './ids.ts';
 import type { Job } from './job.ts';
@@ -6,8 +6,8 @@ import type { RailSplice } from '../splice/index.ts';
 import { inches } from '../units/index.ts';
 import { isPlanName, MOST_VARIANTS } from './variants.ts';
 
-/** A way of the finder, and what a plan that is made of it is called. */
-interface Named extends Pick<Way, 'operations'> {
+/** An option of the finder, and what a plan that is made of it is called. */
+interface Named extends Pick<CutOption, 'operations'> {
   readonly name: string;
 }
 
@@ -31,11 +31,11 @@ function within(splice: RailSplice, { ahead, behind }: Room): RailSplice {
 }
 
 /**
- * The plan in hand with a way of the finder in it, in place of what answered the same ask, and its joints made as the shop
+ * The plan in hand with an option of the finder in it, in place of what answered the same goal, and its joints made as the shop
  * makes them: by its first choice that nothing in the plan stops.
  */
-function planWithWay(job: Job, base: Base, way: Named, newId: () => string): Plan {
-  const operations = way.operations.map((operation) => ({ ...operation, id: newId() }));
+function planWithOption(job: Job, base: Base, option: Named, newId: () => string): Plan {
+  const operations = option.operations.map((operation) => ({ ...operation, id: newId() }));
   const { plan } = inputWith(base, operations);
   const bare = evaluatePlan({ ...job, plan });
   const context = contextOf(job);
@@ -76,7 +76,7 @@ function planWithWay(job: Job, base: Base, way: Named, newId: () => string): Pla
 
 /** A name that no plan of the job has, like one that was wished for. */
 function freeName(job: Job, wished: string): string {
-  const stem = wished.trim().slice(0, 110) || 'Another way';
+  const stem = wished.trim().slice(0, 110) || 'Another option';
   for (let count = 1; ; count += 1) {
     const name = count === 1 ? stem : `${stem} ${count}`;
     if (isPlanName(job, name)) return name;
@@ -84,34 +84,34 @@ function freeName(job: Job, wished: string): string {
 }
 
 /**
- * The job with a way of the finder as its plan. Where the plan in hand answered the same ask already, it is kept beside it
+ * The job with an option of the finder as its plan. Where the plan in hand answered the same goal already, it is kept beside it
  * as a variant. As it was where no more variants can be kept.
  *
  * @param job The job; validated.
- * @param ask What was asked for.
- * @param way The way, and what a plan that is made of it is called.
+ * @param goal The goal.
+ * @param option The option, and what a plan that is made of it is called.
  * @param newId Gives an id for each new operation.
  */
-export function withWayAsPlan(job: Job, ask: FinderAsk, way: Named, newId: () => string): Job {
-  const base = baseOf(job, ask);
-  const plan = planWithWay(job, base, way, newId);
+export function withOptionAsPlan(job: Job, goal: FinderGoal, option: Named, newId: () => string): Job {
+  const base = baseOf(job, goal);
+  const plan = planWithOption(job, base, option, newId);
   if (base.replaced.length === 0) return withoutDeadAcceptances({ ...job, plan });
   if (job.variants.length >= MOST_VARIANTS) return job;
-  const named = { ...plan, name: freeName(job, way.name), note: '' };
+  const named = { ...plan, name: freeName(job, option.name), note: '' };
   return withoutDeadAcceptances({ ...job, plan: named, variants: [...job.variants, job.plan] });
 }
 
 /**
- * The job with a way of the finder kept beside its plan, to be compared and taken up. As it was where no more can be kept.
+ * The job with an option of the finder kept beside its plan, to be compared and taken up. As it was where no more can be kept.
  *
  * @param job The job; validated.
- * @param ask What was asked for.
- * @param way The way, and what a plan that is made of it is called.
+ * @param goal The goal.
+ * @param option The option, and what a plan that is made of it is called.
  * @param newId Gives an id for each new operation.
  */
-export function withWayAsVariant(job: Job, ask: FinderAsk, way: Named, newId: () => string): Job {
+export function withOptionAsVariant(job: Job, goal: FinderGoal, option: Named, newId: () => string): Job {
   if (job.variants.length >= MOST_VARIANTS) return job;
-  const plan = planWithWay(job, baseOf(job, ask), way, newId);
-  const named = { ...plan, name: freeName(job, way.name), note: '' };
+  const plan = planWithOption(job, baseOf(job, goal), option, newId);
+  const named = { ...plan, name: freeName(job, option.name), note: '' };
   return withoutDeadAcceptances({ ...job, variants: [...job.variants, named] });
 }

@@ -2,9 +2,9 @@ import type { Operation } from '../plan/index.ts';
 import type { Gap } from './ground.ts';
 
 /**
- * Where a way's cuts leave the donor: for each, what stays ahead and what stays behind.
+ * Where an option's cuts leave the donor: for each, what stays ahead and what stays behind.
  *
- * @param operations The way's operations.
+ * @param operations The option's operations.
  */
 export const gapsOf = (operations: readonly Operation[]): Gap[] =>
   operations.flatMap((operation): Gap[] => {
@@ -24,7 +24,7 @@ export const gapsOf = (operations: readonly Operation[]): Gap[] =>
     }
   });
 
-/** How many joints a way welds on each rail, before any is known. */
+/** How many joints an option welds on each rail, before any is known. */
 const JOINTS: Readonly<Partial<Record<Operation['kind'], number>>> = {
   lengthen: 2,
   shorten: 1,
@@ -34,11 +34,11 @@ const JOINTS: Readonly<Partial<Record<Operation['kind'], number>>> = {
 };
 
 /**
- * How many joints a way welds on each rail, before any is known.
+ * How many joints an option welds on each rail, before any is known.
  *
- * @param operations The way's operations.
+ * @param operations The option's operations.
  */
-export const jointsOfWay = (operations: readonly Operation[]): number =>
+export const jointsOfOption = (operations: readonly Operation[]): number =>
   operations.reduce((count, operation) => {
     const bridged = operation.kind === 'shorten' && operation.transition > 0 ? 1 : 0;
     return count + (JOINTS[operation.kind] ?? 0) + bridged;

@@ -1,5 +1,5 @@
 import { railAt } from '../../frame/index.ts';
-import type { WayOut } from '../conflict.ts';
+import type { SuggestedFix } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import { notchStrength } from '../figures/work-figures.ts';
 import type { Findings } from '../findings.ts';
@@ -9,7 +9,7 @@ import { OperationRefused } from '../state.ts';
 import { findSpot, pieceAt } from '../spot.ts';
 import type { Clash } from './clashes.ts';
 
-/** Room that a way out leaves beyond just clearing, and on each side of a notch, mm. */
+/** Room that a suggested fix leaves beyond just clearing, and on each side of a notch, mm. */
 const [SPARE, BESIDE] = [3, 25];
 /** A notch may take so much of a rail's depth. */
 const MOST_NOTCH = 0.6;
@@ -19,7 +19,7 @@ const LEAST_CROSSMEMBER = 20;
 const common = { id: 'new', note: '', off: false } as const;
 
 /** A notch from above where a part of the body comes down on the rails, with what it leaves of them. */
-function notchWay(clash: Clash, { state }: Findings, context: Context): readonly WayOut[] {
+function notchFix(clash: Clash, { state }: Findings, context: Context): readonly SuggestedFix[] {
   const deep = clash.deep + SPARE;
   const middle = (clash.from + clash.to) / 2;
   try {
@@ -53,7 +53,7 @@ function notchWay(clash: Clash, { state }: Findings, context: Context): readonly
 }
 
 /** Behind the rear wheels the rails may come down: by a step, or turned down by a pie cut. */
-function loweringWays(clash: Clash, { axles }: Findings, { show }: Context): readonly WayOut[] {
+function loweringFixes(clash: Clash, { axles }: Findings, { show }: Context): readonly SuggestedFix[] {
   const rear = Math.max(...axles.map(({ item, built }) => (item.role === 'rear' && built ? built.x : -Infinity)));
   const room = 300;
   if (!(clash.from - room > rear)) return [];
@@ -98,12 +98,12 @@ function loweringWays(clash: Clash, { axles }: Findings, { show }: Context): rea
 }
 
 /** A crossmember lower in the frame, or as low as it is and thinner by what stands in the body. */
-function crossmemberWays(
+function crossmemberFixes(
   id: string,
   { deep }: Clash,
   { crossmembers }: Findings,
   { show }: Context,
-): readonly WayOut[] {
+): readonly SuggestedFix[] {
   const found = crossmembers.find(({ crossmember }) => crossmember.id === id)?.crossmember;
   if (!found) return [];
   const by = deep + SPARE;
@@ -139,12 +139,12 @@ function crossmemberWays(
  * @param findings The evaluated plan.
  * @param context Sections, rules and how lengths are written.
  */
-export function clashWays(clash: Clash, findings: Findings, context: Context): readonly WayOut[] {
+export function clashFixes(clash: Clash, findings: Findings, context: Context): readonly SuggestedFix[] {
   switch (clash.with.kind) {
     case 'rail':
-      return [...notchWay(clash, findings, context), ...loweringWays(clash, findings, context)];
+      return [...notchFix(clash, findings, context), ...loweringFixes(clash, findings, context)];
     case 'crossmember':
-      return crossmemberWays(clash.with.id, clash, findings, context);
+      return crossmemberFixes(clash.with.id, clash, findings, context);
     default:
       return [];
   }

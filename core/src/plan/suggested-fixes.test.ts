@@ -17,8 +17,8 @@ const find = (input: PlanInput, code: string): Conflict => {
   if (!found) throw new Error(`no ${code}`);
   return found;
 };
-const sayings = (conflict: Conflict) => conflict.waysOut.map(({ say, edit }) => [say, edit?.do ?? null]);
-/** What the plan still says of this thing with this code, after pressing a way out. */
+const sayings = (conflict: Conflict) => conflict.fixes.map(({ say, edit }) => [say, edit?.do ?? null]);
+/** What the plan still says of this thing with this code, after pressing a suggested fix. */
 const stillSaid = (input: PlanInput, { code, about }: Conflict, edit: Parameters<typeof carryOutEdit>[1]) =>
   evaluatePlan(carryOutEdit(input, edit, 'cure')).conflicts.filter(
     (conflict) => conflict.code === code && conflict.about === about,
@@ -29,13 +29,13 @@ describe('moving a cut clear', () => {
   it('goes by whole sixteenths, the shorter way first, to where the rulebook is kept', () => {
     // The strap takes 1990 … 2030, the cut is at 2000: the near end is 10 + limit away, the far one 30 + limit.
     const input = inputOf(framed(feature('strap', 2010, { ahead: 20, behind: 20 })), lengthen(2000));
-    const { waysOut } = find(input, 'cut-through');
-    const shifts = waysOut.flatMap(({ edit }) => (edit?.do === 'shift' ? [edit] : []));
+    const { fixes } = find(input, 'cut-through');
+    const shifts = fixes.flatMap(({ edit }) => (edit?.do === 'shift' ? [edit] : []));
     expect(shifts.map(({ operation }) => operation)).toEqual(['op1', 'op1']);
     const step = 25.4 / 16;
     expect(shifts[0]!.by).toBeNear(-Math.ceil((10 + limit) / step) * step, 1e-9);
     expect(shifts[1]!.by).toBeNear(Math.ceil((30 + limit) / step) * step, 1e-9);
-    expect(waysOut.map(({ say }) => say).slice(0, 2)).toEqual([
+    expect(fixes.map(({ say }) => say).slice(0, 2)).toEqual([
       expect.stringMatching(/^Move the cut .* in forward$/),
       expect.stringMatching(/^Move the cut .* in back$/),
     ]);
@@ -44,16 +44,16 @@ describe('moving a cut clear', () => {
   it('moves both cuts of rail that comes out, until both are clear', () => {
     const input = inputOf(framed(feature('strap', 2410, { ahead: 20, behind: 20 })), out(2000, 2400));
     const conflict = find(input, 'cut-through');
-    for (const { edit } of conflict.waysOut)
+    for (const { edit } of conflict.fixes)
       if (edit?.do === 'shift') {
         const moved = carryOutEdit(input, edit, 'x').plan.operations[0];
         if (moved?.kind !== 'shorten') throw new Error('not the same cut');
         expect(moved.to.x - moved.from.x).toBeNear(400, 1e-9);
       }
-    expect(conflict.waysOut.filter(({ edit }) => edit?.do === 'shift')).toHaveLength(2);
+    expect(conflict.fixes.filter(({ edit }) => edit?.do === 'shift')).toHaveLength(2);
   });
 
-  it('every way out that can be pressed clears what it is a way out of', () => {
+  it('every suggested fix that can be pressed clears what it is a suggested fix of', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1500, max: 4000 }),
@@ -66,7 +66,7 @@ describe('moving a cut clear', () => {
           const input = inputOf(frame, long ? lengthen(x + off) : out(x + off, x + off + 500));
           for (const conflict of evaluatePlan(input).conflicts)
             if (conflict.about === 'strap')
-              for (const { edit } of conflict.waysOut) if (edit) expect(stillSaid(input, conflict, edit)).toEqual([]);
+              for (const { edit } of conflict.fixes) if (edit) expect(stillSaid(input, conflict, edit)).toEqual([]);
         },
       ),
       { numRuns: 60 },
@@ -85,18 +85,18 @@ describe('what loses its steel', () => {
       ['Cut somewhere else.', null],
     ]);
     // Just ahead of the front cut: half of what it takes, and the rulebook's distance.
-    expect(conflict.waysOut[0]!.edit).toEqual({
+    expect(conflict.fixes[0]!.edit).toEqual({
       do: 'move',
       thing: { kind: 'feature', id: 'strap' },
       to: donor(2000 - limit - 30),
       before: 'op1',
     });
-    expect(stillSaid(input, conflict, conflict.waysOut[0]!.edit!)).toEqual([]);
+    expect(stillSaid(input, conflict, conflict.fixes[0]!.edit!)).toEqual([]);
     const rear = find(
       inputOf(framed(feature('strap', 2500, { ahead: 30, behind: 30 })), out(2000, 2600)),
       'feature-lost',
     );
-    expect(rear.waysOut[0]!.edit).toMatchObject({ to: donor(2600 + limit + 30) });
+    expect(rear.fixes[0]!.edit).toMatchObject({ to: donor(2600 + limit + 30) });
   });
 
   it('stops the plan where it cannot be moved, and is only said where nothing hangs on it', () => {
@@ -107,7 +107,7 @@ describe('what loses its steel', () => {
     });
     expect(sayings(fixed)).toEqual([['Cut somewhere else.', null]]);
     const rivet = find(inputOf(framed(feature('rivet', 2100, { kind: 'rivet' })), out(2000, 2600)), 'feature-lost');
-    expect(rivet).toMatchObject({ severity: 'note', waysOut: [] });
+    expect(rivet).toMatchObject({ severity: 'note', fixes: [] });
   });
 
   it('and is a crossmember is moved, taken off, or a new one is advised', () => {
@@ -120,8 +120,8 @@ describe('what loses its steel', () => {
       ['Take the crossmember out first', 'take-off'],
       ['Add a crossmember near the joint.', null],
     ]);
-    expect(conflict.waysOut[0]!.edit).toMatchObject({ to: donor(2000 - limit - 30), before: 'op1' });
-    for (const { edit } of conflict.waysOut) if (edit) expect(stillSaid(input, conflict, edit)).toEqual([]);
+    expect(conflict.fixes[0]!.edit).toMatchObject({ to: donor(2000 - limit - 30), before: 'op1' });
+    for (const { edit } of conflict.fixes) if (edit) expect(stillSaid(input, conflict, edit)).toEqual([]);
   });
 });
 
@@ -139,7 +139,7 @@ describe('a crossmember in the way', () => {
       builtX: expect.any(Number) as number,
     });
     expect(sayings(conflict).map(([, edit]) => edit)).toEqual(['shift', 'shift', 'take-off']);
-    for (const { edit } of conflict.waysOut) expect(stillSaid(input, conflict, edit!)).toEqual([]);
+    for (const { edit } of conflict.fixes) expect(stillSaid(input, conflict, edit!)).toEqual([]);
     const fixed = find(inputOf(framedBy({ removable: false }), lengthen(2010)), 'cut-crossmember');
     expect(sayings(fixed).map(([, edit]) => edit)).toEqual(['shift', 'shift']);
   });
@@ -150,14 +150,14 @@ describe('a crossmember in the way', () => {
     const conflict = find(removed, 'cut-before-taken-off');
     expect(conflict).toMatchObject({ operation: 'op1', about: 'c2' });
     expect(conflict.message).toMatch(/it is taken out only after the cut/);
-    expect(conflict.waysOut).toEqual([
+    expect(conflict.fixes).toEqual([
       { say: 'Take it out before the cut', edit: { do: 'order', operation: 'op2', before: 'op1' } },
     ]);
-    expect(stillSaid(removed, conflict, conflict.waysOut[0]!.edit!)).toEqual([]);
+    expect(stillSaid(removed, conflict, conflict.fixes[0]!.edit!)).toEqual([]);
     const moved = inputOf(framedBy(), lengthen(2010), change({ what: 'move', crossmember: 'c2', to: donor(1500) }));
     expect(find(moved, 'cut-before-taken-off')).toMatchObject({
       message: expect.stringMatching(/it is moved only after the cut/) as string,
-      waysOut: [{ say: 'Move it before the cut' }],
+      fixes: [{ say: 'Move it before the cut' }],
     });
   });
 
@@ -185,7 +185,7 @@ describe('the datum hole', () => {
       ['Make “hole 1200” the datum', 'datum'],
       ['Cut somewhere else.', null],
     ]);
-    const cured = carryOutEdit(input, conflict.waysOut[0]!.edit!, 'x');
+    const cured = carryOutEdit(input, conflict.fixes[0]!.edit!, 'x');
     expect(cured.donor.datum).toBe('hole 500');
     expect(evaluatePlan(cured).conflicts.map(({ code }) => code)).not.toContain('datum-lost');
   });
@@ -204,10 +204,8 @@ describe('what was entered as not movable', () => {
       ['It can be moved: new holes', 'movable'],
       ['It can be moved: welded again', 'movable'],
     ]);
-    for (const { edit } of conflict.waysOut) expect(stillSaid(input, conflict, edit!)).toEqual([]);
-    const [, drilled, welded] = conflict.waysOut.map(({ edit }) =>
-      carryOutEdit(input, edit!, 'x').donor.features.at(-1),
-    );
+    for (const { edit } of conflict.fixes) expect(stillSaid(input, conflict, edit!)).toEqual([]);
+    const [, drilled, welded] = conflict.fixes.map(({ edit }) => carryOutEdit(input, edit!, 'x').donor.features.at(-1));
     expect([drilled!.movable, welded!.movable]).toEqual(['re-drill', 're-weld']);
   });
 });
@@ -255,16 +253,16 @@ describe('what the plan itself adds', () => {
 
   it('goes with the operation that adds it, and no operation is left that names nothing', () => {
     const input = inputOf(frame, adding, lengthen(3000));
-    const { waysOut } = find(input, 'cut-crossmember');
-    const way = waysOut.find(({ say }) => say === 'Remove the operation that adds it')!;
+    const { fixes } = find(input, 'cut-crossmember');
+    const way = fixes.find(({ say }) => say === 'Remove the operation that adds it')!;
     const cured = carryOutEdit(input, way.edit!, 'x').plan.operations;
     expect(cured.map(({ kind }) => kind)).toEqual(['lengthen']);
-    expect(waysOut.some(({ say }) => say === 'Take the crossmember out first')).toBe(false);
+    expect(fixes.some(({ say }) => say === 'Take the crossmember out first')).toBe(false);
   });
 
   it('a crossmember of the donor is taken out by an operation of its own', () => {
     const input = inputOf(plainFrame({ crossmembers: [crossmember] }), lengthen(3000));
-    const way = find(input, 'cut-crossmember').waysOut.find(({ say }) => say === 'Take the crossmember out first')!;
+    const way = find(input, 'cut-crossmember').fixes.find(({ say }) => say === 'Take the crossmember out first')!;
     expect(carryOutEdit(input, way.edit!, 'x').plan.operations.map(({ kind }) => kind)).toEqual([
       'crossmember',
       'lengthen',
