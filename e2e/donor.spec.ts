@@ -158,7 +158,7 @@ test('readings taken elsewhere come in as CSV, each once', async ({ page }) => {
   );
   await load.setInputFiles(file(good));
   await expect(page.getByText('1 readings were added.')).toBeVisible();
-  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
+  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Fully welded' }).click();
   await unfoldRight(page);
   await expect(page.locator('[data-measurement="p1-width"] input')).toHaveValue('29 3/4');
   await load.setInputFiles(file(good));

@@ -5,7 +5,7 @@ test('stands in one press, one dragged until its part goes over, and back', asyn
   await signIn(page);
   const id = await newJob(page, 'orchard-sprayer', 'Sprayer on stands');
   await openBench(page, id, 'stands');
-  await expect(ledger(page, 'Least margin')).toHaveText('does not stand');
+  await expect(ledger(page, 'Closest to tipping')).toHaveText('does not stand');
   await page.getByRole('button', { name: 'Place stands for cut A' }).click();
   await expect(page.getByText('Every part stands once cut A is through.')).toBeVisible();
   await saved(page);

@@ -12,7 +12,7 @@ test('a welder is let in by a link, adds a reading and changes nothing else, and
   await page.getByRole('link', { name: 'People' }).click();
   await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
   expect(await faults(page)).toEqual([]);
-  await page.getByRole('combobox', { name: 'Let somebody in as' }).selectOption('welder');
+  await page.getByRole('combobox', { name: 'Invite as' }).selectOption('welder');
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.getByRole('textbox', { name: 'Link' }).inputValue();
   expect(link).toMatch(new RegExp(`^${baseURL}/join/`));
@@ -43,7 +43,7 @@ test('a welder is let in by a link, adds a reading and changes nothing else, and
   const readings = () =>
     page.request.get(`/api/jobs/${van}/records`).then((answer) => answer.json() as Promise<{ by: string }[]>);
   await openDrawer(theirs, 'All readings');
-  await theirs.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
+  await theirs.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Fully welded' }).click();
   const cell = theirs.locator('[data-measurement="p1-width"] input');
   await cell.fill('29 3/4');
   await cell.press('Enter');

@@ -85,7 +85,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   // The tape after tacking: type it in, learn whether it is right.
   await page.getByRole('link', { name: 'True-up' }).click();
   await openDrawer(page, 'All readings');
-  await drawer.getByRole('button', { name: 'Welded out' }).click();
+  await drawer.getByRole('button', { name: 'Fully welded' }).click();
   const read = async (measurement: string, text: string) => {
     const cell = page.locator(`[data-measurement="${measurement}"] input`);
     await cell.fill(text);
@@ -107,7 +107,7 @@ test('from tape to marks: the whole story on the flagship', async ({ page }) => 
   await read('p4-height-left', '-1/32');
   await expect(height).toContainText('right');
   await page.reload();
-  await drawer.getByRole('button', { name: 'Welded out' }).click();
+  await drawer.getByRole('button', { name: 'Fully welded' }).click();
   await unfoldRight(page);
   await expect(page.locator('[data-measurement="p3-p4-left"] input')).toHaveValue('61');
   await expect(height.locator('input')).toHaveValue('−1/32');

@@ -97,7 +97,7 @@ test('the connection drops while readings are typed: queued, sent later, nothing
   const id = await newFlagship(page, 'Offline van');
   await openBench(page, id, 'true-up');
   await openDrawer(page, 'All readings');
-  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
+  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Fully welded' }).click();
   const cell = (measurement: string) => page.locator(`[data-measurement="${measurement}"] input`);
   await context.setOffline(true);
   for (const [measurement, text] of [
@@ -128,7 +128,7 @@ test('readings and changes made offline outlive a closed window', async ({ page,
   const id = await newFlagship(page, 'Closed van');
   await openBench(page, id, 'true-up');
   await openDrawer(page, 'All readings');
-  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Welded out' }).click();
+  await page.getByRole('region', { name: 'All readings' }).getByRole('button', { name: 'Fully welded' }).click();
   await page.route('**/api/jobs/**', (route) => route.abort());
   const cell = page.locator('[data-measurement="p1-width"] input');
   await cell.fill('29 3/4');

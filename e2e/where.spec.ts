@@ -22,8 +22,8 @@ test('from a wheelbase to a chosen, spliced plan, without a station typed', asyn
     .getByRole('button', { name: /^CutOption 2:/ })
     .first()
     .press('Enter');
-  await expect(ways.getByRole('article').nth(1).getByRole('button', { name: 'Keep beside it' })).toBeVisible();
-  await ways.getByRole('article').nth(1).getByRole('button', { name: 'Keep beside it' }).click();
+  await expect(ways.getByRole('article').nth(1).getByRole('button', { name: 'Save as another option' })).toBeVisible();
+  await ways.getByRole('article').nth(1).getByRole('button', { name: 'Save as another option' }).click();
   await openDrawer(page, 'What it costs');
   await expect(page.getByRole('table', { name: 'Work, part by part' })).toContainText('joint on each rail');
   await openDrawer(page, 'All options');

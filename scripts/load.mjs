@@ -76,7 +76,7 @@ try {
   for (let at = 0; at < JOBS; at += 1) ids.push((await (await call(one.base, 'POST', '/api/jobs', text)).json()).id);
   const cardsMade = async () => {
     for (let at = 1; at <= Math.ceil(JOBS / 20); at += 1)
-      while (/being reckoned/.test(await (await call(one.base, 'GET', `/?page=${at}`)).text())) await wait(500);
+      while (/calculated/.test(await (await call(one.base, 'GET', `/?page=${at}`)).text())) await wait(500);
   };
   say('cards of the list …');
   await cardsMade();

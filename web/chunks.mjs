@@ -5,7 +5,7 @@
 const TOGETHER = {
   react: /\/node_modules\/(?:react|react-dom|scheduler|use-sync-external-store)\//,
   common:
-    /\/node_modules\/(?:idb|zustand)\/|\/lucide-react\/dist\/esm\/(?!icons\/|lucide-react)|\/(?:core\/src\/input-error|web\/src\/(?:client\/(?:fresh-id|theme|device|hand-settings)|ui\/(?:each-by-key|moment-words)|board\/(?:swatch|tag-letter)))\.tsx?$|vite\/preload-helper/,
+    /\/node_modules\/(?:idb|zustand)\/|\/lucide-react\/dist\/esm\/(?!icons\/|lucide-react)|\/(?:core\/src\/input-error|web\/src\/(?:client\/(?:fresh-id|theme|device|touch-settings)|ui\/(?:each-by-key|moment-words)|board\/(?:swatch|tag-letter)))\.tsx?$|vite\/preload-helper/,
 };
 
 /**

@@ -4,7 +4,7 @@ import { chunkName } from './chunks.mjs';
 /** What a page of a bench loads before it draws: React, the workbench and the code of each bench. */
 const ENTRIES = [
   [/\/@astrojs\/react\/dist\/client\.js$/, () => 'react'],
-  [/\/workbench\/at-this-address\.tsx$/, () => 'workbench'],
+  [/\/workbench\/job-route\.tsx$/, () => 'workbench'],
   [/\/benches\/([a-z-]+)\/parts\.tsx$/, (bench) => bench],
 ];
 

@@ -21,7 +21,7 @@ describe('splay', () => {
     const cutting = read(van).replace('"at": { "x": 1981.2,', '"at": { "x": -127,');
     const { code, output } = commands(['check', 'x.json'], {}, () => cutting);
     expect(code).toBe(1);
-    expect(output).toMatch(/stop +Identity stamp/);
+    expect(output).toMatch(/stop +VIN stamp/);
   });
 
   it('looks at a variant when it is asked for by name, and names the plans when there is none such', () => {

@@ -84,7 +84,7 @@ function animal(
       crossmembers: [crossmember('first', at(0.08)), crossmember('last', at(0.9))],
       axles: plainFrame().axles.map((axle) => ({ ...axle, x: at(axle.role === 'front' ? 0.16 : 0.78) })),
       points: [
-        { id: 'cab', name: 'Cab back', kind: 'cab-back', x: at(0.33), y: 0, z: 300, mass: 0 },
+        { id: 'cab', name: 'Back of cab', kind: 'cab-back', x: at(0.33), y: 0, z: 300, mass: 0 },
         { id: 'flange', name: 'Flange', kind: 'output-flange', x: at(0.3), y: 0, z: -60, mass: 0, pitch: -0.04 },
         { id: 'pinion', name: 'Pinion', kind: 'pinion', x: at(0.74), y: 10, z: -120, mass: 0, pitch: -0.03 },
       ],

@@ -1,6 +1,6 @@
 import { freezeDocuments } from '@splay/core';
 import { afterAll, afterEach, beforeAll } from 'vitest';
-import { loadAllLater } from '../src/client/later.tsx';
+import { loadAllLater } from '../src/client/lazy-component.tsx';
 
 freezeDocuments(true);
 

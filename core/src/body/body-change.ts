@@ -75,7 +75,7 @@ const profile = (points: readonly ProfilePoint[], change: BodyChange): readonly 
   change.of === 'length' ? points.map(({ x, z }) => ({ x: edge(x, change), z })) : points;
 
 /** A body after one change. */
-function once(body: Body, change: BodyChange): Omit<ChangedBody, 'steel'> {
+function lazy(body: Body, change: BodyChange): Omit<ChangedBody, 'steel'> {
   const lost: string[] = [];
   const long = change.of === 'length';
   const kept = <T extends { readonly name: string }>(list: readonly T[], move: (item: T) => T | null): readonly T[] =>
@@ -141,7 +141,7 @@ export function changedBody(body: Body): ChangedBody {
     .filter(({ off }) => !off)
     .reduce<ChangedBody>(
       (before, change) => {
-        const { body: next, lost } = once(before.body, change);
+        const { body: next, lost } = lazy(before.body, change);
         return {
           body: next,
           lost: [...before.lost, ...lost],

@@ -184,9 +184,7 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
   const wheelbase = wheelbaseOf(body);
   return [
     ...body.masses.flatMap(({ name, mass }, index) =>
-      mass > 0
-        ? []
-        : problem('mass', `masses[${index}].mass`, `${name} needs a mass above 0 kg, or take it off the list.`),
+      mass > 0 ? [] : problem('mass', `masses[${index}].mass`, `${name} needs a mass above 0 kg, or delete it.`),
     ),
     ...body.openings.flatMap(({ name, radius }, index) =>
       radius === undefined || radius > 0
@@ -202,9 +200,7 @@ export function bodyProblems(body: Body, path: string): InputProblem[] {
         : problem('fender', `fenders[${index}].outer`, `The outer edge of ${name} must be farther out than its inner.`),
     ),
     ...body.changes.flatMap(({ by }, index) =>
-      by !== 0
-        ? []
-        : problem('change', `changes[${index}].by`, 'A change of 0 is none: type how much, or take it off.'),
+      by !== 0 ? [] : problem('change', `changes[${index}].by`, 'A change of 0 is none: type how much, or delete it.'),
     ),
     ...(body.front === undefined || body.rear === undefined || body.rear > body.front
       ? []

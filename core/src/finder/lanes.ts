@@ -56,7 +56,7 @@ const CALLED: Readonly<Record<string, string>> = {
   'ends-dress': 'ends to dress',
   'ends-wedge': 'a wedge',
   'no-crossmember': 'a part without crossmember',
-  'ahead-of-hanger': 'ahead of the rearmost hanger',
+  'ahead-of-hanger': 'ahead of the last hanger',
   'not-weldable': 'must not be welded',
 };
 

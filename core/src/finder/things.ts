@@ -26,10 +26,10 @@ export interface Over extends Stretch {
  * @param outcomes The plan, evaluated as far as its outcomes.
  */
 export function thingsOf({ features, crossmembers }: Outcomes) {
-  const there = (fate: string) => fate === 'stays' || fate === 'moves' || fate === 'new';
+  const there = (status: string) => status === 'stays' || status === 'moves' || status === 'new';
   return {
     things: features
-      .filter(({ feature, fate }) => there(fate) && feature.kind !== 'line-clip')
+      .filter(({ feature, status }) => there(status) && feature.kind !== 'line-clip')
       .map(({ feature }): Stretch => ({ id: feature.id, name: feature.name, ...extentOf(feature) })),
     crossmembers: crossmembers
       .filter(({ built }) => built !== null)

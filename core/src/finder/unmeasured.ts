@@ -50,7 +50,7 @@ export function unmeasuredOf(frame: Frame, weighed: boolean): readonly Unmeasure
     ...missing('taper', isShaped, 'how wide and how high the rails are between their ends'),
     ...missing('suspension', known.has('suspension') || axles.length === 0, 'hangers, links and seats of both axles'),
     ...missing('members', crossmembers.length > 0, 'every crossmember'),
-    ...missing('holes', known.has('holes'), 'holes, rivets and the identity stamp'),
+    ...missing('holes', known.has('holes'), 'holes, rivets and the VIN stamp'),
     ...missing(
       'tank',
       known.has('tank') || lines.length > 0 || rooms.some(({ kind }) => kind === 'tank'),

@@ -70,10 +70,10 @@ const WORK: Readonly<
   Partial<Record<RuleId, readonly [one: (name: string) => string, many: (count: number) => string]>>
 > = {
   'finder/bracket': [
-    (name) => `${name} re-drilled or made anew`,
-    (count) => `${count} mounts and brackets re-drilled or made anew`,
+    (name) => `${name} re-drilled or made new`,
+    (count) => `${count} mounts and brackets re-drilled or made new`,
   ],
-  'finder/crossmember': [(name) => `${name} made anew`, (count) => `${count} crossmembers made anew`],
+  'finder/crossmember': [(name) => `${name} made new`, (count) => `${count} crossmembers made new`],
   'finder/member': [(name) => `${name} re-fitted`, (count) => `${count} members re-fitted`],
   'finder/hole': [(name) => `${name} close to the joint`, (count) => `${count} holes and brackets close to the joint`],
   'finder/line': [(name) => `${name} re-made`, (count) => `${count} lines re-made`],

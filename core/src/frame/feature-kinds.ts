@@ -8,7 +8,7 @@ export const SYMBOL_NAMES = {
   hanger: 'hanger, link or seat',
   gear: 'box or bearing',
   clip: 'clip or strap',
-  stamp: 'identity stamp',
+  stamp: 'VIN stamp',
   flaw: 'seam or crack',
 } as const;
 export type SymbolName = keyof typeof SYMBOL_NAMES;

@@ -129,7 +129,7 @@ export const POINT_KINDS = [
 ] as const;
 
 /**
- * A point with a name that rides on the frame: cab back, what stands behind the cab, gearbox flange, carrier bearing,
+ * A point with a name that rides on the frame: cab back, what stands behind the cab, transmission flange, carrier bearing,
  * pinion, a mass.
  */
 export interface FramePoint extends Vec3 {

@@ -34,8 +34,8 @@ describe('a body as changed against leaving it', () => {
 
   it('longer between its openings it asks for so much more wheelbase', () => {
     const { asItIs, changed } = compared(change('length', 2000, 150))!;
-    expect(asItIs.wheelbaseAsked).toBeNear(3400, 1e-9);
-    expect(changed.wheelbaseAsked!).toBeNear(3550, 1e-9);
+    expect(asItIs.requiredWheelbase).toBeNear(3400, 1e-9);
+    expect(changed.requiredWheelbase!).toBeNear(3550, 1e-9);
     expect(changed.leastCover).toBe(asItIs.leastCover);
   });
 

@@ -3,7 +3,7 @@ import { evaluatePlan, type PlanInput, type PlanResult } from '../plan/index.ts'
 
 /** What of a job a body decides, mm; null where that is not known. */
 export interface BodyEffects {
-  readonly wheelbaseAsked: number | null;
+  readonly requiredWheelbase: number | null;
   /** How much wider the frame must become; null where no one width serves. */
   readonly wider: number | null;
   readonly mountsBeside: number;
@@ -18,7 +18,7 @@ function effectsOf(plan: PlanResult, body: string): BodyEffects | null {
   if (!seat) return null;
   const covers = seat.fenders.map(({ out }) => out);
   return {
-    wheelbaseAsked: seat.wheelbase?.asked ?? null,
+    requiredWheelbase: seat.wheelbase?.asked ?? null,
     wider: seat.wider,
     mountsBeside: seat.mounts.filter(({ sideways }) => sideways !== 0).length,
     leastCover: covers.length > 0 ? Math.min(...covers) : null,

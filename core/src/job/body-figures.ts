@@ -1,6 +1,6 @@
 import { dotted, type PlanResult } from '../plan/index.ts';
 import { deciding, riding } from './supports.ts';
-import { type FigureTellers, length, words } from './told.ts';
+import { type FigureDefinitions, length, words } from './figure-value.ts';
 
 /** The body whose openings ask most of the wheelbase. */
 const asking = ({ seats }: PlanResult) =>
@@ -16,7 +16,7 @@ export const BODY_FIGURES = {
   'asked-wheelbase': {
     name: 'Wheelbase asked',
     bench: 'match',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const found = asking(plan);
       const axles = plan.axles.flatMap((axle) => riding(plan, 'axle', axle));
       return {
@@ -34,7 +34,7 @@ export const BODY_FIGURES = {
   'highest-mount': {
     name: 'Widest gap',
     bench: 'match',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const [most] = mountsOf(plan)
         .flatMap(({ mount, up }) => (up === null ? [] : [{ mount, up }]))
         .toSorted((a, b) => b.up - a.up);
@@ -49,7 +49,7 @@ export const BODY_FIGURES = {
   'floor-height': {
     name: 'Floor height',
     bench: 'match',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const found = plan.seats.find(({ floor }) => floor !== null);
       return {
         before: null,
@@ -66,7 +66,7 @@ export const BODY_FIGURES = {
   'mount-ways': {
     name: 'Mounts',
     bench: 'match',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const all = mountsOf(plan);
       const bad = all.filter(({ way }) => way === 'clash' || way === 'no-rail').length;
       const brackets = all.filter(({ way }) => way === 'outrigger' || way === 'inboard' || way === 'drop').length;
@@ -81,7 +81,7 @@ export const BODY_FIGURES = {
   clashes: {
     name: 'Clashes',
     bench: 'match',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const all = plan.seats.flatMap(({ clashes }) => clashes);
       const known = plan.seats.some(({ clearKnown }) => clearKnown);
       return {
@@ -99,7 +99,7 @@ export const BODY_FIGURES = {
   'bodies-measured': {
     name: 'Bodies',
     bench: 'body',
-    tell: ({ job }) => {
+    compute: ({ job }) => {
       const rough = job.bodies.filter(({ openings, mounts }) => openings.length === 0 || mounts.length === 0);
       return {
         before: null,
@@ -112,7 +112,7 @@ export const BODY_FIGURES = {
   'body-mass': {
     name: 'Body and load',
     bench: 'body',
-    tell: ({ job }) => {
+    compute: ({ job }) => {
       const masses = job.bodies.flatMap((body) => body.masses);
       return {
         before: null,
@@ -122,4 +122,4 @@ export const BODY_FIGURES = {
       };
     },
   },
-} as const satisfies FigureTellers;
+} as const satisfies FigureDefinitions;

@@ -1,19 +1,19 @@
 import { extentOf, type Feature, railOf, SIDES } from '../frame/index.ts';
-import type { Fate, PlanResult } from '../plan/index.ts';
+import type { AttachmentStatus, PlanResult } from '../plan/index.ts';
 import { lengthText } from '../units/index.ts';
 import type { CautionStep } from '../records/index.ts';
 import type { Caution } from './cautions.ts';
 import type { Job } from './job.ts';
 
-type Told = (job: Job, result: PlanResult) => string | null;
+type FigureChange = (job: Job, result: PlanResult) => string | null;
 
 /** A caution, and what tells whether it applies. */
 export interface CautionSource extends Omit<Caution, 'here'> {
   /** What it is about in this job, empty for every job; null where it does not apply. */
-  readonly told: Told;
+  readonly told: FigureChange;
 }
 
-const always: Told = () => '';
+const always: FigureChange = () => '';
 
 /** Donor stations of everything the plan cuts. */
 const cutsOf = ({ joints, cutEnds }: PlanResult): { readonly letter: string; readonly x: number }[] =>
@@ -44,7 +44,7 @@ function nearestCut(stretches: readonly Stretch[], { display }: Job, result: Pla
 const featuresOf = (job: Job, ...kinds: readonly Feature['kind'][]): Feature[] =>
   job.donor.features.filter(({ kind }) => kinds.includes(kind));
 
-const fuel: Told = (job, result) => {
+const fuel: FigureChange = (job, result) => {
   const stretches = [
     ...job.donor.lines.filter(({ kind }) => kind === 'fuel'),
     ...featuresOf(job, 'tank-strap').map(stretchOf),
@@ -52,12 +52,12 @@ const fuel: Told = (job, result) => {
   return nearestCut(stretches, job, result);
 };
 
-const stamp: Told = (job, result) => {
+const stamp: FigureChange = (job, result) => {
   const stamps = featuresOf(job, 'identity-stamp').map(stretchOf);
   return stamps.length === 0 ? '' : nearestCut(stamps, job, result);
 };
 
-const closedRails: Told = ({ donor, plan }) => {
+const closedRails: FigureChange = ({ donor, plan }) => {
   const closed = new Set(
     donor.sections.flatMap(({ id, section }) => (section.kind === 'channel' || section.kind === 'hat' ? [] : [id])),
   );
@@ -66,7 +66,7 @@ const closedRails: Told = ({ donor, plan }) => {
   return plan.operations.some(({ kind, off }) => kind === 'box' && !off) ? 'The plan closes these rails.' : null;
 };
 
-const halves: Told = (_, { joints, removed }) => {
+const halves: FigureChange = (_, { joints, removed }) => {
   if (joints.length === 0 && removed.length === 0) return null;
   return joints.length > 0
     ? `The plan cuts the frame through at ${joints.map(({ letter }) => letter).join(', ')}.`
@@ -74,21 +74,21 @@ const halves: Told = (_, { joints, removed }) => {
 };
 
 /** What becomes of bolted things whose bolts must be undone. */
-const COMES_OFF: readonly Fate[] = ['removed', 're-drill', 're-weld'];
+const COMES_OFF: readonly AttachmentStatus[] = ['removed', 're-drill', 're-weld'];
 
-const fasteners: Told = (_, { features, crossmembers }) => {
+const fasteners: FigureChange = (_, { features, crossmembers }) => {
   const off = [
-    ...features.flatMap(({ feature, fate }) =>
-      feature.attachment === 'bolts' && COMES_OFF.includes(fate) ? [feature.name] : [],
+    ...features.flatMap(({ feature, status }) =>
+      feature.attachment === 'bolts' && COMES_OFF.includes(status) ? [feature.name] : [],
     ),
-    ...crossmembers.flatMap(({ crossmember, fate }) =>
-      crossmember.fixing === 'bolted' && COMES_OFF.includes(fate) ? [crossmember.name] : [],
+    ...crossmembers.flatMap(({ crossmember, status }) =>
+      crossmember.fixing === 'bolted' && COMES_OFF.includes(status) ? [crossmember.name] : [],
     ),
   ];
   return off.length === 0 ? null : `Comes off: ${off.join(', ')}.`;
 };
 
-const brakes: Told = (job, { conflicts }) => {
+const brakes: FigureChange = (job, { conflicts }) => {
   const touched = new Set(conflicts.flatMap(({ about }) => (about === null ? [] : [about])));
   const names = [
     ...job.donor.lines.filter(({ id, kind }) => kind === 'brake' && touched.has(id)).map(({ name }) => name),
@@ -99,12 +99,12 @@ const brakes: Told = (job, { conflicts }) => {
   return names.length === 0 ? null : `Here: ${names.join(', ')}.`;
 };
 
-const hardened: Told = ({ donor: { material } }) =>
+const hardened: FigureChange = ({ donor: { material } }) =>
   material.heatTreated || !material.weldable ? `The rails are ${material.name}.` : null;
 
 /** kg per mm³ under which a metal is a light one. */
 const LIGHT = 5e-6;
-const lightMetal: Told = ({ donor: { material } }) =>
+const lightMetal: FigureChange = ({ donor: { material } }) =>
   material.density < LIGHT ? `The rails are ${material.name}.` : null;
 
 const ELECTRICS: CautionSource = {
@@ -171,7 +171,7 @@ export const CAUTION_SOURCES: Readonly<Record<CautionStep, readonly CautionSourc
     },
     {
       id: 'stamp',
-      title: 'Identity stamp left alone',
+      title: 'VIN stamp left alone',
       detail: 'It is never cut, ground, covered or moved.',
       told: stamp,
     },

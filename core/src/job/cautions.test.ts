@@ -34,8 +34,8 @@ describe('the cautions', () => {
     expect(here(none, 'fuel')).toBe('');
   });
 
-  it('say how far the nearest cut is from the identity stamp', () => {
-    expect(here(van, 'stamp')).toMatch(/^Cut A is .* in.* from Identity stamp\.$/);
+  it('say how far the nearest cut is from the VIN stamp', () => {
+    expect(here(van, 'stamp')).toMatch(/^Cut A is .* in.* from VIN stamp\.$/);
   });
 
   it('ask to look into closed rails only where rails are closed, or the plan closes them', () => {

@@ -1,9 +1,9 @@
-import { once } from '../once.ts';
+import { lazy } from '../lazy.ts';
 import { type Conflict, evaluatePlan, type PlanResult } from '../plan/index.ts';
 import { readingsIn, type ShopRecord } from '../records/index.ts';
 import type { Reading, Stage } from '../survey/index.ts';
 import type { Job } from './job.ts';
-import { stageAtHand, worstReading } from './readings-at-hand.ts';
+import { selectedStage, worstReading } from './current-readings.ts';
 
 /**
  * Everything that a job's plan and readings say: what board, tables and sheets show; worked out when it is asked for. How far
@@ -49,7 +49,7 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
   const known = results.get(plan);
   if (known?.records === records) return known.result;
   const readings = readingsIn(records);
-  const worst = once(() => worstReading(job, plan, readings));
+  const worst = lazy(() => worstReading(job, plan, readings));
   const result: JobResult = {
     plan,
     get conflicts() {
@@ -57,7 +57,7 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
     },
     readings,
     get stage() {
-      return stageAtHand(job, plan, readings);
+      return selectedStage(job, plan, readings);
     },
     get worstReading() {
       return worst();

@@ -3,7 +3,7 @@ import { type Measures, type PlanResult, worstJointOf } from '../plan/index.ts';
 import { judgedReadings, type JudgedReading, STAGE_NAMES } from '../survey/index.ts';
 import type { BenchId } from './benches.ts';
 import type { JobResult } from './evaluate-job.ts';
-import { type Gate, isOpen, isPassed } from './gates.ts';
+import { type HoldPoint, isOpen, isPassed } from './hold-points.ts';
 import type { Job } from './job.ts';
 import { measuringGuide } from './measuring-guide.ts';
 import { stageCount } from './stage-count.ts';
@@ -12,10 +12,17 @@ import { BODY_FIGURES } from './body-figures.ts';
 import { MOUNT_FIGURES } from './mount-figures.ts';
 import { SHORING_FIGURES } from './shoring-figures.ts';
 import { SPLICE_FIGURES } from './splice-figures.ts';
-import { type FigureTellers, type FigureValue, length, type Looked, type Told, words } from './told.ts';
+import {
+  type FigureDefinitions,
+  type FigureValue,
+  length,
+  type Looked,
+  type FigureChange,
+  words,
+} from './figure-value.ts';
 
 /** A figure that the shop goes by: before and after, and what it rests on. */
-export interface Figure extends Told {
+export interface Figure extends FigureChange {
   readonly id: FigureId;
   readonly name: string;
   /** The bench that settles it. */
@@ -32,7 +39,7 @@ const span = (
   of: (measures: Measures) => number | null,
   ends: readonly Support[],
   note = '',
-): Told => {
+): FigureChange => {
   const xs = ends.flatMap(({ builtX }) => builtX ?? []);
   const cuts = xs.length > 0 ? deciding(plan, Math.min(...xs), Math.max(...xs)) : [];
   return {
@@ -55,7 +62,7 @@ const FIGURES = {
   wheelbase: {
     name: 'Wheelbase',
     bench: 'cuts',
-    tell: (looked) =>
+    compute: (looked) =>
       span(looked, ({ wheelbase }) => wheelbase, [
         ...riding(looked.whole.plan, 'axle', axleOf(looked.whole.plan, 'front')),
         ...riding(looked.whole.plan, 'axle', axleOf(looked.whole.plan, 'rear')),
@@ -64,7 +71,7 @@ const FIGURES = {
   'cab-to-axle': {
     name: 'Cab to axle',
     bench: 'cuts',
-    tell: (looked) =>
+    compute: (looked) =>
       span(looked, ({ cabToAxle }) => cabToAxle, [
         ...riding(looked.whole.plan, 'point', pointOf(looked.whole.plan, 'cab-back')),
         ...riding(looked.whole.plan, 'axle', axleOf(looked.whole.plan, 'rear')),
@@ -73,25 +80,25 @@ const FIGURES = {
   'axle-to-end': {
     name: 'Axle to end',
     bench: 'cuts',
-    tell: (looked) => {
+    compute: (looked) => {
       const { plan } = looked.whole;
       const end = plan.measures.after.ends.rear;
       // A square end needs no word; of another its farthest corner counts.
       const note = end.corner === null ? '' : `to its ${end.corner === 'top' ? 'upper' : 'lower'} corner`;
-      const told = span(looked, ({ axleToEnd }) => axleToEnd, riding(plan, 'axle', axleOf(plan, 'rear')), note);
+      const computed = span(looked, ({ axleToEnd }) => axleToEnd, riding(plan, 'axle', axleOf(plan, 'rear')), note);
       const rear = axleOf(plan, 'rear')?.built?.x ?? -Infinity;
-      return { ...told, restsOn: [...told.restsOn, ...deciding(plan, rear), stationsOf(looked.job)] };
+      return { ...computed, restsOn: [...computed.restsOn, ...deciding(plan, rear), stationsOf(looked.job)] };
     },
   },
   width: {
     name: 'Width',
     bench: 'cuts',
-    tell: (looked) => ({ ...span(looked, ({ widest }) => widest, []), restsOn: [stationsOf(looked.job)] }),
+    compute: (looked) => ({ ...span(looked, ({ widest }) => widest, []), restsOn: [stationsOf(looked.job)] }),
   },
   'overall-length': {
     name: 'Frame length',
     bench: 'donor',
-    tell: (looked) => ({
+    compute: (looked) => ({
       ...span(looked, ({ overallLength }) => overallLength, []),
       restsOn: [stationsOf(looked.job), ...deciding(looked.whole.plan)],
     }),
@@ -99,7 +106,7 @@ const FIGURES = {
   lowest: {
     name: 'Lowest',
     bench: 'donor',
-    tell: (looked) => {
+    compute: (looked) => {
       const { plan } = looked.whole;
       const what = plan.measures.after.lowest?.what ?? '';
       const crossmember = plan.crossmembers.find((each) => each.crossmember.name === what);
@@ -118,7 +125,7 @@ const FIGURES = {
   'worst-joint': {
     name: 'Worst joint',
     bench: 'cuts',
-    tell: ({ job, whole: { plan } }) => {
+    compute: ({ job, whole: { plan } }) => {
       const joint = worstJointOf(plan.joints);
       return {
         before: null,
@@ -135,7 +142,7 @@ const FIGURES = {
   'shaft-angle': {
     name: 'Shaft angle',
     bench: 'cuts',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const { before, after } = plan.driveLine;
       const angle = (worst: { readonly angle: number | null } | null | undefined): FigureValue =>
         worst ? { radians: worst.angle ?? 0 } : null;
@@ -151,7 +158,7 @@ const FIGURES = {
   'worst-reading': {
     name: 'Worst reading',
     bench: 'true-up',
-    tell: ({ whole: { plan, worstReading: worst } }) => ({
+    compute: ({ whole: { plan, worstReading: worst } }) => ({
       before: null,
       after: worst ? { mm: worst.off, signed: true } : null,
       note: worst ? worst.control.name : 'none taken yet',
@@ -161,7 +168,7 @@ const FIGURES = {
   'readings-right': {
     name: 'Readings right',
     bench: 'true-up',
-    tell: ({ job, whole: { plan, readings, stage } }) => {
+    compute: ({ job, whole: { plan, readings, stage } }) => {
       const { right, total } = stageCount(job, plan, readings, stage);
       const taken = judgedReadings(plan.controls, readings, stage, job.rules, job.display);
       return {
@@ -175,7 +182,7 @@ const FIGURES = {
   measured: {
     name: 'Measured',
     bench: 'donor',
-    tell: ({ job }) => {
+    compute: ({ job }) => {
       const asks = measuringGuide(job);
       const there = asks.filter(({ state }) => state === 'there').length;
       const next = asks.find(({ state }) => state !== 'there');
@@ -190,7 +197,7 @@ const FIGURES = {
   mass: {
     name: 'Mass',
     bench: 'donor',
-    tell: ({ job, whole: { plan } }) => ({
+    compute: ({ job, whole: { plan } }) => ({
       before: { kg: plan.measures.before.mass },
       after: { kg: plan.measures.after.mass },
       note: 'steel and what hangs on it',
@@ -200,7 +207,7 @@ const FIGURES = {
   lines: {
     name: 'Lines to scribe',
     bench: 'marks',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const letters = [...plan.joints, ...plan.cutEnds].map(({ letter }) => letter);
       return {
         before: null,
@@ -215,7 +222,7 @@ const FIGURES = {
   'new-steel': {
     name: 'New rail',
     bench: 'marks',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const fresh = plan.tape.spans.filter(({ kind }) => kind === 'new');
       return {
         before: null,
@@ -225,7 +232,7 @@ const FIGURES = {
       };
     },
   },
-} as const satisfies FigureTellers;
+} as const satisfies FigureDefinitions;
 
 /** The figures that a shop goes by. */
 export type FigureId = keyof typeof FIGURES;
@@ -246,22 +253,22 @@ const JOINT_WORDS = {
  * @param whole What `evaluateJob` gives for it.
  */
 export function figureOf(id: FigureId, job: Job, whole: JobResult): Figure {
-  const { name, bench, tell } = FIGURES[id];
-  const told = tell({ job, whole });
+  const { name, bench, compute } = FIGURES[id];
+  const computed = compute({ job, whole });
   const seen = new Set<string>();
-  const restsOn = told.restsOn.filter(({ ref, name: called }) => {
+  const restsOn = computed.restsOn.filter(({ ref, name: called }) => {
     const key = ref ? `${ref.kind}/${ref.id}` : called;
     return !seen.has(key) && seen.add(key);
   });
-  return { id, name, bench, ...told, restsOn };
+  return { id, name, bench, ...computed, restsOn };
 }
 
 /**
  * The hold point that the work comes to next, and the first of its checks that is open; null past the last.
  *
- * @param gates The hold points, in order.
+ * @param holdPoints The hold points, in order.
  */
-export function nextGate(gates: readonly Gate[]) {
-  const gate = gates.find((candidate) => !isPassed(candidate));
-  return gate ? { gate, check: gate.checks.find(isOpen) } : null;
+export function nextHoldPoint(holdPoints: readonly HoldPoint[]) {
+  const holdPoint = holdPoints.find((candidate) => !isPassed(candidate));
+  return holdPoint ? { holdPoint, check: holdPoint.checks.find(isOpen) } : null;
 }

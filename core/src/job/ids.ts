@@ -131,7 +131,7 @@ export function referenceProblems(job: Job, path: string): InputProblem[] {
             {
               code: 'plan/mounting',
               path: `${at}.mountings[${index}].mount`,
-              message: `“${mount}” is not a mount of the body “${body}”, or how it is made is said twice: leave one of a mount that is there.`,
+              message: `“${mount}” is not a mount of the body “${body}”, or it is defined twice: keep one.`,
             },
           ],
     );
@@ -167,11 +167,11 @@ function spliceProblems({ splices, fittings, operations, name }: Plan, { donor }
         : problem('joint', `“${joint}” is a joint of an operation that the plan “${name}” does not have.`)),
       ...(splices.findIndex((other) => other.joint === joint) === index
         ? []
-        : problem('joint', `How “${joint}” is made is said twice: leave one of them.`)),
+        : problem('joint', `Joint “${joint}” is defined twice: keep one.`)),
       ...others.flatMap(({ rail, reason }, other) => [
         ...(rail === 'left' || rail === 'right' || members.has(rail)
           ? []
-          : problem(`others[${other}].rail`, `There is no “${rail}” on the frame: take it off the joint.`)),
+          : problem(`others[${other}].rail`, `There is no “${rail}” on the frame: remove it from the joint.`)),
         ...((rail === 'left' || rail === 'right') && reason.trim() === ''
           ? problem(`others[${other}].reason`, 'Left and right are made alike unless there is a reason: write it.')
           : []),

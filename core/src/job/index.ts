@@ -3,18 +3,26 @@ export { type JobChange, jobChanges } from './job-changes.ts';
 export { type MergeConflict, mergeJobs, type MergedJob, takingTheirs } from './merge-jobs.ts';
 export { evaluateJob, type JobResult, planOf } from './evaluate-job.ts';
 export { type JobProgress, progressOf } from './progress.ts';
-export { type Gate, type GateCheck, type GateId, isOpen, isPassed, type SignOff, signableNow } from './gates.ts';
+export {
+  type HoldPoint,
+  type GateCheck,
+  type HoldPointId,
+  isOpen,
+  isPassed,
+  type SignOff,
+  signableNow,
+} from './hold-points.ts';
 export { type BenchId, BENCH_IDS } from './benches.ts';
 export { withOptionAsPlan, withOptionAsVariant } from './take-option.ts';
-export { type Figure, type FigureId, figureOf, nextGate } from './figures.ts';
+export { type Figure, type FigureId, figureOf, nextHoldPoint } from './figures.ts';
 export { moveText, MOVE_DIVISION, surveyAndMoves, type TrueUp } from './true-up.ts';
 export { shoringOf } from './shoring-of.ts';
-export type { FigureValue } from './told.ts';
+export type { FigureValue } from './figure-value.ts';
 export type { Support } from './supports.ts';
 export { type Coupon, couponsOf, isHeld } from './coupons.ts';
 export { type StageCount, stageCount } from './stage-count.ts';
 export { type Caution, cautionsOf, lastRead } from './cautions.ts';
-export type { Ask } from './asks.ts';
+export type { MeasuringTask } from './measuring-tasks.ts';
 export { measuringGuide } from './measuring-guide.ts';
 export { migrate, type Migrations, upgradeJob } from './migrate.ts';
 export { type FirstCab, type FirstMeasures, newJob } from './new-job.ts';
@@ -32,7 +40,7 @@ export {
 } from './variants.ts';
 export { writeJobFile } from './write-job.ts';
 export { withoutDeadAcceptances } from './ids.ts';
-export { bodyGuide, type BodyAsk } from './body-asks.ts';
+export { bodyGuide, type BodyTask } from './body-tasks.ts';
 export {
   ITEM_FORMAT,
   ITEM_KINDS,

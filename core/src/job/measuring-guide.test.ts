@@ -38,7 +38,7 @@ it.each([
     'no height chosen yet',
   ],
   ['missing', 'lines', { lines: [] }, 'follow each along the rail'],
-  ['missing', 'drive-line', { points: [] }, 'not entered: gearbox flange, pinion'],
+  ['missing', 'drive-line', { points: [] }, 'not entered: transmission flange, pinion'],
   ['partly', 'drive-line', { points: job.donor.points.map(({ pitch: _, ...point }) => point) }, 'angle finder'],
 ] as const)('says %s of %s and where to look', (state, id, changes, where) => {
   const ask = asked(changes, id);

@@ -2,19 +2,19 @@ import { wheelbaseOf } from '../body/index.ts';
 import { datumStation, type FeatureKind, kindsThat } from '../frame/index.ts';
 import { lengthText, quantityText } from '../units/index.ts';
 import {
-  type Ask,
-  axlesAsk,
-  controlsAsk,
-  datumAsk,
-  driveLineAsk,
+  type MeasuringTask,
+  axlesTask,
+  controlsTask,
+  datumTask,
+  driveLineTask,
   onlyAssumed,
   presence,
-  sectionsAsk,
+  sectionsTask,
   stateOf,
-  stationsAsk,
-  suspensionAsk,
-  unitsAsk,
-} from './asks.ts';
+  stationsTask,
+  suspensionTask,
+  unitsTask,
+} from './measuring-tasks.ts';
 import type { Job } from './job.ts';
 
 /**
@@ -22,7 +22,7 @@ import type { Job } from './job.ts';
  *
  * @param job The job; validated.
  */
-export function measuringGuide(job: Job): Ask[] {
+export function measuringGuide(job: Job): MeasuringTask[] {
   const { donor, bodies, display } = job;
   const masses = bodies.flatMap((body) => body.masses);
   const wheelbases = bodies.flatMap((body) => wheelbaseOf(body) ?? []);
@@ -32,9 +32,9 @@ export function measuringGuide(job: Job): Ask[] {
   const of = (...kinds: readonly FeatureKind[]) => donor.features.filter(({ kind }) => kinds.includes(kind));
   const cabBack = donor.points.find(({ kind }) => kind === 'cab-back');
   return [
-    datumAsk(donor),
-    sectionsAsk(donor),
-    stationsAsk(donor, at, (mm) => lengthText(mm, display, true)),
+    datumTask(donor),
+    sectionsTask(donor),
+    stationsTask(donor, at, (mm) => lengthText(mm, display, true)),
     {
       id: 'both-rails',
       what: 'Left and right apart',
@@ -46,7 +46,7 @@ export function measuringGuide(job: Job): Ask[] {
       state: donor.rails.kind === 'measured' ? 'there' : 'partly',
       part: 'stations',
     },
-    axlesAsk(donor),
+    axlesTask(donor),
     {
       id: 'crossmembers',
       what: 'Crossmembers: middle, length, depth, how fixed',
@@ -55,8 +55,8 @@ export function measuringGuide(job: Job): Ask[] {
       state: stateOf(donor.crossmembers, 2),
       part: 'crossmembers',
     },
-    suspensionAsk(of(...kindsThat(({ suspension }) => suspension ?? false)), donor, at),
-    presence('stamp', 'The identity stamp', of('identity-stamp'), at, 'where no cut, grinding or plate may come'),
+    suspensionTask(of(...kindsThat(({ suspension }) => suspension ?? false)), donor, at),
+    presence('stamp', 'The VIN stamp', of('identity-stamp'), at, 'where no cut, grinding or plate may come'),
     presence(
       'mounts',
       'Body, cab and bed mounts',
@@ -64,7 +64,7 @@ export function measuringGuide(job: Job): Ask[] {
       at,
       'what the body can sit on, and what must move',
     ),
-    unitsAsk(donor),
+    unitsTask(donor),
     presence('tank', 'Tank straps', of('tank-strap'), at, 'which cuts come near fuel'),
     {
       id: 'lines',
@@ -74,20 +74,20 @@ export function measuringGuide(job: Job): Ask[] {
       state: stateOf(donor.lines, 1),
       part: 'lines',
     },
-    driveLineAsk(donor),
+    driveLineTask(donor),
     {
       id: 'cab-back',
       what: 'Back of the cab',
       where: cabBack
         ? cabBack.origin === 'assumed'
-          ? onlyAssumed(['cab back'])
+          ? onlyAssumed(['back of cab'])
           : 'entered'
         : 'plumb down to the rail',
       answers: 'cab to axle, and how much of it is usable',
       state: stateOf(cabBack ? [cabBack] : [], 1),
       part: 'lines',
     },
-    controlsAsk(donor, at),
+    controlsTask(donor, at),
     {
       id: 'body',
       what: 'The body: its wheel openings',

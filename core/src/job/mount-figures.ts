@@ -1,6 +1,6 @@
 import { holds, isBeside, type MountingOutcome, type PlanResult, worstRatio } from '../plan/index.ts';
 import { deciding } from './supports.ts';
-import { type FigureTellers, length, words } from './told.ts';
+import { type FigureDefinitions, length, words } from './figure-value.ts';
 
 /** The mounting that has most of something; undefined where none has it. */
 const most = (plan: PlanResult, of: (outcome: MountingOutcome) => number | null) =>
@@ -21,7 +21,7 @@ export const MOUNT_FIGURES = {
   'mounts-decided': {
     name: 'Mounts decided',
     bench: 'mounts',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const open = plan.mountings.filter(({ decided }) => !decided);
       return {
         before: null,
@@ -37,7 +37,7 @@ export const MOUNT_FIGURES = {
   'tallest-bracket': {
     name: 'Tallest bracket',
     bench: 'mounts',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const found = most(plan, (outcome) => (stands(outcome) ? outcome.height : null));
       return {
         before: null,
@@ -50,7 +50,7 @@ export const MOUNT_FIGURES = {
   'weakest-bracket': {
     name: 'Hardest worked',
     bench: 'mounts',
-    tell: ({ job, whole: { plan } }) => {
+    compute: ({ job, whole: { plan } }) => {
       const found = most(plan, worstRatio);
       return {
         before: null,
@@ -65,7 +65,7 @@ export const MOUNT_FIGURES = {
   'brackets-to-make': {
     name: 'Brackets to make',
     bench: 'mounts',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const all = plan.mountings.filter(hasBracket);
       const kinds = [...new Set(all.map(({ name }) => name))];
       return {
@@ -80,4 +80,4 @@ export const MOUNT_FIGURES = {
       };
     },
   },
-} as const satisfies FigureTellers;
+} as const satisfies FigureDefinitions;

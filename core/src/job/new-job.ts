@@ -111,7 +111,16 @@ function cabOf({ cab, section }: FirstMeasures): {
     mounts,
     units: [{ id: 'cab', name: 'Cab', kind: 'cab', mounts: mounts.map(({ id }) => ({ kind: 'feature', id })) }],
     points: [
-      { id: 'cab-back', name: 'Cab back', kind: 'cab-back', x: cab.back, y: 0, z: CAB_BACK_OVER, mass: 0, ...origin },
+      {
+        id: 'cab-back',
+        name: 'Back of cab',
+        kind: 'cab-back',
+        x: cab.back,
+        y: 0,
+        z: CAB_BACK_OVER,
+        mass: 0,
+        ...origin,
+      },
     ],
   };
 }

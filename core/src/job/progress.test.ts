@@ -19,8 +19,8 @@ const result = evaluateJob(job, records);
 const progress = progressOf(job, records);
 const { controls } = result.plan;
 
-it('the flagship has passed the gate before cutting and stands at the one before welding out', () => {
-  const [cutting, welding] = progress.gates;
+it('the flagship has passed the hold point before cutting and stands at the one before the final weld', () => {
+  const [cutting, welding] = progress.holdPoints;
   expect(isPassed(cutting!)).toBe(true);
   expect(isPassed(welding!)).toBe(false);
   expect(stageCount(job, result.plan, readingsIn(records), 'tacked')).toEqual({
@@ -68,25 +68,25 @@ const throughTheStamp: Job = {
 };
 
 it('a plan that must stop does not pass', () => {
-  const [cutting] = progressOf(throughTheStamp, records).gates;
+  const [cutting] = progressOf(throughTheStamp, records).holdPoints;
   expect(cutting!.checks[1]).toMatchObject({ passed: false });
-  expect(cutting!.checks[1]!.detail).toMatch(/Identity stamp/);
+  expect(cutting!.checks[1]!.detail).toMatch(/VIN stamp/);
 });
 
 it('a hold point passes with a signed reason, for the checks it was signed for and no others', () => {
-  const [, welding] = progress.gates;
+  const [, welding] = progress.holdPoints;
   expect(signableNow(welding!).map(({ id }) => id)).toEqual(['readings-tacked']);
   const made = { id: 's1', taken: '2026-04-01T10:00:00Z', by: 'owner' };
   const body = { gate: 'before-welding-out', checks: ['readings-tacked'], reason: 'tape read twice' };
   const signed = progressOf(job, [...records, newRecord('gate-signed', body, made)]);
-  expect(isPassed(signed.gates[1]!)).toBe(true);
-  expect(signed.gates[1]!.checks.find(({ id }) => id === 'readings-tacked')).toMatchObject({
+  expect(isPassed(signed.holdPoints[1]!)).toBe(true);
+  expect(signed.holdPoints[1]!.checks.find(({ id }) => id === 'readings-tacked')).toMatchObject({
     passed: false,
     signed: { by: 'owner', reason: 'tape read twice' },
   });
   expect(signed.done).toContain('true-up');
   const other = newRecord('gate-signed', { ...body, checks: ['decided'] }, made);
-  expect(isPassed(progressOf(job, [...records, other]).gates[1]!)).toBe(false);
+  expect(isPassed(progressOf(job, [...records, other]).holdPoints[1]!)).toBe(false);
 });
 
 it('what stops a plan cannot be signed away', () => {
@@ -95,7 +95,7 @@ it('what stops a plan cannot be signed away', () => {
     { gate: 'before-cutting', checks: ['unstopped'], reason: 'in a hurry' },
     { id: 's1', taken: '2026-04-01T10:00:00Z', by: 'owner' },
   );
-  const [cutting] = progressOf(throughTheStamp, [...records, signed]).gates;
+  const [cutting] = progressOf(throughTheStamp, [...records, signed]).holdPoints;
   expect(isPassed(cutting!)).toBe(false);
   expect(signableNow(cutting!)).toEqual([]);
 });

@@ -2,12 +2,12 @@ import { BODY_CODES, MOUNT_CODES, type PlanResult } from '../plan/index.ts';
 import type { ShopRecord } from '../records/index.ts';
 import { BENCH_IDS, type BenchId } from './benches.ts';
 import { evaluateJob, type JobResult } from './evaluate-job.ts';
-import { type Gate, gatesOf, isOpen, isPassed } from './gates.ts';
+import { type HoldPoint, holdPointsOf, isOpen, isPassed } from './hold-points.ts';
 import type { Job } from './job.ts';
 
 /** How far the work on a job has come. */
 export interface JobProgress {
-  readonly gates: readonly Gate[];
+  readonly holdPoints: readonly HoldPoint[];
   /** Benches whose work stands. */
   readonly done: readonly string[];
   readonly next: { readonly text: string; readonly bench: BenchId };
@@ -27,8 +27,8 @@ export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgres
   const before = known.get(whole);
   if (before) return before;
   const { plan, readings } = whole;
-  const gates = gatesOf({ job, records, plan, readings });
-  const progress = { gates, done: benchesDone(job, plan, gates), next: nextStep(job, gates) };
+  const holdPoints = holdPointsOf({ job, records, plan, readings });
+  const progress = { holdPoints, done: benchesDone(job, plan, holdPoints), next: nextStep(job, holdPoints) };
   known.set(whole, progress);
   return progress;
 }
@@ -38,11 +38,11 @@ export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgres
  *
  * @param job The job; validated.
  * @param plan What the plan gives.
- * @param gates The hold points, in order.
+ * @param holdPoints The hold points, in order.
  */
-function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]): readonly string[] {
-  const gate = (id: Gate['id']) => gates.find((candidate) => candidate.id === id);
-  const [cutting, welding] = [gate('before-cutting'), gate('before-welding-out')];
+function benchesDone(job: Job, plan: PlanResult, holdPoints: readonly HoldPoint[]): readonly string[] {
+  const holdPoint = (id: HoldPoint['id']) => holdPoints.find((candidate) => candidate.id === id);
+  const [cutting, welding] = [holdPoint('before-cutting'), holdPoint('before-welding-out')];
   const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
   const proven: Readonly<Record<BenchId, boolean>> = {
     donor: false,
@@ -71,11 +71,11 @@ function benchesDone(job: Job, plan: PlanResult, gates: readonly Gate[]): readon
  * The next thing to do on a job, in a few words, with the bench where it is done.
  *
  * @param job The job; validated.
- * @param gates The hold points, in order.
+ * @param holdPoints The hold points, in order.
  */
-function nextStep(job: Job, gates: readonly Gate[]): JobProgress['next'] {
+function nextStep(job: Job, holdPoints: readonly HoldPoint[]): JobProgress['next'] {
   if (!job.done.includes('donor')) return { text: 'Finish measuring the donor', bench: 'donor' };
-  const check = gates.find((gate) => !isPassed(gate))?.checks.find(isOpen);
+  const check = holdPoints.find((holdPoint) => !isPassed(holdPoint))?.checks.find(isOpen);
   if (check) return { text: `${check.name}: ${check.detail}`, bench: check.bench };
-  return { text: 'Weld out, then read every measurement again', bench: 'true-up' };
+  return { text: 'Final weld, then read every measurement again', bench: 'true-up' };
 }

@@ -32,7 +32,7 @@ describe('the figures of the shores', () => {
 
   it('the least margin is of the part that is nearest to going over; what does not stand is said', () => {
     const margins = steps.flatMap(({ loose }) =>
-      loose.flatMap(({ removed, footing }) => (removed ? [] : [footing.margins!.nearest])),
+      loose.flatMap(({ removed, stability }) => (removed ? [] : [stability.margins!.nearest])),
     );
     expect(figure('tipping-margin', van).after).toEqual({ mm: Math.min(...margins) });
     expect(figure('tipping-margin', held({ shores: [] }))).toMatchObject({
@@ -72,7 +72,7 @@ describe('the figures of the shores', () => {
 describe('the hold points', () => {
   const check = (job: Job, id: string, records: Parameters<typeof progressOf>[1] = []) =>
     progressOf(job, records)
-      .gates.flatMap(({ checks }) => checks)
+      .holdPoints.flatMap(({ checks }) => checks)
       .find((each) => each.id === id)!;
 
   it('nothing is cut that would tip, and no signature changes that', () => {

@@ -4,7 +4,7 @@ import { offAt } from '../shoring/index.ts';
 import { quantityText } from '../units/index.ts';
 import { shoringOf } from './shoring-of.ts';
 import { deciding } from './supports.ts';
-import { type FigureTellers, length, type Looked, words } from './told.ts';
+import { type FigureDefinitions, length, type Looked, words } from './figure-value.ts';
 
 const cutsOf = ({ job }: Looked): readonly ShoringCut[] => shoringOf(job).steps.flatMap(({ cuts }) => cuts);
 const looseOf = ({ job }: Looked): readonly HeldPart[] =>
@@ -20,7 +20,7 @@ export const SHORING_FIGURES = {
   'frame-weighs': {
     name: 'Frame as cut',
     bench: 'stands',
-    tell: ({ job, whole }) => {
+    compute: ({ job, whole }) => {
       const [first] = shoringOf(job).steps;
       if (!first) return NO_CUT;
       const off = offAt(job.plan.shoring, first.operation.id).size;
@@ -33,17 +33,17 @@ export const SHORING_FIGURES = {
     },
   },
   'tipping-margin': {
-    name: 'Least margin',
+    name: 'Closest to tipping',
     bench: 'stands',
-    tell: (looked) => {
+    compute: (looked) => {
       const parts = looseOf(looked);
       if (parts.length === 0) return NO_CUT;
-      const bad = parts.find(({ footing }) => footing.state !== 'stays');
+      const bad = parts.find(({ stability }) => stability.state !== 'stays');
       if (bad) return { before: null, after: words('does not stand'), note: bad.name, restsOn: [] };
-      const least = most(parts, ({ footing }) => -(footing.margins?.nearest ?? 0));
+      const least = most(parts, ({ stability }) => -(stability.margins?.nearest ?? 0));
       return {
         before: null,
-        after: length(least?.footing.margins?.nearest ?? null),
+        after: length(least?.stability.margins?.nearest ?? null),
         note: least?.name ?? '',
         restsOn: [],
       };
@@ -52,7 +52,7 @@ export const SHORING_FIGURES = {
   'heaviest-stand': {
     name: 'Most on one stand',
     bench: 'stands',
-    tell: (looked) => {
+    compute: (looked) => {
       const moments = shoringOf(looked.job).steps.flatMap(({ whole, loose }) => [
         ...loose.map((part) => ({ part, when: '' })),
         { part: whole, when: ', not cut yet' },
@@ -76,7 +76,7 @@ export const SHORING_FIGURES = {
   'kerf-closes': {
     name: 'Kerf closes',
     bench: 'stands',
-    tell: (looked) => {
+    compute: (looked) => {
       const worst = most(cutsOf(looked), ({ kerf }) => Math.abs(kerf.opens ?? 0));
       if (!worst) return NO_CUT;
       if (worst.kerf.opens === null)
@@ -95,7 +95,7 @@ export const SHORING_FIGURES = {
   'cut-out-weighs': {
     name: 'Cut out',
     bench: 'stands',
-    tell: (looked) => {
+    compute: (looked) => {
       const out = shoringOf(looked.job).steps.flatMap(({ loose }) => loose.filter(({ removed }) => removed));
       const heaviest = most(out, ({ mass }) => mass);
       return {
@@ -106,4 +106,4 @@ export const SHORING_FIGURES = {
       };
     },
   },
-} as const satisfies FigureTellers;
+} as const satisfies FigureDefinitions;

@@ -17,7 +17,7 @@ describe('the figures of the joints', () => {
     expect(figure('joint-ratio', job).after).toEqual({ words: ratioText(Math.min(...ratios)) });
   });
 
-  it('one that nobody has decided on says so, and one that cannot be reckoned comes before all others', () => {
+  it('one that nobody has decided on says so, and one that cannot be calculated comes before all others', () => {
     expect(figure('joint-ratio', open)).toMatchObject({
       after: { words: '0.60' },
       note: 'joint A, of the bare rail, not decided',

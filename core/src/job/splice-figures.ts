@@ -1,8 +1,8 @@
 import { dotted, fatigueName, type PlanResult, ratioText } from '../plan/index.ts';
 import { deciding, sectionsOf, stationsOf } from './supports.ts';
-import { type FigureTellers, length, words } from './told.ts';
+import { type FigureDefinitions, length, words } from './figure-value.ts';
 
-/** The joint that carries least of the bare rail; one that cannot be reckoned before all others. */
+/** The joint that carries least of the bare rail; one that cannot be calculated before all others. */
 const weakestSplice = ({ splices }: PlanResult) =>
   splices.toSorted((a, b) => (a.worst.strength?.ratio ?? -1) - (b.worst.strength?.ratio ?? -1))[0];
 
@@ -11,7 +11,7 @@ export const SPLICE_FIGURES = {
   'joint-ratio': {
     name: 'Weakest joint',
     bench: 'splice',
-    tell: ({ job, whole: { plan } }) => {
+    compute: ({ job, whole: { plan } }) => {
       const weakest = weakestSplice(plan);
       const ratio = weakest?.worst.strength?.ratio;
       return {
@@ -33,7 +33,7 @@ export const SPLICE_FIGURES = {
   'joints-decided': {
     name: 'Joints decided',
     bench: 'splice',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const open = plan.splices.filter(({ decided }) => decided === null).map(({ joint }) => joint.letter);
       return {
         before: null,
@@ -44,9 +44,9 @@ export const SPLICE_FIGURES = {
     },
   },
   'weld-length': {
-    name: 'Weld in all',
+    name: 'Total weld length',
     bench: 'splice',
-    tell: ({ whole: { plan } }) => ({
+    compute: ({ whole: { plan } }) => ({
       before: null,
       after: length(
         plan.splices.reduce((sum, { rails }) => sum + rails.reduce((all, one) => all + one.weld.length, 0), 0),
@@ -58,7 +58,7 @@ export const SPLICE_FIGURES = {
   'worst-detail': {
     name: 'Weakest in fatigue',
     bench: 'splice',
-    tell: ({ whole: { plan } }) => {
+    compute: ({ whole: { plan } }) => {
       const details = plan.splices.flatMap(({ joint, worst }) =>
         worst.details.slice(0, 1).map((detail) => ({ joint, detail })),
       );
@@ -71,4 +71,4 @@ export const SPLICE_FIGURES = {
       };
     },
   },
-} as const satisfies FigureTellers;
+} as const satisfies FigureDefinitions;

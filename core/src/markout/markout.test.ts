@@ -169,7 +169,7 @@ describe('members and braces', () => {
     expect(leg[2]!.length).toBeNear(is, 1e-6);
     const turn = Math.atan(25.5 / 64) - Math.atan(25.5 / 73.5);
     expect(leg[3]!.wedge).toBeNear(2 * inches(2) * Math.tan(turn / 2), 1e-6);
-    expect(members.filter(({ what }) => what === 'made anew, between its ends')).toHaveLength(2);
+    expect(members.filter(({ what }) => what === 'remade between its ends')).toHaveLength(2);
   });
 
   it('left as they are, they say where each is cut along its own middle, and what fills the gap', () => {

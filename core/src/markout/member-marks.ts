@@ -60,12 +60,12 @@ const alike = (left: readonly MemberMark[], right: readonly MemberMark[]): boole
   });
 
 function marksOf(outcome: MemberOutcome, result: PlanResult): MemberMark[] {
-  const { member, fate, copies } = outcome;
+  const { member, status, copies } = outcome;
   const named = (copy: MemberCopy) => ({
     name: member.name,
     side: member.copies === 'pair' ? copy.side : null,
   });
-  if (fate === 'removed') return copies.map((copy) => ({ ...NONE, ...named(copy), what: 'comes out' }));
+  if (status === 'removed') return copies.map((copy) => ({ ...NONE, ...named(copy), what: 'comes out' }));
   const marks = copies.map((copy) =>
     (copy.refit ? refitMarks(copy) : cutMarks(copy, result)).map((mark) => ({ ...named(copy), ...mark })),
   );
@@ -80,10 +80,10 @@ function marksOf(outcome: MemberOutcome, result: PlanResult): MemberMark[] {
  */
 export const memberMarks = (result: PlanResult): MemberMark[] => [
   ...result.members.flatMap((outcome) => marksOf(outcome, result)),
-  ...result.braces.flatMap(({ brace: { name }, fate, built }): MemberMark[] => {
-    if (fate === 'removed') return [{ ...NONE, name, side: null, what: 'comes off' }];
-    return fate === 'made-anew' && built
-      ? [{ ...NONE, name, side: null, what: 'made anew, between its ends', length: built.length }]
+  ...result.braces.flatMap(({ brace: { name }, status, built }): MemberMark[] => {
+    if (status === 'removed') return [{ ...NONE, name, side: null, what: 'comes off' }];
+    return status === 'made-anew' && built
+      ? [{ ...NONE, name, side: null, what: 'remade between its ends', length: built.length }]
       : [];
   }),
 ];

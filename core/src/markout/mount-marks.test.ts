@@ -69,7 +69,7 @@ describe('the marks of a body’s mounts', () => {
       const { across } = markSheet(job, result).brackets.find(
         ({ fixedBy, side }) => fixedBy === 'hole' && side === 'left',
       )!;
-      return { across, y: result.features.find(({ fate }) => fate === 'new')!.places.left!.built!.y };
+      return { across, y: result.features.find(({ status }) => status === 'new')!.places.left!.built!.y };
     };
     expect(drilled(hole)).toEqual({ across: 32, y: -(430 - 32) });
     const { inboard: _, ...unmeasured } = hole;

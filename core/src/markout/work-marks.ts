@@ -22,12 +22,12 @@ const WHAT_BRACKET = { new: 'new', 're-drill': 'moved', 're-weld': 'moved' } as 
  * @param measurer Measures along the donor’s rails.
  */
 export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMark[] {
-  const markOn = (side: Side, { feature, fate, piece, places }: FeatureOutcome): BracketMark[] => {
+  const markOn = (side: Side, { feature, status, piece, places }: FeatureOutcome): BracketMark[] => {
     if (!places[side]) return [];
-    const what = fate === 'removed' ? 'off' : WHAT_BRACKET[fate as keyof typeof WHAT_BRACKET];
+    const what = status === 'removed' ? 'off' : WHAT_BRACKET[status as keyof typeof WHAT_BRACKET];
     // What comes off is marked where it is on the donor.
-    const index = fate === 'removed' ? null : piece;
-    if (!what || (index === null && fate !== 'removed')) return [];
+    const index = status === 'removed' ? null : piece;
+    if (!what || (index === null && status !== 'removed')) return [];
     const { origin, along, level } =
       index === null ? originOn(result.donorState.pieces[0] as Piece, '', measurer) : originOf(result, index, measurer);
     const steel = index === null ? result.donorState.pieces[0] : result.pieces[index];
@@ -47,7 +47,7 @@ export function bracketMarks(result: PlanResult, measurer: Measurer): BracketMar
         face: feature.face,
         down: feature.face === 'bottom' ? depth : feature.face === 'top' ? 0 : feature.down,
         across: acrossFlange(feature),
-        diameter: fate === 'removed' ? 0 : feature.diameter,
+        diameter: status === 'removed' ? 0 : feature.diameter,
         block: 0,
         fixedBy: feature.attachment,
       },

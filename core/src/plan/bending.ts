@@ -2,7 +2,7 @@ import { onFrame } from '../body/index.ts';
 import { railAt, railOf, SIDES } from '../frame/index.ts';
 import { type Section, sectionProperties } from '../sections/index.ts';
 import { axleXs } from './axle-loads.ts';
-import { burdensOn } from './burdens.ts';
+import { frameLoads } from './frame-loads.ts';
 import type { Outcomes } from './outcomes.ts';
 import { steelLumps } from './solid.ts';
 import { builtOf } from './tape.ts';
@@ -42,7 +42,7 @@ export function bendingOf(outcomes: Outcomes): ((donorX: number) => Bending) | n
   if (front === null || rear === null || rear <= front) return null;
   const weights = [
     ...steelLumps(state.pieces, context.section, context.density),
-    ...burdensOn(outcomes),
+    ...frameLoads(outcomes),
     ...seats.flatMap(({ body, pose }) => {
       const xs = body.mounts.map((mount) => onFrame(pose, mount).x).sort((a, b) => a - b);
       return body.masses.flatMap((lump) => onMounts(lump.mass, onFrame(pose, lump).x, xs));

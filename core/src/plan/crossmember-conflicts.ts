@@ -8,7 +8,7 @@ import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
 function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings, context: Context): Finding[] {
-  const { crossmember, fate, operation, built, wider, cutBefore } = outcome;
+  const { crossmember, status, operation, built, wider, cutBefore } = outcome;
   const { state, tape } = findings;
   const { id, x, length, name, removable } = crossmember;
   const at = { operation, donorX: x, builtX: built?.x ?? builtOf(tape, x), about: id };
@@ -25,8 +25,8 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
             edit: { do: 'take-off', thing, before: operation } as const,
           },
         ];
-  if (cutBefore !== null) return [lateWork(at, { name, fate, operation, cutBefore }, 'in')];
-  if (fate === 'cut-through')
+  if (cutBefore !== null) return [lateWork(at, { name, status, operation, cutBefore }, 'in')];
+  if (status === 'cut-through')
     return [
       {
         ...at,
@@ -36,7 +36,7 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
         fixes: [...fixesToClear(state, operation, stretch, context), ...(removable ? takeOff : [])],
       },
     ];
-  if (fate === 'lost') {
+  if (status === 'lost') {
     const to = nearestSteel(state, stretch, context);
     return [
       {
@@ -78,5 +78,5 @@ function conflictsOfCrossmember(outcome: CrossmemberOutcome, findings: Findings,
  * @param findings The evaluated plan, before its conflicts are known.
  * @param context Sections, rules and how lengths are written.
  */
-export const fatesOfCrossmembers: Finder = (findings, context) =>
+export const statusesOfCrossmembers: Finder = (findings, context) =>
   findings.crossmembers.flatMap((outcome) => conflictsOfCrossmember(outcome, findings, context));

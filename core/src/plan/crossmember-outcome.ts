@@ -1,7 +1,13 @@
 import { type Crossmember, railAt, type Vec3 } from '../frame/index.ts';
 import { sectionProperties } from '../sections/index.ts';
 import type { Context } from './context.ts';
-import { cutThroughBefore, type Extent, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
+import {
+  cutThroughBefore,
+  type Extent,
+  type AttachmentStatus,
+  statusOfExtent,
+  type StateBefore,
+} from './attachment-status.ts';
 import { steelOf, topAt } from './locate.ts';
 import { meanTop, type Piece } from './piece.ts';
 import { posed } from './pose.ts';
@@ -9,7 +15,7 @@ import type { Hung, PlanState } from './state.ts';
 
 export interface CrossmemberOutcome {
   readonly crossmember: Crossmember;
-  readonly fate: Fate;
+  readonly status: AttachmentStatus;
   readonly reason: string;
   readonly operation: string | null;
   readonly donor: Vec3 | null;
@@ -80,9 +86,9 @@ export function crossmemberOutcome(
     was && (change === 'removed' || change === 'moved')
       ? cutThroughBefore(before(operation), extentOf(was, donor.piece, context))
       : null;
-  const nowhere = (fate: Fate, reason: string, by: string | null): CrossmemberOutcome => ({
+  const nowhere = (status: AttachmentStatus, reason: string, by: string | null): CrossmemberOutcome => ({
     crossmember: item,
-    fate,
+    status,
     reason,
     operation: by,
     donor: donorPlace,
@@ -97,11 +103,11 @@ export function crossmemberOutcome(
   if (change === 'removed') return nowhere('removed', 'taken out by the plan', operation);
   const steel = steelOf(state, source);
   if (!steel) return nowhere('lost', 'on steel that is taken out', null);
-  const lies = fateOfExtent(state, source, extentOf(item, steel, context));
-  if (lies.fate !== 'kept')
+  const lies = statusOfExtent(state, source, extentOf(item, steel, context));
+  if (lies.status !== 'kept')
     return nowhere(
-      lies.fate,
-      lies.fate === 'lost' ? 'on steel that is taken out' : `${verb(state, lies.operation)} in part`,
+      lies.status,
+      lies.status === 'lost' ? 'on steel that is taken out' : `${verb(state, lies.operation)} in part`,
       lies.operation,
     );
   const piece = state.pieces[lies.piece] as Piece;
@@ -109,7 +115,7 @@ export function crossmemberOutcome(
   const built = { x: at.x, y: 0, z: at.z };
   const still =
     donorPlace !== null && Math.hypot(built.x - donorPlace.x, built.z - donorPlace.z) < 1e-6 && piece.pose.turn === 0;
-  const fate: Fate =
+  const status: AttachmentStatus =
     change === 'added'
       ? 'new'
       : change === 'none'
@@ -130,7 +136,7 @@ export function crossmemberOutcome(
   const wider = change === 'added' || !was ? 0 : widthAt(piece, item.x) - widthAt(donor.piece, was.x);
   return {
     crossmember: item,
-    fate,
+    status,
     reason,
     operation,
     donor: donorPlace,

@@ -47,7 +47,10 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
         code: 'shaft-angle',
         severity: severity(made.angle, old),
         message: `The joint at ${made.point.name} works at ${angleText(made.angle)}${was(old)}; the rulebook allows ${angleText(most)}.`,
-        fixes: advise('Move the carrier bearing.', 'Turn the axle or shim the gearbox, and keep the two ends alike.'),
+        fixes: advise(
+          'Move the carrier bearing.',
+          'Turn the axle or shim the transmission, and keep the two ends alike.',
+        ),
       },
     ];
   });

@@ -44,7 +44,7 @@ function directionOf({ item, turn }: Point, which: 'donor' | 'built'): Vec3 | nu
 }
 
 /**
- * The drive line on the donor or on the built frame: gearbox flange, carrier bearings from front to rear, pinion. A
+ * The drive line on the donor or on the built frame: transmission flange, carrier bearings from front to rear, pinion. A
  * joint's working angle is the true angle in space between what goes in and what comes out (all pointing rearward):
  * flange and shaft, shaft and shaft, shaft and pinion. Null without flange and pinion, or where one of them is gone.
  *

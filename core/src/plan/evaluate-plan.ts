@@ -1,4 +1,4 @@
-import { once } from '../once.ts';
+import { lazy } from '../lazy.ts';
 import { addedSteel } from './added-steel.ts';
 import { ladenOf } from './axle-loads.ts';
 import { advise, type Conflict, conflictOf, type Finding, SEVERITIES, type SuggestedFix } from './conflict.ts';
@@ -62,11 +62,11 @@ export const driveLinesOf = (points: Outcomes['points']): PlanResult['driveLine'
 export function judge(outcomes: Outcomes): PlanResult {
   const { input, context, prepared, steps, state, tape, joints, cutEnds, axles, points, seats } = outcomes;
   const { donor: frame, rules } = input;
-  const measures = once(() => ({
+  const measures = lazy(() => ({
     before: donorMeasures(prepared, rules, context),
     after: measuresOf(outcomes, context, () => addedSteel(outcomes, context)),
   }));
-  const laden = once(() => ({
+  const laden = lazy(() => ({
     before: ladenOf(
       measures().before,
       seats.map(({ body, onDonor }) => ({ body, pose: onDonor })),
@@ -75,10 +75,10 @@ export function judge(outcomes: Outcomes): PlanResult {
     ),
     after: ladenOf(measures().after, seats, axles, 'built'),
   }));
-  const driveLine = once(() => driveLinesOf(points));
-  const ramps = once(() => rampsWith(seats, measures().after));
-  const controls = once(() => controlPredictions(frame, prepared.onDonor, pointFinder(state)));
-  const conflicts = once(() => conflictsOf(outcomes, laden().after, driveLine()));
+  const driveLine = lazy(() => driveLinesOf(points));
+  const ramps = lazy(() => rampsWith(seats, measures().after));
+  const controls = lazy(() => controlPredictions(frame, prepared.onDonor, pointFinder(state)));
+  const conflicts = lazy(() => conflictsOf(outcomes, laden().after, driveLine()));
   const lettersOf = (operation: string) =>
     [...joints, ...cutEnds]
       .filter((mark) => mark.operation === operation)

@@ -10,8 +10,8 @@ import { addingOf } from './plan-edit.ts';
 import { builtOf } from './tape.ts';
 
 /** A feature that neither the cuts nor the plan's brackets disturb. */
-const undisturbed = ({ fate, cutBefore, overJoint }: FeatureOutcome): boolean =>
-  cutBefore === null && overJoint === null && (fate === 'stays' || fate === 'moves' || fate === 'new');
+const undisturbed = ({ status, cutBefore, overJoint }: FeatureOutcome): boolean =>
+  cutBefore === null && overJoint === null && (status === 'stays' || status === 'moves' || status === 'new');
 
 /** Ways of putting a feature elsewhere, ahead of the operation that takes its steel. */
 function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: Context): SuggestedFix[] {
@@ -29,7 +29,7 @@ function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: 
           },
         ]),
     {
-      say: addingOf(plan, thing) ? 'Remove the operation that adds it' : 'Take it off',
+      say: addingOf(plan, thing) ? 'Remove the operation that adds it' : 'Remove it',
       edit: { do: 'take-off', thing, before: operation },
     },
   ];
@@ -39,8 +39,8 @@ function movedAway({ state, plan }: Findings, outcome: FeatureOutcome, context: 
 function otherDatums({ frame, features }: Findings, x: number): SuggestedFix[] {
   return features
     .filter(
-      ({ feature, fate }) =>
-        feature.kind === 'hole' && feature.id !== frame.datum && (fate === 'stays' || fate === 'moves'),
+      ({ feature, status }) =>
+        feature.kind === 'hole' && feature.id !== frame.datum && (status === 'stays' || status === 'moves'),
     )
     .sort((a, b) => Math.abs(a.feature.x - x) - Math.abs(b.feature.x - x))
     .slice(0, 2)
@@ -48,25 +48,25 @@ function otherDatums({ frame, features }: Findings, x: number): SuggestedFix[] {
 }
 
 function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context: Context): Finding[] {
-  const { feature, fate, reason, operation, cutBefore, overJoint } = outcome;
+  const { feature, status, reason, operation, cutBefore, overJoint } = outcome;
   const { frame, state, tape } = findings;
   const at = { operation, donorX: feature.x, builtX: builtOf(tape, feature.x), about: feature.id };
   const clear = (of: string | null) => fixesToClear(state, of, extentOf(feature), context);
-  const lost = fate === 'lost' || fate === 'cut-through';
-  if (factsOf(feature.kind).untouchable && (lost || fate === 'removed'))
+  const lost = status === 'lost' || status === 'cut-through';
+  if (factsOf(feature.kind).untouchable && (lost || status === 'removed'))
     return [
       {
         ...at,
         code: 'identity-stamp',
         severity: 'stop',
-        message: `${feature.name} would be ${fate === 'cut-through' ? 'cut' : fate === 'removed' ? 'taken off' : 'lost'}: it must never be cut, ground, covered or moved.`,
+        message: `${feature.name} would be ${status === 'cut-through' ? 'cut' : status === 'removed' ? 'taken off' : 'lost'}: it must never be cut, ground, covered or moved.`,
         fixes:
-          fate === 'removed' && operation !== null
+          status === 'removed' && operation !== null
             ? [{ say: 'Leave it where it is', edit: { do: 'drop', operation } }]
             : [...clear(operation), ...advise('Move the cut well clear of the stamp.')],
       },
     ];
-  if (cutBefore !== null) return [lateWork(at, { name: feature.name, fate, operation, cutBefore }, 'on')];
+  if (cutBefore !== null) return [lateWork(at, { name: feature.name, status, operation, cutBefore }, 'on')];
   if (overJoint !== null) {
     const joint = findings.joints.find(({ piece }) => piece === overJoint);
     const allowed = ruleValue(context.rules, 'joint/bracket-over') === 1;
@@ -84,7 +84,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
       },
     ];
   }
-  if (fate === 'cut-through')
+  if (status === 'cut-through')
     return [
       {
         ...at,
@@ -104,7 +104,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         fixes: [...otherDatums(findings, feature.x), ...advise('Cut somewhere else.')],
       },
     ];
-  if (fate === 'lost' && !factsOf(feature.kind).bracket)
+  if (status === 'lost' && !factsOf(feature.kind).bracket)
     return [
       {
         ...at,
@@ -114,7 +114,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         fixes: [],
       },
     ];
-  if (fate === 'lost')
+  if (status === 'lost')
     return [
       {
         ...at,
@@ -124,7 +124,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
         fixes: [...movedAway(findings, outcome, context), ...advise('Cut somewhere else.')],
       },
     ];
-  if ((fate === 're-drill' || fate === 're-weld') && feature.movable === 'no')
+  if ((status === 're-drill' || status === 're-weld') && feature.movable === 'no')
     return [
       {
         ...at,
@@ -151,7 +151,7 @@ function conflictsOfFeature(outcome: FeatureOutcome, findings: Findings, context
  * @param findings The evaluated plan, before its conflicts are known.
  * @param context Sections, rules and how lengths are written.
  */
-export const fatesOfFeatures: Finder = (findings, context) =>
+export const statusesOfFeatures: Finder = (findings, context) =>
   findings.features
     .filter((outcome) => !undisturbed(outcome))
     .flatMap((outcome) => conflictsOfFeature(outcome, findings, context));

@@ -1,7 +1,7 @@
 import { acrossFlange, extentOf, type Feature, railAt, type Side, sidesOf, type Vec3 } from '../frame/index.ts';
 import { isWithin, TOLERANCE } from '../units/index.ts';
 import type { Context } from './context.ts';
-import { cutThroughBefore, type Fate, fateOfExtent, type StateBefore } from './fate.ts';
+import { cutThroughBefore, type AttachmentStatus, statusOfExtent, type StateBefore } from './attachment-status.ts';
 import { steelOf, whereIs } from './locate.ts';
 import { floorAt, notchFloor } from './notch-profile.ts';
 import { frontSpine, type Piece, place, rearSpine, spine } from './piece.ts';
@@ -23,9 +23,9 @@ export interface SidePlace {
 /** Provenance of one feature from donor to built frame; every feature of the donor and of the plan has one. */
 export interface FeatureOutcome {
   readonly feature: Feature;
-  readonly fate: Fate;
+  readonly status: AttachmentStatus;
   readonly reason: string;
-  /** The operation that decided its fate, if one. */
+  /** The operation that decided its status, if one. */
   readonly operation: string | null;
   readonly places: Readonly<Partial<Record<Side, SidePlace>>>;
   readonly shift: Shift | null;
@@ -105,7 +105,7 @@ export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureO
     places[side as Side] = { donor, built: donor };
   return {
     feature,
-    fate: 'stays',
+    status: 'stays',
     reason: REASONS.stays,
     operation: null,
     places,
@@ -152,9 +152,9 @@ function featureOutcome(
   const was = donorSeats.get(item.id);
   const cutBefore =
     was && (change === 'removed' || change === 'moved') ? cutThroughBefore(before(operation), was.seat) : null;
-  const nowhere = (fate: Fate, reason: string, by: string | null): FeatureOutcome => ({
+  const nowhere = (status: AttachmentStatus, reason: string, by: string | null): FeatureOutcome => ({
     feature: item,
-    fate,
+    status,
     reason,
     operation: by,
     places: was?.places ?? {},
@@ -169,12 +169,12 @@ function featureOutcome(
   if (!steel) return nowhere('lost', 'on steel that is taken out', null);
   const seat = change === 'none' && was ? was.seat : seatOf(item, steel, context);
   const { x } = seat;
-  const lies = fateOfExtent(state, source, seat, guess);
-  if (lies.fate === 'lost') return nowhere('lost', 'on steel that is taken out', lies.operation);
-  const over = lies.fate === 'cut-through' ? setOverJoint(hung, seat, state, before) : null;
-  if (lies.fate === 'cut-through' && over === null)
+  const lies = statusOfExtent(state, source, seat, guess);
+  if (lies.status === 'lost') return nowhere('lost', 'on steel that is taken out', lies.operation);
+  const over = lies.status === 'cut-through' ? setOverJoint(hung, seat, state, before) : null;
+  if (lies.status === 'cut-through' && over === null)
     return nowhere('cut-through', 'a cut runs through it', lies.operation);
-  const index = lies.fate === 'kept' ? lies.piece : (over?.index ?? 0);
+  const index = lies.status === 'kept' ? lies.piece : (over?.index ?? 0);
   const piece = state.pieces[index] as Piece;
   const notched = state.reworks.find((rework) => inNotch(rework, item, seat, piece, context));
   if (notched) return nowhere('lost', 'inside the notch', notched.operation.id);
@@ -184,7 +184,7 @@ function featureOutcome(
     places[side] = { donor: was?.places[side]?.donor ?? null, built: place(piece, side, x, outward, z) };
   const shift = shiftOf(places, piece.pose.turn);
   const still = shift !== null && [shift.dx, shift.dy, shift.dz, shift.turn].every((value) => Math.abs(value) < 1e-6);
-  const fate =
+  const status =
     change === 'added'
       ? 'new'
       : change === 'moved'
@@ -196,8 +196,8 @@ function featureOutcome(
           : 'moves';
   return {
     feature: item,
-    fate,
-    reason: REASONS[fate],
+    status,
+    reason: REASONS[status],
     operation,
     places,
     shift,

@@ -1,8 +1,8 @@
 import { axleLoads } from './axle-conflicts.ts';
 import { advise, type Finding, NOWHERE } from './conflict.ts';
-import { fatesOfCrossmembers } from './crossmember-conflicts.ts';
+import { statusesOfCrossmembers } from './crossmember-conflicts.ts';
 import { driveLine } from './drive-line-conflicts.ts';
-import { fatesOfFeatures } from './feature-conflicts.ts';
+import { statusesOfFeatures } from './feature-conflicts.ts';
 import type { Finder } from './findings.ts';
 import { joints, nearJoints, transitions } from './joint-conflicts.ts';
 import { lineRun } from './line-run.ts';
@@ -78,7 +78,7 @@ const lines: Finder = ({ frame, tape }, { show }) =>
         {
           ...at,
           severity: 'note',
-          message: `${line.name} ends on steel that is taken out: route it anew.`,
+          message: `${line.name} ends on steel that is taken out: reroute it.`,
           fixes: advise('Replace it.'),
         },
       ];
@@ -103,8 +103,8 @@ const lines: Finder = ({ frame, tape }, { show }) =>
   });
 
 const FINDERS: readonly Finder[] = [
-  fatesOfFeatures,
-  fatesOfCrossmembers,
+  statusesOfFeatures,
+  statusesOfCrossmembers,
   lostRiders,
   unitConflicts,
   memberConflicts,

@@ -12,7 +12,7 @@ import type { Plan } from './operation.ts';
 import type { CrossmemberOutcome } from './crossmember-outcome.ts';
 import type { FeatureOutcome } from './feature-outcome.ts';
 import type { RiderOutcome } from './rider-outcome.ts';
-import type { StateBefore } from './fate.ts';
+import type { StateBefore } from './attachment-status.ts';
 import type { SpliceOutcome } from './splices/index.ts';
 import type { PlanStep } from './plan-result.ts';
 import type { PlanState } from './state.ts';

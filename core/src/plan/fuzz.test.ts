@@ -107,7 +107,7 @@ it('any plan gives a result: none throws, no NaN, every feature and crossmember 
         frame.features.map(({ id }) => id).sort(),
       );
       expect(result.crossmembers).toHaveLength(frame.crossmembers.length);
-      for (const { fate, reason } of result.features) expect([fate, reason]).not.toContain('');
+      for (const { status, reason } of result.features) expect([status, reason]).not.toContain('');
       expect(notFinite({ ...result, operations: [] }, 'result').slice(0, 3)).toEqual([]);
       for (const { status, refusal } of result.operations)
         if (status === 'refused') expect(refusal!.fixes.length).toBeGreaterThan(0);
@@ -120,7 +120,9 @@ it('what lies on one piece keeps its distances', () => {
   fc.assert(
     fc.property(fc.array(operation, { maxLength: 8 }), (operations) => {
       const { features } = evaluatePlan(inputOf(frame, ...operations));
-      const carried = features.filter(({ fate, piece }) => piece !== null && (fate === 'stays' || fate === 'moves'));
+      const carried = features.filter(
+        ({ status, piece }) => piece !== null && (status === 'stays' || status === 'moves'),
+      );
       for (const [index, a] of carried.entries()) {
         const b = carried[index + 1];
         if (!b || b.piece !== a.piece) continue;

@@ -70,7 +70,7 @@ export { bottomLength, endAngle, type RailEndAngle, topLength } from './new-rail
 export { type OfSides } from './figures/figures.ts';
 export { operationFigures } from './figures/operation-figures.ts';
 export { type CrossmemberOutcome } from './crossmember-outcome.ts';
-export { type Fate } from './fate.ts';
+export { type AttachmentStatus } from './attachment-status.ts';
 export { type FlatPart, type FlatShape } from './flat-part.ts';
 export * from './mounts/index.ts';
 export { lastHanger } from './school-conflicts.ts';

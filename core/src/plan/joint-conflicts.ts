@@ -159,7 +159,7 @@ export const transitions: Finder = ({ plan, state, joints: all }, { rules, show 
 };
 
 /**
- * Holes, brackets and the identity stamp close to a joint.
+ * Holes, brackets and the VIN stamp close to a joint.
  *
  * @param context Sections, rules and how lengths are written.
  */
@@ -179,7 +179,7 @@ export const nearJoints: Finder = ({ joints: all, splices, features, state }, co
   const found: Finding[] = [];
   for (const outcome of features) {
     const x = builtXOf(outcome);
-    if (x === null || outcome.fate === 'new') continue;
+    if (x === null || outcome.status === 'new') continue;
     const { feature } = outcome;
     const { from, to } = extentOf(feature);
     const ahead = x - feature.x + from;

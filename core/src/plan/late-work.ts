@@ -1,10 +1,10 @@
 import type { Finding } from './conflict.ts';
-import type { Fate } from './fate.ts';
+import type { AttachmentStatus } from './attachment-status.ts';
 
 /** Something that a cut runs through before the plan takes it off or moves it. */
 interface Late {
   readonly name: string;
-  readonly fate: Fate;
+  readonly status: AttachmentStatus;
   /** The operation that takes it off or moves it. */
   readonly operation: string | null;
   /** The operation whose cut comes before that. */
@@ -19,11 +19,11 @@ interface Late {
  */
 export function lateWork(
   at: Pick<Finding, 'donorX' | 'builtX' | 'about'>,
-  { name, fate, operation, cutBefore }: Late,
+  { name, status, operation, cutBefore }: Late,
   hangs: 'on' | 'in',
 ): Finding {
   const off = hangs === 'on' ? 'off' : 'out';
-  const removed = fate === 'removed';
+  const removed = status === 'removed';
   return {
     ...at,
     operation: cutBefore,

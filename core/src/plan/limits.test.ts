@@ -128,7 +128,7 @@ describe('a line along the rail', () => {
 
   it('is routed anew where its end goes with the steel', () => {
     const input = inputOf(framed(50), { kind: 'shorten', from: donor(4100), to: donor(4300) });
-    expect(found(input, 'line-length')[0]!.message).toMatch(/ends on steel that is taken out: route it anew/);
+    expect(found(input, 'line-length')[0]!.message).toMatch(/ends on steel that is taken out: reroute it/);
   });
 });
 

@@ -175,7 +175,7 @@ export const loosePieces: Finder = (findings) => {
           tell(
             piece,
             whereIs(piece, findings),
-            ' after this: until its joints are welded out, only tacks hold its two rails to each other.',
+            ' after this: until its joints are fully welded, only tacks hold its two rails to each other.',
           );
     }
     return found;

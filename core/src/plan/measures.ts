@@ -1,8 +1,8 @@
-import { once } from '../once.ts';
+import { lazy } from '../lazy.ts';
 import { type Axle, type FramePoint, railAt, SIDES, type Vec3 } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { axleLoadsOf, axleXs, balance } from './axle-loads.ts';
-import { burdensOn } from './burdens.ts';
+import { frameLoads } from './frame-loads.ts';
 import type { Context } from './context.ts';
 import { type FrameEnds, frameEnds } from './frame-ends.ts';
 import type { OtherSolid } from './match/solids.ts';
@@ -102,18 +102,18 @@ export function measuresOf(standing: Standing, context: Context, added: () => re
     item.kind === 'behind-cab' && built ? [built.x] : [],
   );
   const bodyFrom = cabBack === null ? null : Math.max(cabBack, ...behindCab) + ruleValue(context.rules, 'body/cab-gap');
-  const widths = once(() =>
+  const widths = lazy(() =>
     pieces.map((piece) => {
       const { least, most } = localWidths(piece, context.section);
       return { least: least + 2 * piece.spread, most: most + 2 * piece.spread };
     }),
   );
-  const low = once(() => undersides(pieces, { ...standing, rooms: standing.rooms() }, context));
-  const ends = once(() => frameEnds(pieces, context.section));
+  const low = lazy(() => undersides(pieces, { ...standing, rooms: standing.rooms() }, context));
+  const ends = lazy(() => frameEnds(pieces, context.section));
   const wheels = wheelsUnder(standing.axles);
-  const ramps = once(() => rampsOf(low(), wheels));
-  const weight = once(() =>
-    balance([...steelLumps(pieces, context.section, context.density), ...added(), ...burdensOn(standing)]),
+  const ramps = lazy(() => rampsOf(low(), wheels));
+  const weight = lazy(() =>
+    balance([...steelLumps(pieces, context.section, context.density), ...added(), ...frameLoads(standing)]),
   );
   return {
     wheelbase,

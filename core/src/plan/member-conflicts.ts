@@ -31,7 +31,7 @@ const memberJoints: Finder = ({ members, joints }, context) =>
           // A member can be re-fitted or made anew: its ends alone stop nothing.
           severity: severity === 'stop' ? 'warn' : severity,
           message: `${outcome.member.name} at ${joint.letter}: ${[words, ...differences(worst, joint, context.show)].join(', ')}.`,
-          fixes: [refitting(outcome), ...advise('Or make the member anew between its ends.')],
+          fixes: [refitting(outcome), ...advise('Or remake the member between its ends.')],
         },
       ];
     }),
@@ -43,21 +43,21 @@ const partedBy = ({ copies }: MemberOutcome): number =>
 /** Members whose ends have come away from what they are fixed to, or that are gone. */
 const memberEnds: Finder = ({ members, tape }, { show }: Context) =>
   members.flatMap((outcome): Finding[] => {
-    const { member, fate, operation, copies } = outcome;
+    const { member, status, operation, copies } = outcome;
     const x = member.path[0]?.x ?? 0;
     const at = { ...NOWHERE, operation, donorX: x, builtX: builtOf(tape, x), about: member.id };
-    if (fate === 'lost')
+    if (status === 'lost')
       return [
         {
           ...at,
           code: 'member-lost',
           severity: 'warn',
           message: `${member.name} goes whole with the steel that is taken out.`,
-          fixes: advise('Make it anew, or cut somewhere else.'),
+          fixes: advise('Remake it, or cut somewhere else.'),
         },
       ];
     const parted = partedBy(outcome);
-    if (parted < 1e-6 || fate === 'removed') return [];
+    if (parted < 1e-6 || status === 'removed') return [];
     return [
       {
         ...at,
@@ -71,14 +71,14 @@ const memberEnds: Finder = ({ members, tape }, { show }: Context) =>
 
 /** Braces that are too long or too short between their ends, or have lost one. */
 const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
-  all.flatMap(({ brace, donor, fate, reason, longer, operation }): Finding[] => {
+  all.flatMap(({ brace, donor, status, reason, longer, operation }): Finding[] => {
     const { x } = middleOf(donor);
     const at = { ...NOWHERE, operation, donorX: x, builtX: builtOf(tape, x), about: brace.id };
     const anew: SuggestedFix = {
-      say: `Make ${brace.name} anew to the distance of its ends`,
+      say: `Remake ${brace.name} to fit between its ends`,
       edit: { do: 'remake-brace', brace: brace.id },
     };
-    if (fate === 'lost')
+    if (status === 'lost')
       return [
         {
           ...at,

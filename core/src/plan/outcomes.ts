@@ -1,7 +1,7 @@
 import { changedBody } from '../body/index.ts';
-import { once } from '../once.ts';
+import { lazy } from '../lazy.ts';
 import { type CutEnd, cutEndsOf, lettered } from './cut-ends.ts';
-import type { StateBefore } from './fate.ts';
+import type { StateBefore } from './attachment-status.ts';
 import { featureOutcomes } from './feature-outcome.ts';
 import { withFormedEnds } from './formed-ends.ts';
 import type { Geometry } from './geometry.ts';
@@ -55,15 +55,15 @@ export function evaluateOutcomes(geometry: Geometry): Outcomes {
     cutEndsOf(state),
     plan.letters,
   );
-  const obstacles = once(() => obstaclesOn(standing, context));
+  const obstacles = lazy(() => obstaclesOn(standing, context));
   const seats = seatOutcomes(
     input.bodies.map((body) => changedBody(body).body),
     plan.seats,
     { ...standing, obstacles, pieces: state.pieces },
     context,
   );
-  const mountings = once(() => mountingOutcomes(seats, plan.mountings, state, frame.material, context));
-  const splices = once(() =>
+  const mountings = lazy(() => mountingOutcomes(seats, plan.mountings, state, frame.material, context));
+  const splices = lazy(() =>
     spliceOutcomes(
       joints,
       state.pieces,

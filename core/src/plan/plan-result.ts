@@ -76,7 +76,7 @@ export interface PlanResult {
   readonly ramps: { readonly approach: number | null; readonly departure: number | null };
   /** With the bodies on where they sit; null while their masses are not known. */
   readonly laden: { readonly before: Laden | null; readonly after: Laden | null };
-  /** Null without a gearbox flange and a pinion, or where the plan takes one of them out. */
+  /** Null without a transmission flange and a pinion, or where the plan takes one of them out. */
   readonly driveLine: { readonly before: DriveLine | null; readonly after: DriveLine | null };
   readonly controls: readonly ControlPrediction[];
   /** Worst first. */

@@ -361,8 +361,8 @@ describe('what becomes of everything', () => {
         { kind: 'bracket', change: { what: 'drill', at: donor(4000), feature: hole('new', 0), count: 3, pitch: 50 } },
       ),
     );
-    const fates = Object.fromEntries(result.features.map(({ feature, fate }) => [feature.id, fate]));
-    expect(fates).toEqual({
+    const statuses = Object.fromEntries(result.features.map(({ feature, status }) => [feature.id, status]));
+    expect(statuses).toEqual({
       datum: 'stays',
       ahead: 'stays',
       behind: 'moves',
@@ -380,7 +380,7 @@ describe('what becomes of everything', () => {
     expect(codes(result)).toEqual(expect.arrayContaining(['cut-through', 'feature-lost']));
   });
 
-  it('never lets the identity stamp be cut, lost, moved or crowded', () => {
+  it('never lets the VIN stamp be cut, lost, moved or crowded', () => {
     const stamp = (x: number) =>
       withFeatures(hole('stamp', x, { kind: 'identity-stamp', ahead: 40, behind: 40, diameter: 0, movable: 'no' }));
     const cut = { kind: 'shorten', transition: 0, from: donor(2000), to: donor(2400) } as const;
@@ -429,7 +429,7 @@ describe('what becomes of everything', () => {
     const result = evaluatePlan(
       inputOf(frame, { kind: 'notch', at: donor(4300), width: 250, depth: 60, from: 'below', form: 'arch', plate: 6 }),
     );
-    expect(['low', 'high', 'beside'].map((id) => outcome(result, id).fate)).toEqual(['lost', 'stays', 'stays']);
+    expect(['low', 'high', 'beside'].map((id) => outcome(result, id).status)).toEqual(['lost', 'stays', 'stays']);
   });
 
   it('refuses to weld heat-treated rails, and ahead of the hanger where the rulebook says so', () => {

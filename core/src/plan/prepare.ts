@@ -1,11 +1,11 @@
 import { type Axle, type Crossmember, type Frame, railAt, type Ref, refKey } from '../frame/index.ts';
-import { once } from '../once.ts';
+import { lazy } from '../lazy.ts';
 import type { Rulebook } from '../rules/index.ts';
 import type { LengthFormat } from '../units/index.ts';
 import type { Context } from './context.ts';
 import { type FindPoint, pointFinder } from './control.ts';
 import { crossmemberOutcome } from './crossmember-outcome.ts';
-import type { StateBefore } from './fate.ts';
+import type { StateBefore } from './attachment-status.ts';
 import { donorOutcome, type DonorSeats, donorSeatsOf, type FeatureOutcome } from './feature-outcome.ts';
 import { type Measures, measuresOf, type Standing } from './measures.ts';
 import { applyOperation } from './operations/index.ts';
@@ -121,7 +121,7 @@ export function standingOf(
     units,
     members: state.members.map((hung) => memberOutcome(state, hung, context)),
     braces: state.braces.map((hung) => braceOutcome(state, donor, frame, hung, context)),
-    rooms: once(() => roomSolids(frame.rooms, state)),
+    rooms: lazy(() => roomSolids(frame.rooms, state)),
     axles,
     points: frame.points.map((point) => riderOutcome(state, point, carrier(point.id), carrying)),
   };

@@ -84,7 +84,7 @@ describe('the back of a cab', () => {
   });
 });
 
-describe('a gearbox flange, a carrier bearing and a pinion', () => {
+describe('a transmission flange, a carrier bearing and a pinion', () => {
   const frame = framed({
     features: [mount('gearbox', 1450, 'gearbox-mount')],
     crossmembers: [memberAt('middle', 2500)],

@@ -61,7 +61,7 @@ const weldedJoints = ({ splices }: Findings, of: readonly SpliceOutcome['joint']
 /** Brackets, crossmembers, boxing and notch plates, and mount brackets that somebody has decided to weld. */
 const weldedThings = ({ features, crossmembers, state, mountings, tape }: Findings): Welded[] => [
   ...features
-    .filter(({ feature, fate }) => fate === 're-weld' || (fate === 'new' && feature.attachment === 'weld'))
+    .filter(({ feature, status }) => status === 're-weld' || (status === 'new' && feature.attachment === 'weld'))
     .map((outcome) => ({
       name: outcome.feature.name,
       operation: outcome.operation,
@@ -71,7 +71,7 @@ const weldedThings = ({ features, crossmembers, state, mountings, tape }: Findin
       fixes: advise('Bolt it: choose bolts in its operation.'),
     })),
   ...crossmembers
-    .filter(({ crossmember, fate }) => (fate === 'new' || fate === 're-weld') && crossmember.fixing === 'welded')
+    .filter(({ crossmember, status }) => (status === 'new' || status === 're-weld') && crossmember.fixing === 'welded')
     .map(({ crossmember, operation, built }) => ({
       name: crossmember.name,
       operation,

@@ -81,7 +81,7 @@ describe('what loses its steel', () => {
     expect(conflict.severity).toBe('warn');
     expect(sayings(conflict)).toEqual([
       ['Move it to the nearest steel that stays', 'move'],
-      ['Take it off', 'take-off'],
+      ['Remove it', 'take-off'],
       ['Cut somewhere else.', null],
     ]);
     // Just ahead of the front cut: half of what it takes, and the rulebook's distance.
@@ -276,7 +276,7 @@ describe('what the plan itself adds', () => {
       crossmembers: [{ ...memberAt('c', 1000), section: 'leg' }],
     });
     const input = carryOutEdit(inputOf(framed), { do: 'add-crossmember', at: donor(3000), before: null }, 'n');
-    const outcome = evaluatePlan(input).crossmembers.find(({ fate }) => fate === 'new')!;
+    const outcome = evaluatePlan(input).crossmembers.find(({ status }) => status === 'new')!;
     expect(outcome).toMatchObject({ crossmember: { section: 'leg', depth: 80, length: 60 }, cutLength: 850 });
     expect(outcome.mass).toBeNear((80 * 60 - 72 * 52) * 850 * 7.85e-6, 1e-6);
   });

@@ -1,6 +1,6 @@
 import type { Conflict } from './conflict.ts';
 import type { PlanResult } from './plan-result.ts';
-import type { Fate } from './fate.ts';
+import type { AttachmentStatus } from './attachment-status.ts';
 import { type Joint, JOINT_VERDICTS } from './joint.ts';
 import { frontTop, type Piece, rearTop } from './piece.ts';
 
@@ -20,8 +20,8 @@ export interface PlanSummary {
   readonly decisions: readonly Conflict[];
 }
 
-const GONE: readonly Fate[] = ['lost', 'cut-through', 'removed'];
-const REMADE: readonly Fate[] = ['re-drill', 're-weld'];
+const GONE: readonly AttachmentStatus[] = ['lost', 'cut-through', 'removed'];
+const REMADE: readonly AttachmentStatus[] = ['re-drill', 're-weld'];
 
 /**
  * The joint that asks for most work, the front one of equals.
@@ -49,10 +49,11 @@ export function summaryOf({
   conflicts,
 }: PlanResult): PlanSummary {
   const hung = [
-    ...features.map(({ feature, fate }) => ({ name: feature.name, fate })),
-    ...crossmembers.map(({ crossmember, fate }) => ({ name: crossmember.name, fate })),
+    ...features.map(({ feature, status }) => ({ name: feature.name, status })),
+    ...crossmembers.map(({ crossmember, status }) => ({ name: crossmember.name, status })),
   ];
-  const named = (fates: readonly Fate[]) => hung.filter(({ fate }) => fates.includes(fate)).map(({ name }) => name);
+  const named = (statuses: readonly AttachmentStatus[]) =>
+    hung.filter(({ status }) => statuses.includes(status)).map(({ name }) => name);
   return {
     operations: operations.filter(({ status }) => status === 'done').length,
     joints: joints.length,

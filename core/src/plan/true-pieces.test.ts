@@ -10,8 +10,8 @@ const holes = (...at: readonly (readonly [id: string, x: number, down: number])[
       ...at.map(([id, x, down]) => featureAt(id, x, { down, diameter: 10, kind: 'hole', attachment: 'hole' })),
     ],
   });
-const fates = (input: PlanInput) =>
-  Object.fromEntries(evaluatePlan(input).features.map(({ feature, fate }) => [feature.id, fate]));
+const statuses = (input: PlanInput) =>
+  Object.fromEntries(evaluatePlan(input).features.map(({ feature, status }) => [feature.id, status]));
 const shorten: Bare = { kind: 'shorten', from: donor(2000), to: donor(2500) };
 const joined = (input: PlanInput, form: object): PlanInput => ({
   ...input,
@@ -27,13 +27,13 @@ describe('what stays and what goes is decided by the steel as it is really cut',
   const frame = holes(['up', 1980, 30], ['low', 2020, 120], ['rear-up', 2480, 30], ['rear-low', 2520, 120]);
 
   it('with a step: items on its halves', () => {
-    expect(fates(inputOf(frame, shorten))).toMatchObject({
+    expect(statuses(inputOf(frame, shorten))).toMatchObject({
       up: 'stays',
       low: 'lost',
       'rear-up': 'lost',
       'rear-low': 'moves',
     });
-    expect(fates(joined(inputOf(frame, shorten), step))).toMatchObject({
+    expect(statuses(joined(inputOf(frame, shorten), step))).toMatchObject({
       up: 'lost',
       low: 'stays',
       'rear-up': 'moves',
@@ -43,12 +43,12 @@ describe('what stays and what goes is decided by the steel as it is really cut',
 
   it('with an angled joint: by the slant at their own height', () => {
     // 120 over the depth: at 30 below the top the cut lies 36 behind the square line, at 120 below 36 ahead of it.
-    expect(fates(joined(inputOf(frame, shorten), { form: 'angled', run: 120 }))).toMatchObject({
+    expect(statuses(joined(inputOf(frame, shorten), { form: 'angled', run: 120 }))).toMatchObject({
       up: 'stays',
       low: 'lost',
     });
     const behind = holes(['up', 2020, 30], ['low', 1980, 120]);
-    expect(fates(joined(inputOf(behind, shorten), { form: 'angled', run: 120 }))).toMatchObject({
+    expect(statuses(joined(inputOf(behind, shorten), { form: 'angled', run: 120 }))).toMatchObject({
       up: 'stays',
       low: 'lost',
     });
@@ -56,7 +56,7 @@ describe('what stays and what goes is decided by the steel as it is really cut',
 
   it('a seam of the step through a hole stops the plan', () => {
     const through = holes(['hole', 1963, 30]);
-    expect(fates(joined(inputOf(through, shorten), step))).toMatchObject({ hole: 'cut-through' });
+    expect(statuses(joined(inputOf(through, shorten), step))).toMatchObject({ hole: 'cut-through' });
   });
 
   it('near a step the distance is that to the weld, and what is gone is near nothing', () => {
@@ -78,7 +78,7 @@ describe('beyond the top edge of an angled end', () => {
   it('a bracket goes on the steel that is there lower down, and not above it', () => {
     const low = evaluatePlan(inputOf(plainFrame(), trim, bracket(5080, 110)));
     expect(low.operations[1]!.status).toBe('done');
-    expect(low.features.find(({ feature }) => feature.id === 'new')).toMatchObject({ fate: 'new', piece: 0 });
+    expect(low.features.find(({ feature }) => feature.id === 'new')).toMatchObject({ status: 'new', piece: 0 });
     expect(evaluatePlan(inputOf(plainFrame(), trim, bracket(5080, 40))).operations[1]!.refusal!.code).toBe(
       'operation/place-gone',
     );
@@ -86,11 +86,11 @@ describe('beyond the top edge of an angled end', () => {
 
   it('a crossmember beside the cut is held at all of its heights or cut', () => {
     const frame = (x: number) => plainFrame({ crossmembers: [memberAt('c', x, { below: 20, depth: 100 })] });
-    const fate = (x: number) => evaluatePlan(inputOf(frame(x), trim)).crossmembers[0]!.fate;
+    const status = (x: number) => evaluatePlan(inputOf(frame(x), trim)).crossmembers[0]!.status;
     // It takes 30 to each side, 20 … 120 below the top: the cut lies 20 behind 5000 at its top, 120 at its underside.
-    expect(fate(4985)).toBe('stays');
-    expect(fate(5000)).toBe('cut-through');
-    expect(fate(5160)).toBe('lost');
+    expect(status(4985)).toBe('stays');
+    expect(status(5000)).toBe('cut-through');
+    expect(status(5160)).toBe('lost');
   });
 });
 
@@ -98,7 +98,7 @@ describe('past the ends of the frame', () => {
   it('a crossmember that stands half a millimeter out is not cut by anything, and keeps its weight', () => {
     const frame = plainFrame({ crossmembers: [memberAt('c', 29.5), memberAt('rear', 5970.6)] });
     const { crossmembers, conflicts, measures } = evaluatePlan(inputOf(frame));
-    expect(crossmembers.map(({ fate, mass }) => [fate, mass])).toEqual([
+    expect(crossmembers.map(({ status, mass }) => [status, mass])).toEqual([
       ['stays', 4],
       ['stays', 4],
     ]);

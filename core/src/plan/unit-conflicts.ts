@@ -25,7 +25,7 @@ function partsOf({ unit, mounts }: UnitOutcome, { features, axles, state }: Find
   const ids = new Set(mounts.map(({ ref }) => ref.id));
   return [
     ...features
-      .filter(({ feature, fate }) => ids.has(feature.id) && fate !== 'new')
+      .filter(({ feature, status }) => ids.has(feature.id) && status !== 'new')
       .flatMap(({ feature, places }) =>
         SIDES.flatMap((side): Part[] => {
           const at = places[side];
@@ -203,8 +203,8 @@ const mountsLeft: Finder = (findings, context) =>
 
 /** Whether the plan takes a mount off on purpose. */
 const takenOff = (id: string, { features, crossmembers }: Findings): boolean =>
-  features.some(({ feature, fate }) => feature.id === id && fate === 'removed') ||
-  crossmembers.some(({ crossmember, fate }) => crossmember.id === id && fate === 'removed');
+  features.some(({ feature, status }) => feature.id === id && status === 'removed') ||
+  crossmembers.some(({ crossmember, status }) => crossmember.id === id && status === 'removed');
 
 /** Units none of whose mounts are on the built frame, unless the plan takes them all off: then it comes off too. */
 const lostUnits: Finder = (findings) =>

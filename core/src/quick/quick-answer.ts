@@ -1,5 +1,5 @@
 import { type Answer, type FinderResult, type Unmeasured } from '../finder/index.ts';
-import { type Ask, evaluateJob, type Job, measuringGuide, withOptionAsPlan } from '../job/index.ts';
+import { type MeasuringTask, evaluateJob, type Job, measuringGuide, withOptionAsPlan } from '../job/index.ts';
 import { markSheet, type NewPiece } from '../markout/index.ts';
 import { type ControlPrediction, lineRun, type PlanResult, summaryOf } from '../plan/index.ts';
 
@@ -34,7 +34,7 @@ export interface QuickAnswer {
   readonly lines: readonly QuickChange[];
   readonly diagonals: readonly ControlPrediction[];
   /** What to measure before any of it is trusted, the first five. */
-  readonly measureFirst: readonly Ask[];
+  readonly measureFirst: readonly MeasuringTask[];
   /** What the place of the cut was chosen without. */
   readonly unmeasured: readonly Unmeasured[];
 }
@@ -57,7 +57,7 @@ const NONE = 0.5;
 const FIRST = ['axles', 'stations', 'crossmembers', 'suspension', 'sections', 'both-rails', 'stamp', 'lines', 'tank'];
 const HOW_MANY = 5;
 
-function measureFirst(job: Job): readonly Ask[] {
+function measureFirst(job: Job): readonly MeasuringTask[] {
   const guide = measuringGuide(job).filter(({ state }) => state !== 'there');
   return FIRST.flatMap((id) => guide.find((goal) => goal.id === id) ?? []).slice(0, HOW_MANY);
 }

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { whereToCut } from '../finder/index.ts';
 import { checkJob } from '../job/index.ts';
 import { markSheet } from '../markout/index.ts';
-import { once } from '../once.ts';
+import { lazy } from '../lazy.ts';
 import { STOCK_SECTIONS } from '../sections/index.ts';
 import { inches } from '../units/index.ts';
 import { quickAnswer, quickGoal, type QuickEntries, quickJob, quickProblems } from './index.ts';
@@ -37,7 +37,7 @@ function answer(some: Partial<QuickEntries> = {}) {
 }
 
 /** The job as entered: several tests look at the same answer. */
-const usual = once(answer);
+const usual = lazy(answer);
 
 it('adds what is missing to the wheelbase, in a clear stretch between the tank and the rear spring', () => {
   const { by, cut, lengths, job } = usual();

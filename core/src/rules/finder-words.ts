@@ -70,7 +70,7 @@ export const FINDER_WORDS: Readonly<Record<keyof typeof FINDER_RULES, RuleWords>
     source: SHOP_PRACTICE,
   },
   'finder/engine': {
-    title: 'An engine or gearbox lifted out for access takes',
+    title: 'An engine or transmission lifted out for access takes',
     reason: 'Everything that is fastened to it loosened, a crane, and all of it put back.',
     source: SHOP_PRACTICE,
   },

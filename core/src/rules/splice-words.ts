@@ -72,7 +72,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
     source: SHOP_PRACTICE,
   },
   'splice/fed-edge': {
-    title: 'Bending taken to the edge of plates that are fed in full',
+    title: 'Bending taken to the edge of fully developed plates',
     reason: 'A plate that stands out farther than the rail bends farther out too. Not: only to the rail’s own edge.',
     source: 'two readings of the same book; the first is on the safe side',
   },
@@ -140,7 +140,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
   },
   'sleeve/loose': {
     title: 'A sleeve is loose above',
-    reason: 'In all: what is more wants a packing strip.',
+    reason: 'In all: what is more wants a filler strip.',
     source: SHOP_PRACTICE,
   },
   'sleeve/grind': {

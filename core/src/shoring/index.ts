@@ -16,6 +16,6 @@ export {
   type ShoreSide,
   tieLength,
 } from './shore.ts';
-export { type Footing, footingOf, type Over, type StandPoint, type TippingMargins } from './footing.ts';
+export { type Stability, stabilityOf, type Over, type StandPoint, type TippingMargins } from './stability.ts';
 export { type PlacedLoad, standLoads, type StandLoads } from './stands.ts';
 export { type Fall, fallOver } from './tipping.ts';

@@ -1,6 +1,6 @@
 import { solve } from '../solve.ts';
 import { atRest, type BeamLoad, type BeamSupport } from './beam.ts';
-import type { StandPoint } from './footing.ts';
+import type { StandPoint } from './stability.ts';
 
 /** A weight on a frame, N: at a place or spread along it, and how far from the middle, mm. */
 export interface PlacedLoad extends BeamLoad {

@@ -6,7 +6,7 @@ import {
   atRest,
   type Beam,
   type BeamLoad,
-  footingOf,
+  stabilityOf,
   kerfAt,
   neutralAt,
   standLoads,
@@ -96,13 +96,13 @@ it.each(pieces)('a piece on its stands: $id', ({ input, expected }) => {
   ];
   const stands = input.stands_mm.map(({ x, y, z_top }) => ({ x, y, top: z_top, rise: 0 }));
   const [x, y, z] = expected.cg_mm;
-  const footing = footingOf({ x, y, z }, stands);
-  expect(footing.state).toBe(expected.state);
+  const stability = stabilityOf({ x, y, z }, stands);
+  expect(stability.state).toBe(expected.state);
   for (const end of ['front', 'rear', 'left', 'right'] as const)
-    expect(footing.margins?.[end]).toBeCloseTo(expected.tipping[`to_${end}_mm`], 3);
-  expect(footing.margins?.nearest).toBeCloseTo(expected.tipping.nearest_edge_mm, 3);
-  expect(((footing.tilt ?? NaN) * 180) / Math.PI).toBeCloseTo(expected.tilt_until_it_goes_over_deg, 5);
-  expect(footing.above).toBeCloseTo(expected.cg_above_stands_mm, 3);
+    expect(stability.margins?.[end]).toBeCloseTo(expected.tipping[`to_${end}_mm`], 3);
+  expect(stability.margins?.nearest).toBeCloseTo(expected.tipping.nearest_edge_mm, 3);
+  expect(((stability.tilt ?? NaN) * 180) / Math.PI).toBeCloseTo(expected.tilt_until_it_goes_over_deg, 5);
+  expect(stability.above).toBeCloseTo(expected.cg_above_stands_mm, 3);
   const shared = standLoads(loads, stands, [{ from: -1e5, to: 1e5, stiffness: 1e12 }]);
   for (const [index, force] of expected.reactions_N.entries()) expect(shared?.reactions[index]).toBeCloseTo(force, 2);
   expect(shared?.sure).toBe(stands.length === 3);

@@ -200,7 +200,7 @@ function formProblems(form: SpliceForm, { section }: RailSteel): InputProblem[] 
   ];
 }
 
-/** A splice as its strength is reckoned, with what is wrong with it; null where that keeps it from being reckoned. */
+/** A splice as its strength is reckoned, with what is wrong with it; null where that keeps it from calculated. */
 export interface MadeSplice {
   readonly splice: Splice | null;
   readonly problems: readonly InputProblem[];

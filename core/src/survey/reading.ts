@@ -11,7 +11,7 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   'before-cut': 'Before the cut',
   'fit-up': 'Fit-up',
   tacked: 'Tacked',
-  welded: 'Welded out',
+  welded: 'Fully welded',
 };
 
 /** One reading; never changed or deleted, only followed by a later one. */
@@ -94,7 +94,7 @@ export function judgeReading(
   const way = WAYS[control.kind][off > 0 ? 0 : 1];
   if (Math.abs(off) <= tolerance + 1e-9) return { verdict: 'right', off, tolerance, message: 'right' };
   if (Math.abs(Math.abs(off) - inches(1)) <= ruleValue(rules, 'reading/inch') + 1e-9)
-    return { verdict: 'misread', off, tolerance, message: `an inch ${way}: read from the 1 in mark? Take it again` };
+    return { verdict: 'misread', off, tolerance, message: `an inch ${way}: read from the 1 in mark? Read it again` };
   return { verdict: 'off', off, tolerance, message: `${show(off)} ${way}, allowed ${show(tolerance)}` };
 }
 

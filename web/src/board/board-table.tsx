@@ -129,14 +129,14 @@ export function BoardTable({ job, result, selected, onSelect }: BoardTableProps)
       </CaptionedTable>
       {result.members.length > 0 && (
         <CaptionedTable caption="Members" columns={['Member', 'length', 'built', 'what becomes of it']}>
-          {result.members.flatMap(({ member, fate, copies }) =>
+          {result.members.flatMap(({ member, status, copies }) =>
             copies.map((copy) => (
               <Row
                 key={copy.rail}
                 head={copies.length > 1 ? `${member.name}, ${copy.side}` : member.name}
                 chosen={selected === member.id}
                 onPick={() => onSelect(member.id)}
-                cells={[length(copy.lengthBefore), length(copy.lengthAfter), fate.replaceAll('-', ' ')]}
+                cells={[length(copy.lengthBefore), length(copy.lengthAfter), status.replaceAll('-', ' ')]}
               />
             )),
           )}

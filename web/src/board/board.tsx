@@ -3,7 +3,7 @@ import { type ReactNode, useEffect, useMemo, useRef } from 'react';
 import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { type Look, type ShownMeasurement, useJobState } from '../client/job-store.ts';
-import { later, PlaceOfLater } from '../client/later.tsx';
+import { lazyComponent, PlaceOfLazy } from '../client/lazy-component.tsx';
 import type { PictureProps } from '../client/picture-props.ts';
 import { Clips } from './clips.tsx';
 import { FeatureLayer } from './feature-layer.tsx';
@@ -25,7 +25,7 @@ import { useSize } from './use-size.ts';
 import { ViewNames } from './view-names.tsx';
 import { type Reach, reachOf, toPx, useView } from './view.ts';
 
-const ThreadLine = later(() => import('./thread-line.tsx').then((file) => file.ThreadLine));
+const ThreadLine = lazyComponent(() => import('./thread-line.tsx').then((file) => file.ThreadLine));
 
 export interface BoardProps {
   /** The bench as it is while something is dragged: up with the hand. */
@@ -238,9 +238,9 @@ export function Board({
                 </g>
               )}
               {thread && (
-                <PlaceOfLater value={null}>
+                <PlaceOfLazy value={null}>
                   <ThreadLine figure={thread} bench={bench} view={view} top={16} bottom={heights.all - 8} />
-                </PlaceOfLater>
+                </PlaceOfLazy>
               )}
             </Sheet>
           </>

@@ -1,6 +1,6 @@
 import { type Body, type BodyPose, onFrame, type PlanResult, type ProfilePoint } from '@splay/core';
 import type { Across, View } from '../client/picture-props.ts';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { linePath } from './line-path.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
@@ -37,7 +37,7 @@ export function profilePath(
 }
 
 /** The underside of a body's floor with the feet of its walls, and where it wants to sit. */
-export const BodyOver = still(function BodyOver({ body, pose, view, across }: BodyOverProps) {
+export const BodyOver = memoized(function BodyOver({ body, pose, view, across }: BodyOverProps) {
   const clip = `clip-${body.id}`;
   const top = acrossPx(across, pose.z + floorOf(body) + BODY_SHOWN);
   return (
@@ -65,7 +65,7 @@ export const BodyOver = still(function BodyOver({ body, pose, view, across }: Bo
 const BESIDE_NAME = 124;
 
 /** Its name, to be laid over everything that could cross it. */
-export const BodyName = still(function BodyName({ body, pose, view, across }: BodyOverProps) {
+export const BodyName = memoized(function BodyName({ body, pose, view, across }: BodyOverProps) {
   const front = Math.min(...body.outline.map(({ x }) => x));
   const at = onFrame(pose, { x: front, z: floorOf(body) });
   return (

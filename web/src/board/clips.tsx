@@ -1,4 +1,4 @@
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 
 interface ClipsProps {
   readonly width: number;
@@ -9,7 +9,7 @@ interface ClipsProps {
 }
 
 /** What keeps the drawing of each strip in it. */
-export const Clips = still(function Clips({ width, side, planTop, plan }: ClipsProps) {
+export const Clips = memoized(function Clips({ width, side, planTop, plan }: ClipsProps) {
   return (
     <>
       <clipPath id="clip-side">

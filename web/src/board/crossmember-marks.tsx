@@ -1,5 +1,5 @@
 import { insideEdge, type Piece, type PlanResult, type Section } from '@splay/core';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 
 /** A crossmember in both views, mm: its middle and top, its size, and the inside edges of the rails that it reaches. */
 export interface Crossmember {
@@ -55,7 +55,7 @@ interface Box {
 }
 
 /** A crossmember in side view. */
-export const CrossmemberEnd = still(function CrossmemberEnd({
+export const CrossmemberEnd = memoized(function CrossmemberEnd({
   assumed,
   ...box
 }: Box & { readonly x: number; readonly assumed: boolean }) {
@@ -78,7 +78,7 @@ interface CrossmemberAboveProps extends Box, Pick<Crossmember, 'id' | 'name' | '
 }
 
 /** A crossmember from above, with its number. */
-export const CrossmemberAbove = still(function CrossmemberAbove({
+export const CrossmemberAbove = memoized(function CrossmemberAbove({
   id,
   name,
   middle,

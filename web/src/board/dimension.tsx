@@ -1,5 +1,5 @@
 import type { LengthFormat } from '@splay/core';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 
 /** What stands on a dimension line. */
@@ -33,7 +33,7 @@ export const dimensionFits = (dimension: Figure & { readonly from: number; reado
   dimension.to - dimension.from > dimensionWidth(dimension) + 2 * GAP + 8;
 
 /** A dimension line: ends ticked, the figure in the line, or behind its end where the line is too short for it. */
-export const Dimension = still(function Dimension({
+export const Dimension = memoized(function Dimension({
   from,
   to,
   y,

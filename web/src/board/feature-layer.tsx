@@ -1,6 +1,6 @@
 import { type Feature, type LengthFormat, type PlanResult, SIDES, type Vec3 } from '@splay/core';
 import { memo } from 'react';
-import { alike, near } from '../ui/still.ts';
+import { alike, near } from '../ui/memoized.ts';
 import { FeatureMark } from './feature-mark.tsx';
 import type { Across } from '../client/picture-props.ts';
 import { acrossPx } from './strips.ts';

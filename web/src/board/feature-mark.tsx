@@ -1,5 +1,5 @@
 import { factsOf, type Feature, type LengthFormat, otherUnitText } from '@splay/core';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { FeatureSymbol } from './feature-symbol.tsx';
 
 interface FeatureMarkProps {
@@ -18,7 +18,7 @@ interface FeatureMarkProps {
 }
 
 /** One feature on the drawing; redrawn only when it moves. */
-export const FeatureMark = still(function FeatureMark({
+export const FeatureMark = memoized(function FeatureMark({
   feature,
   side = '',
   x,

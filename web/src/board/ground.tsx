@@ -1,7 +1,7 @@
 import type { LengthFormat, PlanResult } from '@splay/core';
 import type { Across, Strip, View } from '../client/picture-props.ts';
 import { type Crossmember, CrossmemberAbove, CrossmemberEnd } from './crossmember-marks.tsx';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { Dimension } from './dimension.tsx';
 import { halo } from './halo.ts';
 import { acrossPx } from './strips.ts';
@@ -62,7 +62,7 @@ export function WheelShape({
 }
 
 /** Everything under the steel, in both views: wheels, crossmembers, the wheelbase, where the datum hole is. */
-export const Ground = still(function Ground(props: GroundProps) {
+export const Ground = memoized(function Ground(props: GroundProps) {
   return (
     <>
       <SideGround {...props} />
@@ -138,7 +138,7 @@ interface WheelMarkProps {
   readonly height: number;
 }
 
-const WheelMark = still(function WheelMark({ wheel, view, across, top, height }: WheelMarkProps) {
+const WheelMark = memoized(function WheelMark({ wheel, view, across, top, height }: WheelMarkProps) {
   const [x, y] = [toPx(view, wheel.x), acrossPx(across, wheel.z)];
   return (
     <g stroke="var(--color-graphite)">
@@ -166,7 +166,7 @@ const WheelMark = still(function WheelMark({ wheel, view, across, top, height }:
   );
 });
 
-const DatumMark = still(function DatumMark({ x, y }: { readonly x: number; readonly y: number }) {
+const DatumMark = memoized(function DatumMark({ x, y }: { readonly x: number; readonly y: number }) {
   return (
     <g fill="var(--color-graphite)">
       <path d={`M${x - 5} ${y + 13}h10l-5 -10Z`} />

@@ -8,9 +8,9 @@ import { Verdict } from '../ui/verdict.tsx';
 import { Waits } from '../ui/waits.tsx';
 import { pictureOf, savePicture } from './space-picture.ts';
 import type { SpaceFrame, ViewFrom } from './space-view.tsx';
-import { later } from '../client/later.tsx';
+import { lazyComponent } from '../client/lazy-component.tsx';
 
-const SpaceView = later(async () => {
+const SpaceView = lazyComponent(async () => {
   const { SpaceView: View, labelFace } = await import('./space-view.tsx');
   // Without it, labels are written in the face that is there.
   await labelFace().catch(() => undefined);

@@ -1,5 +1,5 @@
 import { type PlanResult, ribbon, type Section, type Vec3, widthOf } from '@splay/core';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import type { Across } from '../client/picture-props.ts';
 import { pathOf } from './steel.tsx';
 import type { View } from '../client/picture-props.ts';
@@ -34,8 +34,8 @@ export function MemberLines({ shown, what, view, across, section, selected, onSe
             ),
           ),
       )}
-      {shown.braces.flatMap(({ brace: { id, name, section: of }, built, fate }) =>
-        built ? [drawn(id, name, id, outline([built.from, built.to], of), fate === 'made-anew')] : [],
+      {shown.braces.flatMap(({ brace: { id, name, section: of }, built, status }) =>
+        built ? [drawn(id, name, id, outline([built.from, built.to], of), status === 'made-anew')] : [],
       )}
     </>
   );
@@ -49,7 +49,7 @@ interface MemberLineProps extends Pick<MemberLinesProps, 'onSelect'> {
   readonly chosen: boolean;
 }
 
-const MemberLine = still(function MemberLine({ id, name, d, isNew, chosen, onSelect }: MemberLineProps) {
+const MemberLine = memoized(function MemberLine({ id, name, d, isNew, chosen, onSelect }: MemberLineProps) {
   return (
     <path
       d={d}

@@ -1,5 +1,5 @@
 import type { PlanResult } from '@splay/core';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import type { Across, View } from '../client/picture-props.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
@@ -45,7 +45,7 @@ interface RoomBoxProps extends Pick<RoomBoxesProps, 'onSelect'> {
   readonly chosen: boolean;
 }
 
-const RoomBox = still(function RoomBox({ id, name, chosen, onSelect, ...at }: RoomBoxProps) {
+const RoomBox = memoized(function RoomBox({ id, name, chosen, onSelect, ...at }: RoomBoxProps) {
   return (
     <rect
       className="pointer-events-auto cursor-pointer"

@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useState } from 'react';
 import type { StartDrag } from '../client/picture-props.ts';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { stripLimits } from './strips.ts';
 
 const KEY = 'splay/strips';
@@ -34,7 +34,7 @@ interface SplitBarProps {
 const STEP = 16;
 
 /** The bar between the strips and the tray: dragged, or moved with the arrow keys; Home or a double press puts it back. */
-export const SplitBar = still(function SplitBar({ column, strips, startDrag, onSplit }: SplitBarProps) {
+export const SplitBar = memoized(function SplitBar({ column, strips, startDrag, onSplit }: SplitBarProps) {
   const [least, most] = stripLimits(column);
   const put = (height: number) => onSplit(Math.min(most, Math.max(least, height)) / column);
   const keys = (event: KeyboardEvent) => {

@@ -1,6 +1,6 @@
 import { type DrawnPoint, type Piece, planOutline, type Section, type Side, sideOutline, SIDES } from '@splay/core';
 import type { Across, View } from '../client/picture-props.ts';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { linePath } from './line-path.ts';
 import { acrossPx } from './strips.ts';
 import { toPx } from './view.ts';
@@ -39,7 +39,7 @@ interface RailsProps {
 }
 
 /** The rails of pieces: the left one in side view, both in plan view; one path for all in the same ink. */
-export const Rails = still(function Rails({ pieces, what, view, across, section, ink }: RailsProps) {
+export const Rails = memoized(function Rails({ pieces, what, view, across, section, ink }: RailsProps) {
   const sides: readonly Side[] = what === 'side' ? ['left'] : SIDES;
   const outline = what === 'side' ? sideOutline : planOutline;
   const inkOf = ({ source }: Piece) => ink ?? (source === 'donor' ? 'steel' : 'new');

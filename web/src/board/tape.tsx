@@ -1,6 +1,6 @@
 import { layLabels, inches, type LengthFormat, type Tape } from '@splay/core';
 import { drawnPx } from './line-path.ts';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { lengthWidth, SvgLength } from './svg-length.tsx';
 import { multiples, outermost, type TickStep, tickStep } from './ticks.ts';
 import type { View } from '../client/picture-props.ts';
@@ -98,7 +98,7 @@ interface BedProps {
 }
 
 /** The tape without anything on it. */
-const Bed = still(function Bed({ width, y, alone }: BedProps) {
+const Bed = memoized(function Bed({ width, y, alone }: BedProps) {
   return (
     <>
       <rect x={0} y={y} width={width} height={TAPE_HEIGHT} fill="var(--color-sheet)" />
@@ -109,7 +109,7 @@ const Bed = still(function Bed({ width, y, alone }: BedProps) {
 });
 
 /** Which edge is which, over everything else on it. */
-const Names = still(function Names({ y, alone }: Omit<BedProps, 'width'>) {
+const Names = memoized(function Names({ y, alone }: Omit<BedProps, 'width'>) {
   return (
     <>
       {!alone && <rect x={0} y={y + 1} width={44} height={14} fill="var(--color-sheet)" />}
@@ -142,7 +142,7 @@ interface NewStretchProps {
 }
 
 /** Where steel is added: no donor edge, and how much it is. */
-const NewStretch = still(function NewStretch({ mm, view, format, y }: NewStretchProps) {
+const NewStretch = memoized(function NewStretch({ mm, view, format, y }: NewStretchProps) {
   const wide = mm * view.scale;
   const room = lengthWidth(mm, format, 13, 1) + 4;
   return (
@@ -177,7 +177,7 @@ interface FoldProps {
 }
 
 /** Where steel is taken out the tape is folded, and how much is in the fold stands over it. */
-const Fold = still(function Fold({ x, y, labelX, lane, mm, format }: FoldProps) {
+const Fold = memoized(function Fold({ x, y, labelX, lane, mm, format }: FoldProps) {
   return (
     <g>
       <path
@@ -227,7 +227,7 @@ function marked(from: number, to: number, { datum, step }: Scale) {
 }
 
 /** The upper edge over one stretch of donor steel, `shift` mm from where it was. */
-const DonorEdge = still(function DonorEdge({ shift, y, ...edge }: EdgeProps & { readonly shift: number }) {
+const DonorEdge = memoized(function DonorEdge({ shift, y, ...edge }: EdgeProps & { readonly shift: number }) {
   return (
     <g className="text-pencil" stroke="currentColor">
       <Ticks {...edge} shift={shift} y={y} up={false} />
@@ -237,7 +237,7 @@ const DonorEdge = still(function DonorEdge({ shift, y, ...edge }: EdgeProps & { 
 });
 
 /** The lower edge, the whole built frame long. */
-const BuiltEdge = still(function BuiltEdge({ y, ...edge }: EdgeProps) {
+const BuiltEdge = memoized(function BuiltEdge({ y, ...edge }: EdgeProps) {
   return (
     <g className="text-graphite" stroke="currentColor">
       <Ticks {...edge} shift={0} y={y} up />
@@ -262,7 +262,7 @@ interface FiguresProps {
   readonly fontWeight: number;
 }
 
-const Figures = still(function Figures({ marks, ...common }: FiguresProps) {
+const Figures = memoized(function Figures({ marks, ...common }: FiguresProps) {
   return marks.map(({ x, text }) => (
     <text key={text} x={x} textAnchor="middle" fill="currentColor" stroke="none" {...common}>
       {text}

@@ -1,11 +1,11 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { BenchParts, LegendEntry, PinnedLayer } from '../client/bench.ts';
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { Waits } from '../ui/waits.tsx';
-import { later } from '../client/later.tsx';
+import { lazyComponent } from '../client/lazy-component.tsx';
 
-const Legend = later(() => import('./legend.tsx').then((file) => file.Legend));
+const Legend = lazyComponent(() => import('./legend.tsx').then((file) => file.Legend));
 
 interface TrayBarProps {
   readonly title: string;
@@ -24,7 +24,7 @@ interface TrayBarProps {
 }
 
 /** Between the strips and the tray: what the tray shows, what can slide over it, the legend, and how close to look. */
-export const TrayBar = still(function TrayBar({
+export const TrayBar = memoized(function TrayBar({
   title,
   drawers,
   legend,

@@ -1,4 +1,4 @@
-import { still } from '../ui/still.ts';
+import { memoized } from '../ui/memoized.ts';
 import { halo } from './halo.ts';
 
 interface ViewNamesProps {
@@ -14,7 +14,7 @@ interface ViewNamesProps {
 }
 
 /** Which view is which, over everything that is drawn in it. */
-export const ViewNames = still(function ViewNames({ side, sideY, plan, planY, smaller, note }: ViewNamesProps) {
+export const ViewNames = memoized(function ViewNames({ side, sideY, plan, planY, smaller, note }: ViewNamesProps) {
   return (
     <g className="label pointer-events-none" fontSize={12} fill="var(--color-pencil)" {...halo}>
       <text x={10} y={sideY}>

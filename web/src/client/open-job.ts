@@ -50,7 +50,7 @@ async function fromDevice(kept: KeptJob, bench: string): Promise<JobStart | NotO
   const asOf = kept.keptAt;
   if (kept.version === JOB_VERSION) return { ...kept, bench, asOf };
   try {
-    const { checkJob } = await import('./brought-up.ts');
+    const { checkJob } = await import('./upgrade-job.ts');
     // Before versions were kept with them, jobs here were of version 7.
     const job = checkJob(kept.saved.job, kept.version ?? 7);
     return { ...kept, saved: { ...kept.saved, job }, bench, asOf };

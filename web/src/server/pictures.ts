@@ -17,6 +17,6 @@ export function checkPicture(bytes: Uint8Array, type: AttachmentType, path: stri
     throw new InputError([{ code: 'attachment/picture', path, message }]);
   };
   if (bytes.byteLength > ATTACHMENT_LIMIT)
-    wrong(`The picture is larger than ${ATTACHMENT_LIMIT / 1024} KB: take it smaller.`);
-  if (!MAGIC[type](bytes)) wrong(`This is not a picture of the kind ${type}: take it again.`);
+    wrong(`The picture is larger than ${ATTACHMENT_LIMIT / 1024} KB: use a smaller one.`);
+  if (!MAGIC[type](bytes)) wrong(`This is not a picture of the kind ${type}: choose another.`);
 }

@@ -65,8 +65,8 @@ function thumbOf(job: Job, result: PlanResult): Thumb {
 /** What the list says of a job with its records. */
 export function jobCard(job: Job, records: readonly ShopRecord[]): JobCard {
   const { plan, readings } = evaluateJob(job, records);
-  const { gates, next } = progressOf(job, records);
-  const cutting = gates.find(({ id }) => id === 'before-cutting');
+  const { holdPoints, next } = progressOf(job, records);
+  const cutting = holdPoints.find(({ id }) => id === 'before-cutting');
   // A frame that was read after tacking is cut, whatever a hold point says since.
   const read = (stage: Stage) => readings.some((reading) => reading.stage === stage);
   const welded = read('welded');

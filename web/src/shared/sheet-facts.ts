@@ -1,4 +1,4 @@
-import { type Gate, isPassed } from '@splay/core';
+import { type HoldPoint, isPassed } from '@splay/core';
 import type { SavedJob } from './saved-job.ts';
 
 /** What the title strip of a sheet says besides its job; without a number it was not issued, and has none. */
@@ -55,11 +55,11 @@ export const sheetFacts = (
 ];
 
 /** How the hold point before cutting stands, in a line. */
-export function holdPointWords(gates: readonly Gate[]): string {
-  const gate = gates.find(({ id }) => id === 'before-cutting');
-  if (!gate) return '';
-  const open = gate.checks.filter(({ passed, signed }) => !passed && signed === null).length;
-  return isPassed(gate)
-    ? `Hold point “${gate.name}”: passed`
-    : `Hold point “${gate.name}”: ${open} of ${gate.checks.length} open`;
+export function holdPointWords(holdPoints: readonly HoldPoint[]): string {
+  const holdPoint = holdPoints.find(({ id }) => id === 'before-cutting');
+  if (!holdPoint) return '';
+  const open = holdPoint.checks.filter(({ passed, signed }) => !passed && signed === null).length;
+  return isPassed(holdPoint)
+    ? `Hold point “${holdPoint.name}”: passed`
+    : `Hold point “${holdPoint.name}”: ${open} of ${holdPoint.checks.length} open`;
 }

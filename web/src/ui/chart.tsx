@@ -12,7 +12,7 @@ import {
 } from 'chart.js';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { hearTheme, shownTheme } from '../client/theme.ts';
-import { still } from './still.ts';
+import { memoized } from './memoized.ts';
 
 Chart.register(
   BarController,
@@ -89,7 +89,7 @@ export interface CurveProps {
 }
 
 /** A curve that fills its canvas from edge to edge, so that it stands in register with what is drawn over it. */
-export const Curve = still(function Curve({ width, height, label, x, y, points, against }: CurveProps) {
+export const Curve = memoized(function Curve({ width, height, label, x, y, points, against }: CurveProps) {
   return (
     <Canvas
       width={width}
@@ -151,7 +151,7 @@ export interface BarsProps {
 }
 
 /** Bars lying down, one below the other, read against a line. */
-export const Bars = still(function Bars({ width, height, label, bars, against }: BarsProps) {
+export const Bars = memoized(function Bars({ width, height, label, bars, against }: BarsProps) {
   return (
     <Canvas
       width={width}
@@ -211,7 +211,7 @@ export interface StacksProps {
 }
 
 /** Bars lying down, each made up of parts. */
-export const Stacks = still(function Stacks({ width, height, label, names, parts }: StacksProps) {
+export const Stacks = memoized(function Stacks({ width, height, label, names, parts }: StacksProps) {
   return (
     <Canvas
       width={width}

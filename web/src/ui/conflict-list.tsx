@@ -1,6 +1,6 @@
 import { acceptedText, type Conflict, type PlanEdit, type SuggestedFix } from '@splay/core';
 import { eachByKey } from './each-by-key.ts';
-import { still } from './still.ts';
+import { memoized } from './memoized.ts';
 import { Verdict } from './verdict.tsx';
 import { AcceptConflict } from './accept-conflict.tsx';
 
@@ -39,7 +39,7 @@ interface ConflictItemProps extends Omit<ConflictListProps, 'conflicts'> {
   readonly conflict: Conflict;
 }
 
-const ConflictItem = still(function ConflictItem({ conflict, onPick, actions, opened }: ConflictItemProps) {
+const ConflictItem = memoized(function ConflictItem({ conflict, onPick, actions, opened }: ConflictItemProps) {
   return (
     <li>
       <details open={opened && conflict.severity !== 'note'}>

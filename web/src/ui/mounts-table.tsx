@@ -121,7 +121,7 @@ export function MountAssumptions({ assumptions }: { readonly assumptions: readon
   if (assumptions.length === 0) return null;
   return (
     <p className="mt-2 text-xs text-pencil">
-      Brackets are reckoned by levers, sideways loads left out, and rest on:{' '}
+      Brackets are calculated by leverage; side loads are neglected. Based on:{' '}
       {assumptions
         .map(
           ({ what, value, source, changed }) =>

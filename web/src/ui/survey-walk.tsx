@@ -179,7 +179,7 @@ export function SurveyWalk<Doc, List extends string>({
             disabled={!stop}
             onClick={() => stop && tried('Removed at the frame', stop.without()) && go(index - 1)}
           >
-            <Trash2 size={18} /> Take it out
+            <Trash2 size={18} /> Delete
           </button>
         </div>
       )}

@@ -31,7 +31,7 @@ export function ThumbEntry({ text, before, problem, unit, minus, disabled, onTex
           disabled={disabled || text === ''}
           onClick={onTake}
         >
-          Take it
+          Save
         </button>
       </div>
       {problem && (

@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
-import { isAllLoaded } from '../client/later.tsx';
+import { isAllLoaded } from '../client/lazy-component.tsx';
 
 /**
  * False until what was drawn first is on the screen: what is beside it follows then, and does not hold it up.

@@ -1,5 +1,5 @@
 import { Component, type ReactNode, Suspense } from 'react';
-import { PlaceOfLater } from '../client/later.tsx';
+import { PlaceOfLazy } from '../client/lazy-component.tsx';
 
 /** How browsers say that they could not fetch code; what was fetched and fails is a fault of the program. */
 const NOT_FETCHED = /dynamically imported module|module script/i;
@@ -30,9 +30,9 @@ export class Waits extends Component<WaitsProps, { readonly error: unknown }> {
         </>
       );
       return (
-        <PlaceOfLater value={waits}>
+        <PlaceOfLazy value={waits}>
           <Suspense fallback={waits}>{children}</Suspense>
-        </PlaceOfLater>
+        </PlaceOfLazy>
       );
     }
     if (!(error instanceof Error && NOT_FETCHED.test(error.message))) throw error;

@@ -1,4 +1,4 @@
-import type { BenchId, Gate } from '@splay/core';
+import type { BenchId, HoldPoint } from '@splay/core';
 import { body } from '../benches/body/bench.ts';
 import { cuts } from '../benches/cuts/bench.ts';
 import { donor } from '../benches/donor/bench.ts';
@@ -26,7 +26,7 @@ export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
 } satisfies Readonly<Record<BenchId, BenchDefinition>>;
 
 /** The hold point at the end of a phase. */
-const GATE_AFTER: Partial<Record<PhaseName, Gate['id']>> = {
+const HOLD_POINT_AFTER: Partial<Record<PhaseName, HoldPoint['id']>> = {
   Mark: 'before-cutting',
   Join: 'before-welding-out',
 };
@@ -35,7 +35,7 @@ const GATE_AFTER: Partial<Record<PhaseName, Gate['id']>> = {
 export const phases = () =>
   PHASE_NAMES.flatMap((name) => {
     const benches = Object.entries(BENCHES).filter(([, bench]) => bench.phase === name);
-    return benches.length > 0 ? [{ name, benches, gate: GATE_AFTER[name] }] : [];
+    return benches.length > 0 ? [{ name, benches, holdPoint: HOLD_POINT_AFTER[name] }] : [];
   });
 
 export const isBench = (id: string): boolean => Object.hasOwn(BENCHES, id);

@@ -1,9 +1,9 @@
 import type { Job, JobProgress, ShopRecord } from '@splay/core';
 import { type ReactNode } from 'react';
-import { later } from '../client/later.tsx';
+import { lazyComponent } from '../client/lazy-component.tsx';
 import { Waits } from '../ui/waits.tsx';
 
-const WithProgress = later(() => import('./with-progress.tsx').then((file) => file.WithProgress));
+const WithProgress = lazyComponent(() => import('./with-progress.tsx').then((file) => file.WithProgress));
 
 interface BesideProps {
   readonly job: Job;

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { FrameStrip } from '../board/frame-strip.tsx';
 import type { BenchProps } from '../client/bench-props.ts';
 import { undo, useHistory, useJobState } from '../client/job-store.ts';
-import { GateNotice } from './gate-notice.tsx';
+import { HoldPointNotice } from './hold-point-notice.tsx';
 import { PhaseBar } from './phase-bar.tsx';
 import type { Order } from './phase-rail.tsx';
 import { Renewed } from './renewed.tsx';
@@ -62,7 +62,7 @@ export function FloorView({ order, news, onDrawing, children, ...props }: FloorV
         </button>
       </header>
       {news}
-      <GateNotice gates={order.gates} onGate={order.onGate} />
+      <HoldPointNotice holdPoints={order.holdPoints} onHoldPoint={order.onHoldPoint} />
       <FrameStrip
         frame={onDonor ? donor : result}
         section={sectionLookup(job.donor)}

@@ -25,7 +25,7 @@ export function GoToStation({ job, result, onLook, onClose }: GoToStationProps) 
     const read = parseLength(text, job.display.unit);
     if (!read.ok) return setProblem(read.problem.message);
     const built = onDonor ? builtOf(result.tape, read.value + donorDatum) : read.value + datum;
-    if (built === null) return setProblem('This place on the donor is taken out, or off the frame.');
+    if (built === null) return setProblem('This station is cut out, or not on the frame.');
     if (built < front || built > rear)
       return setProblem(`The frame runs from ${show(front)} to ${show(rear)} from the datum hole.`);
     onLook(built);

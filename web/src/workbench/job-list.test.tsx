@@ -17,7 +17,7 @@ it('says what each job is, its wheelbase, how far it has come and what comes nex
   expect(item.querySelectorAll('path')).toHaveLength(
     card.thumb.pieces.length + [...item.querySelectorAll('button path')].length,
   );
-  expect(screen.queryByText(/being reckoned/)).toBeNull();
+  expect(screen.queryByText(/calculated/)).toBeNull();
 });
 
 it('a card of an earlier state says so, and a job that cannot be read how its file is had', () => {

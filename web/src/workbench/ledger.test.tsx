@@ -7,17 +7,17 @@ import { Ledger } from './ledger.tsx';
 
 const van = demoJob('parcel-van');
 const sprayer = demoJob('orchard-sprayer');
-const [onThread, onGate] = [vi.fn(), vi.fn()];
+const [onThread, onHoldPoint] = [vi.fn(), vi.fn()];
 const ALL: readonly FigureId[] = ['wheelbase', 'cab-to-axle', 'worst-joint', 'worst-reading', 'measured'];
 
 const show = (job: Job, records: readonly ShopRecord[], showBefore = false) =>
   render(
     <Ledger
-      {...{ job, onThread, onGate, showBefore }}
+      {...{ job, onThread, onHoldPoint, showBefore }}
       figures={ALL}
       thread={null}
       whole={evaluateJob(job, records)}
-      gates={progressOf(job, records).gates}
+      holdPoints={progressOf(job, records).holdPoints}
     />,
   );
 /** What a tile says, thin spaces and all. */
@@ -41,7 +41,7 @@ it('pulls the thread of a figure, and opens the hold point', () => {
   fireEvent.click(screen.getByRole('button', { name: /^Wheelbase/ }));
   expect(onThread).toHaveBeenLastCalledWith('wheelbase');
   fireEvent.click(screen.getByRole('button', { name: /^Next hold point/ }));
-  expect(onGate).toHaveBeenLastCalledWith('before-welding-out');
+  expect(onHoldPoint).toHaveBeenLastCalledWith('before-welding-out');
 });
 
 it('names the joint whose ends are apart', () => {
@@ -56,7 +56,7 @@ it('has a dash for what a frame lacks', () => {
   expect(tile('Cab to axle')).toBe('Cab to axle–');
 });
 
-it('says on the gate what stops a plan', () => {
+it('says on the hold point what stops a plan', () => {
   const operations = van.job.plan.operations.map((each) =>
     each.kind === 'lengthen' ? { ...each, at: { x: 112 * 25.4 + 558.8, on: 'donor' as const } } : each,
   );

@@ -3,10 +3,10 @@ import {
   type FigureId,
   figureOf,
   type FigureValue,
-  type Gate,
+  type HoldPoint,
   type Job,
   type JobResult,
-  nextGate,
+  nextHoldPoint,
 } from '@splay/core';
 import { memo, type ReactNode } from 'react';
 import { Length } from '../ui/length.tsx';
@@ -15,13 +15,13 @@ import { Quantity } from '../ui/quantity.tsx';
 interface LedgerProps {
   readonly job: Job;
   readonly whole: JobResult;
-  readonly gates: readonly Gate[];
+  readonly holdPoints: readonly HoldPoint[];
   /** The figures of the bench at hand. */
   readonly figures: readonly FigureId[];
   readonly showBefore: boolean;
   readonly thread: FigureId | null;
   readonly onThread: (figure: FigureId) => void;
-  readonly onGate: (gate: Gate['id']) => void;
+  readonly onHoldPoint: (holdPoint: HoldPoint['id']) => void;
 }
 
 /** A figure as it is written; a dash while it cannot be told. */
@@ -39,14 +39,14 @@ const same = (a: FigureValue, b: FigureValue): boolean => JSON.stringify(a) === 
 export const Ledger = memo(function Ledger({
   job,
   whole,
-  gates,
+  holdPoints,
   figures,
   showBefore,
   thread,
   onThread,
-  onGate,
+  onHoldPoint,
 }: LedgerProps) {
-  const next = nextGate(gates);
+  const next = nextHoldPoint(holdPoints);
   const stopped = whole.conflicts.filter(({ severity }) => severity === 'stop').length;
   return (
     <footer className="shrink-0">
@@ -76,11 +76,11 @@ export const Ledger = memo(function Ledger({
         <Figure
           name="Next hold point"
           tone={next ? 'bg-oxide-deep' : 'bg-passed-deep'}
-          onClick={() => next && onGate(next.gate.id)}
+          onClick={() => next && onHoldPoint(next.holdPoint.id)}
         >
-          {next ? next.gate.name : 'All passed'}
+          {next ? next.holdPoint.name : 'All passed'}
           {next
-            ? stopped > 0 && next.gate.id === 'before-cutting'
+            ? stopped > 0 && next.holdPoint.id === 'before-cutting'
               ? `${stopped} ${stopped === 1 ? 'thing stops' : 'things stop'} this plan`
               : next.check?.name
             : 'read again after welding'}

@@ -36,7 +36,7 @@ export function LibraryList({ items: listed, writes }: LibraryListProps) {
         <h2 className="heading text-2xl">Library</h2>
         {writes && (
           <FileButton label="Item file" disabled={!awake} onFile={(file) => void take(file)}>
-            Take in an item file
+            Import a donor or body
           </FileButton>
         )}
       </div>

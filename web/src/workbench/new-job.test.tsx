@@ -80,15 +80,15 @@ it('works in millimeters where the shop does', async () => {
 it('puts the cab on its mounts, and what was left as it stood counts as assumed', async () => {
   type('Job', 'Bakery van');
   type('Donor', 'Old chassis');
-  type('Cab back', '60');
+  type('Back of cab', '60');
   begin();
   const { donor } = (await sent()).job;
   expect(donor.units).toMatchObject([{ kind: 'cab', mounts: [{ id: 'cab-mount-1' }, { id: 'cab-mount-2' }] }]);
   expect(evaluatePlan((await sent()).job).measures.after.cabToAxle).toBeCloseTo(inches(70), 6);
   expect(donor.points[0]!.origin).toBe('assumed');
   await screen.findByRole('alert');
-  type('Foremost cab mount', '-10');
-  type('Rearmost cab mount', '48');
+  type('Front cab mount', '-10');
+  type('Rear cab mount', '48');
   begin();
   expect((await sent()).job.donor.points[0]!.origin).toBeUndefined();
   expect((await sent()).job.donor.features.filter(({ kind }) => kind === 'cab-mount').map(({ x }) => x)).toEqual([
@@ -100,7 +100,7 @@ it('puts the cab on its mounts, and what was left as it stood counts as assumed'
 it('does without a cab, and refuses one that cannot stand there', async () => {
   type('Job', 'Bakery van');
   type('Donor', 'Old chassis');
-  type('Rearmost cab mount', '-20');
+  type('Rear cab mount', '-20');
   begin();
   expect(screen.getByRole('alert').textContent).toMatch(/must lie behind the foremost/);
   expect(importJob).not.toHaveBeenCalled();

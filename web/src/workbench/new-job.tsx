@@ -27,9 +27,9 @@ const MEASURES = [
 
 /** Where the cab stands; asked for unless there is none. */
 const CAB_MEASURES = [
-  ['cabBack', 'Cab back'],
-  ['cabFront', 'Foremost cab mount'],
-  ['cabRear', 'Rearmost cab mount'],
+  ['cabBack', 'Back of cab'],
+  ['cabFront', 'Front cab mount'],
+  ['cabRear', 'Rear cab mount'],
 ] as const;
 
 type Measure = (typeof MEASURES)[number][0] | (typeof CAB_MEASURES)[number][0];
@@ -52,9 +52,9 @@ const MOUNT_REACH = inches(2);
 /** What is not right about where a cab stands, as a sentence; empty where nothing is. */
 const cabProblem = ({ cabFront, cabRear, ahead, wheelbase, behind }: Readonly<Record<Measure, number>>): string =>
   cabFront >= cabRear
-    ? 'The rearmost cab mount must lie behind the foremost.'
+    ? 'The rear cab mount must be behind the front one.'
     : cabFront < MOUNT_REACH - ahead || cabRear > wheelbase + behind - MOUNT_REACH
-      ? 'A cab mount is off the frame: check its station and the frame’s ends.'
+      ? 'A cab mount is not on the frame: check its station and the frame’s ends.'
       : '';
 
 /** Begins a job with the first measures of a donor. */

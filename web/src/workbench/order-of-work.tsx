@@ -1,17 +1,17 @@
 import { Dialog as Radix } from 'radix-ui';
 import { useState } from 'react';
-import { type HandSettings, handSettings, setHandSettings } from '../client/hand-settings.ts';
+import { type TouchSettings, touchSettings, setTouchSettings } from '../client/touch-settings.ts';
 import { phases } from './benches.ts';
-import { GateBar, type Order } from './phase-rail.tsx';
+import { HoldPointBar, type Order } from './phase-rail.tsx';
 
 /** All benches and hold points in order, laid over the lower part of a tablet or a phone. */
 export function OrderOfWork({
   jobId,
   bench,
   done,
-  gates,
+  holdPoints,
   onBench,
-  onGate,
+  onHoldPoint,
   onClose,
 }: Order & { readonly onClose: () => void }) {
   return (
@@ -26,8 +26,8 @@ export function OrderOfWork({
           <a href="/" className="button mt-2 min-h-12 w-full">
             All jobs
           </a>
-          {phases().map(({ name, benches, gate: gateId }) => {
-            const gate = gates.find(({ id }) => id === gateId);
+          {phases().map(({ name, benches, holdPoint: holdPointId }) => {
+            const holdPoint = holdPoints.find(({ id }) => id === holdPointId);
             return (
               <section key={name} className="mt-3">
                 <h3 className="label">{name}</h3>
@@ -53,7 +53,7 @@ export function OrderOfWork({
                     </li>
                   ))}
                 </ul>
-                {gate && <GateBar gate={gate} onGate={onGate} />}
+                {holdPoint && <HoldPointBar holdPoint={holdPoint} onHoldPoint={onHoldPoint} />}
               </section>
             );
           })}
@@ -66,8 +66,8 @@ export function OrderOfWork({
 
 /** How this device behaves at the frame. */
 function OnThisDevice() {
-  const [settings, setSettings] = useState(handSettings);
-  const box = (key: keyof HandSettings, label: string) => (
+  const [settings, setSettings] = useState(touchSettings);
+  const box = (key: keyof TouchSettings, label: string) => (
     <label className="flex min-h-12 items-center gap-3 text-base">
       <input
         type="checkbox"
@@ -76,7 +76,7 @@ function OnThisDevice() {
         onChange={(event) => {
           const next = { ...settings, [key]: event.target.checked };
           setSettings(next);
-          setHandSettings(next);
+          setTouchSettings(next);
         }}
       />
       {label}

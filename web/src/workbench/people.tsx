@@ -118,7 +118,7 @@ export function People({ people, links, me, manages, mails }: PeopleProps) {
       {manages && (
         <div className="mt-6 flex flex-wrap items-end gap-3">
           <label className="block text-sm text-pencil">
-            Let somebody in as
+            Invite as
             <select
               className="field mt-1 text-graphite"
               value={role}
@@ -170,7 +170,7 @@ export function People({ people, links, me, manages, mails }: PeopleProps) {
                   disabled={disabled}
                   onClick={() => void done(api.withdrawLink(id))}
                 >
-                  Take it back
+                  Withdraw
                 </button>
               </li>
             ))}

@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { BENCHES } from './benches.ts';
 import type { Order } from './phase-rail.tsx';
 import { Waits } from '../ui/waits.tsx';
-import { later } from '../client/later.tsx';
+import { lazyComponent } from '../client/lazy-component.tsx';
 
-const OrderOfWork = later(() => import('./order-of-work.tsx').then((file) => file.OrderOfWork));
+const OrderOfWork = lazyComponent(() => import('./order-of-work.tsx').then((file) => file.OrderOfWork));
 
 /** The order of work along the foot: the bench before, the one at hand, which opens all of them, and the one after. */
-export function PhaseBar({ jobId, bench, done, gates, onBench, onGate }: Order) {
+export function PhaseBar({ jobId, bench, done, holdPoints, onBench, onHoldPoint }: Order) {
   const [open, setOpen] = useState(false);
   const ids = Object.keys(BENCHES);
   const at = ids.indexOf(bench);
@@ -42,7 +42,7 @@ export function PhaseBar({ jobId, bench, done, gates, onBench, onGate }: Order) 
       </button>
       {open && (
         <Waits>
-          <OrderOfWork {...{ jobId, bench, done, gates, onBench, onGate }} onClose={() => setOpen(false)} />
+          <OrderOfWork {...{ jobId, bench, done, holdPoints, onBench, onHoldPoint }} onClose={() => setOpen(false)} />
         </Waits>
       )}
       {step(ids[at + 1], ChevronRight, true)}

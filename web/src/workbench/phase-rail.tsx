@@ -1,5 +1,5 @@
-import { type Gate, isOpen, isPassed } from '@splay/core';
-import { still } from '../ui/still.ts';
+import { type HoldPoint, isOpen, isPassed } from '@splay/core';
+import { memoized } from '../ui/memoized.ts';
 import { phases } from './benches.ts';
 
 /** How far the work has come, and ways to go elsewhere in it. */
@@ -8,20 +8,20 @@ export interface Order {
   readonly bench: string;
   /** Benches whose work stands. */
   readonly done: readonly string[];
-  readonly gates: readonly Gate[];
+  readonly holdPoints: readonly HoldPoint[];
   readonly onBench: (bench: string) => void;
-  readonly onGate: (gate: Gate['id']) => void;
+  readonly onHoldPoint: (holdPoint: HoldPoint['id']) => void;
 }
 
-/** The order of work down the left edge, with its hold points as gates. */
-export const PhaseRail = still(function PhaseRail({
+/** The order of work down the left edge, with its hold points between the phases. */
+export const PhaseRail = memoized(function PhaseRail({
   jobId,
   bench,
   done,
   cuts,
-  gates,
+  holdPoints,
   onBench,
-  onGate,
+  onHoldPoint,
 }: Order & { /** How many operations the plan has. */ readonly cuts: number }) {
   return (
     <nav
@@ -37,8 +37,8 @@ export const PhaseRail = still(function PhaseRail({
         <span className="heading text-2xl">Splay</span>
       </a>
       <ol className="pb-3">
-        {phases().map(({ name: phase, benches, gate: gateId }) => {
-          const gate = gates.find((candidate) => candidate.id === gateId);
+        {phases().map(({ name: phase, benches, holdPoint: holdPointId }) => {
+          const holdPoint = holdPoints.find((candidate) => candidate.id === holdPointId);
           return (
             <li key={phase} className="pt-2.5">
               <h2 className="label px-3.5">{phase}</h2>
@@ -70,7 +70,7 @@ export const PhaseRail = still(function PhaseRail({
                   );
                 })}
               </ul>
-              {gate && <GateBar gate={gate} onGate={onGate} />}
+              {holdPoint && <HoldPointBar holdPoint={holdPoint} onHoldPoint={onHoldPoint} />}
             </li>
           );
         })}
@@ -82,19 +82,25 @@ export const PhaseRail = still(function PhaseRail({
   );
 });
 
-export function GateBar({ gate, onGate }: { readonly gate: Gate; readonly onGate: Order['onGate'] }) {
-  const passed = gate.checks.filter((check) => !isOpen(check)).length;
-  const open = isPassed(gate);
-  const stopped = gate.checks.some((check) => isOpen(check) && !check.signable);
+export function HoldPointBar({
+  holdPoint,
+  onHoldPoint,
+}: {
+  readonly holdPoint: HoldPoint;
+  readonly onHoldPoint: Order['onHoldPoint'];
+}) {
+  const passed = holdPoint.checks.filter((check) => !isOpen(check)).length;
+  const open = isPassed(holdPoint);
+  const stopped = holdPoint.checks.some((check) => isOpen(check) && !check.signable);
   return (
     <div className={`mx-3.5 mt-2 border-t-2 pt-1 ${open ? 'border-passed text-passed' : 'border-oxide text-oxide'}`}>
       <button
         type="button"
         className={`flex min-h-7 w-full items-baseline justify-between gap-2 border-t pt-1 text-left font-semibold hover:underline ${open ? 'border-passed' : 'border-oxide'}`}
-        onClick={() => onGate(gate.id)}
+        onClick={() => onHoldPoint(holdPoint.id)}
       >
-        <span className="heading">{gate.name}</span>
-        <span className="whitespace-nowrap">{stopped ? 'stop' : `${passed} of ${gate.checks.length}`}</span>
+        <span className="heading">{holdPoint.name}</span>
+        <span className="whitespace-nowrap">{stopped ? 'stop' : `${passed} of ${holdPoint.checks.length}`}</span>
       </button>
     </div>
   );

@@ -38,7 +38,7 @@ export const ABOUT: Readonly<Record<string, string>> = {
   mount: 'Mounts and their brackets',
   shaft: 'The drive shaft',
   cut: 'Cutting',
-  props: 'Stands and props',
+  stands: 'Stands and ties',
   weld: 'Welding',
   splice: 'Joints and their plates',
   sleeve: 'Sleeves',

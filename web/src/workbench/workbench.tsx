@@ -1,4 +1,4 @@
-import type { GateId, JobProgress } from '@splay/core';
+import type { HoldPointId, JobProgress } from '@splay/core';
 import { use, useMemo, useState } from 'react';
 import { Board } from '../board/board.tsx';
 import { Hatches } from '../board/hatches.tsx';
@@ -6,7 +6,7 @@ import type { BenchParts, PinnedLayer } from '../client/bench.ts';
 import type { BenchProps } from '../client/bench-props.ts';
 import { createJobStore, type JobStart, type JobStore, useJobState } from '../client/job-store.ts';
 import { useSolidChecking } from '../client/solid-check.ts';
-import { later } from '../client/later.tsx';
+import { lazyComponent } from '../client/lazy-component.tsx';
 import { workbenchActions } from './actions.ts';
 import { Beside } from './beside.tsx';
 import { BENCHES, benchOf, partsOf } from './benches.ts';
@@ -21,19 +21,19 @@ import { useStands } from '../ui/use-stands.ts';
 import { Waits } from '../ui/waits.tsx';
 
 // The board is loaded first, then what is beside it, and what is not in sight when it is asked for.
-const Ledger = later(() => import('./ledger.tsx').then((file) => file.Ledger));
-const PhaseBar = later(() => import('./phase-bar.tsx').then((file) => file.PhaseBar));
-const PhaseRail = later(() => import('./phase-rail.tsx').then((file) => file.PhaseRail));
-const BoardTable = later<BenchProps>(() => import('../board/board-table.tsx').then((file) => file.BoardTable));
-const Dialogs = later(() => import('./dialogs.tsx').then((file) => file.Dialogs));
-const FloorView = later(() => import('./floor-view.tsx').then((file) => file.FloorView));
-const GateDialog = later(() => import('./gate-dialog.tsx').then((file) => file.GateDialog));
-const LookAround = later(() => import('../board/look-around.tsx').then((file) => file.LookAround));
-const MeasureBar = later(() => import('./measure-bar.tsx').then((file) => file.MeasureBar));
-const NewsBar = later(() => import('./news-bar.tsx').then((file) => file.NewsBar));
-const RulesNotice = later(() => import('./rules-notice.tsx').then((file) => file.RulesNotice));
-const WholeDrawing = later(() => import('./whole-drawing.tsx').then((file) => file.WholeDrawing));
-const ThreadCard = later(() => import('./thread-card.tsx').then((file) => file.ThreadCard));
+const Ledger = lazyComponent(() => import('./ledger.tsx').then((file) => file.Ledger));
+const PhaseBar = lazyComponent(() => import('./phase-bar.tsx').then((file) => file.PhaseBar));
+const PhaseRail = lazyComponent(() => import('./phase-rail.tsx').then((file) => file.PhaseRail));
+const BoardTable = lazyComponent<BenchProps>(() => import('../board/board-table.tsx').then((file) => file.BoardTable));
+const Dialogs = lazyComponent(() => import('./dialogs.tsx').then((file) => file.Dialogs));
+const FloorView = lazyComponent(() => import('./floor-view.tsx').then((file) => file.FloorView));
+const HoldPointDialog = lazyComponent(() => import('./hold-point-dialog.tsx').then((file) => file.HoldPointDialog));
+const LookAround = lazyComponent(() => import('../board/look-around.tsx').then((file) => file.LookAround));
+const MeasureBar = lazyComponent(() => import('./measure-bar.tsx').then((file) => file.MeasureBar));
+const NewsBar = lazyComponent(() => import('./news-bar.tsx').then((file) => file.NewsBar));
+const RulesNotice = lazyComponent(() => import('./rules-notice.tsx').then((file) => file.RulesNotice));
+const WholeDrawing = lazyComponent(() => import('./whole-drawing.tsx').then((file) => file.WholeDrawing));
+const ThreadCard = lazyComponent(() => import('./thread-card.tsx').then((file) => file.ThreadCard));
 
 /** Every bench has its drawing as tables, beside what it brings of its own. */
 const withTable = (parts: BenchParts): BenchParts => ({
@@ -94,7 +94,7 @@ function OpenJob({ store, server }: OpenJobProps) {
   const screen = useScreen();
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const [wholeDrawing, setWholeDrawing] = useState(false);
-  const [gateId, setGateId] = useState<GateId | null>(null);
+  const [holdPointId, setHoldPointId] = useState<HoldPointId | null>(null);
   // The board stands first; what is beside it follows at once.
   const boardStands = useStands();
   const asks = useAsks(store);
@@ -136,12 +136,19 @@ function OpenJob({ store, server }: OpenJobProps) {
           />
         )}
       </Waits>
-      {gateId !== null && (
+      {holdPointId !== null && (
         <Beside {...beside} stands>
-          {({ gates }) => {
-            const gate = gates.find(({ id }) => id === gateId);
+          {({ holdPoints }) => {
+            const holdPoint = holdPoints.find(({ id }) => id === holdPointId);
             return (
-              gate && <GateDialog {...bench} gate={gate} onBench={actions.onBench} onClose={() => setGateId(null)} />
+              holdPoint && (
+                <HoldPointDialog
+                  {...bench}
+                  holdPoint={holdPoint}
+                  onBench={actions.onBench}
+                  onClose={() => setHoldPointId(null)}
+                />
+              )
             );
           }}
         </Beside>
@@ -149,13 +156,13 @@ function OpenJob({ store, server }: OpenJobProps) {
     </>
   );
   const { Panel, Floor } = parts;
-  const order = ({ done, gates }: JobProgress) => ({
+  const order = ({ done, holdPoints }: JobProgress) => ({
     jobId: state.id,
     bench: state.bench,
     done,
-    gates,
+    holdPoints,
     onBench: actions.onBench,
-    onGate: setGateId,
+    onHoldPoint: setHoldPointId,
   });
   const drawing = (
     <Waits>
@@ -268,16 +275,16 @@ function OpenJob({ store, server }: OpenJobProps) {
           </aside>
         </main>
         <Beside {...beside} place={<div className="h-[4.6rem] shrink-0 bg-night short:h-[3.2rem]" />}>
-          {({ gates }) => (
+          {({ holdPoints }) => (
             <Ledger
               job={job}
               whole={whole}
-              gates={gates}
+              holdPoints={holdPoints}
               figures={definition.figures}
               showBefore={state.showBefore}
               thread={state.thread}
               onThread={actions.onThread}
-              onGate={setGateId}
+              onHoldPoint={setHoldPointId}
             />
           )}
         </Beside>

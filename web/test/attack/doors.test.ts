@@ -176,7 +176,7 @@ describe('what a role may', () => {
       id: 's1',
       kind: 'gate-signed',
       version: 1,
-      body: { gate: 'cutting', checks: ['plan'], reason: 'go' },
+      body: { holdPoint: 'cutting', checks: ['plan'], reason: 'go' },
       taken: '2026-05-02T10:00:00Z',
       by: 'x',
     };

@@ -46,7 +46,7 @@ function loadsOff({ body }: SeatOutcome, { display }: Context): readonly Finding
       message: `The loads at the mounts of ${body.name} come to ${mass(carried)}, its weights to ${mass(weight)}.`,
       fixes: advise(
         'Weigh it again at the mounts, or correct its weights.',
-        'Take the loads out: they are then reckoned from its weights.',
+        'Take the loads out: they are then calculated from its weights.',
       ),
     },
   ];

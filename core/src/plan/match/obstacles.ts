@@ -1,5 +1,5 @@
 import type { Axle, FramePoint } from '../../frame/index.ts';
-import { once } from '../../once.ts';
+import { lazy } from '../../lazy.ts';
 import type { Context } from '../context.ts';
 import type { MemberOutcome } from '../members/index.ts';
 import type { RiderOutcome } from '../rider-outcome.ts';
@@ -35,8 +35,8 @@ export const obstaclesOn = (
   { members, points, axles, rooms }: Standing,
   { section, rules }: Pick<Context, 'section' | 'rules'>,
 ): Obstacles => {
-  const tires = once(() => tireRooms(axles, rules));
-  const others = once(() => [...memberSolids(members, section), ...shaftSolids(points, rules), ...rooms()]);
+  const tires = lazy(() => tireRooms(axles, rules));
+  const others = lazy(() => [...memberSolids(members, section), ...shaftSolids(points, rules), ...rooms()]);
   return {
     get tires() {
       return tires();

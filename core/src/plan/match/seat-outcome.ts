@@ -1,7 +1,7 @@
 import { type Body, type BodyPose, onFrame, openingOver, type ProfilePoint } from '../../body/index.ts';
 import type { Axle, FramePoint } from '../../frame/index.ts';
 import type { BodyPoint, WheelOpening } from '../../body/index.ts';
-import { once } from '../../once.ts';
+import { lazy } from '../../lazy.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { axleXs } from '../axle-loads.ts';
 import type { Context } from '../context.ts';
@@ -13,7 +13,7 @@ import type { MemberOutcome } from '../members/index.ts';
 import type { PlanState } from '../state.ts';
 import { frameEnds } from '../frame-ends.ts';
 import { groundUnder, rampsOf, type UndersideLine, wheelsUnder } from '../underside.ts';
-import { widthAsked } from './asks.ts';
+import { requiredWidth } from './required-width.ts';
 import { type FenderOver, fendersOver } from './coverage.ts';
 import { type WorkOutcome, workOutcome } from './work-outcome.ts';
 import { type Clash, clashesOf } from './clashes.ts';
@@ -150,7 +150,7 @@ function aheadOf(
 }
 
 /** Between the middles of its openings along the frame, as it sits: less than along a raked body. Null without both. */
-function wheelbaseAsked(body: Body, pose: BodyPose): number | null {
+function requiredWheelbase(body: Body, pose: BodyPose): number | null {
   const [front, rear] = [openingOver(body, 'front'), openingOver(body, 'rear')];
   if (!front || !rear) return null;
   // A height that nobody measured is taken to be that of the other opening.
@@ -199,7 +199,7 @@ export function seatOutcomes(
   const [built, donor] = [axlePlaces(standing.axles, 'built'), axlePlaces(standing.axles, 'donor')];
   const { rules } = context;
   const wheels = wheelsUnder(standing.axles);
-  const ends = once(() => frameEnds(standing.pieces, context.section));
+  const ends = lazy(() => frameEnds(standing.pieces, context.section));
   const poses = bodies.map((body): BodyPose => {
     const seat = seats.find((one) => one.body === body.id);
     return seat ? { x: seat.x, z: seat.z, rake: seat.rake } : usualPose(body, built);
@@ -209,7 +209,7 @@ export function seatOutcomes(
     // On the donor it goes with the axle that it is placed by.
     const by = openingOver(body, 'front') || !openingOver(body, 'rear') ? 'front' : 'rear';
     const shift = (donor[by]?.x ?? 0) - (built[by]?.x ?? 0);
-    const mounts = once(() => {
+    const mounts = lazy(() => {
       const loads = mountLoads(body);
       return body.mounts.map((mount, nth): SeatMount => {
         const at = onFrame(pose, { x: mount.x, y: mount.y, z: mount.z });
@@ -225,17 +225,17 @@ export function seatOutcomes(
       return at && ground ? at.z - ground.at(at.x) : null;
     };
     const [frontFloor, rearFloor] = [over(body.underside[0]), over(body.underside.at(-1))];
-    const asked = wheelbaseAsked(body, pose);
+    const asked = requiredWheelbase(body, pose);
     const between = ({ front, rear }: AxlePlaces) => (front && rear ? rear.x - front.x : null);
     const [has, had] = [between(built), between(donor)];
-    const openings = once(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tire/bump')));
-    const clashes = once(() =>
+    const openings = lazy(() => openingsOver(body, pose, standing.axles, ruleValue(rules, 'tire/bump')));
+    const clashes = lazy(() =>
       clashesOf(body, pose, { ...standing, reworks: standing.state.reworks, ...standing.obstacles() }, context.section),
     );
-    const fenders = once(() => fendersOver(body, standing.axles, rules));
-    const work = once(() => workOutcome(body, { ...standing, end: ends().rear }, rules));
+    const fenders = lazy(() => fendersOver(body, standing.axles, rules));
+    const work = lazy(() => workOutcome(body, { ...standing, end: ends().rear }, rules));
     const axle = axleUnder(standing.axles, 'rear')?.built?.x;
-    const ramps = once(() => rampsOf(lowLines(body, pose, work(), axle), wheels));
+    const ramps = lazy(() => rampsOf(lowLines(body, pose, work(), axle), wheels));
     return {
       body,
       decided: seats.some((one) => one.body === body.id),
@@ -264,7 +264,7 @@ export function seatOutcomes(
         return ramps();
       },
       get wider() {
-        return widthAsked(mounts());
+        return requiredWidth(mounts());
       },
       get work() {
         return work();

@@ -151,8 +151,8 @@ it('something that hangs on the rail is lost in a notch only where the notch rea
   ];
   const frame = plainFrame({ features: [...plainFrame().features, ...holes] });
   const { features } = evaluatePlan(inputOf(frame, notch()));
-  const fate = (id: string) => features.find(({ feature }) => feature.id === id)!.fate;
-  expect([fate('deep'), fate('low')]).toEqual(['lost', 'stays']);
+  const status = (id: string) => features.find(({ feature }) => feature.id === id)!.status;
+  expect([status('deep'), status('low')]).toEqual(['lost', 'stays']);
   // Near its end the arch is not yet as deep as the hole is low.
-  expect(fate('edge')).toBe('lost');
+  expect(status('edge')).toBe('lost');
 });

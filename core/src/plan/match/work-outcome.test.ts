@@ -25,7 +25,7 @@ const hole = (name: string, x: number, side: 'left' | 'both') => ({
 });
 /** Axles at 700 and 4300, cab back at 2300, end of the frame at 6000. */
 const frame = plainFrame({
-  points: [{ id: 'cab', name: 'Cab back', kind: 'cab-back', x: 2300, y: 0, z: 600, mass: 0 }],
+  points: [{ id: 'cab', name: 'Back of cab', kind: 'cab-back', x: 2300, y: 0, z: 600, mass: 0 }],
   crossmembers: [member],
   features: [...plainFrame().features, hole('a', 4950, 'both'), hole('b', 5010, 'left'), hole('c', 5500, 'both')],
 });

@@ -106,14 +106,14 @@ function mechanismOn(mechanism: DeckMechanism, hingeX: number, under: Under): Me
   const { least, most, stands, foot } = mechanism;
   const half = foot / 2;
   const at = hingeX - stands;
-  const across = crossmembers.flatMap(({ crossmember: { name, length }, built, fate }) =>
+  const across = crossmembers.flatMap(({ crossmember: { name, length }, built, status }) =>
     built
       ? [
           {
             name,
             from: built.x - length / 2,
             to: built.x + length / 2,
-            own: fate === 'new' && Math.abs(built.x - at) <= half,
+            own: status === 'new' && Math.abs(built.x - at) <= half,
           },
         ]
       : [],

@@ -22,7 +22,7 @@ export interface BraceOutcome {
   readonly built: BraceLine | null;
   /** By how much longer it must be, mm; 0 where it fits as it is, or is made anew. */
   readonly longer: number;
-  readonly fate: 'stays' | 'moves' | 'made-anew' | 'removed' | 'lost';
+  readonly status: 'stays' | 'moves' | 'made-anew' | 'removed' | 'lost';
   readonly reason: string;
   readonly operation: string | null;
   /** As built, kg. */
@@ -97,12 +97,12 @@ export function braceOutcome(
   const [wasFrom, wasTo] = places(donor);
   const was = line('at' in wasFrom ? wasFrom.at : NOWHERE, 'at' in wasTo ? wasTo.at : NOWHERE);
   const { area } = sectionProperties(context.section(brace.section));
-  const nowhere = (fate: 'removed' | 'lost', reason: string, by: string | null): BraceOutcome => ({
+  const nowhere = (status: 'removed' | 'lost', reason: string, by: string | null): BraceOutcome => ({
     brace,
     donor: was,
     built: null,
     longer: 0,
-    fate,
+    status,
     reason,
     operation: by,
     mass: 0,
@@ -120,8 +120,8 @@ export function braceOutcome(
     donor: was,
     built,
     longer: anew || Math.abs(longer) < 1e-6 ? 0 : longer,
-    fate: anew ? 'made-anew' : moved ? 'moves' : 'stays',
-    reason: anew ? 'made anew to the distance of its ends' : moved ? 'goes along with its ends' : 'not moved',
+    status: anew ? 'made-anew' : moved ? 'moves' : 'stays',
+    reason: anew ? 'remade to fit between its ends' : moved ? 'goes along with its ends' : 'not moved',
     operation,
     mass: area * context.density * (anew ? built.length : was.length),
   };

@@ -53,7 +53,7 @@ export interface MemberCopy {
 /** What became of a member. */
 export interface MemberOutcome {
   readonly member: Member;
-  readonly fate: 'stays' | 'moves' | 'cut' | 're-fitted' | 'removed' | 'lost';
+  readonly status: 'stays' | 'moves' | 'cut' | 're-fitted' | 'removed' | 'lost';
   /** The operation that decided it, if one. */
   readonly operation: string | null;
   readonly copies: readonly MemberCopy[];
@@ -225,7 +225,7 @@ export function memberOutcome(state: PlanState, hung: HungMember, context: Conte
   const whole = copies.every(({ meetings }) => meetings.length === 0);
   const gone = copies.every(({ built }) => built.length === 0);
   const cutter = copies.flatMap(({ removed }) => removed.map((part) => part.operation))[0] ?? null;
-  const fate =
+  const status =
     change === 'removed'
       ? 'removed'
       : gone
@@ -239,8 +239,8 @@ export function memberOutcome(state: PlanState, hung: HungMember, context: Conte
               : 'moves';
   return {
     member,
-    fate,
-    operation: operation ?? (fate === 'cut' || fate === 'lost' ? cutter : null),
+    status,
+    operation: operation ?? (status === 'cut' || status === 'lost' ? cutter : null),
     copies,
     mass: perLength * copies.reduce((sum, { lengthAfter }) => sum + lengthAfter, 0),
     massBefore: perLength * copies.reduce((sum, { lengthBefore }) => sum + lengthBefore, 0),

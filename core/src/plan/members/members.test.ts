@@ -286,7 +286,7 @@ describe('an X of legs', () => {
     const cured = carryOutEdit(input, found.fixes[0]!.edit!, 'refit');
     const { members, conflicts, joints } = evaluatePlan(cured);
     expect(conflicts.filter(({ about }) => about === 'x-leg')).toEqual([]);
-    expect(members[0]!.fate).toBe('re-fitted');
+    expect(members[0]!.status).toBe('re-fitted');
     expect(Object.keys(joints[0]!.sides)).toEqual(['left', 'right']);
     const [left, right] = members[0]!.copies;
     expect(left!.refit!.out).toBeLessThan(0);
@@ -338,7 +338,7 @@ describe('an X of legs', () => {
     );
     const off = inputOf(short, { kind: 'member', change: { what: 'remove', member: 'stub' } });
     expect(codes(off)).toEqual([]);
-    expect(evaluatePlan(off).members[0]).toMatchObject({ fate: 'removed', mass: 0 });
+    expect(evaluatePlan(off).members[0]).toMatchObject({ status: 'removed', mass: 0 });
   });
 });
 
@@ -364,7 +364,7 @@ describe('a brace', () => {
     const found = conflicts.find(({ code }) => code === 'brace-length')!;
     expect(found.message).toMatch(/too long between its ends/);
     const cured = evaluatePlan(carryOutEdit(input, found.fixes[0]!.edit!, 'anew'));
-    expect(cured.braces[0]).toMatchObject({ fate: 'made-anew', longer: 0 });
+    expect(cured.braces[0]).toMatchObject({ status: 'made-anew', longer: 0 });
     const area = 80 * 60 - 72 * 52;
     expect(cured.braces[0]!.mass).toBeNear(area * 7.85e-6 * Math.hypot(800, 860), 1e-9);
   });

@@ -38,15 +38,15 @@ describe('crossmembers', () => {
     const added = evaluatePlan(
       inputOf(frame, crossmember({ what: 'add', at: donor(2500), crossmember: member('new', 0) })),
     );
-    expect(memberOf(added, 'new')).toMatchObject({ fate: 'new', built: { x: 2500, y: 0, z: -40 }, donor: null });
+    expect(memberOf(added, 'new')).toMatchObject({ status: 'new', built: { x: 2500, y: 0, z: -40 }, donor: null });
     expect(added.measures.after.mass).toBeNear(added.measures.before.mass + 9, 1e-9);
 
     const removed = evaluatePlan(inputOf(frame, crossmember({ what: 'remove', crossmember: 'a' })));
-    expect(memberOf(removed, 'a')).toMatchObject({ fate: 'removed', built: null });
+    expect(memberOf(removed, 'a')).toMatchObject({ status: 'removed', built: null });
     expect(removed.measures.after.mass).toBeNear(removed.measures.before.mass - 9, 1e-9);
 
     const moved = evaluatePlan(inputOf(frame, crossmember({ what: 'move', crossmember: 'a', to: donor(1200) })));
-    expect(memberOf(moved, 'a')).toMatchObject({ fate: 're-drill', donor: { x: 1000 }, built: { x: 1200 } });
+    expect(memberOf(moved, 'a')).toMatchObject({ status: 're-drill', donor: { x: 1000 }, built: { x: 1200 } });
 
     const lowered = evaluatePlan(inputOf(frame, crossmember({ what: 'lower', crossmember: 'a', by: 150 })));
     expect(memberOf(lowered, 'a').built!.z).toBe(-190);
@@ -92,7 +92,7 @@ describe('brackets', () => {
     );
     expect(builtX(result, 'mount')).toBe(4800);
     const outcome = result.features.find(({ feature }) => feature.id === 'mount')!;
-    expect(outcome).toMatchObject({ fate: 're-drill', operation: 'op1', places: { left: { donor: { x: 3000 } } } });
+    expect(outcome).toMatchObject({ status: 're-drill', operation: 'op1', places: { left: { donor: { x: 3000 } } } });
     expect(outcome.shift!.dx).toBe(1800);
   });
 
@@ -113,7 +113,7 @@ describe('brackets', () => {
     const result = evaluatePlan(
       inputOf(frame, bracket({ what: 'drill', at: donor(2500), feature: hole, count: 3, pitch: 50 })),
     );
-    const row = result.features.filter(({ fate }) => fate === 'new');
+    const row = result.features.filter(({ status }) => status === 'new');
     expect(row.map(({ feature }) => [feature.id, feature.name, feature.x])).toEqual([
       ['row-1', 'Row 1', 2500],
       ['row-2', 'Row 2', 2550],
@@ -194,7 +194,7 @@ describe('a bracket set over a joint', () => {
   const told = (...operations: Parameters<typeof inputOf>[1][]) => {
     const { features, conflicts } = evaluatePlan(inputOf(frame, ...operations));
     return {
-      fate: features.find(({ feature }) => feature.id === 'set')!.fate,
+      status: features.find(({ feature }) => feature.id === 'set')!.status,
       said: conflicts.flatMap(({ code, severity, message, acceptable }) =>
         code === 'bracket-over-joint' ? [[severity, /joint \w/.exec(message)?.[0], acceptable]] : [],
       ),
@@ -208,12 +208,12 @@ describe('a bracket set over a joint', () => {
       [2040, 'joint A'],
       [2320, 'joint B'],
     ] as const)
-      expect(told(lengthen, put(x))).toEqual({ fate: 'new', said: [['warn', letter, true]], cut: false });
-    expect(told(lengthen, put(1900))).toEqual({ fate: 'new', said: [], cut: false });
+      expect(told(lengthen, put(x))).toEqual({ status: 'new', said: [['warn', letter, true]], cut: false });
+    expect(told(lengthen, put(1900))).toEqual({ status: 'new', said: [], cut: false });
   });
 
   it('set before the cut, the cut runs through it; so it does where a later one comes', () => {
-    expect(told(put(1980, 'donor'), lengthen)).toMatchObject({ fate: 'cut-through', said: [], cut: true });
+    expect(told(put(1980, 'donor'), lengthen)).toMatchObject({ status: 'cut-through', said: [], cut: true });
     const again = { kind: 'lengthen', at: { x: 1950, on: 'built' }, length: 100, section: null } as const;
     expect(told(lengthen, put(1980), again)).toMatchObject({ cut: true });
   });

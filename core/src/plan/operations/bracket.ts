@@ -49,7 +49,7 @@ function carryOut(state: PlanState, operation: ChangeBracket, context: Context):
       return into(
         changed(state.features, change.feature, (hung) => {
           if (factsOf(hung.item.kind).untouchable)
-            throw new OperationRefused('operation/identity-stamp', 'The identity stamp must never be moved.', [
+            throw new OperationRefused('operation/identity-stamp', 'The VIN stamp must never be moved.', [
               'Switch this operation off.',
             ]);
           return { item: { ...hung.item, x: spot.x, down: change.down }, source, change: 'moved', operation: id };

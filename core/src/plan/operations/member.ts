@@ -55,7 +55,7 @@ function carryOut(state: PlanState, { change, id: operation }: ChangeMember): Pl
 const WORDS = {
   refit: 'Re-fit member',
   remove: 'Remove member',
-  'remake-brace': 'Make brace anew',
+  'remake-brace': 'Remake a brace',
   'remove-brace': 'Remove brace',
 } as const;
 

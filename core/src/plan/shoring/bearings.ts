@@ -1,6 +1,6 @@
 import { cutOf } from '../cut-moment.ts';
 import { reworkLumps } from '../added-steel.ts';
-import { burdensOn } from '../burdens.ts';
+import { frameLoads } from '../frame-loads.ts';
 import type { Context } from '../context.ts';
 import { featureOutcomes } from '../feature-outcome.ts';
 import type { Standing } from '../measures.ts';
@@ -66,18 +66,18 @@ export function bearingsOf(
   off: ReadonlySet<string>,
   carriers: Outcomes['prepared']['carriers'],
 ): Bearing[] {
-  return burdensOn(standing).flatMap((burden): Bearing[] => {
-    const chain = burden.ref.kind === 'point' ? carriersUp(burden.ref.id, carriers) : [];
-    if (off.has(burden.ref.id) || chain.some(({ id }) => off.has(id))) return [];
+  return frameLoads(standing).flatMap((load): Bearing[] => {
+    const chain = load.ref.kind === 'point' ? carriersUp(load.ref.id, carriers) : [];
+    if (off.has(load.ref.id) || chain.some(({ id }) => off.has(id))) return [];
     const under = chain.find(({ kind }) => kind === 'unit');
     const unit = under && standing.units.find((each) => each.unit.id === under.id);
     const mounts = unit?.mounts.flatMap(({ built }) => (built ? [built.x] : [])) ?? [];
-    if (mounts.length < 2) return [{ ...burden, run: 0 }];
+    if (mounts.length < 2) return [{ ...load, run: 0 }];
     const mean = mounts.reduce((sum, x) => sum + x, 0) / mounts.length;
     const spread = mounts.reduce((sum, x) => sum + (x - mean) ** 2, 0);
     return mounts.map((x) => {
-      const share = 1 / mounts.length + (spread > 0 ? ((burden.at.x - mean) * (x - mean)) / spread : 0);
-      return { ...burden, mass: burden.mass * share, at: { ...burden.at, x }, run: 0 };
+      const share = 1 / mounts.length + (spread > 0 ? ((load.at.x - mean) * (x - mean)) / spread : 0);
+      return { ...load, mass: load.mass * share, at: { ...load.at, x }, run: 0 };
     });
   });
 }

@@ -46,11 +46,11 @@ export const loadText = (newton: number, { display }: Pick<Context, 'display'>):
 type Said = Omit<ShoringFinding, 'operation' | 'about'>;
 
 function ofPart(part: HeldPart, when: string, datum: number, context: Context): Said[] {
-  const { footing, mass, removed, name, heldDown, stands, shared } = part;
+  const { stability, mass, removed, name, heldDown, stands, shared } = part;
   const weight = quantityText('mass', mass, context.display.unit);
   if (removed) {
-    if (footing.state === 'stays' || mass <= ruleValue(context.rules, 'stands/by-hand'))
-      return footing.state === 'stays'
+    if (stability.state === 'stays' || mass <= ruleValue(context.rules, 'stands/by-hand'))
+      return stability.state === 'stays'
         ? []
         : [
             {
@@ -70,7 +70,7 @@ function ofPart(part: HeldPart, when: string, datum: number, context: Context): 
     ];
   }
   const up = stands.filter(({ shore }) => SHORE_FACTS[shore.kind].does === 'up');
-  if (footing.state === 'falls')
+  if (stability.state === 'falls')
     return [
       {
         code: 'stands/nothing-under',
@@ -79,16 +79,16 @@ function ofPart(part: HeldPart, when: string, datum: number, context: Context): 
         remedy: 'Put two pairs of stands under it.',
       },
     ];
-  if (footing.state === 'tips')
+  if (stability.state === 'tips')
     return [
       {
         code: 'stands/tips',
         severity: 'stop',
-        message: `${name} goes ${OVER_WORDS[footing.over ?? 'rear']} ${when}: ${tipWords(part, context)}.${fallWords(part, datum, context)}`,
+        message: `${name} goes ${OVER_WORDS[stability.over ?? 'rear']} ${when}: ${tipWords(part, context)}.${fallWords(part, datum, context)}`,
         remedy: 'Move its stands to both sides of where it balances, or tie it across the cut.',
       },
     ];
-  if (footing.state === 'balances')
+  if (stability.state === 'balances')
     return [
       {
         code: 'stands/balances',
@@ -98,7 +98,7 @@ function ofPart(part: HeldPart, when: string, datum: number, context: Context): 
       },
     ];
   const findings: Said[] = [];
-  const margin = footing.margins?.nearest ?? 0;
+  const margin = stability.margins?.nearest ?? 0;
   if (heldDown.length > 0)
     findings.push({
       code: 'stands/strapped',
@@ -139,10 +139,10 @@ const lower = (name: string, capital = false): string => {
   return capital ? text.charAt(0).toUpperCase() + text.slice(1) : text;
 };
 
-function tipWords({ footing, stands, center }: HeldPart, context: Context): string {
+function tipWords({ stability, stands, center }: HeldPart, context: Context): string {
   const xs = stands.filter(({ shore }) => SHORE_FACTS[shore.kind].does === 'up').map(({ at }) => at.x);
   const ys = stands.map(({ at }) => at.y);
-  switch (footing.over) {
+  switch (stability.over) {
     case 'front':
       return `it balances ${context.show(Math.min(...xs) - center.x)} ahead of its first stand`;
     case 'left':
@@ -246,7 +246,7 @@ export function shoringFindings(
         message: `${name} is bolted to both sides of the cut: ${ahead.join(', ')} | ${behind.join(', ')}.`,
         remedy: holds
           ? 'It is counted on to hold both sides: brace its openings before a bolt is slackened.'
-          : 'Take its bolts out on one side, take it off, or count on it to hold.',
+          : 'Remove its bolts on one side, remove it, or count on it to hold.',
       },
     ]);
   for (const part of step.loose) say(part.name, ofPart(part, 'once it is cut free', datum, context));
@@ -256,7 +256,7 @@ export function shoringFindings(
         code: 'stands/no-weight',
         severity: 'note',
         message: `No weight is given for ${step.weightless.map((name) => name.toLowerCase()).join(', ')}: nothing of it is in these figures.`,
-        remedy: 'Say what it weighs on the Donor bench, with the unit as what carries it; or that it is off the frame.',
+        remedy: 'Say what it weighs on the Donor bench, with the unit as what carries it; or mark it removed.',
       },
     ]);
   if (next && ruleValue(context.rules, 'stands/one-cut') === 0)

@@ -3,8 +3,8 @@ import { GRAVITY } from '../../mounting/index.ts';
 import {
   type Beam,
   fallOver,
-  type Footing,
-  footingOf,
+  type Stability,
+  stabilityOf,
   type PlacedLoad,
   type Shore,
   SHORE_FACTS,
@@ -55,7 +55,7 @@ export interface HeldPart {
   /** The operation takes it out. */
   readonly removed: boolean;
   readonly stands: readonly StandUnder[];
-  readonly footing: Footing;
+  readonly stability: Stability;
   /** How stands share the load; null where it does not stand. */
   readonly shared: StandLoads | null;
   /** Names of what holds it down where it would tip. */
@@ -208,7 +208,7 @@ export function heldPart(
   const does = (what: 'up' | 'down') => touching.filter(({ shore }) => SHORE_FACTS[shore.kind].does === what);
   const [up, down] = [does('up'), does('down')];
   const points = up.map(({ shore, at }) => ({ x: at.x, y: at.y, top: at.z, rise: shore.shim }));
-  const free = footingOf(center, points);
+  const free = stabilityOf(center, points);
   const stiffness = own.flatMap(({ piece, reworks }) => stiffnessOf(piece, reworks, context));
   const shared =
     free.state === 'stays'
@@ -243,7 +243,7 @@ export function heldPart(
     center,
     removed: own.every(({ removed }) => removed),
     stands,
-    footing: strapped ? { ...free, state: 'stays', over: null } : free,
+    stability: strapped ? { ...free, state: 'stays', over: null } : free,
     shared,
     heldDown: strapped ? [...new Set(down.map(({ shore }) => SHORE_FACTS[shore.kind].name.toLowerCase()))] : [],
     edge,

@@ -1,5 +1,5 @@
 import { datumStation, extentOf, type Frame } from '../../frame/index.ts';
-import { once } from '../../once.ts';
+import { lazy } from '../../lazy.ts';
 import type { Shore, Shoring } from '../../shoring/index.ts';
 import { ruleValue } from '../../rules/index.ts';
 import { contextOf, type Context } from '../context.ts';
@@ -53,7 +53,7 @@ export function evaluateShoring(input: PlanInput): ShoringResult {
   const context = contextOf(input);
   const steps = shoringSteps(outcomesOf(input), input.plan.shoring);
   const datum = datumStation(input.donor);
-  const findings = once(() => steps.flatMap((step, at) => shoringFindings(step, steps[at + 1], datum, context)));
+  const findings = lazy(() => steps.flatMap((step, at) => shoringFindings(step, steps[at + 1], datum, context)));
   return {
     steps,
     get findings() {

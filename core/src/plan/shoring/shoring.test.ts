@@ -118,7 +118,7 @@ describe('a plain frame cut in two', () => {
     ]);
     // Under the middle of a rail 60 wide, 430 from the middle of the frame to its outside.
     expect(loose[1]!.stands[0]!.at).toEqual({ x: 2400, y: -400, z: -150 });
-    expect(loose[1]!.footing.margins).toMatchObject({ front: 1600, rear: 1500, left: 400, nearest: 400 });
+    expect(loose[1]!.stability.margins).toMatchObject({ front: 1600, rear: 1500, left: 400, nearest: 400 });
   });
 
   it('on the loads that leave nothing at the cut, nothing is there', () => {
@@ -174,7 +174,7 @@ describe('a plain frame cut in two', () => {
       stand('g', 4500, { side: 'left' }),
     ];
     const slanted = only(on(plain, [stand('a', 300), stand('b', 1500), ...three], { level: 700 })).loose[1]!;
-    expect(slanted.footing.state).toBe('tips');
+    expect(slanted.stability.state).toBe('tips');
     expect(slanted.edge!.map(({ shore }) => shore.id).sort()).toEqual(['f', 'g']);
   });
 
@@ -203,7 +203,7 @@ describe('a plain frame cut in two', () => {
   it('a threaded leg stands on the floor and carries; a threaded rod ties', () => {
     const pairs = [stand('a', 300), stand('b', 1500), stand('c', 2400)];
     const legged = only(on(plain, [...pairs, stand('d', 5500, { kind: 'leg' })]));
-    expect(legged.loose.map(({ footing }) => footing.state)).toEqual(['stays', 'stays']);
+    expect(legged.loose.map(({ stability }) => stability.state)).toEqual(['stays', 'stays']);
     expect(legged.loose[1]!.stands.every(({ load }) => load !== null && load > 0)).toBe(true);
     const rod = only(on(plain, [...pairs, stand('d', 1500, { kind: 'rod', to: 2500 })]));
     expect(rod.loose).toHaveLength(1);
@@ -246,7 +246,7 @@ describe('a plain frame cut in two', () => {
   it('a stand off the steel, or for another cut, is not counted', () => {
     expect(codes(on(plain, [...held.plan.shoring.shores, stand('off', 9000)]))).toContain('stands/idle');
     const other = held.plan.shoring.shores.map((shore) => ({ ...shore, step: 'another' }));
-    expect(only(on(plain, other)).whole.footing.state).toBe('falls');
+    expect(only(on(plain, other)).whole.stability.state).toBe('falls');
   });
 });
 
@@ -401,8 +401,8 @@ describe('stands in one press', () => {
       (each) => each.operation.id === operation,
     )!;
     for (const part of step.loose.filter(({ removed }) => !removed)) {
-      expect(part.footing.state).toBe('stays');
-      expect(part.footing.margins!.nearest).toBeGreaterThan(100);
+      expect(part.stability.state).toBe('stays');
+      expect(part.stability.margins!.nearest).toBeGreaterThan(100);
       for (const { at } of part.stands) {
         expect(Math.min(...step.cuts.map(({ x }) => Math.abs(x - at.x)))).toBeGreaterThanOrEqual(152.4 - 1e-6);
       }

@@ -1,5 +1,5 @@
 import { partingsOf } from '../cut-moment.ts';
-import { once } from '../../once.ts';
+import { lazy } from '../../lazy.ts';
 import { offAt, type Shore, type Shoring } from '../../shoring/index.ts';
 import type { Standing } from '../measures.ts';
 import { dotted, type Operation, operationName } from '../operations/index.ts';
@@ -124,9 +124,9 @@ export function shoringSteps(outcomes: Outcomes, shoring: Shoring): ShoringStep[
     const last = pieces.length - 1;
     const part = (first: number, end: number) =>
       heldPart(partName(first, end, bodies), [first, end], pieces, shores, level, context);
-    const whole = once(() => part(0, last));
-    const cuts = once(() => cutsInOrder(bodies, behinds, over));
-    const loose = once(() => {
+    const whole = lazy(() => part(0, last));
+    const cuts = lazy(() => cutsInOrder(bodies, behinds, over));
+    const loose = lazy(() => {
       const parted = behinds.filter((behind) => cuts().find((cut) => cut.behind === behind)?.tied.length === 0);
       const begins = [0, ...parted.map((behind) => behind + 1)];
       return begins.map((first, index) => part(first, (begins[index + 1] ?? last + 1) - 1));

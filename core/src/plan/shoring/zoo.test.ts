@@ -8,7 +8,7 @@ const figures = (part: HeldPart): number[] => [
   part.center.x,
   part.center.y,
   part.center.z,
-  ...Object.values(part.footing.margins ?? {}),
+  ...Object.values(part.stability.margins ?? {}),
   ...part.stands.flatMap(({ at, load, height }) => [at.x, at.y, at.z, load ?? 0, height ?? 0]),
 ];
 
@@ -36,9 +36,9 @@ describe.each(ZOO.map((animal) => [animal.name, animal] as const))('a frame that
     if (!shoring) return;
     // With stands in one press every part that stays stands.
     const held = evaluateShoring(plans[1]!).steps[0]!;
-    for (const { removed, footing, mass, stands } of held.loose)
+    for (const { removed, stability, mass, stands } of held.loose)
       if (!removed) {
-        expect(footing.state).toBe('stays');
+        expect(stability.state).toBe('stays');
         const loads = stands.flatMap(({ load }) => load ?? []);
         expect(loads.reduce((sum, load) => sum + load, 0)).toBeNear(mass * GRAVITY, 1e-4 * mass * GRAVITY);
       }

@@ -13,7 +13,7 @@ export interface ComparedForm {
   readonly id: string;
   readonly name: string;
   readonly splice: RailSplice;
-  /** Null where it cannot be reckoned: `why` says so. */
+  /** Null where it cannot be calculated: `why` says so. */
   readonly ratio: number | null;
   readonly atWeld: number | null;
   readonly why: string | null;

@@ -269,7 +269,7 @@ describe('practice coupons', () => {
     ]);
     expect(asked.some(({ isThinInner }) => isThinInner)).toBe(false);
     const check = (records: Parameters<typeof couponsOf>[1]) =>
-      progressOf(van, records).gates[1]!.checks.find(({ id }) => id === 'coupons')!;
+      progressOf(van, records).holdPoints[1]!.checks.find(({ id }) => id === 'coupons')!;
     expect(check([])).toMatchObject({ passed: false, signable: true, detail: '0 of 3 welded, broken and held' });
     const logged = (result: 'held' | 'failed', hour: number) =>
       asked.map(({ id }, at) =>

@@ -55,7 +55,7 @@ export interface FoundSleeve {
   readonly fit: Exclude<SleeveFit, { fit: 'none' }>;
   /** The joint with it in; its `sleeve` is this tube as it goes in. */
   readonly splice: RailSplice & { readonly sleeve: SpliceSleeve };
-  /** What it then carries of the bare rail; null where that cannot be reckoned. */
+  /** What it then carries of the bare rail; null where that cannot be calculated. */
   readonly ratio: number | null;
   /** Why it does not serve yet: too short, its wall too thin. Empty where nothing speaks against it. */
   readonly against: readonly string[];

@@ -129,7 +129,7 @@ describe('the parts', () => {
     expect(wedge).toMatchObject({ name: 'wedge sleeve', mark: 'A1L' });
     expect(wedge!.note).toMatch(/slid 1 1\/8 in .* overlap over 16 7\/8 in/);
     expect(wedge!.flat.lines).toEqual([expect.objectContaining({ what: 'cut' })]);
-    expect(strip).toMatchObject({ name: 'packing strip' });
+    expect(strip).toMatchObject({ name: 'filler strip' });
     expect(strip!.thickness).toBeNear(4.7625, 1e-6);
   });
 

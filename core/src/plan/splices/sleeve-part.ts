@@ -127,7 +127,7 @@ function wedgeParts(
   return [
     halves,
     {
-      name: 'packing strip',
+      name: 'filler strip',
       stock: 'flat bar',
       thickness: strip,
       flat: packing,

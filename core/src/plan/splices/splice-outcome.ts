@@ -35,7 +35,7 @@ export interface RailSpliceOutcome {
   readonly turn: number;
   readonly steel: RailSteel;
   readonly made: MadeSplice;
-  /** Null where what is wrong with it keeps it from being reckoned. */
+  /** Null where what is wrong with it keeps it from calculated. */
   readonly strength: SpliceStrength | null;
   /** Along the rail from the middle of the joint, mm: where its weld is, and all that is laid over it. */
   readonly reach: { readonly weld: readonly [number, number]; readonly all: readonly [number, number] };
@@ -55,7 +55,7 @@ export interface SpliceOutcome {
   /** Letter of the joint ahead whose sleeve runs through to this one. */
   readonly sleeveFrom: string | null;
   readonly rails: readonly RailSpliceOutcome[];
-  /** The rail or member that carries least; one that cannot be reckoned before all others. */
+  /** The rail or member that carries least; one that cannot be calculated before all others. */
   readonly worst: RailSpliceOutcome;
 }
 

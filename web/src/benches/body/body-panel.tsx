@@ -1,7 +1,7 @@
 import {
   BODY_KINDS,
   type Body,
-  type BodyAsk,
+  type BodyTask,
   type BodyKind,
   bodyGuide,
   newBody,
@@ -14,10 +14,10 @@ import {
 } from '@splay/core';
 import { Plus, Trash2 } from 'lucide-react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { change, useJobState } from '../../client/job-store.ts';
-import { AskTable } from '../../ui/ask-table.tsx';
+import { TaskTable } from '../../ui/task-table.tsx';
 import { BodyList } from '../../ui/body-list.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
@@ -30,7 +30,7 @@ import { putBody } from '../../ui/put-body.ts';
 const KIND_NAMES: Readonly<Record<BodyKind, string>> = { cab: 'cab', bed: 'bed', box: 'box', other: 'other' };
 
 /** The drawer that answers what is asked. */
-const DRAWER: Readonly<Record<BodyAsk['id'], string>> = {
+const DRAWER: Readonly<Record<BodyTask['id'], string>> = {
   openings: 'openings',
   mounts: 'mounts',
   underside: 'boxes',
@@ -52,7 +52,7 @@ const SIZES = [
 /** The parts that go on the frame, what to measure next on the one at hand, and its name. */
 export function BodyPanel(bench: BenchProps) {
   const { store, job, canWrite, selected, onSelect } = bench;
-  const body = bodyAtHand(job.bodies, selected);
+  const body = selectedBody(job.bodies, selected);
   const add = (kind: BodyKind) => {
     const id = freshId('body');
     const name = `${kind === 'other' ? 'Body' : kind.charAt(0).toUpperCase() + kind.slice(1)}${job.bodies.length > 0 ? ` ${job.bodies.length + 1}` : ''}`;
@@ -124,7 +124,7 @@ function OneBody({ bench, body }: { readonly bench: BenchProps; readonly body: B
           Nobody stands under a body on a crane.
         </Verdict>
       </p>
-      <AskTable
+      <TaskTable
         caption={`What to measure on ${body.name}, in order`}
         asks={asks}
         onPick={({ id }) => store.setState({ drawer: DRAWER[id] })}

@@ -14,7 +14,7 @@ import {
 } from '@splay/core';
 import { Fragment, type ReactNode, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { EditTable, type EditTableProps } from '../../ui/edit-table.tsx';
 import { TableFile } from '../../ui/table-file.tsx';
@@ -78,7 +78,7 @@ function BodyTable<Row extends object>({
 const drawerOf =
   (...tables: readonly ((bench: BenchProps, body: Body) => ReactNode)[]) =>
   (bench: BenchProps) => {
-    const body = bodyAtHand(bench.job.bodies, bench.selected);
+    const body = selectedBody(bench.job.bodies, bench.selected);
     if (!body) return <p className="text-pencil">There is no body yet: add one on the panel.</p>;
     return (
       <div key={body.id}>

@@ -9,7 +9,7 @@ import {
 } from '@splay/core';
 import { useMemo, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
@@ -29,7 +29,7 @@ const COLUMNS: readonly Column<BodyChange>[] = [
 /** What is done to the body at hand before it goes on, what is cut for that, and what it changes against leaving it. */
 export function ChangesDrawer(bench: BenchProps) {
   const { job, canWrite } = bench;
-  const body = bodyAtHand(job.bodies, bench.selected);
+  const body = selectedBody(job.bodies, bench.selected);
   const [problem, setProblem] = useState('');
   const { show } = useMemo(() => contextOf(job), [job]);
   if (!body) return <p className="text-pencil">There is no body yet: add one on the panel.</p>;
@@ -111,7 +111,7 @@ function Comparison({
   if (!compared) return null;
   const orDash = (mm: number | null) => (mm === null ? '–' : show(mm));
   const rows: readonly (readonly [string, (effects: BodyEffects) => string])[] = [
-    ['Wheelbase asked', ({ wheelbaseAsked }) => orDash(wheelbaseAsked)],
+    ['Wheelbase asked', ({ requiredWheelbase }) => orDash(requiredWheelbase)],
     [
       'Frame wider to bring every mount over a rail',
       ({ wider }) => (wider === null ? 'no one width does' : wider === 0 ? 'as it is' : show(wider)),

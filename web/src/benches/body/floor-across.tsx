@@ -2,7 +2,7 @@ import type { AcrossPoint } from '@splay/core';
 import { inches } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { putBody } from '../../ui/put-body.ts';
 import { type Column, lengthColumn } from '../../ui/table-columns.ts';
@@ -14,7 +14,7 @@ const COLUMNS: readonly Column<AcrossPoint>[] = [
 
 /** How the floor rises or falls across, both sides alike, where it is not level. */
 export function FloorAcross(bench: BenchProps) {
-  const body = bodyAtHand(bench.job.bodies, bench.selected);
+  const body = selectedBody(bench.job.bodies, bench.selected);
   const [problem, setProblem] = useState('');
   if (!body) return null;
   return (

@@ -1,7 +1,7 @@
 import { type Body, bodyGuide } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import type { Drawer } from '../../client/bench.ts';
 import { SurveyWalk } from '../../ui/survey-walk.tsx';
@@ -17,7 +17,7 @@ interface BodyFloorProps {
 /** The bodies on a phone: walked along one thing at a time with the keypad; its guide and tables fold out under it. */
 export function BodyFloor({ bench, slides }: BodyFloorProps) {
   const { job, canWrite } = bench;
-  const body = bodyAtHand(job.bodies, bench.selected);
+  const body = selectedBody(job.bodies, bench.selected);
   const [list, setList] = useState<BodyList>('openings');
   if (!body)
     return (

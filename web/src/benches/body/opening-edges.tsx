@@ -1,14 +1,14 @@
 import { type Body, inches, type ProfilePoint, type WheelOpening } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { putBody } from '../../ui/put-body.ts';
 import { PROFILE } from './body-columns.ts';
 
 /** The edge of each opening point by point, where it is no circle. */
 export function OpeningEdges(bench: BenchProps) {
-  const body = bodyAtHand(bench.job.bodies, bench.selected);
+  const body = selectedBody(bench.job.bodies, bench.selected);
   if (!body || body.openings.length === 0) return null;
   return (
     <div className="mt-2">

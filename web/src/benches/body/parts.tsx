@@ -1,22 +1,24 @@
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { lazyComponent } from '../../client/lazy-component.tsx';
+import { selectedBody } from '../../client/selected-body.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { BodyMarks, BodyUnder } from './body-layer.tsx';
 import { BodyPicture } from './body-picture.tsx';
 
-const BodyPanel = later<BenchProps>(() => import('./body-panel.tsx').then((file) => file.BodyPanel));
-const ChangesDrawer = later<BenchProps>(() => import('./changes-drawer.tsx').then((file) => file.ChangesDrawer));
-const FendersDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.FendersDrawer));
-const KeepClear = later<BenchProps>(() => import('./body-drawers.tsx').then((file) => file.KeepClear));
-const MountsDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.MountsDrawer));
-const Openings = later<BenchProps>(() => import('./body-drawers.tsx').then((file) => file.Openings));
-const OutlineDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.OutlineDrawer));
-const WeightsDrawer = later<BenchProps>(() => import('./body-tables.tsx').then((file) => file.WeightsDrawer));
+const BodyPanel = lazyComponent<BenchProps>(() => import('./body-panel.tsx').then((file) => file.BodyPanel));
+const ChangesDrawer = lazyComponent<BenchProps>(() =>
+  import('./changes-drawer.tsx').then((file) => file.ChangesDrawer),
+);
+const FendersDrawer = lazyComponent<BenchProps>(() => import('./body-tables.tsx').then((file) => file.FendersDrawer));
+const KeepClear = lazyComponent<BenchProps>(() => import('./body-drawers.tsx').then((file) => file.KeepClear));
+const MountsDrawer = lazyComponent<BenchProps>(() => import('./body-tables.tsx').then((file) => file.MountsDrawer));
+const Openings = lazyComponent<BenchProps>(() => import('./body-drawers.tsx').then((file) => file.Openings));
+const OutlineDrawer = lazyComponent<BenchProps>(() => import('./body-tables.tsx').then((file) => file.OutlineDrawer));
+const WeightsDrawer = lazyComponent<BenchProps>(() => import('./body-tables.tsx').then((file) => file.WeightsDrawer));
 
 function BodyTray({ job, selected, tray }: PictureProps) {
-  const body = bodyAtHand(job.bodies, selected);
+  const body = selectedBody(job.bodies, selected);
   if (!body)
     return (
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
@@ -39,7 +41,7 @@ const drawers = {
 const SLIDES = Object.entries(drawers);
 
 /** The bodies on a phone. */
-const OnPhone = later<BenchProps>(async () => {
+const OnPhone = lazyComponent<BenchProps>(async () => {
   const { BodyFloor } = await import('./floor-body.tsx');
   return (bench) => <BodyFloor bench={bench} slides={SLIDES} />;
 });
@@ -47,7 +49,7 @@ const OnPhone = later<BenchProps>(async () => {
 export const parts: BenchParts = {
   Panel: BodyPanel,
   Tray: BodyTray,
-  trayTitle: ({ job, selected }) => bodyAtHand(job.bodies, selected)?.name ?? 'The body',
+  trayTitle: ({ job, selected }) => selectedBody(job.bodies, selected)?.name ?? 'The body',
   Floor: OnPhone,
   Under: BodyUnder,
   Over: BodyMarks,

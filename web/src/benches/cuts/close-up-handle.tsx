@@ -10,7 +10,7 @@ import type { PointerEvent } from 'react';
 import { change, preview } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { TagLetter } from '../../board/tag-letter.tsx';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 
 interface HandleProps extends PictureProps {
   readonly outcome: OperationOutcome;
@@ -64,7 +64,7 @@ interface HandleShapeProps extends Pick<HandleProps, 'steel' | 'letter'> {
 }
 
 /** What is moved by its handle as it is. */
-const HandleShape = still(function HandleShape({ steel, letter, ink }: HandleShapeProps) {
+const HandleShape = memoized(function HandleShape({ steel, letter, ink }: HandleShapeProps) {
   const tagY = steel[0]?.[0] ?? 0;
   const through = steel.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('');
   return (

@@ -9,7 +9,7 @@ import { ViewNames } from '../../board/view-names.tsx';
 import { toMm, toPx } from '../../board/view.ts';
 import { useJobState } from '../../client/job-store.ts';
 import type { PictureProps, View } from '../../client/picture-props.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { Handle } from './close-up-handle.tsx';
 import { ReworkMark } from './rework-mark.tsx';
 
@@ -162,7 +162,7 @@ interface CloseClipsProps {
 }
 
 /** What keeps each view in its part of the close-up. */
-const CloseClips = still(function CloseClips({ width, height, sideHeight }: CloseClipsProps) {
+const CloseClips = memoized(function CloseClips({ width, height, sideHeight }: CloseClipsProps) {
   return (
     <>
       <clipPath id="close-side">

@@ -17,7 +17,7 @@ import { type Candidate, candidateOf, comparisonLines } from './comparison-lines
 import { PlanName } from './plan-name.tsx';
 import { PlanStrip } from '../../board/plan-strip.tsx';
 import { Waits } from '../../ui/waits.tsx';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 
 interface ComparePlansProps {
   readonly store: JobStore;
@@ -34,7 +34,7 @@ const COLUMN = 250;
 const STRIP_WIDTH = COLUMN - 28;
 
 /** Charts are heavy: only drawn where plans are held against each other. */
-const WorkChart = later(() => import('./work-chart.tsx').then((file) => file.WorkChart));
+const WorkChart = lazyComponent(() => import('./work-chart.tsx').then((file) => file.WorkChart));
 
 /** The plan in hand and its variants side by side: first what tells them apart, then what they have in common. */
 export function ComparePlans({ store, job, donor, readings, canWrite, onClose }: ComparePlansProps) {

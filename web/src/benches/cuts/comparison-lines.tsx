@@ -96,7 +96,7 @@ function weakest({ result }: Candidate): string {
   if (ratios.length === 0) return '–';
   const [least] = ratios.toSorted((a, b) => (a.ratio ?? -1) - (b.ratio ?? -1));
   return least?.ratio == null
-    ? `${least?.letter ?? ''} cannot be reckoned`
+    ? `${least?.letter ?? ''} cannot be calculated`
     : `${least.letter} ${ratioText(least.ratio)}`;
 }
 

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { JobStore } from '../../client/job-store.ts';
 import { useSolidCheck } from '../../client/solid-check.ts';
 import { eachByKey } from '../../ui/each-by-key.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { useStands } from '../../ui/use-stands.ts';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
@@ -58,7 +58,7 @@ export function ConflictMarks({ whole, store, ...placing }: ConflictMarksProps) 
   return useStands() && <Marks conflicts={all} {...placing} />;
 }
 
-const Marks = still(function Marks({
+const Marks = memoized(function Marks({
   conflicts,
   view,
   y,

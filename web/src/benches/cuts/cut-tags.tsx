@@ -5,7 +5,7 @@ import { toPx } from '../../board/view.ts';
 import { TagLetter } from '../../board/tag-letter.tsx';
 import { sliderRole } from '../../ui/slider-role.ts';
 import { eachByKey } from '../../ui/each-by-key.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 
 const marksOf = (joints: readonly Joint[], cutEnds: readonly CutEnd[]) =>
   [
@@ -131,7 +131,7 @@ interface TagShapeProps extends Pick<CutTagsProps, 'steel' | 'tapeY'> {
 }
 
 /** What is moved by its tag as it is. */
-const TagShape = still(function TagShape({ steel, tapeY, y, letter, free, color, chosen }: TagShapeProps) {
+const TagShape = memoized(function TagShape({ steel, tapeY, y, letter, free, color, chosen }: TagShapeProps) {
   return (
     <>
       <path d={steel.map(([top, bottom]) => `M0 ${top}V${bottom}`).join('')} stroke="transparent" strokeWidth={11} />

@@ -17,10 +17,10 @@ import { OperationList } from './operation-list.tsx';
 import { PlanHead } from './plan-head.tsx';
 import { StopNotice } from './stop-notice.tsx';
 import { Waits } from '../../ui/waits.tsx';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 
 /** Loaded when plans are held against each other. */
-const ComparePlans = later(() => import('./compare-plans.tsx').then((file) => file.ComparePlans));
+const ComparePlans = lazyComponent(() => import('./compare-plans.tsx').then((file) => file.ComparePlans));
 
 /** Where to cut and what to do there: the operations in order, the one at hand, and what follows from it. */
 export function CutsBench(props: BenchProps) {

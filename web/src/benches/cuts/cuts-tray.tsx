@@ -1,15 +1,18 @@
 import { aboutOf, builtOf, nameOfKind, type Operation, type OperationOutcome, type PlanResult } from '@splay/core';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { useStands } from '../../ui/use-stands.ts';
 import { Waits } from '../../ui/waits.tsx';
 import { CloseUp } from './close-up.tsx';
 
 /** What the kinds of operation look like one by one is loaded once the joint is drawn. */
-const Sketch = later(() => import('./sketches/sketch.tsx').then((file) => file.Sketch));
+const Sketch = lazyComponent(() => import('./sketches/sketch.tsx').then((file) => file.Sketch));
 
 /** The operation at hand: the one that is picked, else the first. */
-export const atHand = ({ result, selected }: Pick<PictureProps, 'result' | 'selected'>): OperationOutcome | undefined =>
+export const selectedOutcome = ({
+  result,
+  selected,
+}: Pick<PictureProps, 'result' | 'selected'>): OperationOutcome | undefined =>
   result.operations.find(({ operation }) => operation.id === selected) ?? result.operations[0];
 
 /** Width of the column with the figures, px. */
@@ -48,7 +51,7 @@ function spanOf({ operation }: OperationOutcome, props: PictureProps): readonly 
 export function CutsTray(props: PictureProps) {
   const { tray } = props;
   const stands = useStands();
-  const outcome = atHand(props);
+  const outcome = selectedOutcome(props);
   if (!outcome)
     return (
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">

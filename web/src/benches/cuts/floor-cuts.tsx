@@ -2,13 +2,13 @@ import { sectionLookup } from '@splay/core';
 import { reachOfAll } from '../../board/view.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { CutsBench } from './cuts-bench.tsx';
-import { atHand } from './cuts-tray.tsx';
+import { selectedOutcome } from './cuts-tray.tsx';
 import { PlanStrip } from '../../board/plan-strip.tsx';
 import { Sketch } from './sketches/sketch.tsx';
 
 /** The plan at the frame: what goes, the frame as built, and its operations. */
 export function CutsFloor(props: BenchProps) {
-  const outcome = atHand(props);
+  const outcome = selectedOutcome(props);
   return (
     <>
       <p className="border-b border-rule bg-ochre-wash px-3 py-2 text-sm">

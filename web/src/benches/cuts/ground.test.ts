@@ -4,7 +4,7 @@ import { demoJob } from '../../../test/demo.ts';
 import { crossmembersOf } from '../../board/crossmember-marks.tsx';
 import { wheelsOf } from '../../board/ground.tsx';
 import { rearBefore } from './layer.tsx';
-import { alike } from '../../ui/still.ts';
+import { alike } from '../../ui/memoized.ts';
 import { movedThings } from './moved-things.tsx';
 
 const { job } = demoJob('parcel-van');

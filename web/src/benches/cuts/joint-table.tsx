@@ -1,12 +1,12 @@
 import { angleText, type Joint, type JointSide, type LengthFormat } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { Verdict } from '../../ui/verdict.tsx';
 import { VERDICT_WORDS } from './verdict-words.ts';
 
 /** How the ends meet at each joint of an operation: rear end minus front end, each side. */
-export const JointTable = still(function JointTable({
+export const JointTable = memoized(function JointTable({
   joints,
   display,
 }: {

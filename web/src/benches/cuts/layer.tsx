@@ -8,7 +8,7 @@ import { acrossPx } from '../../board/strips.ts';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { ConflictMarks } from './conflict-marks.tsx';
 import { CutLines, CutTags } from './cut-tags.tsx';
 import { chainOf, type ChainLink, DimensionChain } from './dimension-chain.tsx';
@@ -123,7 +123,7 @@ interface WasWheelbaseProps {
 }
 
 /** The wheelbase before, over the wheel where it stood. */
-const WasWheelbase = still(function WasWheelbase({ x, y, mm, format }: WasWheelbaseProps) {
+const WasWheelbase = memoized(function WasWheelbase({ x, y, mm, format }: WasWheelbaseProps) {
   return (
     <text
       x={x}

@@ -2,7 +2,7 @@ import { factsOf, type FeatureKind, type FeatureOutcome, type PlanResult, type V
 import { FeatureSymbol } from '../../board/feature-symbol.tsx';
 import type { Across } from '../../client/picture-props.ts';
 import { acrossPx } from '../../board/strips.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
 
@@ -31,10 +31,10 @@ interface MovedThingsProps {
 }
 
 /** Moved by the plan on purpose, not just carried along with its piece. */
-const onPurpose = ({ fate }: { readonly fate: FeatureOutcome['fate'] }): boolean =>
-  fate === 're-drill' || fate === 're-weld';
-const isGone = ({ fate }: { readonly fate: FeatureOutcome['fate'] }): boolean =>
-  fate === 'lost' || fate === 'removed' || fate === 'cut-through';
+const onPurpose = ({ status }: { readonly status: FeatureOutcome['status'] }): boolean =>
+  status === 're-drill' || status === 're-weld';
+const isGone = ({ status }: { readonly status: FeatureOutcome['status'] }): boolean =>
+  status === 'lost' || status === 'removed' || status === 'cut-through';
 
 /** What moved and what goes: things that the plan moves on purpose, the axles, and whatever is selected. */
 export function movedThings(result: PlanResult, selected: string | null): Pick<MovedThingsProps, 'leaders' | 'gone'> {
@@ -64,7 +64,7 @@ export function movedThings(result: PlanResult, selected: string | null): Pick<M
 }
 
 /** Ghosts at the old places on the donor, with leaders to the new ones; what goes altogether is crossed out. */
-export const MovedThings = still(function MovedThings({ leaders, gone, view, across }: MovedThingsProps) {
+export const MovedThings = memoized(function MovedThings({ leaders, gone, view, across }: MovedThingsProps) {
   const place = (at: Vec3) => ({ x: toPx(view, at.x), y: acrossPx(across, at.z) });
   return (
     <g>

@@ -19,9 +19,9 @@ export function MovesWithIt({
   if (!joint) return null;
   const behind = <T extends { readonly piece: number | null }>(items: readonly T[]) =>
     items.filter((item) => item.piece !== null && item.piece > joint.piece);
-  const features = behind(result.features).filter((outcome) => outcome.fate === 'moves');
+  const features = behind(result.features).filter((outcome) => outcome.status === 'moves');
   const mounts = features.filter((outcome) => factsOf(outcome.feature.kind).mount);
-  const members = behind(result.crossmembers).filter((outcome) => outcome.fate === 'moves');
+  const members = behind(result.crossmembers).filter((outcome) => outcome.status === 'moves');
   const shift = features[0]?.shift;
   if (features.length === 0 && members.length === 0) return null;
   const parts = [

@@ -39,7 +39,7 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
         <OperationFields operation={operation} job={job} result={result} disabled={!canWrite} onChange={set} />
       </div>
       {(operation.kind === 'lengthen' || operation.kind === 'shorten') && (
-        <BodyAsks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
+        <BodyTasks job={job} result={result} operation={operation} disabled={!canWrite} onChange={set} />
       )}
       <label className="mt-2.5 block text-sm text-pencil">
         Note
@@ -58,7 +58,7 @@ export function OperationDetail({ store, job, result, outcome, canWrite }: Opera
 }
 
 /** What the body still asks of the wheelbase, and one press to give it. */
-function BodyAsks({
+function BodyTasks({
   job,
   result,
   operation,

@@ -1,13 +1,13 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import { type OperationListProps, Row } from './operation-row.tsx';
 import { Waits } from '../../ui/waits.tsx';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 
 /** How long after the list stands its rows can be dragged, ms: that code is not needed to see them. */
 const LATER = 1500;
 
 const sorted = () => import('./sorted-operations.tsx');
-const SortedOperations = later(() => sorted().then((file) => file.SortedOperations));
+const SortedOperations = lazyComponent(() => sorted().then((file) => file.SortedOperations));
 
 /** Whether the code that rows are dragged with is here; it is never swapped in under somebody's hands. */
 function useSorted(canWrite: boolean, list: RefObject<HTMLOListElement | null>): boolean {

@@ -2,18 +2,18 @@ import { Swatch } from '../../board/swatch.tsx';
 import { cutsAlong, dotted, operationName } from '@splay/core';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
-import { atHand, CutsTray } from './cuts-tray.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
+import { selectedOutcome, CutsTray } from './cuts-tray.tsx';
 import { CutsOver, CutsUnder } from './layer.tsx';
 
-const CutsBench = later<BenchProps>(() => import('./cuts-bench.tsx').then((file) => file.CutsBench));
-const CutsFloor = later<BenchProps>(() => import('./floor-cuts.tsx').then((file) => file.CutsFloor));
+const CutsBench = lazyComponent<BenchProps>(() => import('./cuts-bench.tsx').then((file) => file.CutsBench));
+const CutsFloor = lazyComponent<BenchProps>(() => import('./floor-cuts.tsx').then((file) => file.CutsFloor));
 
 export const parts: BenchParts = {
   Panel: CutsBench,
   Tray: CutsTray,
   trayTitle: (props) => {
-    const outcome = atHand(props);
+    const outcome = selectedOutcome(props);
     return outcome ? `${dotted(outcome.letters)} ${operationName(outcome.operation)}, close up` : 'Close up';
   },
   Floor: CutsFloor,

@@ -10,7 +10,7 @@ export const donor: BenchDefinition = {
   keys: [
     ['[ ]', 'the thing before and the thing behind on the rail'],
     ['D', 'make the picked hole the datum'],
-    ['← →', 'on a station or the blade: along the frame; Shift eight, Alt a quarter'],
+    ['← →', 'on a station or the cursor: along the frame; Shift eight, Alt a quarter'],
     ['↑ ↓', 'on a station: higher or lower'],
   ],
   load: () => import('./parts.tsx').then(({ parts }) => parts),

@@ -79,12 +79,12 @@ describe('the blade', () => {
     fireEvent.keyDown(blade, { key: 'ArrowRight', shiftKey: true });
     expect(store.getState().blade).toBeCloseTo(before + inches(1 / 2), 0);
     expect(blade.getAttribute('aria-valuetext')).toMatch(/ in$/);
-    const section = await screen.findByRole('img', { name: /^The section at the blade/ });
+    const section = await screen.findByRole('img', { name: /^The section at the cursor/ });
     // As wide outside there as the donor is: 33 1/2 along its straight part.
     expect(section.textContent).toContain('33 1⁄2');
     act(() => store.setState({ blade: inches(500) }));
-    expect(screen.queryByRole('img', { name: /^The section at the blade/ })).toBeNull();
-    expect(screen.getByText(/does not reach to the blade/)).toBeTruthy();
+    expect(screen.queryByRole('img', { name: /^The section at the cursor/ })).toBeNull();
+    expect(screen.getByText(/does not reach the cursor/)).toBeTruthy();
   });
 });
 

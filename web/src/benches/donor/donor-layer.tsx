@@ -9,7 +9,7 @@ import type { Across, PictureProps } from '../../client/picture-props.ts';
 import { sliderRole } from '../../ui/slider-role.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { editProblems } from '../../ui/check-edit.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { RailDifference } from './rail-difference.tsx';
 import { type PickedStation, stationId, withStation } from './station-ids.ts';
 
@@ -76,7 +76,7 @@ interface StationHandlesProps extends Pick<
 }
 
 /** A station: its peg on the tape, its height in side view, its half-width from above. */
-const StationHandles = still(function StationHandles(props: StationHandlesProps) {
+const StationHandles = memoized(function StationHandles(props: StationHandlesProps) {
   const { picked, store, view, side, plan, tape, datum, chosen, format, canWrite, onSelect, startDrag } = props;
   const { station, index } = picked;
   const id = stationId(picked.side, index);

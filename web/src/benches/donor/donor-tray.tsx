@@ -22,7 +22,7 @@ import { SolidPart } from '../../board/solid-part.tsx';
 import { SvgLength } from '../../board/svg-length.tsx';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { useBlade } from '../../board/blade.tsx';
 
 /** What hangs within this of the blade is listed beside the section, mm. */
@@ -48,7 +48,7 @@ function nearBlade({ job: { donor } }: PictureProps, blade: number): readonly Ne
     .sort((a, b) => Math.abs(a.x - blade) - Math.abs(b.x - blade));
 }
 
-/** The section at the blade, both rails seen from behind, and what hangs near it. */
+/** The section at the cursor, both rails seen from behind, and what hangs near it. */
 export function DonorTray(props: PictureProps) {
   const { job, tray, onSelect, selected, store } = props;
   const blade = useBlade(props);
@@ -71,7 +71,7 @@ interface NearBladeProps extends Pick<PictureProps, 'store' | 'selected' | 'onSe
   readonly format: LengthFormat;
 }
 
-const NearBlade = still(function NearBlade({
+const NearBlade = memoized(function NearBlade({
   near,
   blade,
   fromDatum,
@@ -82,12 +82,12 @@ const NearBlade = still(function NearBlade({
 }: NearBladeProps) {
   return (
     <section
-      aria-label="Near the blade"
+      aria-label="Near the cursor"
       className="shrink-0 overflow-y-auto border-l border-rule bg-sheet px-3 py-2"
       style={{ width: LIST }}
     >
       <h2 className="label">
-        Near the blade, at <Length mm={fromDatum} format={format} />
+        Near the cursor, at <Length mm={fromDatum} format={format} />
       </h2>
       {near.length === 0 && <p className="mt-1 text-sm text-pencil">Nothing hangs within a foot of it.</p>}
       <ul className="mt-1">
@@ -137,7 +137,7 @@ function SectionAt({ blade, width, ...props }: PictureProps & { readonly blade: 
   if (!row)
     return (
       <p className="flex items-center justify-center px-8 text-center text-pencil" style={{ width }}>
-        The frame does not reach to the blade: drag it back over the steel.
+        The frame does not reach the cursor: drag it back over the steel.
       </p>
     );
   const here = (side: Side): RailHere => railAt(railOf(donor.rails, side), blade);
@@ -165,11 +165,11 @@ function SectionAt({ blade, width, ...props }: PictureProps & { readonly blade: 
       width={width}
       height={height}
       role="img"
-      aria-label="The section at the blade, seen from behind"
+      aria-label="The section at the cursor, seen from behind"
       className="shrink-0"
     >
       <text x={10} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
-        Section at the blade, seen from behind
+        Section at the cursor, seen from behind
       </text>
       {crossmember && (
         <rect

@@ -1,6 +1,6 @@
-import { type Ask, itemOf, type Job, measuringGuide, writeItem } from '@splay/core';
+import { type MeasuringTask, itemOf, type Job, measuringGuide, writeItem } from '@splay/core';
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
-import { AskTable } from '../../ui/ask-table.tsx';
+import { TaskTable } from '../../ui/task-table.tsx';
 import { KeepInLibrary } from '../../ui/library-tools.tsx';
 import { PointListFile } from './point-list-file.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
@@ -9,7 +9,7 @@ interface GuideProps {
   readonly store: JobStore;
   readonly job: Job;
   readonly canWrite: boolean;
-  readonly onPart: (part: Ask['part']) => void;
+  readonly onPart: (part: MeasuringTask['part']) => void;
 }
 
 /** What to measure next, where, and which answers wait for it. */
@@ -36,7 +36,7 @@ export function Guide({ store, job, canWrite, onPart }: GuideProps) {
           Everything a plan asks for is measured.
         </p>
       )}
-      <AskTable caption="What to measure on the donor, in order" asks={asks} onPick={({ part }) => onPart(part)} />
+      <TaskTable caption="What to measure on the donor, in order" asks={asks} onPick={({ part }) => onPart(part)} />
       <button
         type="button"
         className={`button mt-4 ${done ? '' : 'button-dark'}`}

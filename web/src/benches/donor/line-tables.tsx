@@ -93,14 +93,14 @@ export function LineTables({ job, setRows, disabled, selected, onSelect }: PartP
           }))
         }
       />
-      <PanelHeading>Drive line, cab back, weights</PanelHeading>
+      <PanelHeading>Drive line, back of cab, weights</PanelHeading>
       <p className="mb-2 text-sm text-pencil">
         Heights from the datum plane. At a flange or pinion say in degrees where the shaft points: rising to the rear,
         turning to the right. Weights give the balance and the axle loads. As usual, the cab’s back rides on the cab, a
         flange on the power unit, a pinion on its axle, and the rest on the rail at its station.
       </p>
       <EditTable<FramePoint>
-        caption="Drive line, cab back and weights"
+        caption="Drive line, back of cab and weights"
         columns={pointColumns}
         rows={points}
         format={job.display}

@@ -219,7 +219,7 @@ function MemberHead({
         <span className="font-text text-sm font-normal text-pencil">
           <Length mm={copy.lengthBefore} format={display} className="font-semibold" /> long,{' '}
           <Quantity of="mass" value={outcome.massBefore} unit={display.unit} />
-          {outcome.fate !== 'stays' && `; in the plan: ${outcome.fate.replaceAll('-', ' ')}`}
+          {outcome.status !== 'stays' && `; in the plan: ${outcome.status.replaceAll('-', ' ')}`}
           {Math.abs(copy.lengthAfter - copy.lengthBefore) > 0.1 && (
             <>
               , <Length mm={copy.lengthAfter} format={display} className="font-semibold" />

@@ -2,22 +2,22 @@ import type { Frame } from '@splay/core';
 import type { ComponentType } from 'react';
 import type { BenchParts, Drawer } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { DonorOver } from './donor-layer.tsx';
 import type { PartProps } from './donor-part.tsx';
 import { type DonorTab, TABS } from './donor-tabs.ts';
 import { DonorTray } from './donor-tray.tsx';
 
-const DonorPanel = later<BenchProps>(() => import('./donor-panel.tsx').then((file) => file.DonorPanel));
-const FloorSurvey = later<BenchProps>(() => import('./floor-survey.tsx').then((file) => file.FloorSurvey));
+const DonorPanel = lazyComponent<BenchProps>(() => import('./donor-panel.tsx').then((file) => file.DonorPanel));
+const FloorSurvey = lazyComponent<BenchProps>(() => import('./floor-survey.tsx').then((file) => file.FloorSurvey));
 
 const CONTENTS: Readonly<Record<DonorTab, ComponentType<PartProps>>> = {
-  stations: later(() => import('./station-tables.tsx').then((file) => file.StationTables)),
-  features: later(() => import('./feature-table.tsx').then((file) => file.FeatureTable)),
-  crossmembers: later(() => import('./crossmember-table.tsx').then((file) => file.CrossmemberTable)),
-  lines: later(() => import('./line-tables.tsx').then((file) => file.LineTables)),
-  controls: later(() => import('./control-tables.tsx').then((file) => file.ControlTables)),
-  frame: later(() => import('./frame-form.tsx').then((file) => file.FrameForm)),
+  stations: lazyComponent(() => import('./station-tables.tsx').then((file) => file.StationTables)),
+  features: lazyComponent(() => import('./feature-table.tsx').then((file) => file.FeatureTable)),
+  crossmembers: lazyComponent(() => import('./crossmember-table.tsx').then((file) => file.CrossmemberTable)),
+  lines: lazyComponent(() => import('./line-tables.tsx').then((file) => file.LineTables)),
+  controls: lazyComponent(() => import('./control-tables.tsx').then((file) => file.ControlTables)),
+  frame: lazyComponent(() => import('./frame-form.tsx').then((file) => file.FrameForm)),
 };
 
 /** Everything that hangs on the donor, front to rear. */
@@ -26,7 +26,7 @@ const thingsAlong = ({ features, crossmembers }: Frame): readonly string[] =>
 
 const drawerOf = (tab: DonorTab, name: string): Drawer => ({
   name,
-  Content: later(async () => {
+  Content: lazyComponent(async () => {
     const { DonorPart } = await import('./donor-part.tsx');
     return (props) => <DonorPart {...props} part={CONTENTS[tab]} />;
   }),
@@ -35,7 +35,7 @@ const drawerOf = (tab: DonorTab, name: string): Drawer => ({
 export const parts: BenchParts = {
   Panel: DonorPanel,
   Tray: DonorTray,
-  trayTitle: () => 'At the blade',
+  trayTitle: () => 'At the cursor',
   Floor: FloorSurvey,
   Over: DonorOver,
   along: ({ job }) => thingsAlong(job.donor),

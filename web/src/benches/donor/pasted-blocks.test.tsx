@@ -72,7 +72,7 @@ const TABLES: readonly (readonly [
     { name: 'Line z', kind: 'harness', slack: expect.closeTo(76.2, 6) as number },
   ],
   [
-    'Drive line, cab back and weights',
+    'Drive line, back of cab and weights',
     'lines',
     [
       ['Weight x', 'mass', '10', '0', '20', '', '', '100 lb'],

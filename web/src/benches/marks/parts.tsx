@@ -2,13 +2,13 @@ import { cutsAlong } from '@splay/core';
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { MarksOver } from './marks-layer.tsx';
 import { MarksTray } from './marks-tray.tsx';
 
-const FloorMarks = later<BenchProps>(() => import('./floor-marks.tsx').then((file) => file.FloorMarks));
-const MarksDrawer = later<BenchProps>(() => import('./marks-drawer.tsx').then((file) => file.MarksDrawer));
-const MarksPanel = later<BenchProps>(() => import('./marks-panel.tsx').then((file) => file.MarksPanel));
+const FloorMarks = lazyComponent<BenchProps>(() => import('./floor-marks.tsx').then((file) => file.FloorMarks));
+const MarksDrawer = lazyComponent<BenchProps>(() => import('./marks-drawer.tsx').then((file) => file.MarksDrawer));
+const MarksPanel = lazyComponent<BenchProps>(() => import('./marks-panel.tsx').then((file) => file.MarksPanel));
 
 export const parts: BenchParts = {
   Panel: MarksPanel,

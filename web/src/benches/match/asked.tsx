@@ -5,13 +5,13 @@ import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 
-interface AsksProps {
+interface TasksProps {
   readonly bench: BenchProps;
   readonly seat: SeatOutcome;
 }
 
 /** What width its mounts ask for, and one press that gives it; nothing where the frame is as wide as they want. */
-export function WidthAsked({ bench, seat }: AsksProps) {
+export function RequiredWidth({ bench, seat }: TasksProps) {
   const { job, canWrite } = bench;
   const actions = useConflictActions(bench);
   const { show } = useMemo(() => contextOf(job), [job]);
@@ -47,7 +47,7 @@ export function WidthAsked({ bench, seat }: AsksProps) {
 const degrees = (radians: number): string => `${((radians * 180) / Math.PI).toFixed(1)}°`;
 
 /** What follows from where it sits: room round the tires, cover, the gap ahead, steps, approach and departure. */
-export function WhatFollows({ bench, seat }: AsksProps) {
+export function WhatFollows({ bench, seat }: TasksProps) {
   const format = bench.job.display;
   const { openings, fenders, ahead, steps } = seat;
   const { approach, departure } = bench.result.ramps;

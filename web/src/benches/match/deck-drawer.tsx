@@ -17,7 +17,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { type Column, flagColumn, lengthColumn, textColumn } from '../../ui/table-columns.ts';
 import { Verdict } from '../../ui/verdict.tsx';
-import { seatAtHand } from './seat-at-hand.ts';
+import { selectedSeat } from './selected-seat.ts';
 
 const LAYERS: readonly Column<DeckLayer>[] = [
   textColumn('name', 'Layer, from the frame up', '40%'),
@@ -32,7 +32,7 @@ const atLeast = (mm: number): string | null => (mm >= 0 ? null : 'It must be 0 o
 /** The deck of the body at hand: cab to axle against its length, its stack, and where a mechanism under it may stand. */
 export function DeckDrawer(bench: BenchProps) {
   const { job, result, canWrite } = bench;
-  const seat = seatAtHand(result, bench);
+  const seat = selectedSeat(result, bench);
   const body = job.bodies.find(({ id }) => id === seat?.body.id);
   const [problem, setProblem] = useState('');
   if (!seat || !body) return <p className="p-4 text-pencil">There is no body yet: add one on the bench Body.</p>;

@@ -9,7 +9,7 @@ import { DeckDrawer } from './deck-drawer.tsx';
 import { MatchPanel } from './match-panel.tsx';
 import { isBad, WAY_WORDS } from './mount-words.ts';
 import { MountGapsDrawer } from './mounts-drawer.tsx';
-import { place, seatAtHand } from './seat-at-hand.ts';
+import { place, selectedSeat } from './selected-seat.ts';
 
 const SLIDES = [
   ['mounts', { name: 'Mounts', Content: MountGapsDrawer }],
@@ -18,7 +18,7 @@ const SLIDES = [
 
 /** Where a body sits, at the frame: one mount at a time with its gap large, and four keys that nudge the body. */
 export function MatchFloor(bench: BenchProps) {
-  const seat = seatAtHand(bench.result, bench);
+  const seat = selectedSeat(bench.result, bench);
   return (
     <div className="relative p-3">
       <h2 className="sr-only">Match</h2>

@@ -3,9 +3,9 @@ import { profilePath } from '../../board/body-over.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { isBad } from './mount-words.ts';
-import { place, seatAtHand, showAt } from './seat-at-hand.ts';
+import { place, selectedSeat, showAt } from './selected-seat.ts';
 
 /** A body seen from above, as far as its ends and its width are measured. */
 function FromAbove({ seat, picture }: { readonly seat: SeatOutcome; readonly picture: PictureProps }) {
@@ -35,7 +35,7 @@ function FromAbove({ seat, picture }: { readonly seat: SeatOutcome; readonly pic
 /** Under the steel: every body's side, the one at hand filled. */
 export function MatchUnder(props: PictureProps) {
   const { result, showBefore, view, side } = props;
-  const hand = seatAtHand(result, props);
+  const hand = selectedSeat(result, props);
   return (
     <>
       <g clipPath="url(#clip-plan)">{hand && <FromAbove seat={hand} picture={props} />}</g>
@@ -83,7 +83,7 @@ interface LegProps {
   readonly long: number;
 }
 
-const Leg = still(function Leg({ name, bad, long }: LegProps) {
+const Leg = memoized(function Leg({ name, bad, long }: LegProps) {
   return (
     <g stroke={bad ? 'var(--color-oxide)' : 'var(--color-ochre)'} strokeWidth={1.8}>
       <title>{name}</title>
@@ -94,7 +94,7 @@ const Leg = still(function Leg({ name, bad, long }: LegProps) {
 });
 
 /** What a body is taken hold of by, about its middle. */
-const Grip = still(function Grip({ name }: { readonly name: string }) {
+const Grip = memoized(function Grip({ name }: { readonly name: string }) {
   return (
     <>
       <title>{`Drag ${name}`}</title>
@@ -122,7 +122,7 @@ const Grip = still(function Grip({ name }: { readonly name: string }) {
 /** Over it: a plumb leg from each mount to the rail, what clashes, mounts in the plan, and the body to take hold of. */
 export function MatchOver(props: PictureProps) {
   const { result, store, job, showBefore, canWrite, view, side, plan, startDrag } = props;
-  const seat = seatAtHand(result, props);
+  const seat = selectedSeat(result, props);
   if (!seat || showBefore) return null;
   const { body, pose, mounts, clashes } = seat;
   const px = (x: number) => toPx(view, x);
@@ -216,7 +216,7 @@ export function MatchOver(props: PictureProps) {
 const within = (value: number, least: number, most: number): number => Math.max(least, Math.min(most, value));
 
 /** Where a hand takes hold of a body: the middle of it, a little over its floor. */
-const xsOf = ({ outline, mounts, openings }: Parameters<typeof seatAtHand>[1]['job']['bodies'][number]) =>
+const xsOf = ({ outline, mounts, openings }: Parameters<typeof selectedSeat>[1]['job']['bodies'][number]) =>
   [...outline, ...mounts, ...openings].map(({ x }) => x);
 const gripX = (body: Parameters<typeof xsOf>[0]): number => {
   const xs = xsOf(body);

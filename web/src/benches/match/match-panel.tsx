@@ -8,15 +8,15 @@ import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
-import { WhatFollows, WidthAsked } from './asked.tsx';
+import { WhatFollows, RequiredWidth } from './asked.tsx';
 import { PlaceFields } from './place-fields.tsx';
-import { seatAtHand } from './seat-at-hand.ts';
+import { selectedSeat } from './selected-seat.ts';
 import { BeginAt } from '../../ui/begin-at.tsx';
 
 /** What the body at hand asks for, ways to give it, and where it sits: by rule or by hand. */
 export function MatchPanel(bench: BenchProps) {
   const { store, job, result, onSelect } = bench;
-  const seat = seatAtHand(result, bench);
+  const seat = selectedSeat(result, bench);
   if (!seat)
     return (
       <BeginAt store={store} bench="body" go="Measure a body">
@@ -31,7 +31,7 @@ export function MatchPanel(bench: BenchProps) {
         onPick={onSelect}
       />
       <Asked bench={bench} seat={seat} />
-      <WidthAsked bench={bench} seat={seat} />
+      <RequiredWidth bench={bench} seat={seat} />
       <PlaceFields key={seat.body.id} bench={bench} seat={seat} />
       <Conflicts bench={bench} seat={seat} />
       <WhatFollows bench={bench} seat={seat} />
@@ -54,9 +54,7 @@ function Asked({ bench, seat }: SeatProps) {
   const { wheelbase } = seat;
   const { show } = useMemo(() => contextOf(job), [job]);
   if (!wheelbase)
-    return (
-      <p className="mt-3 text-pencil">Measure both wheel openings, and it is told here what wheelbase they ask for.</p>
-    );
+    return <p className="mt-3 text-pencil">Measure both wheel openings: this shows here which wheelbase they need.</p>;
   const { asked, donor, overDonor, overPlan } = wheelbase;
   const there = Math.abs(overPlan) < 0.5;
   const ways = there ? [] : fixesToWheelbase(seat, { ...result, plan: job.plan }, { show, datum: result.datum.donor });

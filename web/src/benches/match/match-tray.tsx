@@ -2,9 +2,9 @@ import type { LengthFormat, SeatMount } from '@splay/core';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 import { isBad, WAY_WORDS } from './mount-words.ts';
-import { seatAtHand } from './seat-at-hand.ts';
+import { selectedSeat } from './selected-seat.ts';
 
 /** Room over and under the columns for their figures and words, px. */
 const [OVER, UNDER] = [44, 66];
@@ -34,7 +34,7 @@ function pairsOf(mounts: readonly SeatMount[]): readonly (readonly SeatMount[])[
 /** A column for each mount in register with the tape: packing above the rail's top, what is in the way below it. */
 export function MatchTray(props: PictureProps) {
   const { result, job, tray, view, onLook } = props;
-  const seat = seatAtHand(result, props);
+  const seat = selectedSeat(result, props);
   if (!seat || seat.mounts.length === 0)
     return (
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
@@ -113,7 +113,7 @@ interface ColumnProps extends Omit<Said, 'sideways'> {
   readonly scale: number;
 }
 
-const Column = still(function Column({ name, up, way, side, x, zero, scale }: ColumnProps) {
+const Column = memoized(function Column({ name, up, way, side, x, zero, scale }: ColumnProps) {
   const high = (up ?? 0) * scale;
   const bad = isBad(way);
   return (
@@ -143,7 +143,7 @@ interface WordsProps {
 }
 
 /** What a pair says: its gap over it, one or two of them, and under the line its name and what it becomes. */
-const Words = still(function Words({ pair, top, foot, aside, format }: WordsProps) {
+const Words = memoized(function Words({ pair, top, foot, aside, format }: WordsProps) {
   const [a, b] = pair;
   if (!a) return null;
   const alike = !b || (a.up !== null && b.up !== null && Math.abs(a.up - b.up) < 0.4);

@@ -3,14 +3,14 @@ import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { isBad, WAY_WORDS } from './mount-words.ts';
-import { seatAtHand } from './seat-at-hand.ts';
+import { selectedSeat } from './selected-seat.ts';
 
 const HEADS = ['Mount', 'Side', 'From the datum', 'Gap up', 'Beside the rail', 'Becomes', 'Carries', 'Donor bracket'];
 
 /** Every mount of the body at hand with its gap to the rail, what it becomes and what it carries. */
 export function MountGapsDrawer(bench: BenchProps) {
   const { job, result, onLook } = bench;
-  const seat = seatAtHand(result, bench);
+  const seat = selectedSeat(result, bench);
   const { show } = useMemo(() => contextOf(job), [job]);
   if (!seat || seat.mounts.length === 0)
     return <p className="text-pencil">No mount is measured yet: they are entered on the bench Body.</p>;
@@ -20,8 +20,8 @@ export function MountGapsDrawer(bench: BenchProps) {
       <h3 className="heading text-lg">Mounts of {seat.body.name} over the frame as planned</h3>
       <p className="mb-2 max-w-3xl text-sm text-pencil">
         Gap straight up from the top of the rail to the underside of the mount’s own bracket; beside the rail: outward
-        of its outside face above 0, inward of the flange below 0. What each carries is as entered, or reckoned with all
-        mounts equally soft and the body rigid: levers, no approval.
+        of its outside face above 0, inward of the flange below 0. What each carries is as entered, or calculated with
+        all mounts equally soft and the body rigid: levers, no approval.
       </p>
       <table className="figures-table w-full text-sm">
         <caption className="sr-only">Mounts of {seat.body.name}</caption>

@@ -1,14 +1,16 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { MatchOver, MatchUnder } from './match-layer.tsx';
 import { MatchTray } from './match-tray.tsx';
 
-const DeckDrawer = later<BenchProps>(() => import('./deck-drawer.tsx').then((file) => file.DeckDrawer));
-const MatchFloor = later<BenchProps>(() => import('./floor-match.tsx').then((file) => file.MatchFloor));
-const MatchPanel = later<BenchProps>(() => import('./match-panel.tsx').then((file) => file.MatchPanel));
-const MountGapsDrawer = later<BenchProps>(() => import('./mounts-drawer.tsx').then((file) => file.MountGapsDrawer));
+const DeckDrawer = lazyComponent<BenchProps>(() => import('./deck-drawer.tsx').then((file) => file.DeckDrawer));
+const MatchFloor = lazyComponent<BenchProps>(() => import('./floor-match.tsx').then((file) => file.MatchFloor));
+const MatchPanel = lazyComponent<BenchProps>(() => import('./match-panel.tsx').then((file) => file.MatchPanel));
+const MountGapsDrawer = lazyComponent<BenchProps>(() =>
+  import('./mounts-drawer.tsx').then((file) => file.MountGapsDrawer),
+);
 
 const drawers = {
   mounts: { name: 'Mounts', Content: MountGapsDrawer },
@@ -26,7 +28,7 @@ export const parts: BenchParts = {
   drawers,
   legend: [
     { name: 'body', draw: <Swatch fill="var(--color-ochre-wash)" stroke="var(--color-ochre)" /> },
-    { name: 'packing or bracket over the rail', draw: <Swatch fill="url(#hatch-new)" stroke="var(--color-layout)" /> },
+    { name: 'shims or bracket over the rail', draw: <Swatch fill="url(#hatch-new)" stroke="var(--color-layout)" /> },
     { name: 'the rail is in the way', draw: <Swatch fill="url(#hatch-cut)" stroke="var(--color-oxide)" /> },
   ],
 };

@@ -20,7 +20,7 @@ import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { MountWishes } from './mount-wishes.tsx';
-import { leaveToRule, place } from './seat-at-hand.ts';
+import { leaveToRule, place } from './selected-seat.ts';
 
 const RULE_NAMES: Readonly<Record<PlacingRule, string>> = {
   'front-opening': 'Front opening over its axle',

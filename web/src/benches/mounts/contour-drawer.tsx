@@ -3,7 +3,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { Length } from '../../ui/length.tsx';
 import { type Column, lengthColumn } from '../../ui/table-columns.ts';
-import { make, mountAtHand } from './at-hand.ts';
+import { make, selectedMount } from './selection.ts';
 
 const COLUMNS: readonly Column<ContourPoint>[] = [
   lengthColumn('at', 'Behind the mount, ahead below 0', '50%'),
@@ -13,7 +13,7 @@ const COLUMNS: readonly Column<ContourPoint>[] = [
 /** What the foot of the bracket at hand follows: as read from a contour gauge, or along the rail as measured. */
 export function ContourDrawer(bench: BenchProps) {
   const { job, result } = bench;
-  const outcome = mountAtHand(result, bench);
+  const outcome = selectedMount(result, bench);
   if (!outcome || !('contour' in outcome.mounting.bracket))
     return <p className="p-4 text-pencil">Only a perch or an arm is cut to the rail: pick one in the panel.</p>;
   return <Contour {...{ bench, outcome }} contour={outcome.mounting.bracket.contour} show={contextOf(job).show} />;

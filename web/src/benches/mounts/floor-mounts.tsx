@@ -3,7 +3,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { StepCard } from '../../ui/step-card.tsx';
-import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
+import { inOrder, selectedMount, stateOf } from './selection.ts';
 import { ContourDrawer } from './contour-drawer.tsx';
 import { MountPicture } from '../../board/mount-picture.tsx';
 import { MountsDrawer } from './mounts-drawer.tsx';
@@ -30,7 +30,7 @@ export function MountsFloor(bench: BenchProps) {
 
 function MountCard(bench: BenchProps) {
   const { job, result, onSelect, onLook } = bench;
-  const outcome = mountAtHand(result, bench);
+  const outcome = selectedMount(result, bench);
   if (!outcome) return null;
   const all = inOrder(result.mountings);
   const at = all.indexOf(outcome);

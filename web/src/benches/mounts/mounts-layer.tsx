@@ -3,7 +3,7 @@ import { profilePath } from '../../board/body-over.tsx';
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
+import { inOrder, selectedMount, stateOf } from './selection.ts';
 
 /** Under the steel: the sides of the bodies, quietly. */
 export function MountsUnder({ result, showBefore, view, side }: PictureProps) {
@@ -26,7 +26,7 @@ export function MountsUnder({ result, showBefore, view, side }: PictureProps) {
 /** Over it: every bracket where it stands on the rails, the one at hand stronger. */
 export function MountsOver(props: PictureProps) {
   const { result, job, view, side, plan, showBefore, onSelect, onLook } = props;
-  const hand = mountAtHand(result, props);
+  const hand = selectedMount(result, props);
   if (showBefore) return null;
   const most = ruleValue(job.rules, 'mount/ratio');
   const px = (x: number) => toPx(view, x);

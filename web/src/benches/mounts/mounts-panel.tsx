@@ -7,7 +7,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
 import { Verdict } from '../../ui/verdict.tsx';
-import { acrossFrom, inOrder, leaveToRule, make, mountAtHand, stateOf } from './at-hand.ts';
+import { acrossFrom, inOrder, leaveToRule, make, selectedMount, stateOf } from './selection.ts';
 import { BracketFields } from './bracket-fields.tsx';
 import { MountPicture } from '../../board/mount-picture.tsx';
 import { StackFields } from './stack-fields.tsx';
@@ -16,7 +16,7 @@ import { BeginAt } from '../../ui/begin-at.tsx';
 /** The mounts of all bodies, and how the one at hand is made: its picture, its stack, its bracket, and what that is worth. */
 export function MountsPanel(bench: BenchProps) {
   const { store, job, result, canWrite, onSelect, onLook } = bench;
-  const outcome = mountAtHand(result, bench);
+  const outcome = selectedMount(result, bench);
   if (!outcome)
     return (
       <BeginAt store={store} bench="body" go="Measure the body’s mounts">
@@ -113,7 +113,7 @@ function OneMount({ bench, outcome, most }: OneProps) {
         <div className="mt-2 flex flex-wrap gap-1.5">
           {!decided && (
             <button type="button" className="button" onClick={() => make(store, `Took ${tag} as proposed`, [mounting])}>
-              Take it as proposed
+              Use as proposed
             </button>
           )}
           {across && (
@@ -170,10 +170,10 @@ function Worth({ bench, outcome, most }: OneProps) {
       ) : (
         <Verdict kind="note">
           {share === null
-            ? 'What it carries is not known: weigh the body, or type its load on the bench Body.'
+            ? 'Its load is not known: weigh the body, or type its load on the bench Body.'
             : mounting.bracket.form === 'none'
-              ? 'It sits on the rail: there is no bracket to reckon.'
-              : 'Nothing of it is reckoned.'}
+              ? 'It sits on the rail: there is no bracket to check.'
+              : 'Not calculated.'}
         </Verdict>
       )}
       {block !== null && block > 0.4 && (

@@ -10,7 +10,7 @@ import {
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { inOrder, mountAtHand, stateOf } from './at-hand.ts';
+import { inOrder, selectedMount, stateOf } from './selection.ts';
 
 /** Room over and under the stacks for their figures and words, px. */
 const [OVER, UNDER] = [44, 60];
@@ -37,7 +37,7 @@ function pairsOf(mountings: readonly MountingOutcome[]): readonly (readonly Moun
  */
 export function MountsTray(props: PictureProps) {
   const { result, job, tray, view, section, onSelect, onLook } = props;
-  const hand = mountAtHand(result, props);
+  const hand = selectedMount(result, props);
   const standing = result.mountings.filter(({ height }) => height !== null);
   if (standing.length === 0)
     return (

@@ -1,16 +1,20 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
-import { inOrder } from './at-hand.ts';
+import { lazyComponent } from '../../client/lazy-component.tsx';
+import { inOrder } from './selection.ts';
 import { MountsOver, MountsUnder } from './mounts-layer.tsx';
 import { MountsTray } from './mounts-tray.tsx';
 
-const ContourDrawer = later<BenchProps>(() => import('./contour-drawer.tsx').then((file) => file.ContourDrawer));
-const MountsFloor = later<BenchProps>(() => import('./floor-mounts.tsx').then((file) => file.MountsFloor));
-const MountsDrawer = later<BenchProps>(() => import('./mounts-drawer.tsx').then((file) => file.MountsDrawer));
-const MountsPanel = later<BenchProps>(() => import('./mounts-panel.tsx').then((file) => file.MountsPanel));
-const MountPartsDrawer = later<BenchProps>(() => import('./parts-drawer.tsx').then((file) => file.MountPartsDrawer));
+const ContourDrawer = lazyComponent<BenchProps>(() =>
+  import('./contour-drawer.tsx').then((file) => file.ContourDrawer),
+);
+const MountsFloor = lazyComponent<BenchProps>(() => import('./floor-mounts.tsx').then((file) => file.MountsFloor));
+const MountsDrawer = lazyComponent<BenchProps>(() => import('./mounts-drawer.tsx').then((file) => file.MountsDrawer));
+const MountsPanel = lazyComponent<BenchProps>(() => import('./mounts-panel.tsx').then((file) => file.MountsPanel));
+const MountPartsDrawer = lazyComponent<BenchProps>(() =>
+  import('./parts-drawer.tsx').then((file) => file.MountPartsDrawer),
+);
 
 export const parts: BenchParts = {
   Panel: MountsPanel,

@@ -12,7 +12,7 @@ import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Bars } from '../../ui/chart.tsx';
 import { Length } from '../../ui/length.tsx';
-import { type AtHand, make, railName, useAtHand } from './at-hand.ts';
+import { type Selection, make, railName, useSelection } from './selection.ts';
 import { cyclesText } from './fatigue-list.tsx';
 import { JointPicture } from './joint-picture.tsx';
 
@@ -31,7 +31,7 @@ const HEADS: readonly (readonly [name: string, kind: 'figure' | 'words'])[] = [
 /** All forms of the joint at hand beside each other: as the rulebook begins with each, the weld as it is now. */
 export function CompareDrawer(props: BenchProps) {
   const { store, job, result, canWrite } = props;
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   const rows = useMemo(() => {
     if (!hand) return [];
     const { steel, splice } = hand.one;
@@ -108,7 +108,7 @@ export function CompareDrawer(props: BenchProps) {
 
 interface RowProps {
   readonly row: ComparedForm;
-  readonly hand: AtHand;
+  readonly hand: Selection;
   readonly asked: number;
   readonly unit: 'in' | 'mm';
   readonly format: BenchProps['job']['display'];

@@ -1,11 +1,11 @@
 import type { Job } from '@splay/core';
 import type { JobStore } from '../../client/job-store.ts';
-import type { AtHand } from './at-hand.ts';
+import type { Selection } from './selection.ts';
 
 /** What every group of fields of the bench gets. */
 export interface SpliceFieldsProps {
   readonly store: JobStore;
   readonly job: Job;
-  readonly hand: AtHand;
+  readonly hand: Selection;
   readonly disabled: boolean;
 }

@@ -16,7 +16,7 @@ import { change } from '../../client/job-store.ts';
 import { editProblems } from '../../ui/check-edit.ts';
 import { EditTable } from '../../ui/edit-table.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
-import { make, railName, useAtHand } from './at-hand.ts';
+import { make, railName, useSelection } from './selection.ts';
 
 const FROM: Readonly<Record<FoundSleeve['from'], string>> = {
   rack: 'rack',
@@ -39,7 +39,7 @@ function fitWords({ fit }: FoundSleeve, show: (mm: number) => string): string {
       return `slides in once ground: ${off.join(', ')}`;
     }
     case 'wedge':
-      return fit.packing > 0.5 ? `as a wedge, with a packing strip of ${show(fit.packing)}` : 'as a wedge';
+      return fit.packing > 0.5 ? `as a wedge, with a filler strip of ${show(fit.packing)}` : 'as a wedge';
     case 'slides-over':
       return `goes over: ${show(fit.clearance.height)} clear in height, ${show(fit.clearance.width)} in width`;
   }
@@ -48,7 +48,7 @@ function fitWords({ fit }: FoundSleeve, show: (mm: number) => string): string {
 /** The tubes that can serve as a sleeve at the joint at hand, and the shop's rack that is looked through first. */
 export function FinderDrawer(props: BenchProps) {
   const { store, job, result, canWrite } = props;
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   const { show } = useMemo(() => contextOf(job), [job]);
   const found = useMemo(() => {
     if (!hand) return [];
@@ -112,7 +112,7 @@ export function FinderDrawer(props: BenchProps) {
                     Ratio
                   </th>
                   <th scope="col">
-                    <span className="sr-only">Take it</span>
+                    <span className="sr-only">Use it</span>
                   </th>
                 </tr>
               </thead>

@@ -135,7 +135,7 @@ export function FittingFields({ store, job, result, disabled }: FittingFieldsPro
                 )
               }
             >
-              <Trash2 size={16} aria-hidden="true" /> Take it off
+              <Trash2 size={16} aria-hidden="true" /> Delete
             </button>
           )}
         </details>

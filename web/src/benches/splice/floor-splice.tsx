@@ -3,7 +3,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { AssumptionsDrawer } from './assumptions-drawer.tsx';
-import { railName, useAtHand } from './at-hand.ts';
+import { railName, useSelection } from './selection.ts';
 import { CompareDrawer } from './compare-drawer.tsx';
 import { FinderDrawer } from './finder-drawer.tsx';
 import { PartsDrawer } from './parts-drawer.tsx';
@@ -26,7 +26,7 @@ const SLIDES = [
 
 /** The joints at the frame: the rail unfolded upright with its parts to press, and the fields to type in. */
 export function SpliceFloor(props: BenchProps) {
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   const fields = useRef<HTMLDivElement>(null);
   const pick = (plate: string) => {
     const found = fields.current?.querySelector<HTMLDetailsElement>(`[data-plate="${plate}"]`);

@@ -1,7 +1,7 @@
 import { type SpliceForm, usualStep } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { make } from './at-hand.ts';
+import { make } from './selection.ts';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 const FORMS: readonly (readonly [SpliceForm['form'], string])[] = [

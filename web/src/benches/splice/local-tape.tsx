@@ -1,7 +1,7 @@
 import type { LengthFormat } from '@splay/core';
 import { SvgLength } from '../../board/svg-length.tsx';
 import { multiples, tickStep } from '../../board/ticks.ts';
-import { still } from '../../ui/still.ts';
+import { memoized } from '../../ui/memoized.ts';
 
 /** Height of the tape, px. */
 export const TAPE = 24;
@@ -18,7 +18,7 @@ interface LocalTapeProps {
 }
 
 /** The tape between the rail and its curve: stations from the datum, in register with both. */
-export const LocalTape = still(function LocalTape({ scale, reach, y, width, format, at }: LocalTapeProps) {
+export const LocalTape = memoized(function LocalTape({ scale, reach, y, width, format, at }: LocalTapeProps) {
   const px = (mm: number) => (mm + reach) * scale;
   const { major, minor } = tickStep(scale, format);
   return (

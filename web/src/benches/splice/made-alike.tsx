@@ -2,7 +2,7 @@ import { type SpliceOutcome, type SplicePlan } from '@splay/core';
 import { useState } from 'react';
 import { change } from '../../client/job-store.ts';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { putPlan, railName } from './at-hand.ts';
+import { putPlan, railName } from './selection.ts';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 /** Other joints made like this one, and one rail made otherwise, with the reason. */

@@ -1,10 +1,10 @@
 import { isOnWeb } from '@splay/core';
-import type { AtHand } from './at-hand.ts';
+import type { Selection } from './selection.ts';
 import { linePath } from '../../board/line-path.ts';
 import { plateShape, type Unfolding, weldPoints } from './unfolding.ts';
 
 interface OpenedProps {
-  readonly hand: AtHand;
+  readonly hand: Selection;
   readonly to: Unfolding;
   readonly width: number;
   /** How far each end is drawn away from the joint, px. */

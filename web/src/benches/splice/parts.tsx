@@ -1,23 +1,25 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { SpliceOver } from './splice-layer.tsx';
 import { SpliceTray } from './splice-tray.tsx';
 
-const AssumptionsDrawer = later<BenchProps>(() =>
+const AssumptionsDrawer = lazyComponent<BenchProps>(() =>
   import('./assumptions-drawer.tsx').then((file) => file.AssumptionsDrawer),
 );
-const CompareDrawer = later<BenchProps>(() => import('./compare-drawer.tsx').then((file) => file.CompareDrawer));
-const FinderDrawer = later<BenchProps>(() => import('./finder-drawer.tsx').then((file) => file.FinderDrawer));
-const SpliceFloor = later<BenchProps>(() => import('./floor-splice.tsx').then((file) => file.SpliceFloor));
-const PartsDrawer = later<BenchProps>(() => import('./parts-drawer.tsx').then((file) => file.PartsDrawer));
-const SplicePanel = later<BenchProps>(() => import('./splice-panel.tsx').then((file) => file.SplicePanel));
+const CompareDrawer = lazyComponent<BenchProps>(() =>
+  import('./compare-drawer.tsx').then((file) => file.CompareDrawer),
+);
+const FinderDrawer = lazyComponent<BenchProps>(() => import('./finder-drawer.tsx').then((file) => file.FinderDrawer));
+const SpliceFloor = lazyComponent<BenchProps>(() => import('./floor-splice.tsx').then((file) => file.SpliceFloor));
+const PartsDrawer = lazyComponent<BenchProps>(() => import('./parts-drawer.tsx').then((file) => file.PartsDrawer));
+const SplicePanel = lazyComponent<BenchProps>(() => import('./splice-panel.tsx').then((file) => file.SplicePanel));
 
 export const parts: BenchParts = {
   Panel: SplicePanel,
   Tray: SpliceTray,
-  trayTitle: () => 'Joint unfolded, and what it carries',
+  trayTitle: () => 'Joint unfolded, with its strength',
   Floor: SpliceFloor,
   Over: SpliceOver,
   along: ({ result }) => result.splices.map(({ joint }) => joint.id),

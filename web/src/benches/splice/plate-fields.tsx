@@ -11,7 +11,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { Choice } from '../../ui/choice.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
-import { make } from './at-hand.ts';
+import { make } from './selection.ts';
 import { above, atLeast, FasteningFields } from './fastening-fields.tsx';
 import type { SpliceFieldsProps } from './field-props.ts';
 
@@ -80,7 +80,7 @@ export function PlateFields(props: SpliceFieldsProps) {
                 )
               }
             >
-              <Trash2 size={16} aria-hidden="true" /> Take it off
+              <Trash2 size={16} aria-hidden="true" /> Delete
             </button>
           )}
         </details>

@@ -13,10 +13,10 @@ import {
 } from '@splay/core';
 import { SolidPart } from '../../board/solid-part.tsx';
 import { SvgLength } from '../../board/svg-length.tsx';
-import type { AtHand } from './at-hand.ts';
+import type { Selection } from './selection.ts';
 
 interface SectionAtProps {
-  readonly hand: AtHand;
+  readonly hand: Selection;
   /** From the joint along the rail, mm. */
   readonly x: number;
   readonly job: Job;
@@ -49,9 +49,9 @@ export function SectionAt({ hand, x, job, width, height }: SectionAtProps) {
   const foot = height - WORDS + 14;
   const where = Math.abs(x) < 0.05 ? 'at' : '';
   return (
-    <svg width={width} height={height} role="img" aria-label="The section at the blade" className="block">
+    <svg width={width} height={height} role="img" aria-label="The section at the cursor" className="block">
       <text x={8} y={16} className="label" fontSize={12} fill="var(--color-pencil)">
-        Section at the blade
+        Section at the cursor
       </text>
       {partsOf(section).map((part, index) => (
         <SolidPart key={index} part={part} px={px} py={py} scale={scale} fill="var(--color-pencil)" />

@@ -11,7 +11,7 @@ import { Choice } from '../../ui/choice.tsx';
 import { CountField } from '../../ui/count-field.tsx';
 import { Length } from '../../ui/length.tsx';
 import { LengthField } from '../../ui/length-field.tsx';
-import { make } from './at-hand.ts';
+import { make } from './selection.ts';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 const KINDS: readonly (readonly [SleeveKind | 'none', string])[] = [

@@ -136,7 +136,9 @@ describe('the picture', () => {
 
   it('shows the joint opened, the section at the blade, and the curve as a table', () => {
     openBench(parts, van);
-    expect(screen.getByRole('img', { name: 'The section at the blade' }).textContent).toMatch(/1\.14 of the bare rail/);
+    expect(screen.getByRole('img', { name: 'The section at the cursor' }).textContent).toMatch(
+      /1\.14 of the bare rail/,
+    );
     expect(screen.getByRole('table', { name: /What joint A carries/ }).textContent).toContain('1.06');
     press('opened');
     expect(screen.getByRole('img', { name: 'Joint A opened' }).textContent).toContain('1 plate over the joint');
@@ -196,7 +198,7 @@ describe('what slides over it', () => {
 
   it('tubes that fit, the rack that is typed into, and one that is taken', () => {
     const { now } = openBench(parts, sprayer, { drawer: 'sleeves' });
-    expect(screen.getAllByText(/as a wedge, with a packing strip/).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/as a wedge, with a filler strip/).length).toBeGreaterThan(0);
     type('Wall, row 1', '9');
     expect(screen.getAllByRole('alert')[0]!.textContent).toMatch(/less than half/);
     expect(now().rack[0]!.wall).toBe(inches(3 / 16));

@@ -2,12 +2,12 @@ import { layLabels, ratioText, ruleValue, type SpliceOutcome } from '@splay/core
 import { TagLetter } from '../../board/tag-letter.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { pickJoint, useAtHand } from './at-hand.ts';
+import { pickJoint, useSelection } from './selection.ts';
 
 /** The joints on both strips: how far each is covered by its weld and its parts, its letter and what it carries. */
 export function SpliceOver(props: PictureProps) {
   const { store, job, result, view, side, plan, tape } = props;
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   const asked = ruleValue(job.rules, 'splice/ratio');
   const half = plan.foot - plan.across.zero + 5;
   const tagWidth = ({ joint, worst }: SpliceOutcome) =>

@@ -5,7 +5,7 @@ import { CautionList } from '../../ui/caution-list.tsx';
 import { ConflictList } from '../../ui/conflict-list.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { useConflictActions } from '../../ui/use-conflict-actions.ts';
-import { pickJoint, useAtHand } from './at-hand.ts';
+import { pickJoint, useSelection } from './selection.ts';
 import { CouponList } from './coupon-list.tsx';
 import { FatigueList } from './fatigue-list.tsx';
 import { FittingFields } from './fitting-fields.tsx';
@@ -28,7 +28,7 @@ const mayWeld = ({ donor: { material }, rules }: Job, { features }: PlanResult, 
 export function SplicePanel(props: BenchProps) {
   const { store, job, result, canWrite, onPickConflict } = props;
   const cautions = useCautions(props, 'welding');
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   const actions = useConflictActions(props);
   if (!hand)
     return (

@@ -7,7 +7,7 @@ import { Curve } from '../../ui/chart.tsx';
 import { sliderRole } from '../../ui/slider-role.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
 import { useCatchUp } from '../../ui/use-catch-up.ts';
-import { type AtHand, jobWith, railName, useAtHand } from './at-hand.ts';
+import { type Selection, jobWith, railName, useSelection } from './selection.ts';
 import { LocalTape, TAPE } from './local-tape.tsx';
 import { Opened } from './opened.tsx';
 import { SectionAt } from './section-at.tsx';
@@ -24,7 +24,7 @@ const AROUND = 90;
 
 /** The joint at hand: the rail unfolded over its tape, what it carries along it, and the section at the blade. */
 export function SpliceTray(props: PictureProps) {
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   if (!hand)
     return (
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
@@ -35,7 +35,7 @@ export function SpliceTray(props: PictureProps) {
 }
 
 /** Holes in the web near the joint, from it, mm. */
-function holesNear({ result }: PictureProps, { outcome, one }: AtHand, reach: number) {
+function holesNear({ result }: PictureProps, { outcome, one }: Selection, reach: number) {
   if (outcome.joint.of === 'member') return [];
   const side = one.rail === 'right' ? 'right' : 'left';
   return result.features.flatMap(({ feature, places }) => {
@@ -70,7 +70,7 @@ function chartOf(curve: SpliceStrength['curve']) {
   };
 }
 
-function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
+function AtJoint({ hand, ...props }: PictureProps & { readonly hand: Selection }) {
   const { store, job, tray, canWrite, startDrag, datum } = props;
   const { outcome, one } = hand;
   const { joint } = outcome;
@@ -251,7 +251,7 @@ function AtJoint({ hand, ...props }: PictureProps & { readonly hand: AtHand }) {
               store.setState({ blade: joint.builtX + blade + way * nudgeStep(event, job.display) });
             }}
           >
-            <title>The blade: the section is cut here</title>
+            <title>The cursor: the section shown</title>
             <rect className="touch-target" x={px(blade) - 24} y={18} width={48} height={48} fill="transparent" />
             <path d={`M${px(blade)} 18V${tray.height}`} stroke="transparent" strokeWidth={16} />
             <path d={`M${px(blade)} 18V${tray.height}`} stroke="var(--color-graphite)" strokeWidth={1.2} />

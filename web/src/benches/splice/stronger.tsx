@@ -13,11 +13,11 @@ import {
 import { useMemo, useState } from 'react';
 import { change } from '../../client/job-store.ts';
 import { Verdict } from '../../ui/verdict.tsx';
-import { type AtHand, make, railName } from './at-hand.ts';
+import { type Selection, make, railName } from './selection.ts';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 /** What a way of lifting a joint goes by. */
-const improvingOf = (job: Job, { one }: AtHand): Improving => ({
+const improvingOf = (job: Job, { one }: Selection): Improving => ({
   steel: one.steel,
   rules: job.rules,
   display: job.display,
@@ -40,7 +40,7 @@ export function NotDecided({
   return (
     <div className="mt-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2">
       <p>
-        Nobody has decided how <b>{outcome.joint.letter}</b> is made. It is reckoned as{' '}
+        Nobody has decided how <b>{outcome.joint.letter}</b> is made. It is calculated as{' '}
         {weldable ? 'a plain butt weld from one side, only looked at' : 'bolted, with nothing over it yet'}
         {ratio === undefined ? '.' : `: ${ratioText(ratio)} of the bare rail.`}
         {!strong &&

@@ -2,13 +2,13 @@ import { isOnWeb, type LengthFormat, type RailSplice, type SplicePlate, widthOf 
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { StartDrag } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
-import type { AtHand } from './at-hand.ts';
+import type { Selection } from './selection.ts';
 import { Grip } from './grip.tsx';
 import { linePath } from '../../board/line-path.ts';
 import { plateShape, type Unfolding, weldPoints } from './unfolding.ts';
 
 interface UnfoldedProps {
-  readonly hand: AtHand;
+  readonly hand: Selection;
   readonly to: Unfolding;
   readonly from: number;
   readonly width: number;

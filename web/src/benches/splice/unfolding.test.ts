@@ -1,7 +1,7 @@
 import { evaluatePlan, type RailSplice, type Section, type SpliceForm } from '@splay/core';
 import { describe, expect, it } from 'vitest';
 import { demoJob } from '../../../test/demo.ts';
-import type { AtHand } from './at-hand.ts';
+import type { Selection } from './selection.ts';
 import { plateShape, unfold, weldPoints } from './unfolding.ts';
 
 const channel: Section = { kind: 'channel', depth: 180, flange: 60, thickness: 5 };
@@ -11,9 +11,9 @@ const [outcome] = evaluatePlan(van).splices;
 const x = (mm: number) => 500 + mm;
 
 /** The joint at hand, cut in a form of one's own. */
-const cut = (form: SpliceForm): AtHand => {
+const cut = (form: SpliceForm): Selection => {
   const one = { ...outcome!.rails[0]!, splice: { form } as RailSplice, steel: { section: channel } };
-  return { outcome: outcome!, one } as unknown as AtHand;
+  return { outcome: outcome!, one } as unknown as Selection;
 };
 
 describe('the rail unfolded', () => {

@@ -1,6 +1,6 @@
 import { edgesOf, isOnWeb, type Plate, type Section, widthOf } from '@splay/core';
 import { linePath } from '../../board/line-path.ts';
-import type { AtHand } from './at-hand.ts';
+import type { Selection } from './selection.ts';
 
 /** How mm along and across the unfolded rail become px; the joint is at station 0. */
 export interface Unfolding {
@@ -32,7 +32,7 @@ export function unfold(section: Section, x: (mm: number) => number, top: number,
 type Point = readonly [number, number];
 
 /** The weld of the joint through top flange, web and bottom flange, from the top, px. */
-export function weldPoints({ one: { splice, steel } }: AtHand, to: Unfolding): readonly Point[] {
+export function weldPoints({ one: { splice, steel } }: Selection, to: Unfolding): readonly Point[] {
   const [top, webTop, webFoot, bottom] = to.edges;
   const { form } = splice;
   switch (form.form) {

@@ -11,7 +11,7 @@ import {
 } from '@splay/core';
 import { Choice } from '../../ui/choice.tsx';
 import { Length } from '../../ui/length.tsx';
-import { make } from './at-hand.ts';
+import { make } from './selection.ts';
 import type { SpliceFieldsProps } from './field-props.ts';
 
 const WAYS: readonly (readonly [WeldWay, string])[] = [

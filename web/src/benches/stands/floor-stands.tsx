@@ -6,7 +6,7 @@ import { FoldOuts } from '../../ui/fold-outs.tsx';
 import { Length } from '../../ui/length.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
 import { StepCard } from '../../ui/step-card.tsx';
-import { type AtHand, holdsUp, shoresUnder, type ShoreUnder, useAtHand } from './at-hand.ts';
+import { type Selection, holdsUp, shoresUnder, type ShoreUnder, useSelection } from './selection.ts';
 import { KerfPicture } from './kerf-picture.tsx';
 import { StandsPanel } from './stands-panel.tsx';
 import { StandsTable } from './stands-table.tsx';
@@ -19,7 +19,7 @@ const SLIDES = [
 
 /** The shores at the frame: one stand at a time with its height large, then how to cut. */
 export function FloorProps(bench: BenchProps) {
-  const hand = useAtHand(bench);
+  const hand = useSelection(bench);
   return (
     <div className="relative p-3">
       <h2 className="sr-only">Stands</h2>
@@ -31,7 +31,7 @@ export function FloorProps(bench: BenchProps) {
   );
 }
 
-function StandCard({ bench, hand }: { readonly bench: BenchProps; readonly hand: AtHand }) {
+function StandCard({ bench, hand }: { readonly bench: BenchProps; readonly hand: Selection }) {
   const { job, selected, onSelect, onLook } = bench;
   const { step } = hand;
   if (!step) return null;
@@ -74,7 +74,7 @@ function StandToSet({
   one,
 }: {
   readonly bench: BenchProps;
-  readonly hand: AtHand;
+  readonly hand: Selection;
   readonly one: ShoreUnder;
 }) {
   const { store, job, records, canRecord, onRecord } = bench;
@@ -113,7 +113,7 @@ function StandToSet({
       <p className="mt-1 text-lg">
         {wanted === undefined ? (
           one.load === null ? (
-            'what it carries is not known'
+            'load not known'
           ) : (
             <>
               carries about <b>{loadText(one.load, job)}</b>
@@ -168,7 +168,7 @@ function StandToSet({
   );
 }
 
-function CutCard({ bench: { job }, hand }: { readonly bench: BenchProps; readonly hand: AtHand }) {
+function CutCard({ bench: { job }, hand }: { readonly bench: BenchProps; readonly hand: Selection }) {
   const { step } = hand;
   const [cut, second] = step?.cuts ?? [];
   if (!step || !cut) return null;

@@ -66,7 +66,7 @@ export function KerfPicture({ cut, second, moment, size, job }: KerfPictureProps
       {before && !loose && (
         <text x={10} y={36} fill="var(--color-graphite)">
           {`In the steel there: ${quantityText('moment', Math.abs(before.moment), job.display.unit)}, ${
-            advice.pinches === 'neither' ? 'as good as nothing' : before.moment > 0 ? 'it sags' : 'it hogs'
+            advice.pinches === 'neither' ? 'as good as nothing' : before.moment > 0 ? 'sagging' : 'humped (hog)'
           }`}
         </text>
       )}

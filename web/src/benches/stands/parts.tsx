@@ -1,20 +1,20 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { Balance } from './balance.tsx';
 import { StandsOver } from './stands-layer.tsx';
 import { StandsTray } from './stands-tray.tsx';
 
-const FloorProps = later<BenchProps>(() => import('./floor-stands.tsx').then((file) => file.FloorProps));
-const StandsPanel = later<BenchProps>(() => import('./stands-panel.tsx').then((file) => file.StandsPanel));
-const StandsTable = later<BenchProps>(() => import('./stands-table.tsx').then((file) => file.StandsTable));
-const WeightsTable = later<BenchProps>(() => import('./weights-table.tsx').then((file) => file.WeightsTable));
+const FloorProps = lazyComponent<BenchProps>(() => import('./floor-stands.tsx').then((file) => file.FloorProps));
+const StandsPanel = lazyComponent<BenchProps>(() => import('./stands-panel.tsx').then((file) => file.StandsPanel));
+const StandsTable = lazyComponent<BenchProps>(() => import('./stands-table.tsx').then((file) => file.StandsTable));
+const WeightsTable = lazyComponent<BenchProps>(() => import('./weights-table.tsx').then((file) => file.WeightsTable));
 
 export const parts: BenchParts = {
   Panel: StandsPanel,
   Tray: StandsTray,
-  trayTitle: () => 'The kerf, and what each stand carries',
+  trayTitle: () => 'The kerf, and the load on each stand',
   Floor: FloorProps,
   Over: StandsOver,
   along: ({ job }) => job.plan.shoring.shores.toSorted((a, b) => a.x - b.x).map(({ id }) => id),
@@ -23,7 +23,7 @@ export const parts: BenchParts = {
     weights: { name: 'What is on the frame', Content: WeightsTable },
   },
   legend: [
-    { name: 'stand, with what it carries', draw: <path d="M13 2L20 12H6Z" fill="var(--color-graphite)" /> },
+    { name: 'stand, with its load', draw: <path d="M13 2L20 12H6Z" fill="var(--color-graphite)" /> },
     {
       name: 'carries nothing: the rail lifts off',
       draw: <path d="M13 2L20 12H6Z" fill="url(#hatch-cut)" stroke="var(--color-oxide)" />,

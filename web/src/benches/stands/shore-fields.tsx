@@ -16,7 +16,7 @@ import { LengthField } from '../../ui/length-field.tsx';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
-import { hold, holdsUp, shoresUnder, ties, useAtHand, withoutShore, withShore } from './at-hand.ts';
+import { hold, holdsUp, shoresUnder, ties, useSelection, withoutShore, withShore } from './selection.ts';
 
 const HALF_YARD = 457.2;
 
@@ -37,7 +37,7 @@ export const stepChoices = (steps: readonly ShoringStep[]): readonly (readonly [
 /** One shore: what it is, where it is, how high; and what it was set to at the frame. */
 export function ShoreFields({ bench, shore, steps }: ShoreFieldsProps) {
   const { store, job, canWrite, onSelect, records } = bench;
-  const { parts, step } = useAtHand(bench);
+  const { parts, step } = useSelection(bench);
   const over = step?.cuts.find(({ donorX }) => donorX !== null)?.donorX ?? shore.x;
   const facts = SHORE_FACTS[shore.kind];
   const datum = datumStation(job.donor);

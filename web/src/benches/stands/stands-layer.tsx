@@ -5,8 +5,17 @@ import { linePath } from '../../board/line-path.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { nudgeStep } from '../../ui/length-field.tsx';
-import { still } from '../../ui/still.ts';
-import { type AtHand, hold, holdPreview, type ShoreUnder, shoresUnder, ties, useAtHand, withShore } from './at-hand.ts';
+import { memoized } from '../../ui/memoized.ts';
+import {
+  type Selection,
+  hold,
+  holdPreview,
+  type ShoreUnder,
+  shoresUnder,
+  ties,
+  useSelection,
+  withShore,
+} from './selection.ts';
 import { Balance } from './balance.tsx';
 
 /** How many times larger than it is the sag of the frame is drawn. */
@@ -17,7 +26,7 @@ const FOOT = 11;
 /** Stands along the side view with what each carries, where each part balances, and the cut; above, their pads. */
 export function StandsOver(props: PictureProps) {
   const { job, view, side, plan } = props;
-  const hand = useAtHand(props);
+  const hand = useSelection(props);
   const { step, parts, moment } = hand;
   const px = (x: number) => toPx(view, x);
   // Stations are the donor's on this bench; a part whose steel has moved is drawn where it was.
@@ -64,13 +73,13 @@ export function StandsOver(props: PictureProps) {
 }
 
 /** How far the steel under the cut had moved before it, mm: what takes a place of the step back to the donor. */
-function donorOffset({ step }: AtHand): number {
+function donorOffset({ step }: Selection): number {
   const cut = step?.cuts.find(({ donorX }) => donorX !== null);
   return cut && cut.donorX !== null ? cut.x - cut.donorX : 0;
 }
 
 /** The frame before the cut as it lies on its stands, its bending drawn larger. */
-function Sag({ view, side, hand, off }: PictureProps & { readonly hand: AtHand; readonly off: number }) {
+function Sag({ view, side, hand, off }: PictureProps & { readonly hand: Selection; readonly off: number }) {
   const { step, moment } = hand;
   const rest = step?.cuts[0]?.kerf.before?.rest;
   if (!step || !rest || moment === 'through' || moment === 'apart') return null;
@@ -171,7 +180,7 @@ interface StandShapeProps {
 }
 
 /** A stand, or a strap, from the side and from above. */
-const StandShape = still(function StandShape({ x, top, foot, pads, down, lifts, here, ink }: StandShapeProps) {
+const StandShape = memoized(function StandShape({ x, top, foot, pads, down, lifts, here, ink }: StandShapeProps) {
   return (
     <>
       <rect

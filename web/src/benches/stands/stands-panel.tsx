@@ -17,7 +17,7 @@ import { MaybeLength } from '../../ui/maybe-length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { type AtHand, hold, lookAt, useAtHand } from './at-hand.ts';
+import { type Selection, hold, lookAt, useSelection } from './selection.ts';
 import { ShoreFields } from './shore-fields.tsx';
 import { BeginAt } from '../../ui/begin-at.tsx';
 
@@ -29,7 +29,7 @@ const sheetAddress = (job: string, paper: 'a4' | 'letter'): string =>
 export function StandsPanel(bench: BenchProps) {
   const { store, job, canWrite } = bench;
   const { id, saveState } = useJobState(store, (state) => ({ id: state.id, saveState: state.saveState }));
-  const hand = useAtHand(bench);
+  const hand = useSelection(bench);
   const cautions = useCautions(bench, 'cutting');
   const { step, steps } = hand;
   if (!step)
@@ -60,15 +60,15 @@ export function StandsPanel(bench: BenchProps) {
                 <span className="min-w-0">{part.name}</span>
                 <span className="text-right whitespace-nowrap">
                   <Quantity of="mass" value={part.mass} unit={job.display.unit} />
-                  {part.footing.margins && !part.removed && (
+                  {part.stability.margins && !part.removed && (
                     <span className="block text-sm text-pencil">
                       <Length
-                        mm={Math.min(part.footing.margins.front, part.footing.margins.rear)}
+                        mm={Math.min(part.stability.margins.front, part.stability.margins.rear)}
                         format={job.display}
                       />{' '}
                       along,{' '}
                       <Length
-                        mm={Math.min(part.footing.margins.left, part.footing.margins.right)}
+                        mm={Math.min(part.stability.margins.left, part.stability.margins.right)}
                         format={job.display}
                       />{' '}
                       across
@@ -78,7 +78,7 @@ export function StandsPanel(bench: BenchProps) {
               </div>
               {part.edge && !part.removed && (
                 <p className="text-sm text-pencil">
-                  {part.footing.state === 'tips' ? 'Goes over ' : 'Would go first over '}
+                  {part.stability.state === 'tips' ? 'Goes over ' : 'Would go first over '}
                   {edgeText(part, datumStation(job.donor), job)}.
                 </p>
               )}
@@ -92,7 +92,7 @@ export function StandsPanel(bench: BenchProps) {
         >
           {off === 0
             ? 'Everything is on the frame: say what is off'
-            : `${off === 1 ? '1 thing is' : `${off} things are`} off the frame`}
+            : `${off === 1 ? '1 thing is' : `${off} things are`} removed`}
         </button>
       </section>
       {hand.shore ? (
@@ -136,7 +136,7 @@ interface ChipProps {
 }
 
 const stands = ({ loose }: ShoringStep): boolean =>
-  loose.every(({ removed, footing }) => removed || footing.state === 'stays');
+  loose.every(({ removed, stability }) => removed || stability.state === 'stays');
 
 function StepChip({ step, at, onPick }: ChipProps) {
   const good = stands(step);
@@ -160,7 +160,7 @@ function Findings({
   canWrite,
   hand,
   step,
-}: BenchProps & { readonly hand: AtHand; readonly step: ShoringStep }) {
+}: BenchProps & { readonly hand: Selection; readonly step: ShoringStep }) {
   const { findings } = hand;
   const placed = job.plan.shoring.shores.length > 0;
   const letters = step.letters.length > 0 ? `cut ${dotted(step.letters)}` : step.name.toLowerCase();
@@ -196,7 +196,7 @@ function Findings({
       {canWrite && (
         <div className="flex flex-wrap gap-1.5">
           <button type="button" className={`button ${placed ? '' : 'button-dark'}`} onClick={onPlace}>
-            {placed ? `Place stands anew for ${letters}` : `Place stands for ${letters}`}
+            {placed ? `Replace stands for ${letters}` : `Place stands for ${letters}`}
           </button>
           <button
             type="button"

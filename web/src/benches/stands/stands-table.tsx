@@ -3,7 +3,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { freshId } from '../../client/fresh-id.ts';
 import { type CellProblem, EditTable } from '../../ui/edit-table.tsx';
 import { type Column, lengthColumn, textColumn } from '../../ui/table-columns.ts';
-import { hold, ties, useAtHand } from './at-hand.ts';
+import { hold, ties, useSelection } from './selection.ts';
 import { stepChoices } from './shore-fields.tsx';
 
 /** What is wrong with rows of shores, by their cells. */
@@ -30,7 +30,7 @@ const ofTies = (key: 'to' | 'rise', title: string, width: string, offset: number
 /** Every shore, to type in or paste from a spreadsheet. */
 export function StandsTable(bench: BenchProps) {
   const { store, job, canWrite, selected, onSelect } = bench;
-  const { steps, step } = useAtHand(bench);
+  const { steps, step } = useSelection(bench);
   const { shores } = job.plan.shoring;
   const datum = datumStation(job.donor);
   const columns: Column<Shore>[] = [

@@ -3,13 +3,13 @@ import { memo } from 'react';
 import { CUT_MOMENTS, jobRested, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { Length } from '../../ui/length.tsx';
-import { holdsUp, lookAt, shoresUnder, useAtHand } from './at-hand.ts';
+import { holdsUp, lookAt, shoresUnder, useSelection } from './selection.ts';
 import { KerfPicture } from './kerf-picture.tsx';
 
 /** The kerf as it stands at the moment that is looked at, and beside it what each stand carries and should. */
 export function StandsTray(props: PictureProps) {
   const { store, job, tray } = props;
-  const { step, moment } = useAtHand(props);
+  const { step, moment } = useSelection(props);
   if (!step)
     return (
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
@@ -55,7 +55,7 @@ export function StandsTray(props: PictureProps) {
 /** What the stands carry once the hand that drags one rests; while it does not, their loads stand at the stands. */
 const LoadsBeside = memo(function LoadsBeside({ store, selected }: Pick<PictureProps, 'store' | 'selected'>) {
   const job = useJobState(store, jobRested);
-  const { step, parts } = useAtHand({ store, job, selected });
+  const { step, parts } = useSelection({ store, job, selected });
   return <StandLoads job={job} cut={step?.cuts[0]} under={shoresUnder(parts)} />;
 });
 
@@ -120,8 +120,8 @@ export function StandLoads({ job, cut, under }: LoadsProps) {
       <p className="mt-1.5 text-sm text-pencil">
         {neutral && cut ? (
           <>
-            Set to what each must carry, nothing is in the steel at cut {cut.name}. Shims are a start and touchy: 1 mm
-            more under one stand puts up to{' '}
+            Set to what each must carry, nothing is in the steel at cut {cut.name}. Shims are a start, and sensitive: 1
+            mm more under one stand puts up to{' '}
             {quantityText('moment', Math.max(...neutral.touchy.map(Math.abs)), job.display.unit)} into the cut. A scale,
             a jack gauge or a slack feeler in the kerf decides.
           </>

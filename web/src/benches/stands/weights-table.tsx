@@ -1,7 +1,7 @@
 import { dotted, shoringOf } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Quantity } from '../../ui/quantity.tsx';
-import { hold } from './at-hand.ts';
+import { hold } from './selection.ts';
 
 interface Weighing {
   readonly id: string;
@@ -28,7 +28,7 @@ function weighings({ donor, job }: BenchProps): readonly Weighing[] {
       return {
         id: unit.id,
         name: unit.name,
-        what: carried.length > 0 ? 'with what it carries' : 'no weight given',
+        what: carried.length > 0 ? 'with what is on it' : 'no weight given',
         mass: carried.reduce((sum, { item }) => sum + item.mass, 0),
       };
     }),

@@ -31,7 +31,7 @@ it('readings are held against the frame as far as it is done', () => {
       .replace('/', '⁄')
       .replace(/ /g, '');
   expect(predicted().replace(/\s/g, '')).toContain(show(whole.controls[at]!.predicted));
-  fireEvent.change(screen.getByRole('combobox', { name: 'Held against the frame' }), {
+  fireEvent.change(screen.getByRole('combobox', { name: 'Compared with the frame' }), {
     target: { value: tour.plan.operations[first]!.id },
   });
   expect(predicted().replace(/\s/g, '')).toContain(show(partly.controls[at]!.predicted));
@@ -39,5 +39,5 @@ it('readings are held against the frame as far as it is done', () => {
 
 it('is not asked where the plan makes one cut', () => {
   openBench(parts, sprayer);
-  expect(screen.queryByRole('combobox', { name: 'Held against the frame' })).toBeNull();
+  expect(screen.queryByRole('combobox', { name: 'Compared with the frame' })).toBeNull();
 });

@@ -53,7 +53,7 @@ export function AsFarChoice({ store, job, whole }: Pick<BenchProps, 'store' | 'j
   if (steps.length === 0) return null;
   return (
     <label className="mb-2 block text-sm text-pencil">
-      Held against the frame
+      Compared with the frame
       <select
         className="field mt-1 min-h-8 text-graphite"
         value={upTo ?? ''}

@@ -17,7 +17,7 @@ import {
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { signalVerdict } from '../../client/hand-settings.ts';
+import { signalVerdict } from '../../client/touch-settings.ts';
 import { recordNow } from '../../client/job-store.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';

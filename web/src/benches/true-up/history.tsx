@@ -146,7 +146,7 @@ function Corrections(props: BenchProps) {
       <PanelHeading>Corrected by heat or force</PanelHeading>
       <p className="border-l-4 border-oxide bg-oxide-wash px-3 py-1.5 text-sm">
         Never heat a heat-treated or high-strength rail: it loses what makes it strong, and nothing shows. A press lets
-        go suddenly: nobody stands in line with it. When in doubt, cut the joint and set it anew.
+        go suddenly: nobody stands in line with it. When in doubt, cut the joint and fit it again.
       </p>
       {done.length > 0 && (
         <ul className="mt-2">

@@ -80,7 +80,7 @@ export function InstrumentBar({ format, control, apart, onTake }: InstrumentBarP
                   setSaid(null);
                 }}
               >
-                Take it for {control.name}
+                Save for {control.name}
               </button>
             </p>
           )}
@@ -102,7 +102,7 @@ export function InstrumentBar({ format, control, apart, onTake }: InstrumentBarP
                     setSaid(null);
                   }}
                 >
-                  Take it for {control.name}
+                  Save for {control.name}
                 </button>
               )}
             </p>

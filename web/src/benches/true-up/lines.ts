@@ -36,7 +36,7 @@ export function readLines({ job, result, readings }: Pick<BenchProps, 'job' | 'r
 }
 
 /** The measurement at hand: the one that is picked, else the first that is still to be taken, else the first wrong. */
-export const lineAtHand = (lines: readonly ReadLine[], selected: string | null): ReadLine | undefined =>
+export const selectedLine = (lines: readonly ReadLine[], selected: string | null): ReadLine | undefined =>
   lines.find(({ control }) => control.measurement.id === selected) ??
   lines.find(({ reading, target }) => !reading && target !== null) ??
   lines.find((line) => lookOf(line) === 'wrong' || lookOf(line) === 'misread') ??

@@ -77,7 +77,7 @@ export function NextMove(props: BenchProps) {
           </ul>
           <p className="text-sm text-pencil">
             {stage === 'welded'
-              ? 'Welded out, it moves only by heat or a press: cautions first, and write down what was done.'
+              ? 'Fully welded, it moves only by heat or a press: cautions first, and write down what was done.'
               : `${counted(list.before.wrong)} now, ${counted(next.wrong)} after it${list.moves.length > 1 ? `; ${list.moves.length - 1} more to do` : ''}. Measure again after them.`}
             {holdsAssumed && ' Where its stands are is taken as usual: place them on the bench Stands.'}
           </p>

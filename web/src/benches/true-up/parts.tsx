@@ -1,19 +1,23 @@
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { INKS } from './lines.ts';
 import { asFar } from './as-far.tsx';
 import { TrueUpOver } from './true-up-layer.tsx';
 import { TrueUpTray } from './true-up-tray.tsx';
 
-const FloorReadings = later<BenchProps>(() => import('./floor-readings.tsx').then((file) => file.FloorReadings));
-const FitUpTable = later<BenchProps>(() => import('./fit-up-table.tsx').then((file) => file.FitUpTable));
-const HistoryTable = later<BenchProps>(() => import('./history.tsx').then((file) => file.HistoryTable));
-const MovesTable = later<BenchProps>(() => import('./moves.tsx').then((file) => file.MovesTable));
-const PracticeDrawer = later<BenchProps>(() => import('./practice.tsx').then((file) => file.PracticeDrawer));
-const ReadingsTable = later<BenchProps>(() => import('./readings-table.tsx').then((file) => file.ReadingsTable));
-const ShapeTable = later<BenchProps>(() => import('./shape.tsx').then((file) => file.ShapeTable));
-const TrueUpPanel = later<BenchProps>(() => import('./true-up-panel.tsx').then((file) => file.TrueUpPanel));
+const FloorReadings = lazyComponent<BenchProps>(() =>
+  import('./floor-readings.tsx').then((file) => file.FloorReadings),
+);
+const FitUpTable = lazyComponent<BenchProps>(() => import('./fit-up-table.tsx').then((file) => file.FitUpTable));
+const HistoryTable = lazyComponent<BenchProps>(() => import('./history.tsx').then((file) => file.HistoryTable));
+const MovesTable = lazyComponent<BenchProps>(() => import('./moves.tsx').then((file) => file.MovesTable));
+const PracticeDrawer = lazyComponent<BenchProps>(() => import('./practice.tsx').then((file) => file.PracticeDrawer));
+const ReadingsTable = lazyComponent<BenchProps>(() =>
+  import('./readings-table.tsx').then((file) => file.ReadingsTable),
+);
+const ShapeTable = lazyComponent<BenchProps>(() => import('./shape.tsx').then((file) => file.ShapeTable));
+const TrueUpPanel = lazyComponent<BenchProps>(() => import('./true-up-panel.tsx').then((file) => file.TrueUpPanel));
 
 const line = (ink: string, dash?: string, width = 1.4) => (
   <path d="M1 7h24" stroke={ink} strokeDasharray={dash} strokeWidth={width} />

@@ -108,7 +108,7 @@ function Misreads({
         </button>{' '}
         does not go with the others: {lengthText(Math.abs(error), format, true)} {error > 0 ? 'more' : 'less'} than the{' '}
         {lengthText(shouldRead, format, true)} that they say
-        {cause ? `; ${CAUSES[cause]}` : '.'} Take it again
+        {cause ? `; ${CAUSES[cause]}` : '.'} Read it again
         {orElse.length > 0 && `, or ${orElse.map(({ name }) => name).join(' or ')}: the readings do not tell which`}.
       </Verdict>
     </li>

@@ -79,7 +79,7 @@ describe('what the tape says', () => {
 
   it('shows each stage’s own readings', () => {
     open();
-    fireEvent.click(table().getByRole('button', { name: 'Welded out' }));
+    fireEvent.click(table().getByRole('button', { name: 'Fully welded' }));
     expect(status()).toMatch(/^0 right, \d+ to take$/);
     expect(within(row(/^Horn, across/)).getByRole<HTMLInputElement>('textbox').value).toBe('');
   });
@@ -196,7 +196,7 @@ describe('the shape of the frame', () => {
     const { store, panel } = shape(records);
     const [misread] = panel().getAllByRole('listitem').slice(-2);
     expect(misread!.textContent).toMatch(
-      /Cab back left to Kick-up right does not go with the others: 1 .* more than the 69 .* that they say; an inch: read from the 1 in mark\? Take it again\./,
+      /Cab back left to Kick-up right does not go with the others: 1 .* more than the 69 .* that they say; an inch: read from the 1 in mark\? Read it again\./,
     );
     fireEvent.click(within(misread!).getByRole('button'));
     expect(store.getState().selected).toBe('p3-left-p4-right');

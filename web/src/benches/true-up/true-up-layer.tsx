@@ -1,14 +1,14 @@
 import { acrossPx } from '../../board/strips.ts';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { INKS, lineAtHand, lookOf, readLines } from './lines.ts';
+import { INKS, selectedLine, lookOf, readLines } from './lines.ts';
 import { useStage } from './stage-choice.tsx';
 
 /** The measurement at hand across the plan view: both hook points circled, and the joints that it spans. */
 export function TrueUpOver(props: PictureProps) {
   const { result, view, plan, side, selected, showBefore } = props;
   const stage = useStage(props);
-  const line = lineAtHand(readLines(props, stage), selected);
+  const line = selectedLine(readLines(props, stage), selected);
   const px = (x: number) => toPx(view, x);
   return (
     <g>

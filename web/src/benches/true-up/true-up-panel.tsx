@@ -6,7 +6,7 @@ import { useCautions } from '../../client/use-cautions.ts';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { Length } from '../../ui/length.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
-import { lineAtHand, readLines } from './lines.ts';
+import { selectedLine, readLines } from './lines.ts';
 import { InstrumentBar } from './instrument-bar.tsx';
 import { AsFarChoice } from './as-far.tsx';
 import { NextMove } from './moves.tsx';
@@ -24,7 +24,7 @@ export function TrueUpPanel(props: BenchProps) {
   const stage = useStage(props);
   const cautions = useCautions(props, cautionStepOf(stage));
   const lines = readLines(props, stage);
-  const line = lineAtHand(lines, selected);
+  const line = selectedLine(lines, selected);
   if (!line)
     return (
       <BeginAt store={store} bench="donor" drawer="controls" go="Choose control points">

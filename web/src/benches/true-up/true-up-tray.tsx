@@ -13,7 +13,7 @@ import {
 import { SvgLength } from '../../board/svg-length.tsx';
 import { toPx } from '../../board/view.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
-import { INKS, lineAtHand, lookOf, type ReadLine, readLines } from './lines.ts';
+import { INKS, selectedLine, lookOf, type ReadLine, readLines } from './lines.ts';
 import { HalfLadders, NextArrow, WholeLadder } from './half-ladders.tsx';
 import { useStage } from './stage-choice.tsx';
 import { usePushed, useTrueUp } from './use-true-up.ts';
@@ -33,7 +33,7 @@ export function TrueUpTray(props: PictureProps) {
   const stage = useStage(props);
   const found = usePushed(props, stage);
   const lines = pushedLines(readLines(props, stage), found, stage, job);
-  const hand = lineAtHand(lines, selected);
+  const hand = selectedLine(lines, selected);
   const { width, height } = tray;
   const rails: Readonly<Record<Side, number>> = { left: HEIGHTS, right: height - HEIGHTS };
   const { survey } = useTrueUp(props, stage);

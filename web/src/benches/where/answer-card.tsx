@@ -107,7 +107,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
                     )
                   }
                 >
-                  Keep beside it
+                  Save as another option
                 </button>
               </div>
             )}

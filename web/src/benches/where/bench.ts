@@ -8,7 +8,7 @@ export const where: BenchDefinition = {
   figures: ['asked-wheelbase', 'wheelbase', 'cab-to-axle', 'axle-to-end', 'worst-joint'],
   keys: [
     ['[ ]', 'the option before and the option after'],
-    ['← →', 'on the blade: along the frame; Shift eight, Alt a quarter'],
+    ['← →', 'on the cursor: along the frame; Shift eight, Alt a quarter'],
   ],
   load: () => import('./parts.tsx').then(({ parts }) => parts),
 };

@@ -37,7 +37,7 @@ export function LanesTray(props: PictureProps) {
         width={tray.width}
         height={tray.height}
         role="group"
-        aria-label="What forbids a cut and what it costs along the donor; the same is under All options and at the blade"
+        aria-label="What forbids a cut and what it costs along the donor; the same is under All options and at the cursor"
         className="touch-none"
         data-handle="lanes"
         onPointerDown={(event) => {

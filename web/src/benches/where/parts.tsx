@@ -1,14 +1,16 @@
 import { Swatch } from '../../board/swatch.tsx';
 import type { BenchParts } from '../../client/bench.ts';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { later } from '../../client/later.tsx';
+import { lazyComponent } from '../../client/lazy-component.tsx';
 import { LanesTray } from './lanes-tray.tsx';
 import { WhereOver } from './where-layer.tsx';
 
-const CostsDrawer = later<BenchProps>(() => import('./costs-drawer.tsx').then((file) => file.CostsDrawer));
-const FloorWhere = later<BenchProps>(() => import('./floor-where.tsx').then((file) => file.FloorWhere));
-const OptionsDrawer = later<BenchProps>(() => import('./options-drawer.tsx').then((file) => file.OptionsDrawer));
-const WherePanel = later<BenchProps>(() => import('./where-panel.tsx').then((file) => file.WherePanel));
+const CostsDrawer = lazyComponent<BenchProps>(() => import('./costs-drawer.tsx').then((file) => file.CostsDrawer));
+const FloorWhere = lazyComponent<BenchProps>(() => import('./floor-where.tsx').then((file) => file.FloorWhere));
+const OptionsDrawer = lazyComponent<BenchProps>(() =>
+  import('./options-drawer.tsx').then((file) => file.OptionsDrawer),
+);
+const WherePanel = lazyComponent<BenchProps>(() => import('./where-panel.tsx').then((file) => file.WherePanel));
 
 export const parts: BenchParts = {
   Panel: WherePanel,

@@ -85,7 +85,7 @@ describe('where to cut', () => {
     const { now, store } = openBench(parts, sprayer);
     await look();
     fireEvent.click(within(cards()[1]!).getAllByRole('button')[0]!);
-    press('Keep beside it');
+    press('Save as another option');
     expect(now().variants).toHaveLength(sprayer.variants.length + 1);
     expect(now().plan).toEqual(sprayer.plan);
     press('What it costs, part by part');
@@ -103,7 +103,7 @@ describe('where to cut', () => {
     await look();
     act(() => store.setState({ blade: sprayer.donor.features.find(({ kind }) => kind === 'identity-stamp')!.x }));
     expect(screen.getByText('not here')).toBeTruthy();
-    expect(screen.getByText(/Identity stamp would be cut|Identity stamp would be lost/)).toBeTruthy();
+    expect(screen.getByText(/VIN stamp would be cut|VIN stamp would be lost/)).toBeTruthy();
     const blade = screen.getByRole('slider', { name: 'Blade: the place that is judged' });
     const before = store.getState().blade!;
     fireEvent.keyDown(blade, { key: 'ArrowRight' });

@@ -50,8 +50,8 @@ function Answers({ bench, finding, found }: AnswersProps) {
     <>
       {replaced.length > 0 && (
         <p className="text-sm text-pencil">
-          Held against the plan without its {replaced.map(({ kind }) => `“${nameOfKind(kind)}”`).join(' and ')}, which a
-          option takes the place of.
+          Compared with the plan without its {replaced.map(({ kind }) => `“${nameOfKind(kind)}”`).join(' and ')}, which
+          a option takes the place of.
         </p>
       )}
       {answers.length === 0 ? (

@@ -14,7 +14,7 @@ const serialOf = (): Serial | undefined => (navigator as { readonly serial?: Ser
 
 /** An instrument on a cable that sends lines of text, 9600 baud. */
 export const serialInstrument: Instrument = {
-  name: 'On a cable',
+  name: 'Connect a digital tape',
   here: () => serialOf() !== undefined,
   connect: async (onReading, onLost) => {
     const serial = serialOf();
@@ -22,7 +22,7 @@ export const serialInstrument: Instrument = {
     const port = await serial.requestPort();
     await port.open({ baudRate: 9600 });
     const reader = port.readable?.getReader();
-    if (!reader) throw new Error('The instrument sends nothing: unplug it, plug it in again, and connect anew.');
+    if (!reader) throw new Error('The instrument sends nothing: unplug it, plug it in again, and connect again.');
     const take = lineSplitter((line) => {
       const reading = readingOfLine(line);
       if (reading) onReading(reading);

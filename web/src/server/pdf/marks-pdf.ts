@@ -41,7 +41,7 @@ export async function marksPdf(
     title: 'Marks for cutting',
     warning: marks.stops.length > 0 ? `NOT RELEASED: ${marks.stops[0]}` : null,
     facts: [
-      ...sheetFacts(head, { ...facts, holdPoint: holdPointWords(progressOf(job, records).gates) }),
+      ...sheetFacts(head, { ...facts, holdPoint: holdPointWords(progressOf(job, records).holdPoints) }),
       `From: ${marks.datum.toLowerCase()}, squared up to each edge`,
     ],
     ...(facts.url === undefined ? {} : { code: facts.url }),

@@ -69,7 +69,7 @@ function stepOn(sheet: Sheet, step: ShoringStep, job: Job): void {
       advice.pinches === 'neither'
         ? kerf.before
           ? 'neither closes nor opens'
-          : 'is not reckoned: nothing holds the frame'
+          : 'is not calculated: nothing holds the frame'
         : `closes at the ${advice.pinches}${kerf.opens === null ? '' : ` (${springText(kerf.opens / 2, job)})`}: begin at the ${advice.begin}, leave the last at the ${advice.last}`;
     const drops = advice.drops?.by
       ? `; the ${advice.drops.side} end comes out ${springText(advice.drops.by, job)} lower`
@@ -151,14 +151,14 @@ function stepOn(sheet: Sheet, step: ShoringStep, job: Job): void {
       { title: 'balances, from datum', share: 2, right: true },
       { title: 'inside its stands', share: 2, right: true },
     ],
-    step.loose.map(({ name, mass, center, footing, removed }) => [
+    step.loose.map(({ name, mass, center, stability, removed }) => [
       name,
       quantityText('mass', mass, unit),
       { mm: center.x - datum },
       removed
         ? 'comes free'
-        : footing.margins && footing.state === 'stays'
-          ? { mm: footing.margins.nearest }
+        : stability.margins && stability.state === 'stays'
+          ? { mm: stability.margins.nearest }
           : 'does not stand',
     ]),
   );

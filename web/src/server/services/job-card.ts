@@ -16,7 +16,7 @@ import { listRecords } from './records.ts';
 /** A job of the list with what is said of it; null where this program cannot read or evaluate what is stored. */
 export interface CardedJob extends ListedJob {
   readonly card: JobCard | null;
-  /** The present card is still being reckoned: this one is of an earlier state of the job, or there is none yet. */
+  /** The present card is still calculated: this one is of an earlier state of the job, or there is none yet. */
   readonly outdated: boolean;
   /** What the card was made of: another text, another card. */
   readonly of: string;

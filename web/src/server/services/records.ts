@@ -91,7 +91,7 @@ function checked(
     const record = { ...checkRecord(sent), by: member.name };
     const message =
       record.kind === 'gate-signed' && !mayWrite(member.role)
-        ? 'Going on past a gate is signed by an owner or a fabricator.'
+        ? 'Only an owner or a fabricator can sign a hold point.'
         : record.kind === 'sheet-issued'
           ? 'A sheet gets its number when it is printed.'
           : recordProblem(record, donor);
@@ -134,7 +134,7 @@ export function addRecords(member: Member, id: string, sent: readonly unknown[])
         : [
             {
               id: record.id,
-              message: 'Another record has this id already: take it again.',
+              message: 'Another record has this id already: save it again.',
               ...(byId.has(record.id) ? { theirs: byId.get(record.id) as ShopRecord } : {}),
             },
           ],

@@ -8,7 +8,7 @@ import type { KindView } from './kind-view.ts';
 const WHATS = [
   ['refit', 're-fit a member'],
   ['remove', 'take a member out'],
-  ['remake-brace', 'make a brace anew'],
+  ['remake-brace', 'remake a brace'],
   ['remove-brace', 'take a brace off'],
 ] as const;
 

@@ -3,7 +3,7 @@ import { controlKind } from '../plan/index.ts';
 import { inches } from '../units/index.ts';
 
 /** One thing to measure on the donor: where, and which answers wait for it. */
-export interface Ask {
+export interface MeasuringTask {
   readonly id: string;
   readonly what: string;
   /** Where to put the tape, or what is there already. */
@@ -23,7 +23,7 @@ const LONG_STRETCH = inches(60);
  *
  * @param donor The donor frame; validated.
  */
-export function datumAsk(donor: Frame): Ask {
+export function datumTask(donor: Frame): MeasuringTask {
   const datum = donor.features.find(({ id }) => id === donor.datum);
   return {
     id: 'datum',
@@ -55,7 +55,7 @@ function longestStretch(donor: Frame): { readonly from: number; readonly to: num
  * @param at Writes a station as it is said, from the datum hole; takes mm.
  * @param show Writes a length as it is said; takes mm.
  */
-export function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: number) => string): Ask {
+export function stationsTask(donor: Frame, at: (x: number) => string, show: (mm: number) => string): MeasuringTask {
   const measured = (side: 'left' | 'right') => railOf(donor.rails, side).filter(({ origin }) => origin !== 'assumed');
   const fewest = Math.min(...SIDES.map((side) => measured(side).length));
   const assumed = Math.max(...SIDES.map((side) => railOf(donor.rails, side).length - measured(side).length));
@@ -78,7 +78,7 @@ export function stationsAsk(donor: Frame, at: (x: number) => string, show: (mm: 
  *
  * @param donor The donor frame; validated.
  */
-export function axlesAsk(donor: Frame): Ask {
+export function axlesTask(donor: Frame): MeasuringTask {
   const unrated = donor.axles.filter(({ rating }) => rating === undefined);
   const assumed = assumedOf(donor.axles);
   return {
@@ -102,7 +102,7 @@ export function axlesAsk(donor: Frame): Ask {
  * @param things The list.
  * @param enough How many measured ones are enough.
  */
-export function stateOf(things: readonly { readonly origin?: Origin }[], enough: number): Ask['state'] {
+export function stateOf(things: readonly { readonly origin?: Origin }[], enough: number): MeasuringTask['state'] {
   const measured = things.filter(({ origin }) => origin !== 'assumed').length;
   if (measured < enough) return things.length > measured ? 'partly' : 'missing';
   return measured < things.length ? 'partly' : 'there';
@@ -124,7 +124,7 @@ export const onlyAssumed = (names: readonly string[]): string => `only assumed s
  *
  * @param donor The donor frame; validated.
  */
-export function sectionsAsk({ sections, rails }: Frame): Ask {
+export function sectionsTask({ sections, rails }: Frame): MeasuringTask {
   const used = new Set(SIDES.flatMap((side) => railOf(rails, side).map(({ section }) => section)));
   const own = sections.filter(({ id }) => used.has(id));
   const assumed = own.filter(({ origin }) => origin === 'assumed').length;
@@ -148,7 +148,7 @@ export function sectionsAsk({ sections, rails }: Frame): Ask {
  * @param donor The donor frame; validated.
  * @param at Writes a station as it is said, from the datum hole; takes mm.
  */
-export function suspensionAsk(brackets: readonly Feature[], donor: Frame, at: (x: number) => string): Ask {
+export function suspensionTask(brackets: readonly Feature[], donor: Frame, at: (x: number) => string): MeasuringTask {
   const loose = brackets.filter(({ id }) => !unitOf(donor, id));
   const assumed = assumedOf(brackets);
   return {
@@ -186,7 +186,7 @@ export function presence(
   found: readonly Feature[],
   at: (x: number) => string,
   answers: string,
-): Ask {
+): MeasuringTask {
   const [first] = found;
   const assumed = assumedOf(found);
   const entered = first && found.length === 1 ? `at ${at(first.x)}` : `${found.length} entered`;
@@ -205,7 +205,7 @@ export function presence(
  *
  * @param donor The donor frame; validated.
  */
-export function unitsAsk(donor: Frame): Ask {
+export function unitsTask(donor: Frame): MeasuringTask {
   // Mounts of a body may be left over from one that is gone.
   const standsOn = ({ kind }: Feature) => factsOf(kind).unit !== undefined && factsOf(kind).unit !== 'body';
   const loose = donor.features.filter((feature) => standsOn(feature) && !unitOf(donor, feature.id));
@@ -235,14 +235,14 @@ export function unitsAsk(donor: Frame): Ask {
  *
  * @param donor The donor frame; validated.
  */
-export function driveLineAsk(donor: Frame): Ask {
+export function driveLineTask(donor: Frame): MeasuringTask {
   const ends = (['output-flange', 'pinion'] as const).map((kind) => donor.points.find((point) => point.kind === kind));
   const [flange, pinion] = ends;
-  const missing = [...(flange ? [] : ['gearbox flange']), ...(pinion ? [] : ['pinion'])];
+  const missing = [...(flange ? [] : ['transmission flange']), ...(pinion ? [] : ['pinion'])];
   const undirected = ends.filter((end) => end && end.pitch === undefined);
   return {
     id: 'drive-line',
-    what: 'Gearbox flange and pinion: place, and where the shaft points',
+    what: 'Transmission flange and pinion: place, and where the shaft points',
     where:
       missing.length > 0
         ? `not entered: ${missing.join(', ')}`
@@ -261,7 +261,7 @@ export function driveLineAsk(donor: Frame): Ask {
  * @param donor The donor frame; validated.
  * @param at Writes a station as it is said, from the datum hole; takes mm.
  */
-export function controlsAsk(donor: Frame, at: (x: number) => string): Ask {
+export function controlsTask(donor: Frame, at: (x: number) => string): MeasuringTask {
   const kinds = new Set(donor.controlMeasurements.map(controlKind));
   const lacking = (['width', 'length', 'diagonal', 'height'] as const).filter((kind) => !kinds.has(kind));
   const xs = donor.controlPoints.map(({ x }) => x);

@@ -1,21 +1,21 @@
-import type { Ask } from '@splay/core';
+import type { MeasuringTask } from '@splay/core';
 
-const STATES: Readonly<Record<Ask['state'], readonly [word: string, className: string]>> = {
+const STATES: Readonly<Record<MeasuringTask['state'], readonly [word: string, className: string]>> = {
   there: ['measured', 'text-passed'],
   partly: ['in part', 'text-ochre'],
   missing: ['to do', 'text-oxide'],
 };
 
-type Asked = Pick<Ask, 'id' | 'what' | 'where' | 'answers' | 'state'>;
+type Asked = Pick<MeasuringTask, 'id' | 'what' | 'where' | 'answers' | 'state'>;
 
-interface AskTableProps<T extends Asked> {
+interface TaskTableProps<T extends Asked> {
   readonly caption: string;
   readonly asks: readonly T[];
   readonly onPick: (ask: T) => void;
 }
 
 /** What to measure, in order: what, where, for which answer, and how far it is there. */
-export function AskTable<T extends Asked>({ caption, asks, onPick }: AskTableProps<T>) {
+export function TaskTable<T extends Asked>({ caption, asks, onPick }: TaskTableProps<T>) {
   return (
     <table className="w-full border-collapse text-[0.92rem]">
       <caption className="sr-only">{caption}</caption>

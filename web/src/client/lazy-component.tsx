@@ -11,7 +11,7 @@ export async function loadAllLater(): Promise<void> {
 export const isAllLoaded = (): boolean => all;
 
 /** What stands where a part will be until its code is here. */
-export const PlaceOfLater = createContext<ReactNode>(null);
+export const PlaceOfLazy = createContext<ReactNode>(null);
 
 /**
  * A part of the screen whose code is loaded when it is first shown; drawn at once where it is here. To be put into a
@@ -19,7 +19,7 @@ export const PlaceOfLater = createContext<ReactNode>(null);
  *
  * @param load Loads it.
  */
-export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentType<Props> {
+export function lazyComponent<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentType<Props> {
   let here: ComponentType<Props> | undefined;
   let failed: { readonly error: unknown } | undefined;
   let asked: Promise<void> | undefined;
@@ -34,7 +34,7 @@ export function later<Props extends object>(load: () => Promise<ComponentType<Pr
     ));
   loads.add(ask);
   return function Later(props: Props) {
-    const place = use(PlaceOfLater);
+    const place = use(PlaceOfLazy);
     const [, drawAgain] = useReducer((count: number) => count + 1, 0);
     const isHere = here !== undefined;
     if (!isHere && !failed) void ask();

@@ -1,9 +1,9 @@
 import { type Body, wheelbaseOf } from '../body/index.ts';
 import { lengthText, type LengthFormat } from '../units/index.ts';
-import type { Ask } from './asks.ts';
+import type { MeasuringTask } from './measuring-tasks.ts';
 
 /** One thing to measure on a body. */
-export interface BodyAsk extends Pick<Ask, 'what' | 'where' | 'answers' | 'state'> {
+export interface BodyTask extends Pick<MeasuringTask, 'what' | 'where' | 'answers' | 'state'> {
   readonly id: 'openings' | 'mounts' | 'underside' | 'boxes' | 'fenders' | 'weights' | 'outline';
 }
 
@@ -15,12 +15,13 @@ const counted = (count: number, one: string): string => (count === 1 ? `1 ${one}
  * @param body The body; validated.
  * @param display How lengths are written.
  */
-export function bodyGuide(body: Body, display: LengthFormat): readonly BodyAsk[] {
+export function bodyGuide(body: Body, display: LengthFormat): readonly BodyTask[] {
   const { openings, mounts, underside, boxes, fenders, points, masses, outline } = body;
   const wheelbase = wheelbaseOf(body);
   const rough = openings.filter(({ z, radius }) => z === undefined || radius === undefined);
   const bare = mounts.filter(({ hole, thickness }) => hole === undefined || thickness === undefined);
-  const state = (count: number, whole: boolean): Ask['state'] => (count === 0 ? 'missing' : whole ? 'there' : 'partly');
+  const state = (count: number, whole: boolean): MeasuringTask['state'] =>
+    count === 0 ? 'missing' : whole ? 'there' : 'partly';
   return [
     {
       id: 'openings',

@@ -26,4 +26,4 @@ export function alike(a: unknown, b: unknown): boolean {
  * plan is evaluated anew for every frame, but most of what it says stays the same. Its props are plain data and
  * functions that stay the same.
  */
-export const still = <Props extends object>(drawing: FunctionComponent<Props>) => memo(drawing, alike);
+export const memoized = <Props extends object>(drawing: FunctionComponent<Props>) => memo(drawing, alike);

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { keptJobs } from '../client/device.ts';
 import type { JobStart } from '../client/job-store.ts';
-import { later } from '../client/later.tsx';
+import { lazyComponent } from '../client/lazy-component.tsx';
 import { openJob } from '../client/open-job.ts';
 import { keepProgram } from '../client/program.ts';
 import { Waits } from '../ui/waits.tsx';
@@ -9,7 +9,7 @@ import { partsOf } from './benches.ts';
 import type { KeptJobsProps } from './kept-jobs.tsx';
 import Workbench from './workbench.tsx';
 
-const KeptJobs = later(() => import('./kept-jobs.tsx').then((file) => file.KeptJobs));
+const KeptJobs = lazyComponent(() => import('./kept-jobs.tsx').then((file) => file.KeptJobs));
 
 const JOB_PAGE = /^\/jobs\/([0-9a-f-]{36})(?:\/([a-z-]+))?\/?$/;
 
@@ -30,7 +30,7 @@ type Found = JobStart | KeptJobsProps | { readonly error: unknown };
  * What the address asks for, from the server or from what this device keeps: a job at one of its benches. All other pages
  * need the server; without it they are the list of the jobs that are here.
  */
-export default function AtThisAddress() {
+export default function JobRoute() {
   const [found, setFound] = useState<Found | null>(null);
   useEffect(() => {
     keepProgram();

@@ -22,7 +22,7 @@ export interface TippingMargins {
 }
 
 /** Whether something stands on what is under it. */
-export interface Footing {
+export interface Stability {
   /** It stands; it only balances, on one stand or on a line of them; it goes over; or nothing is under it. */
   readonly state: 'stays' | 'balances' | 'tips' | 'falls';
   readonly over: Over | null;
@@ -82,7 +82,7 @@ function nearestEdge(outline: readonly (readonly [number, number])[], [x, y]: re
  * @param center Its center of gravity, mm.
  * @param stands What it stands on; each can only push.
  */
-export function footingOf(center: Vec3, stands: readonly StandPoint[]): Footing {
+export function stabilityOf(center: Vec3, stands: readonly StandPoint[]): Stability {
   const above = center.z - Math.max(...stands.map(({ top }) => top), -Infinity);
   if (stands.length === 0) return { state: 'falls', over: null, margins: null, tilt: null, above: 0, edge: null };
   const at = [center.x, center.y] as const;

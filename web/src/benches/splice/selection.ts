@@ -14,7 +14,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { change, type JobStore, useJobState } from '../../client/job-store.ts';
 
 /** The joint that is worked on, and the rail or member of it that is looked at. */
-export interface AtHand {
+export interface Selection {
   readonly outcome: SpliceOutcome;
   readonly one: RailSpliceOutcome;
 }
@@ -23,11 +23,11 @@ export interface AtHand {
  * The joint that is picked, else the one that was worked on last, else the first that nobody has decided on; of it the
  * rail that is looked at.
  */
-export function atHandOf(
+export function selectionOf(
   splices: readonly SpliceOutcome[],
   selected: string | null,
   kept: { readonly joint: string | null; readonly rail: RailId | null },
-): AtHand | null {
+): Selection | null {
   const find = (id: string | null) => splices.find(({ joint }) => joint.id === id);
   const outcome = find(selected) ?? find(kept.joint) ?? splices.find(({ decided }) => decided === null) ?? splices[0];
   const one = outcome?.rails.find(({ rail }) => rail === kept.rail) ?? outcome?.rails[0];
@@ -35,13 +35,13 @@ export function atHandOf(
 }
 
 /** The joint at hand of a bench. */
-export function useAtHand({
+export function useSelection({
   store,
   result,
   selected,
-}: Pick<BenchProps, 'store' | 'result' | 'selected'>): AtHand | null {
+}: Pick<BenchProps, 'store' | 'result' | 'selected'>): Selection | null {
   const kept = useJobState(store, (state) => state.splice);
-  return useMemo(() => atHandOf(result.splices, selected, kept), [result.splices, selected, kept]);
+  return useMemo(() => selectionOf(result.splices, selected, kept), [result.splices, selected, kept]);
 }
 
 /** Works on another joint, or looks at another rail of it. */
@@ -49,13 +49,13 @@ export const pickJoint = (store: JobStore, joint: string, rail: RailId | null = 
   store.setState({ splice: { joint, rail }, selected: joint });
 
 /** The job with the joint at hand made in a way. */
-export const jobWith = (job: Job, hand: AtHand, next: RailSplice): Job => ({
+export const jobWith = (job: Job, hand: Selection, next: RailSplice): Job => ({
   ...job,
   plan: withSplice(job.plan, splicePlanWith(hand.outcome, hand.one.rail, next)),
 });
 
 /** Makes the joint at hand in a way, as one step of undo; it stays the one at hand. */
-export function make(store: JobStore, label: string, hand: AtHand, next: RailSplice): void {
+export function make(store: JobStore, label: string, hand: Selection, next: RailSplice): void {
   store.setState({ splice: { joint: hand.outcome.joint.id, rail: hand.one.rail } });
   change(store, label, (old) => withoutDeadAcceptances(jobWith(old, hand, next)));
 }

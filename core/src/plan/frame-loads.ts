@@ -4,7 +4,7 @@ import type { Standing } from './measures.ts';
 import type { Lump } from './solid.ts';
 
 /** Something that weighs on the frame, and what it is called. */
-export interface Burden extends Lump {
+export interface FrameLoad extends Lump {
   readonly ref: Ref;
   readonly name: string;
 }
@@ -14,11 +14,11 @@ export interface Burden extends Lump {
  *
  * @param standing Everything on the frame, where it is.
  */
-export function burdensOn({ crossmembers, members, braces, features, points }: Standing): Burden[] {
-  const burdens: Burden[] = [];
+export function frameLoads({ crossmembers, members, braces, features, points }: Standing): FrameLoad[] {
+  const loads: FrameLoad[] = [];
   for (const { built, crossmember, mass } of crossmembers)
     if (built && mass > 0)
-      burdens.push({
+      loads.push({
         ref: { kind: 'crossmember', id: crossmember.id },
         name: crossmember.name,
         mass,
@@ -26,10 +26,10 @@ export function burdensOn({ crossmembers, members, braces, features, points }: S
       });
   for (const member of members)
     for (const lump of memberLumps(member))
-      burdens.push({ ref: { kind: 'member', id: member.member.id }, name: member.member.name, ...lump });
+      loads.push({ ref: { kind: 'member', id: member.member.id }, name: member.member.name, ...lump });
   for (const { brace, built, mass } of braces)
     if (built)
-      burdens.push({
+      loads.push({
         ref: { kind: 'brace', id: brace.id },
         name: brace.name,
         mass,
@@ -40,10 +40,10 @@ export function burdensOn({ crossmembers, members, braces, features, points }: S
     if (feature.mass > 0)
       for (const side of SIDES) {
         const at = places[side]?.built;
-        if (at) burdens.push({ ref: { kind: 'feature', id: feature.id }, name: feature.name, mass: feature.mass, at });
+        if (at) loads.push({ ref: { kind: 'feature', id: feature.id }, name: feature.name, mass: feature.mass, at });
       }
   for (const { item, built } of points)
     if (built && item.mass > 0)
-      burdens.push({ ref: { kind: 'point', id: item.id }, name: item.name, mass: item.mass, at: built });
-  return burdens;
+      loads.push({ ref: { kind: 'point', id: item.id }, name: item.name, mass: item.mass, at: built });
+  return loads;
 }

@@ -1,4 +1,4 @@
-import { type Gate, type GateCheck, isOpen, isPassed, signableNow } from '@splay/core';
+import { type HoldPoint, type GateCheck, isOpen, isPassed, signableNow } from '@splay/core';
 import { useState } from 'react';
 import type { BenchProps } from '../client/bench-props.ts';
 import { useSolidCheck } from '../client/solid-check.ts';
@@ -6,8 +6,8 @@ import { recordNow } from '../client/job-store.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { Verdict } from '../ui/verdict.tsx';
 
-interface GateDialogProps extends Pick<BenchProps, 'store' | 'canWrite' | 'onRecord'> {
-  readonly gate: Gate;
+interface HoldPointDialogProps extends Pick<BenchProps, 'store' | 'canWrite' | 'onRecord'> {
+  readonly holdPoint: HoldPoint;
   readonly onBench: (bench: string) => void;
   readonly onClose: () => void;
 }
@@ -15,21 +15,21 @@ interface GateDialogProps extends Pick<BenchProps, 'store' | 'canWrite' | 'onRec
 const lookOf = (check: GateCheck) => (check.passed ? 'good' : check.signed ? 'note' : check.signable ? 'warn' : 'stop');
 
 /** A hold point: its checks, each with what proves it, and a sign-off with a reason where the shop may go on all the same. */
-export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }: GateDialogProps) {
+export function HoldPointDialog({ holdPoint, store, canWrite, onRecord, onBench, onClose }: HoldPointDialogProps) {
   const [reason, setReason] = useState('');
-  const open = signableNow(gate);
+  const open = signableNow(holdPoint);
   const solid = useSolidCheck(store);
   const found = solid.conflicts.filter(({ accepted }) => accepted === null);
   const sign = () => {
     onRecord(
-      recordNow(store, 'gate-signed', { gate: gate.id, checks: open.map(({ id }) => id), reason: reason.trim() }),
+      recordNow(store, 'gate-signed', { gate: holdPoint.id, checks: open.map(({ id }) => id), reason: reason.trim() }),
     );
     onClose();
   };
   return (
-    <Dialog title={gate.name} onClose={onClose}>
+    <Dialog title={holdPoint.name} onClose={onClose}>
       <ul className="divide-y divide-rule border-y border-rule">
-        {gate.checks.map((check) => (
+        {holdPoint.checks.map((check) => (
           <li key={check.id} className="flex items-start justify-between gap-3 py-2">
             <div>
               <Verdict kind={lookOf(check)}>
@@ -69,7 +69,7 @@ export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }
           )}
         </li>
       </ul>
-      {isPassed(gate) && solid.state === 'done' && found.length === 0 ? (
+      {isPassed(holdPoint) && solid.state === 'done' && found.length === 0 ? (
         <p className="mt-3">Nothing holds the work here. That is not an approval.</p>
       ) : canWrite && open.length > 0 ? (
         <>
@@ -95,7 +95,7 @@ export function GateDialog({ gate, store, canWrite, onRecord, onBench, onClose }
             Sign
           </button>
         </>
-      ) : isPassed(gate) ? (
+      ) : isPassed(holdPoint) ? (
         solid.state !== 'checking' && (
           <p className="mt-3">
             Nothing else holds the work here. Look at what the check in 3D says on Cuts, and mend it or accept it with a

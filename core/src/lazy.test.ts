@@ -1,9 +1,9 @@
 import { expect, it, vi } from 'vitest';
-import { once } from './once.ts';
+import { lazy } from './lazy.ts';
 
 it('works something out when it is first asked for, and only once', () => {
   const work = vi.fn(() => undefined);
-  const asked = once(work);
+  const asked = lazy(work);
   expect(work).not.toHaveBeenCalled();
   expect([asked(), asked()]).toEqual([undefined, undefined]);
   expect(work).toHaveBeenCalledTimes(1);
@@ -14,7 +14,7 @@ it('asks again for what could not be worked out', () => {
     throw new Error('not yet');
   });
   work.mockReturnValue(3);
-  const asked = once(work);
+  const asked = lazy(work);
   expect(asked).toThrow('not yet');
   expect(asked()).toBe(3);
 });

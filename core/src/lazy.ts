@@ -3,7 +3,7 @@
  *
  * @param work Works it out; pure.
  */
-export function once<T>(work: () => T): () => T {
+export function lazy<T>(work: () => T): () => T {
   let known: { readonly value: T } | undefined;
   return () => (known ??= { value: work() }).value;
 }

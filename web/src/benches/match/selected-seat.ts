@@ -8,15 +8,15 @@ import {
   withSeat,
 } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { bodyAtHand } from '../../client/body-at-hand.ts';
+import { selectedBody } from '../../client/selected-body.ts';
 import { change, type JobStore, preview } from '../../client/job-store.ts';
 
 /** The body at hand where it sits; undefined while the job has none. */
-export function seatAtHand(
+export function selectedSeat(
   { seats }: Pick<PlanResult, 'seats'>,
   { job, selected }: Pick<BenchProps, 'job' | 'selected'>,
 ): SeatOutcome | undefined {
-  const body = bodyAtHand(job.bodies, selected);
+  const body = selectedBody(job.bodies, selected);
   return seats.find((seat) => seat.body.id === body?.id);
 }
 

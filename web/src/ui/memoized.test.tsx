@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { render } from '../../test/page.ts';
-import { alike, still } from './still.ts';
+import { alike, memoized } from './memoized.ts';
 
 describe('what is alike', () => {
   const place = { id: 'hole', at: [1, { x: 0.1 + 0.2, z: null }] };
@@ -35,7 +35,7 @@ describe('what is alike', () => {
 
 it('a part of the screen is drawn again only when what it shows has changed', () => {
   let drawn = 0;
-  const Mark = still(function Mark({ at }: { readonly at: { readonly x: number } }) {
+  const Mark = memoized(function Mark({ at }: { readonly at: { readonly x: number } }) {
     drawn += 1;
     return <p>{at.x.toFixed(1)}</p>;
   });

@@ -9,7 +9,7 @@ const SAME = 0.5;
  *
  * @param mounts The mounts where the body sits, each with how far it lies beside its rail and how wide that is.
  */
-export function widthAsked(mounts: readonly SeatMount[]): number | null {
+export function requiredWidth(mounts: readonly SeatMount[]): number | null {
   const spans = mounts.flatMap(({ sideways, rail, at }) => {
     if (!rail) return [];
     const out = Math.abs(at.y);

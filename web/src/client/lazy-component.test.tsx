@@ -1,18 +1,18 @@
 import { expect, it, vi } from 'vitest';
 import { act, render, screen } from '../../test/page.ts';
-import { later, loadAllLater, PlaceOfLater } from './later.tsx';
+import { lazyComponent, loadAllLater, PlaceOfLazy } from './lazy-component.tsx';
 
 const Word = ({ say }: { readonly say: string }) => <p>{say}</p>;
 const show = (Part: typeof Word) =>
   render(
-    <PlaceOfLater value={<p>coming</p>}>
+    <PlaceOfLazy value={<p>coming</p>}>
       <Part say="here" />
-    </PlaceOfLater>,
+    </PlaceOfLazy>,
   );
 
 it('loads a part when it is first shown, and only then', async () => {
   const load = vi.fn(() => Promise.resolve(Word));
-  const Part = later(load) as typeof Word;
+  const Part = lazyComponent(load) as typeof Word;
   expect(load).not.toHaveBeenCalled();
   await act(async () => void show(Part));
   expect(await screen.findByText('here')).toBeTruthy();
@@ -22,7 +22,7 @@ it('loads a part when it is first shown, and only then', async () => {
 
 it('shows what stands in its place until it is here, and then the part without a wait', async () => {
   let come: (part: typeof Word) => void = () => undefined;
-  const Part = later(() => new Promise<typeof Word>((resolve) => (come = resolve))) as typeof Word;
+  const Part = lazyComponent(() => new Promise<typeof Word>((resolve) => (come = resolve))) as typeof Word;
   show(Part);
   expect(screen.getByText('coming')).toBeTruthy();
   await act(async () => come(Word));
@@ -31,7 +31,7 @@ it('shows what stands in its place until it is here, and then the part without a
 });
 
 it('draws at once what is here already', async () => {
-  const Part = later(() => Promise.resolve(Word)) as typeof Word;
+  const Part = lazyComponent(() => Promise.resolve(Word)) as typeof Word;
   await loadAllLater();
   show(Part);
   expect(screen.getByText('here')).toBeTruthy();

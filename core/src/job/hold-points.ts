@@ -35,8 +35,8 @@ export interface GateCheck extends Found {
 }
 
 /** A hold point: nothing past it until its checks pass or are signed. Passing it is not an approval. */
-export interface Gate {
-  readonly id: GateId;
+export interface HoldPoint {
+  readonly id: HoldPointId;
   readonly name: string;
   readonly checks: readonly GateCheck[];
 }
@@ -133,7 +133,7 @@ function stands({ job, plan }: Looked): Found {
       ? `${stop.message} ${stop.remedy}`
       : shores.length > 0
         ? 'every loose part stands'
-        : 'not reckoned yet',
+        : 'not calculated yet',
     bench: 'stands',
   };
 }
@@ -196,7 +196,7 @@ function ends({ job, plan, records }: Looked): Found {
 }
 
 /** The hold points, in order. To add one, name it here. */
-const GATES = {
+const HOLD_POINTS = {
   'before-cutting': {
     name: 'Before cutting',
     checks: [
@@ -215,7 +215,7 @@ const GATES = {
     ],
   },
   'before-welding-out': {
-    name: 'Before welding out',
+    name: 'Before final weld',
     checks: [
       { id: 'coupons', signable: true, look: coupons },
       { id: 'ends', signable: true, look: ends },
@@ -229,20 +229,20 @@ const GATES = {
   },
 } as const satisfies Readonly<Record<string, { readonly name: string; readonly checks: readonly CheckDefinition[] }>>;
 
-export type GateId = keyof typeof GATES;
+export type HoldPointId = keyof typeof HOLD_POINTS;
 
 /**
  * The hold points of a job and how they stand.
  *
  * @param looked The job, its records, what its plan gives, and its readings.
  */
-export function gatesOf(looked: Looked): readonly Gate[] {
+export function holdPointsOf(looked: Looked): readonly HoldPoint[] {
   const { records } = looked;
   const signatures = standing(records, 'gate-signed');
-  return (Object.keys(GATES) as GateId[]).map((id) => ({
+  return (Object.keys(HOLD_POINTS) as HoldPointId[]).map((id) => ({
     id,
-    name: GATES[id].name,
-    checks: (GATES[id].checks as readonly CheckDefinition[]).map((check): GateCheck => {
+    name: HOLD_POINTS[id].name,
+    checks: (HOLD_POINTS[id].checks as readonly CheckDefinition[]).map((check): GateCheck => {
       const found = check.look(looked);
       const signed =
         check.signable && !found.passed
@@ -264,12 +264,12 @@ export const isOpen = ({ passed, signed }: GateCheck): boolean => !passed && sig
 /**
  * Whether nothing of a hold point is open.
  *
- * @param gate The hold point.
+ * @param holdPoint The hold point.
  */
-export const isPassed = (gate: Gate): boolean => !gate.checks.some(isOpen);
+export const isPassed = (holdPoint: HoldPoint): boolean => !holdPoint.checks.some(isOpen);
 
-/** The checks of a gate that a sign-off would be for; none where something is open that cannot be signed away. */
-export function signableNow({ checks }: Gate): readonly GateCheck[] {
+/** The checks of a hold point that a sign-off would be for; none where something is open that cannot be signed away. */
+export function signableNow({ checks }: HoldPoint): readonly GateCheck[] {
   const open = checks.filter(isOpen);
   return open.every(({ signable }) => signable) ? open : [];
 }

@@ -4,7 +4,7 @@ import { expect, it, vi } from 'vitest';
 import { demoJob, openStore } from '../../test/demo.ts';
 import { fireEvent, render, screen } from '../../test/page.ts';
 import { storeCheck } from '../client/solid-check.ts';
-import { GateDialog } from './gate-dialog.tsx';
+import { HoldPointDialog } from './hold-point-dialog.tsx';
 
 const { job, records } = demoJob('parcel-van');
 
@@ -16,10 +16,10 @@ function open(
   found: readonly SolidFinding[] | null = [],
 ) {
   const asked = { onRecord: vi.fn(), onBench: vi.fn(), onClose: vi.fn() };
-  const gate = progressOf(of, own).gates[which]!;
+  const holdPoint = progressOf(of, own).holdPoints[which]!;
   const store = openStore(of, own, canWrite);
   if (found) storeCheck(store, { found, of: store.getState().job, problem: '', conflictOf: solidConflict });
-  render(<GateDialog gate={gate} store={store} canWrite={canWrite} {...asked} />);
+  render(<HoldPointDialog holdPoint={holdPoint} store={store} canWrite={canWrite} {...asked} />);
   return asked;
 }
 

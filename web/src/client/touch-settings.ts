@@ -1,5 +1,5 @@
 /** How a phone or tablet at the frame behaves, kept on the device. */
-export interface HandSettings {
+export interface TouchSettings {
   /** Larger keys and letters, for gloves. */
   readonly glove: boolean;
   /** A verdict is felt and heard besides seen. */
@@ -7,12 +7,12 @@ export interface HandSettings {
 }
 
 const KEY = 'splay/hand';
-const USUAL: HandSettings = { glove: false, signal: false };
+const USUAL: TouchSettings = { glove: false, signal: false };
 
 /** What was chosen on this device. */
-export function handSettings(): HandSettings {
+export function touchSettings(): TouchSettings {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<HandSettings>;
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<TouchSettings>;
     return { glove: kept.glove === true, signal: kept.signal === true };
   } catch {
     return USUAL;
@@ -20,14 +20,14 @@ export function handSettings(): HandSettings {
 }
 
 /** Sets the page in the size that was chosen. */
-export function showHandSettings({ glove }: HandSettings = handSettings()): void {
+export function showTouchSettings({ glove }: TouchSettings = touchSettings()): void {
   if (glove) document.documentElement.dataset.glove = '';
   else delete document.documentElement.dataset.glove;
 }
 
-export function setHandSettings(settings: HandSettings): void {
+export function setTouchSettings(settings: TouchSettings): void {
   localStorage.setItem(KEY, JSON.stringify(settings));
-  showHandSettings(settings);
+  showTouchSettings(settings);
 }
 
 /** How a good and a bad verdict feel, ms on and off, and sound, Hz and ms. */
@@ -44,7 +44,7 @@ const SIGNALS = {
 
 /** Lets a verdict be felt and heard, where the device was set so and can. */
 export function signalVerdict(verdict: keyof typeof SIGNALS): void {
-  if (!handSettings().signal) return;
+  if (!touchSettings().signal) return;
   const { felt, tones } = SIGNALS[verdict];
   if ('vibrate' in navigator) navigator.vibrate([...felt]);
   if (typeof AudioContext === 'undefined') return;

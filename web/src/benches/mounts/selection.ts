@@ -10,7 +10,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { change, type JobStore } from '../../client/job-store.ts';
 
 /** The mount that is picked, else the first of the body that is, else the first of all; undefined without mounts. */
-export const mountAtHand = (
+export const selectedMount = (
   { mountings }: Pick<PlanResult, 'mountings'>,
   { selected }: Pick<BenchProps, 'selected'>,
 ): MountingOutcome | undefined =>

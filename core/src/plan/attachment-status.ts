@@ -5,7 +5,7 @@ import { holds, holdsInside, type Piece } from './piece.ts';
 import type { PlanState } from './state.ts';
 
 /** What became of something attached to the frame. */
-export type Fate =
+export type AttachmentStatus =
   | 'stays'
   | 'moves'
   /** Taken off and put back elsewhere: through new holes, or with a new weld. */
@@ -25,10 +25,10 @@ export interface Extent {
   readonly zs: readonly number[];
 }
 
-type ExtentFate =
-  | { readonly fate: 'kept'; readonly piece: number }
-  | { readonly fate: 'lost'; readonly operation: string | null }
-  | { readonly fate: 'cut-through'; readonly operation: string | null };
+type ExtentStatus =
+  | { readonly status: 'kept'; readonly piece: number }
+  | { readonly status: 'lost'; readonly operation: string | null }
+  | { readonly status: 'cut-through'; readonly operation: string | null };
 
 /**
  * The piece an extent lies on whole, at all of its heights, or what happened to it. Where it lies on a face of two, the front one.
@@ -39,21 +39,21 @@ type ExtentFate =
  * @param extent A stretch at one height, in the steel’s own coordinates, mm.
  * @param guess Index of the piece to look at first.
  */
-export function fateOfExtent(state: PlanState, source: string, extent: Extent, guess = 0): ExtentFate {
+export function statusOfExtent(state: PlanState, source: string, extent: Extent, guess = 0): ExtentStatus {
   const { pieces } = state;
   const near = pieces[guess];
   const { from, to, zs } = extent;
   if (near?.source === source && zs.every((z) => holdsInside(near, from, z) && holdsInside(near, to, z)))
-    return { fate: 'kept', piece: guess };
+    return { status: 'kept', piece: guess };
   for (let index = 0; index < pieces.length; index += 1) {
     const piece = pieces[index] as Piece;
     if (piece.source === source && zs.every((z) => holds(piece, from, z) && holds(piece, to, z)))
-      return { fate: 'kept', piece: index };
+      return { status: 'kept', piece: index };
   }
   const ends = zs.flatMap((z) => [from, to].map((x) => whereIs(state, source, x, z)));
   const takers = ends.flatMap((end) => (end.at === 'removed' ? [end.operation] : []));
-  if (takers.length === ends.length) return { fate: 'lost', operation: takers[0] ?? null };
-  return { fate: 'cut-through', operation: takers[0] ?? cutterBetween(state, source, extent) };
+  if (takers.length === ends.length) return { status: 'lost', operation: takers[0] ?? null };
+  return { status: 'cut-through', operation: takers[0] ?? cutterBetween(state, source, extent) };
 }
 
 /** The frame ahead of an operation that moved or took off something; undefined where there is none such. */
@@ -67,8 +67,8 @@ export type StateBefore = (operation: string | null) => PlanState | undefined;
  */
 export function cutThroughBefore(state: PlanState | undefined, extent: Extent): string | null {
   if (!state) return null;
-  const lies = fateOfExtent(state, 'donor', extent);
-  return lies.fate === 'cut-through' ? lies.operation : null;
+  const lies = statusOfExtent(state, 'donor', extent);
+  return lies.status === 'cut-through' ? lies.operation : null;
 }
 
 /** The operation whose face runs through an extent, if one. */

@@ -13,7 +13,7 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { change, type CutMoment, preview, useJobState, type JobStore } from '../../client/job-store.ts';
 
 /** What the bench looks at: a cut, at one of its moments. */
-export interface AtHand {
+export interface Selection {
   readonly steps: readonly ShoringStep[];
   /** Undefined where the plan cuts nothing. */
   readonly step: ShoringStep | undefined;
@@ -27,7 +27,7 @@ export interface AtHand {
 }
 
 /** The cut at hand, by what was asked for, else the picked shore's own, else the first. */
-export function useAtHand({ store, job, selected }: Pick<BenchProps, 'store' | 'job' | 'selected'>): AtHand {
+export function useSelection({ store, job, selected }: Pick<BenchProps, 'store' | 'job' | 'selected'>): Selection {
   const { step: asked, moment } = useJobState(store, ({ shoring }) => shoring);
   const shores = shoringOf(job);
   const { steps } = shores;

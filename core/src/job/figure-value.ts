@@ -12,7 +12,7 @@ export type FigureValue =
   | null;
 
 /** What a figure is, before and after, and what it rests on. */
-export interface Told {
+export interface FigureChange {
   readonly before: FigureValue;
   readonly after: FigureValue;
   /** What it is about, in few words; empty where its name says it. */
@@ -21,8 +21,8 @@ export interface Told {
 }
 
 /** Figures by their ids, each with its name, the bench that settles it, and how it is told. */
-export type FigureTellers = Readonly<
-  Record<string, { readonly name: string; readonly bench: BenchId; readonly tell: (looked: Looked) => Told }>
+export type FigureDefinitions = Readonly<
+  Record<string, { readonly name: string; readonly bench: BenchId; readonly compute: (looked: Looked) => FigureChange }>
 >;
 
 /** What a figure is told from. */

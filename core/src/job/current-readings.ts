@@ -10,7 +10,7 @@ import { stageCount } from './stage-count.ts';
  * @param plan What the plan gives.
  * @param readings Readings, in any order.
  */
-export function stageAtHand(job: Job, plan: PlanResult, readings: readonly Reading[]): Stage {
+export function selectedStage(job: Job, plan: PlanResult, readings: readonly Reading[]): Stage {
   const begun = STAGES.findLastIndex((stage) => readings.some((reading) => reading.stage === stage));
   const open = STAGES.slice(Math.max(0, begun)).find((stage) => {
     const count = stageCount(job, plan, readings, stage);
