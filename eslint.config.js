@@ -6,6 +6,7 @@ import { importX } from 'eslint-plugin-import-x';
 import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { plainWords } from './scripts/lib/plain-words.mjs';
 
 /** core/src folders in the order they may depend on each other: each imports only those before it. */
 const CORE_ORDER = [
@@ -17,7 +18,7 @@ const CORE_ORDER = [
   'frame',
   'splice',
   'body',
-  'props',
+  'shoring',
   'plan',
   'finder',
   'markout',
@@ -104,6 +105,13 @@ export default tseslint.config(
   // `{ group, ...loose }` is how a key is taken out.
   { rules: { '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }] } },
   ...astro.configs.recommended,
+  // American spelling and the trade's words, also in comments. What reads older job files has their words.
+  {
+    files: ['**/*.{ts,tsx,js,mjs,astro}'],
+    ignores: ['core/src/job/{version-*,claimed-version,variants.test}.ts', 'scripts/{lib/,}plain-words*.mjs'],
+    plugins: { words: { rules: { plain: plainWords } } },
+    rules: { 'words/plain': 'error' },
+  },
   {
     files: ['core/**/*.ts', 'web/src/**/*.{ts,tsx,astro}'],
     ignores: ['**/*.test.{ts,tsx}'],

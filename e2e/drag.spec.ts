@@ -200,7 +200,7 @@ for (const { name, bench, ready, grip, way, lag } of HANDLES)
     const frames: { readonly time: number; readonly off: number }[] = [];
     let [script, fair] = [0, 0];
     const scripted = await scriptClock(page);
-    // The machine is another one half a second later: each stretch is held against its own pace.
+    // The machine is another one half a second later: each stretch is compared with its own pace.
     let before = await paceOf(page, 1);
     for (let look = 0; look < LOOKS; look += 1) {
       const already = await scripted();

@@ -9,7 +9,7 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   await page.goto(`/jobs/${id}/true-up`);
 
   // It begins with the reading that is not right: the diagonal that was misread by an inch.
-  const card = page.getByRole('region', { name: 'Cab back left to Kick-up right' });
+  const card = page.getByRole('region', { name: 'Back of cab left to Kick-up right' });
   await expect(card).toContainText('should read');
   await expect(card).toContainText('69 3⁄8');
   await expect(card).toContainText('an inch long');
@@ -22,7 +22,7 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
   await context.setOffline(true);
   for (const key of ['6', '9', '1/8', '3/8']) await page.getByRole('button', { name: key, exact: true }).tap();
   await expect(page.getByLabel('Typed so far')).toHaveText('69 3/8');
-  await page.getByRole('button', { name: 'Take it' }).tap();
+  await page.getByRole('button', { name: 'Save' }).tap();
   const taken = page.getByRole('region', { name: 'Taken' });
   // A good one is gone on from by itself, and says so.
   await expect(page.getByRole('status').filter({ hasText: '69 3⁄8 right' })).toBeVisible();
@@ -38,11 +38,11 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
 
   // It can be typed again.
   await page.getByRole('button', { name: 'Type it again' }).tap();
-  await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Back of cab left to Kick-up right' })).toBeVisible();
 
   // A bad one stops: its verdict stands where the keypad was.
   for (const key of ['7', '1']) await page.getByRole('button', { name: key, exact: true }).tap();
-  await page.getByRole('button', { name: 'Take it' }).tap();
+  await page.getByRole('button', { name: 'Save' }).tap();
   await expect(taken).toContainText('71');
   await expect(page.getByRole('button', { name: '0', exact: true })).toBeHidden();
   await page.waitForTimeout(2500);
@@ -50,7 +50,7 @@ test('readings at the frame: one at a time, by keypad, through a dropped connect
 
   // What cannot be a tape reading is refused with the reason.
   await page.getByRole('button', { name: '0', exact: true }).tap();
-  await page.getByRole('button', { name: 'Take it' }).tap();
+  await page.getByRole('button', { name: 'Save' }).tap();
   await expect(page.getByRole('alert')).toHaveText('A tape reads more than 0.');
 });
 
@@ -72,7 +72,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
   await context.setOffline(true);
   await card.getByRole('button', { name: /^Half-width/ }).tap();
   for (const key of ['1', '5', '1/8']) await page.getByRole('button', { name: key, exact: true }).tap();
-  await page.getByRole('button', { name: 'Take it', exact: true }).tap();
+  await page.getByRole('button', { name: 'Save', exact: true }).tap();
   await expect(card.getByRole('button', { name: /^Top height/ })).toHaveAttribute('aria-pressed', 'true');
   await expect(card.getByRole('button', { name: /^Half-width/ })).toContainText('15 1⁄8');
   await page.getByRole('button', { name: 'One more behind' }).tap();

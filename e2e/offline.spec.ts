@@ -18,7 +18,7 @@ const status = (page: Page) => page.getByRole('banner').getByRole('status');
 
 async function take(page: Page, ...keys: readonly string[]): Promise<void> {
   for (const key of keys) await page.getByRole('button', { name: key, exact: true }).tap();
-  await page.getByRole('button', { name: 'Take it' }).tap();
+  await page.getByRole('button', { name: 'Save' }).tap();
   await expect(page.getByRole('region', { name: 'Taken' })).toBeVisible();
 }
 
@@ -27,7 +27,7 @@ const storedReadings = async (page: Page, id: string) => {
   return (await answer.json()) as { body: { measurement?: string; value?: number } }[];
 };
 
-/** A page that is opened anew while the server cannot be reached. */
+/** A page that is opened again while the server cannot be reached. */
 async function openOffline(context: BrowserContext, path: string): Promise<Page> {
   const page = await context.newPage();
   await page.goto(path);
@@ -41,7 +41,7 @@ test('the last job opens without a connection, takes readings, and sends them wh
   await openDemoShop(page);
   const id = await newFlagship(page, 'Offline van');
   await page.goto(`/jobs/${id}/true-up`);
-  await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Back of cab left to Kick-up right' })).toBeVisible();
   await kept(page);
   const before = (await storedReadings(page, id)).length;
   await page.close();
@@ -94,7 +94,7 @@ test('who signs out leaves no job of the shop on the device, and is told what is
   await openDemoShop(page);
   const id = await newFlagship(page, 'Left van');
   await page.goto(`/jobs/${id}/true-up`);
-  await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Back of cab left to Kick-up right' })).toBeVisible();
   await kept(page);
   // The server takes no records for a while.
   await page.route('**/records', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
@@ -120,7 +120,7 @@ test('on a shared device a reading waits for who took it, and is sent as nobody 
   };
   const open = async () => {
     await page.goto(`/jobs/${id}/true-up`);
-    await expect(page.getByRole('region', { name: 'Cab back left to Kick-up right' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Back of cab left to Kick-up right' })).toBeVisible();
   };
   await open();
   const before = (await storedReadings(page, id)).length;
@@ -180,7 +180,7 @@ test('a turn at the frame without a connection: measured, scribed, shored and re
   // The plan: a width of the donor that was misread.
   const width = phone.getByRole('button', { name: /^Half-width/ });
   await width.tap();
-  for (const key of ['1', '5', '1/8', 'Take it']) await tap(key);
+  for (const key of ['1', '5', '1/8', 'Save']) await tap(key);
   await expect(width).toContainText('15 1⁄8');
   // The log: a line scribed, two stands set, a reading taken.
   await goTo('Marks');

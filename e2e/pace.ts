@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 export const BENCH = process.env.SPLAY_BENCH === '1';
 
 /**
- * How long `pieceOfWork` takes on the machine of docs/benchmarks.md in one moment of five, ms: what the goals are reckoned
+ * How long `pieceOfWork` takes on the machine of docs/benchmarks.md in one moment of five, ms: what the goals are calculated
  * against, because the machine is shared, and twice as slow in the next moment.
  */
 const REFERENCE = 37;

@@ -84,7 +84,7 @@ test.describe('by keys alone', () => {
     await expect(page.locator('[data-mark="lines-left A B"]').first()).toContainText('55');
     await find('Go to True-up');
     await find('All readings');
-    await tabTo(/^Measured: Cab back left to Kick-up right$/);
+    await tabTo(/^Measured: Back of cab left to Kick-up right$/);
     await type('69 7/16');
     await key('Enter');
     await expect(page.locator('[data-measurement="p3-left-p4-right"]')).toContainText('right');
@@ -124,7 +124,7 @@ test.describe('on a phone alone', () => {
 
     await goTo('Donor', (await order.getByRole('button').nth(1).textContent()) ?? '');
     await page.getByRole('button', { name: /^Half-width/ }).tap();
-    await keys('1', '5', '1/8', 'Take it');
+    await keys('1', '5', '1/8', 'Save');
     await expect(page.getByRole('button', { name: /^Half-width/ })).toContainText('15 1⁄8');
     await tap('Undo');
     await expect(page.getByRole('button', { name: /^Half-width/ })).not.toContainText('15 1⁄8');
@@ -135,22 +135,22 @@ test.describe('on a phone alone', () => {
     await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('54 1⁄2');
 
     await goTo('True-up', 'Marks');
-    const card = page.getByRole('region', { name: 'Cab back left to Kick-up right' });
+    const card = page.getByRole('region', { name: 'Back of cab left to Kick-up right' });
     await expect(card).toContainText('69 3⁄8');
     // Every key stands over the bar at the foot, down to the last.
     const bar = (await order.boundingBox())?.y ?? 0;
-    for (const each of ['0', 'take back', 'Take it']) {
+    for (const each of ['0', 'take back', 'Save']) {
       const box = await page.getByRole('button', { name: each, exact: true }).boundingBox();
       expect((box?.y ?? 999) + (box?.height ?? 999)).toBeLessThanOrEqual(bar + 0.5);
     }
     // One that is not right stops, and stands where the keypad was.
-    await keys('7', '1', 'Take it');
+    await keys('7', '1', 'Save');
     const taken = page.getByRole('region', { name: 'Taken' });
     await expect(taken).toContainText('71');
     const box = await taken.boundingBox();
     expect((box?.y ?? 999) + (box?.height ?? 999)).toBeLessThanOrEqual(bar + 0.5);
     await taken.getByRole('button', { name: 'Type it again' }).tap();
-    await keys('6', '9', '1/8', '3/8', 'one thirty-second more', 'Take it');
+    await keys('6', '9', '1/8', '3/8', 'one thirty-second more', 'Save');
     // A good one is gone on from by itself.
     await expect(page.getByRole('status').filter({ hasText: '69 13⁄32 right' })).toBeVisible();
     await expect(page.getByRole('button', { name: '0', exact: true })).toBeVisible();

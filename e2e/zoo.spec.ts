@@ -44,7 +44,7 @@ function fileOf(animal: Animal): string {
 // The last to begin: each in a job of its own, so that no machine waits for one after another.
 test.describe.configure({ mode: 'parallel' });
 
-/** Those whose pages differ; the reckoning of all of them is tried in `core`, without a browser. */
+/** Those whose pages differ; the calculation of all of them is tried in `core`, without a browser. */
 const SHOWN = ['kicked both ways', 'left unlike right', 'round tube', 'x of legs', 'nothing on it'];
 
 for (const animal of ZOO.filter(({ name }) => SHOWN.includes(name)))

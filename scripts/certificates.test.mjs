@@ -57,7 +57,7 @@ it('a machine that got another address has a new certificate by the same authori
   expect(new X509Certificate(readFileSync(made.cert)).checkIP('10.0.0.9')).toBe('10.0.0.9');
 });
 
-it('one that ends soon is made anew, and none lasts longer than devices take', async () => {
+it('one that ends soon is made again, and none lasts longer than devices take', async () => {
   const now = Date.now();
   await certificates(folder, NAMES, now);
   expect((await certificates(folder, NAMES, now + 330 * DAY)).made).toBe(false);

@@ -306,7 +306,7 @@ try {
   await held();
   await open(van, 'true-up');
   await held();
-  await press('6', '9', '3/8', 'Take it');
+  await press('6', '9', '3/8', 'Save');
   await held();
   // How a phone comes to trust the shop's server, and the same job without a connection.
   await page.goto(`${base}/trust`);

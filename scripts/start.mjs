@@ -82,7 +82,7 @@ try {
 async function encrypted() {
   if (process.env.SPLAY_TLS_CERT) return {};
   const { authority, cert, key } = await certificates(folder);
-  // Another address, or a certificate that will end: made anew, and taken up without a pause.
+  // Another address, or a certificate that will end: made again, and taken up without a pause.
   const renewing = setInterval(() => {
     certificates(folder)
       .then(({ made }) => made && server?.kill('SIGHUP'))

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { type Job, parseJobFile } from '../src/job/index.ts';
-import { contextOf, type Improving, reckonSplice, usualPlate } from '../src/plan/index.ts';
+import { contextOf, type Improving, calculateSplice, usualPlate } from '../src/plan/index.ts';
 import type { Section } from '../src/sections/index.ts';
 import type { RailSplice } from '../src/splice/index.ts';
 
@@ -23,9 +23,9 @@ export const on = (job: Job, section: Section = job.donor.sections[0]!.section):
 export const proposing = on(van);
 
 /** What a splice is worth on a job's rail. */
-export const reckon = (splice: RailSplice, job = van) =>
-  reckonSplice(splice, job.donor.sections[0]!.section, job.donor.material, contextOf(job));
-export const ratioOf = (splice: RailSplice, job = van) => reckon(splice, job).strength!.ratio;
+export const calculate = (splice: RailSplice, job = van) =>
+  calculateSplice(splice, job.donor.sections[0]!.section, job.donor.material, contextOf(job));
+export const ratioOf = (splice: RailSplice, job = van) => calculate(splice, job).strength!.ratio;
 
 /** The plate that a joint of the flagship begins with inside its web, with changes. */
 export const inside = (changes: object = {}) => ({

@@ -313,7 +313,7 @@ export function operationsFor({ frame }: Animal): readonly (readonly [name: stri
       ({ id }) => [`re-fit ${id}`, { kind: 'member', change: { what: 'refit', member: id } }] as const,
     ),
     ...frame.braces.map(
-      ({ id }) => [`make ${id} anew`, { kind: 'member', change: { what: 'remake-brace', brace: id } }] as const,
+      ({ id }) => [`make ${id} again`, { kind: 'member', change: { what: 'remake-brace', brace: id } }] as const,
     ),
   ];
 }

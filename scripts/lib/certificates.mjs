@@ -1,4 +1,4 @@
-// Certificates of this installation: an authority of its own, made once, and a certificate of the server that it signs anew
+// Certificates of this installation: an authority of its own, made once, and a certificate of the server that it signs again
 // whenever the names of this machine change or the old one ends. Whoever trusts the authority on a phone gets HTTPS in the
 // shop's own network, with nothing asked of anybody outside.
 import { webcrypto, X509Certificate } from 'node:crypto';
@@ -11,7 +11,7 @@ const ALGORITHM = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' };
 const DAY = 86_400_000;
 /** Devices take an authority for as long as this, and a server's certificate for a little over a year at most. */
 const LASTS = { authority: 3650 * DAY, server: 397 * DAY };
-/** A server's certificate is made anew when it would end within this. */
+/** A server's certificate is made again when it would end within this. */
 const RENEW = 60 * DAY;
 
 /** Addresses of networks that are nobody's in particular: all that the authority may speak for, beside this machine's names. */
@@ -44,7 +44,7 @@ const isAddress = (name) => /^[\d.]+$/.test(name);
  * @param folder The data folder.
  * @param names Names and addresses that the server's certificate speaks for.
  * @param now The time, ms.
- * @returns Paths of the authority's certificate, the server's certificate and its key, and whether it was made anew.
+ * @returns Paths of the authority's certificate, the server's certificate and its key, and whether it was made again.
  */
 export async function certificates(folder, names = namesOfMachine(), now = Date.now()) {
   await import('reflect-metadata');

@@ -8,7 +8,7 @@ import { vi } from 'vitest';
  */
 export function fakeBrowser() {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] });
-  // Each browser has a database of its own, and what is under test opens it anew.
+  // Each browser has a database of its own, and what is under test opens it again.
   vi.stubGlobal('indexedDB', new IDBFactory());
   const stored = new Map<string, string>();
   const events = new EventTarget();

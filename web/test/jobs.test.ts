@@ -320,7 +320,7 @@ describe('the list of jobs', () => {
 });
 
 describe('what the list says of a job', () => {
-  it('is kept beside it, and made anew where the job, its records or the program is another', async () => {
+  it('is kept beside it, and made again where the job, its records or the program is another', async () => {
     const { owner: me } = await newShop();
     const { id, job } = await importJob(me, flagshipText);
     // While the server has much to do the list shows what it said before, and says so.

@@ -102,7 +102,7 @@ describe('an invitation', () => {
 });
 
 describe('a forgotten password', () => {
-  it('is set anew by a link of the owner, which ends all sessions; an older link is worth nothing', async () => {
+  it('is set again by a link of the owner, which ends all sessions; an older link is worth nothing', async () => {
     const email = shop.email.replace('owner', 'reviewer');
     const cookie = await signInAt(server.base, email, shop.password);
     const person = await idOf('reviewer');

@@ -31,7 +31,7 @@ export interface BodyMount extends Vec3 {
   readonly bushing?: number;
   /** How many N squeeze that by 1 mm; without it nobody knows. */
   readonly bushingRate?: number;
-  /** What it carries, kg, where somebody knows; without it that is reckoned from the weights of the body. */
+  /** What it carries, kg, where somebody knows; without it that is calculated from the weights of the body. */
   readonly load?: number;
 }
 
@@ -154,7 +154,7 @@ export const newBody = (id: string, name = 'Body'): Body => ({
 });
 
 /**
- * The opening over the axles of a role; the foremost of several, null without any.
+ * The opening over the axles of a role; the first of several, null without any.
  *
  * @param role The front axles, or the rear ones.
  */

@@ -5,7 +5,7 @@ import type { SceneMesh } from './scene.ts';
 const MM = 1e-3;
 
 /**
- * A scene as binary glTF: metres, y up, x to the rear, a node for each layer of each piece.
+ * A scene as binary glTF: meters, y up, x to the rear, a node for each layer of each piece.
  *
  * @param meshes The scene, mm.
  * @param name What it is called.

@@ -62,7 +62,7 @@ describe('a frame in space', () => {
   it.each([
     ['the flagship', van],
     ['the X-braced one', tour],
-  ])('%s as glTF is accepted by the Khronos validator, in metres with y up', async (_, job) => {
+  ])('%s as glTF is accepted by the Khronos validator, in meters with y up', async (_, job) => {
     const result = evaluatePlan(job);
     const scene = sceneOf(job.donor, result);
     expect(scene.every(({ layer }) => SCENE_LAYERS.includes(layer))).toBe(true);

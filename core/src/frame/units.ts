@@ -3,20 +3,20 @@ import type { Ref } from './ref.ts';
 /** What there is to know of a kind of unit. */
 export interface UnitFacts {
   readonly name: string;
-  /** Which of its mounts it stays with where the plan moves them apart: the foremost, or those nearest to its axle. */
-  readonly stays: 'foremost' | 'at-axle';
+  /** Which of its mounts it stays with where the plan moves them apart: the first, or those nearest to its axle. */
+  readonly stays: 'first' | 'at-axle';
   /** How grave it is when a mount leaves it: a suspension is not to be pulled apart, a cab mount is re-drilled. */
   readonly split: 'stop' | 'warn';
 }
 
 /** Every kind of unit. */
 export const UNIT_FACTS = {
-  cab: { name: 'Cab', stays: 'foremost', split: 'warn' },
-  'power-unit': { name: 'Power unit', stays: 'foremost', split: 'warn' },
+  cab: { name: 'Cab', stays: 'first', split: 'warn' },
+  'power-unit': { name: 'Power unit', stays: 'first', split: 'warn' },
   'front-suspension': { name: 'Front suspension', stays: 'at-axle', split: 'stop' },
   'rear-suspension': { name: 'Rear suspension', stays: 'at-axle', split: 'stop' },
-  tank: { name: 'Tank', stays: 'foremost', split: 'warn' },
-  body: { name: 'Bed or body', stays: 'foremost', split: 'warn' },
+  tank: { name: 'Tank', stays: 'first', split: 'warn' },
+  body: { name: 'Bed or body', stays: 'first', split: 'warn' },
 } as const satisfies Readonly<Record<string, UnitFacts>>;
 
 export type UnitKind = keyof typeof UNIT_FACTS;

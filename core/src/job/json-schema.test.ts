@@ -19,7 +19,7 @@ function changed(path: string, value: unknown): unknown {
 }
 
 describe('the JSON Schema of a job file', () => {
-  it('is the one in the docs (write it anew with: npm run splay -- schema --out docs/job-file.schema.json)', () => {
+  it('is the one in the docs (write it again with: npm run splay -- schema --out docs/job-file.schema.json)', () => {
     expect(JSON.parse(read('docs/job-file.schema.json'))).toEqual(jobFileJsonSchema());
   });
 

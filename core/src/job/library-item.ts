@@ -103,18 +103,18 @@ export function withCopiedBody(
   newId: (prefix: string) => string,
 ): { readonly job: Job; readonly id: string } {
   const id = newId('body');
-  const anew = <T extends { readonly id: string }>(list: readonly T[], prefix: string): readonly T[] =>
+  const fresh = <T extends { readonly id: string }>(list: readonly T[], prefix: string): readonly T[] =>
     list.map((one) => ({ ...one, id: newId(prefix) }));
   const body: Body = {
     ...item,
     id,
-    openings: anew(item.openings, 'opening'),
-    mounts: anew(item.mounts, 'mount'),
-    boxes: anew(item.boxes, 'box'),
-    masses: anew(item.masses, 'mass'),
-    fenders: anew(item.fenders, 'fender'),
-    points: anew(item.points, 'point'),
-    changes: anew(item.changes, 'change'),
+    openings: fresh(item.openings, 'opening'),
+    mounts: fresh(item.mounts, 'mount'),
+    boxes: fresh(item.boxes, 'box'),
+    masses: fresh(item.masses, 'mass'),
+    fenders: fresh(item.fenders, 'fender'),
+    points: fresh(item.points, 'point'),
+    changes: fresh(item.changes, 'change'),
     ...(from === '' ? {} : { copiedFrom: from }),
   };
   return { job: { ...job, bodies: [...job.bodies, body] }, id };

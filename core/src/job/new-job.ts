@@ -18,7 +18,7 @@ export interface FirstMeasures {
   readonly outsideWidth: number;
   readonly tireRadius: number;
   readonly section: Section;
-  /** The cab: its back and its foremost and rearmost mounts behind the front axle, mm; null where there is none. */
+  /** The cab: its back and its first and last mounts behind the front axle, mm; null where there is none. */
   readonly cab: FirstCab | null;
 }
 

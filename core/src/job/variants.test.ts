@@ -209,7 +209,7 @@ describe('a job of version 2', () => {
     expect(readingsIn(parseJobFile(JSON.stringify(old)).records)).toEqual(old.readings);
   });
 
-  it('names anew what has the id of something else, with what refers to it', () => {
+  it('names again what has the id of something else, with what refers to it', () => {
     const end = (point: string, side: string) => ({ point, side });
     const { job: now } = parseJobFile(
       withDonor({

@@ -82,7 +82,7 @@ export const memberMarks = (result: PlanResult): MemberMark[] => [
   ...result.members.flatMap((outcome) => marksOf(outcome, result)),
   ...result.braces.flatMap(({ brace: { name }, status, built }): MemberMark[] => {
     if (status === 'removed') return [{ ...NONE, name, side: null, what: 'comes off' }];
-    return status === 'made-anew' && built
+    return status === 'remade' && built
       ? [{ ...NONE, name, side: null, what: 'remade between its ends', length: built.length }]
       : [];
   }),

@@ -16,7 +16,7 @@ import { longerBy } from './splice-marks.ts';
 
 /**
  * The new rail to cut, each piece once for each side and as it ends up: also where a later operation cuts it. Where the
- * donor is only sawn through, the blade's kerf is made good by the foremost piece. `kerf` in mm.
+ * donor is only sawn through, the blade's kerf is made good by the first piece. `kerf` in mm.
  *
  * @param result What the plan gives.
  * @param operations Operations of the plan by id.
@@ -38,7 +38,7 @@ export function newPiecesOf(
         joint.operation === piece.source && rails.some(({ splice }) => splice.sleeve?.caps && splice.sleeve.through),
     );
     if (!operation || capped) return [];
-    const foremost = !begun.has(operation.id);
+    const first = !begun.has(operation.id);
     begun.add(operation.id);
     const formAt = (joint: number, side: Side) => {
       const id = result.joints.find(({ piece: ahead }) => ahead === joint)?.id;
@@ -51,7 +51,7 @@ export function newPiecesOf(
         result.joints.some(({ id, piece: of }) => id === joint.id && (of === index || of === index - 1)),
       )
       .reduce((sum, outcome) => sum + longerBy(outcome), 0);
-    const sawn = operation.kind === 'lengthen' && foremost ? kerf : 0;
+    const sawn = operation.kind === 'lengthen' && first ? kerf : 0;
     return SIDES.map((side: Side) => ({
       letters,
       operation,

@@ -80,7 +80,7 @@ export function weldNotes(input: PlanInput, result: PlanResult): SheetNote[] {
   });
 }
 
-/** The rules that every splice is reckoned with. */
+/** The rules that every splice is calculated with. */
 const ALWAYS: readonly RuleId[] = ['weld/electrode', 'weld/allowed', 'weld/gap', 'weld/groove', 'splice/fed-edge'];
 
 /**

@@ -98,7 +98,7 @@ function fixingCheck(
 
 /**
  * What a bracket comes to under its mount's load times the rulebook's dynamic factor: levers, no approval.
- * A bracket of the body's own is not reckoned but for its welds: nobody knows its steel. Sideways loads are left out.
+ * A bracket of the body's own is not calculated but for its welds: nobody knows its steel. Sideways loads are left out.
  *
  * @param bracket The bracket; without problems.
  * @param load The mount's load, and where it acts.

@@ -268,7 +268,7 @@ describe('other brackets, by hand', () => {
     expect(weldsOffMiddle({ form: 'none' }, load, 25, rules)).toBeNull();
   });
 
-  it('of an old bracket only the welds are reckoned, of no bracket nothing', () => {
+  it('of an old bracket only the welds are calculated, of no bracket nothing', () => {
     expect(bracketChecks({ form: 'old', height: 60, along: 70, leg: 4 }, load, mild)).toMatchObject([
       { what: 'welds to the rail', stress: expect.closeTo(1000 / (140 * 0.707 * 4), 9) as number },
     ]);

@@ -31,7 +31,7 @@ export interface Bending {
 
 /**
  * How hard the rails of an evaluated frame are bent, by levers: the frame's own steel, what hangs on it and the bodies
- * (each on its foremost and its rearmost mount) as weights on two rails that rest on the axles. Standing still, without
+ * (each on its first and its last mount) as weights on two rails that rest on the axles. Standing still, without
  * load, without springs: a picture of where the rail works hardest. Null without both axles.
  *
  * @param outcomes The evaluated frame.
@@ -85,7 +85,7 @@ export function bendingOf(outcomes: Outcomes): ((donorX: number) => Bending) | n
   };
 }
 
-/** A weight of a body on its foremost and its rearmost mount; where it has fewer than two, where it is. */
+/** A weight of a body on its first and its last mount; where it has fewer than two, where it is. */
 function onMounts(mass: number, x: number, mounts: readonly number[]) {
   const [first, last] = [mounts[0], mounts.at(-1)];
   const at = (place: number, share: number) => ({ mass: share, at: { x: place, y: 0, z: 0 } });

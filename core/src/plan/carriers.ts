@@ -90,7 +90,7 @@ const unitOf = (frame: Frame, kind: UnitKind): Ref | null =>
     frame.units.find((unit) => unit.kind === kind && unit.mounts.length > 0),
   );
 
-const foremost = (features: readonly Feature[], unit: UnitKind): Ref | null =>
+const first = (features: readonly Feature[], unit: UnitKind): Ref | null =>
   refTo(
     'feature',
     features.reduce<Feature | null>(
@@ -100,7 +100,7 @@ const foremost = (features: readonly Feature[], unit: UnitKind): Ref | null =>
   );
 
 /**
- * What carries a point that names no carrier: the cab's back rides on the cab or else its foremost mount, a gearbox
+ * What carries a point that names no carrier: the cab's back rides on the cab or else its first mount, a transmission
  * flange on the power unit, its mount, or else a crossmember near it, a carrier bearing on its bracket or crossmember,
  * a pinion on its axle. Null: the rail at its own station.
  *
@@ -110,7 +110,7 @@ export function usualCarrier({ kind, x }: Pick<FramePoint, 'kind' | 'x'>, frame:
   const of = (wanted: FeatureKind) => frame.features.filter((feature) => feature.kind === wanted);
   switch (kind) {
     case 'cab-back':
-      return unitOf(frame, 'cab') ?? foremost(frame.features, 'cab');
+      return unitOf(frame, 'cab') ?? first(frame.features, 'cab');
     case 'output-flange':
       return (
         unitOf(frame, 'power-unit') ??

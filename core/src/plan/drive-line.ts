@@ -17,7 +17,7 @@ export interface Shaft {
   readonly length: number;
 }
 
-/** The shafts from the gearbox to the axle, front to rear. */
+/** The shafts from the transmission to the axle, front to rear. */
 export interface DriveLine {
   readonly shafts: readonly Shaft[];
   /** One more than there are shafts. */

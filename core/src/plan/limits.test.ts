@@ -48,7 +48,7 @@ describe('a hole near a joint', () => {
   });
 });
 
-describe('a joint ahead of the rearmost hanger', () => {
+describe('a joint ahead of the last hanger', () => {
   const rules = { profile: 'bolt-ahead-weld-behind', changes: {} } as const;
   const welded = (at: number, kind: Feature['kind'] = 'spring-hanger', other: Feature[] = []) =>
     found(
@@ -62,7 +62,7 @@ describe('a joint ahead of the rearmost hanger', () => {
     expect(welded(4000 + HAIR)).toEqual([]);
   });
 
-  it('goes by the rearmost of several, and by hangers and links only', () => {
+  it('goes by the last of several, and by hangers and links only', () => {
     expect(welded(4200, 'spring-hanger', [featureAt('last', 4500, { kind: 'link-bracket' })])).toEqual([
       'Joint A',
       'Joint B',
@@ -126,7 +126,7 @@ describe('a line along the rail', () => {
     expect(said(-101.6)).toEqual([['Brake line is 4 in too long.', 'Shorten it, or lay what is over in a loop.']]);
   });
 
-  it('is routed anew where its end goes with the steel', () => {
+  it('is routed again where its end goes with the steel', () => {
     const input = inputOf(framed(50), { kind: 'shorten', from: donor(4100), to: donor(4300) });
     expect(found(input, 'line-length')[0]!.message).toMatch(/ends on steel that is taken out: reroute it/);
   });

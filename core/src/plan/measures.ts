@@ -23,7 +23,7 @@ import type { UnitOutcome } from './unit-outcome.ts';
  */
 export interface Measures {
   readonly wheelbase: number | null;
-  /** Cab back to rear axle. */
+  /** Back of cab to rear axle. */
   readonly cabToAxle: number | null;
   /** Where a body can begin (behind the cab, what stands behind it, and the gap) to rear axle. */
   readonly usableCabToAxle: number | null;

@@ -28,7 +28,7 @@ const memberJoints: Finder = ({ members, joints }, context) =>
           builtX: joint.builtX,
           about: outcome.member.id,
           code: `member-${verdict}`,
-          // A member can be re-fitted or made anew: its ends alone stop nothing.
+          // A member can be re-fitted or made again: its ends alone stop nothing.
           severity: severity === 'stop' ? 'warn' : severity,
           message: `${outcome.member.name} at ${joint.letter}: ${[words, ...differences(worst, joint, context.show)].join(', ')}.`,
           fixes: [refitting(outcome), ...advise('Or remake the member between its ends.')],
@@ -74,7 +74,7 @@ const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
   all.flatMap(({ brace, donor, status, reason, longer, operation }): Finding[] => {
     const { x } = middleOf(donor);
     const at = { ...NOWHERE, operation, donorX: x, builtX: builtOf(tape, x), about: brace.id };
-    const anew: SuggestedFix = {
+    const remade: SuggestedFix = {
       say: `Remake ${brace.name} to fit between its ends`,
       edit: { do: 'remake-brace', brace: brace.id },
     };
@@ -95,7 +95,7 @@ const braces: Finder = ({ braces: all, tape }, { show }: Context) =>
         code: 'brace-length',
         severity: 'warn',
         message: `${brace.name} is ${show(Math.abs(longer))} too ${longer > 0 ? 'short' : 'long'} between its ends.`,
-        fixes: [anew],
+        fixes: [remade],
       },
     ];
   });

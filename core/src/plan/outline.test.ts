@@ -69,9 +69,9 @@ it('new rail is listed for each side in its own section and to its own lengths',
     },
   );
   const pieces = markSheet(input, evaluatePlan(input)).newPieces;
-  const foremost = pieces.slice(0, 2).map(({ side, section, length, bottom }) => [side, section, length, bottom]);
+  const first = pieces.slice(0, 2).map(({ side, section, length, bottom }) => [side, section, length, bottom]);
   // At the bottom each is shorter by its depth × tan 0.05.
-  expect(foremost).toEqual([
+  expect(first).toEqual([
     ['left', 'rail', expect.closeTo(200, 9), expect.closeTo(200 - 150 * Math.tan(0.05), 9)],
     ['right', 'heavy', expect.closeTo(200, 9), expect.closeTo(200 - 200 * Math.tan(0.05), 9)],
   ]);

@@ -24,7 +24,7 @@ export type PlanEdit =
   | { readonly do: 'move'; readonly thing: HungRef; readonly to: Place; readonly before: string | null }
   /** Adds one ahead of an operation, or last. */
   | { readonly do: 'add-crossmember'; readonly at: Place; readonly before: string | null }
-  /** Cuts a member to the new distance of its ends; makes a brace anew. */
+  /** Cuts a member to the new distance of its ends; makes a brace again. */
   | { readonly do: 'refit'; readonly member: string }
   | { readonly do: 'remake-brace'; readonly brace: string }
   /** Lets a unit stay with another of its mounts. */

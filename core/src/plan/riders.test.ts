@@ -45,7 +45,7 @@ describe('the back of a cab', () => {
     points: [point('cab', 'cab-back', 2700)],
   });
 
-  it('stays with the foremost mount when rail comes out between the mounts, and the rear mount has left it', () => {
+  it('stays with the first mount when rail comes out between the mounts, and the rear mount has left it', () => {
     // 200 out between the mounts: the cab stays in front, the axle comes 200 nearer.
     const input = inputOf(frame, out(1800, 2000));
     const { measures, conflicts, points } = evaluatePlan(input);
@@ -86,7 +86,7 @@ describe('the back of a cab', () => {
 
 describe('a transmission flange, a carrier bearing and a pinion', () => {
   const frame = framed({
-    features: [mount('gearbox', 1450, 'gearbox-mount')],
+    features: [mount('transmission', 1450, 'gearbox-mount')],
     crossmembers: [memberAt('middle', 2500)],
     points: [
       point('flange', 'output-flange', 1700),
@@ -100,7 +100,7 @@ describe('a transmission flange, a carrier bearing and a pinion', () => {
     const result = evaluatePlan(inputOf(frame, { kind: 'lengthen', at: donor(1600), length: 300, section: null }));
     const built = Object.fromEntries(result.points.map(({ item, built: at, carrier }) => [item.id, [at?.x, carrier]]));
     expect(built).toEqual({
-      flange: [1700, { kind: 'feature', id: 'gearbox' }],
+      flange: [1700, { kind: 'feature', id: 'transmission' }],
       bearing: [2860, { kind: 'crossmember', id: 'middle' }],
       pinion: [4300, { kind: 'axle', id: 'rear' }],
     });

@@ -8,7 +8,7 @@ import { PLAIN_BOLTED, type SpliceOutcome, usualPlate } from './splices/index.ts
 import { builtOf } from './tape.ts';
 
 /**
- * Where the rearmost hanger or link of a suspension stands on the built frame, mm; minus infinity without any.
+ * Where the last hanger or link of a suspension stands on the built frame, mm; minus infinity without any.
  *
  * @param features What became of each feature.
  */

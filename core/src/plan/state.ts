@@ -29,7 +29,7 @@ interface Beside<T, C> {
   readonly operation: string | null;
 }
 export type HungMember = Beside<Member, 're-fitted'>;
-export type HungBrace = Beside<Brace, 'made-anew'>;
+export type HungBrace = Beside<Brace, 'remade'>;
 
 /** A notch or a boxing plate on a piece, in local coordinates. */
 export interface Rework {

@@ -4,7 +4,7 @@ import { evaluatePlan, summaryOf } from './index.ts';
 
 const bare = plainFrame().features[0]!;
 
-it('says what a plan costs: joints, steel, what goes, what is made anew, what stops it and asks for a decision', () => {
+it('says what a plan costs: joints, steel, what goes, what is made again, what stops it and asks for a decision', () => {
   const frame = plainFrame({
     features: [
       bare,

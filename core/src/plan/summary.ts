@@ -13,7 +13,7 @@ export interface PlanSummary {
   readonly worstJoint: Joint | null;
   readonly newRail: number;
   readonly cutAway: number;
-  /** Names of what hangs on the frame and goes, and of what must be drilled or welded anew elsewhere. */
+  /** Names of what hangs on the frame and goes, and of what must be drilled or welded again elsewhere. */
   readonly gone: readonly string[];
   readonly remade: readonly string[];
   readonly stops: readonly Conflict[];

@@ -57,7 +57,7 @@ export const axlesOn = (
   });
 
 /**
- * A unit's mounts in the order in which it stays with them: as the plan names it, else the foremost, or those at its
+ * A unit's mounts in the order in which it stays with them: as the plan names it, else the first, or those at its
  * axle: on the same steel as the rail over it, nearest first.
  */
 function inOrder(

@@ -68,7 +68,7 @@ describe('a cab on mounts either side of a cut', () => {
 it('a power unit on a mount and a crossmember carries the flange, and the crossmember is moved back in one press', () => {
   const frame = framed({
     features: [featureAt('engine', 1000, { kind: 'engine-mount' })],
-    crossmembers: [memberAt('gearbox-member', 1900)],
+    crossmembers: [memberAt('transmission-member', 1900)],
     units: [
       {
         id: 'power',
@@ -76,7 +76,7 @@ it('a power unit on a mount and a crossmember carries the flange, and the crossm
         kind: 'power-unit',
         mounts: [
           { kind: 'feature', id: 'engine' },
-          { kind: 'crossmember', id: 'gearbox-member' },
+          { kind: 'crossmember', id: 'transmission-member' },
         ],
       },
     ],
@@ -86,7 +86,7 @@ it('a power unit on a mount and a crossmember carries the flange, and the crossm
   const result = evaluatePlan(input);
   expect(result.points[0]).toMatchObject({ built: { x: 2100 }, carrier: { kind: 'unit', id: 'power' } });
   const [left] = found(input, 'mount-left');
-  expect(left!.fixes[0]!.say).toBe('Move gearbox-member 7 7/8 in forward, where Power unit still has it');
+  expect(left!.fixes[0]!.say).toBe('Move transmission-member 7 7/8 in forward, where Power unit still has it');
   const cured = evaluatePlan(carryOutEdit(input, left!.fixes[0]!.edit!, 'cure'));
   expect(cured.crossmembers[0]!.built!.x).toBeNear(1900, 1e-9);
 });

@@ -1,7 +1,7 @@
 import { inches } from '../units/index.ts';
 import type { Rule } from './rule-type.ts';
 
-/** The rules that mounts and their brackets are judged and reckoned by. */
+/** The rules that mounts and their brackets are judged and calculated by. */
 export const MOUNT_RULES = {
   'mount/dynamic': { measures: 'times', value: 2.5 },
   'mount/yield': { measures: 'stress', value: 250 },

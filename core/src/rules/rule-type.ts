@@ -8,7 +8,7 @@ export interface Rule {
   readonly value: number;
 }
 
-/** What a rule says of itself. A page loads it when somebody reads it: judging needs the value alone. */
+/** What a rule says of itself. A page loads it when somebody reads it: context needs the value alone. */
 export interface RuleWords {
   readonly title: string;
   readonly reason: string;

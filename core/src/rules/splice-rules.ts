@@ -1,7 +1,7 @@
 import { inches } from '../units/index.ts';
 import type { Rule } from './rule-type.ts';
 
-/** The rules that splices are judged and reckoned by. */
+/** The rules that splices are judged and calculated by. */
 export const SPLICE_RULES = {
   'weld/both-sides-dye': { measures: 'share', value: 1 },
   'weld/both-sides-visual': { measures: 'share', value: 0.7 },

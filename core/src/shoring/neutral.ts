@@ -7,7 +7,7 @@ export interface Neutral {
   /** How far each is shimmed up over a straight line through the outermost two, as a start. */
   readonly shims: readonly number[];
   /** How much the moment at the cut grows for 1 mm more under each: why the load decides and not the shim. */
-  readonly touchy: readonly number[];
+  readonly sensitive: readonly number[];
 }
 
 /**
@@ -46,12 +46,12 @@ export function neutralAt(beam: Beam, stands: readonly number[], cut: number): N
   const shape = atRest(pushed, [two(stands[0] as number), two(stands[last] as number)]);
   if (!shape) return null;
   const level = atRest(beam, stands.map(two));
-  const touchy = stands.map((_, raised) => {
+  const sensitive = stands.map((_, raised) => {
     const up = atRest(
       beam,
       stands.map((x, index): BeamSupport => ({ x, rise: index === raised ? 1 : 0, way: 'both' })),
     );
     return (up?.moment(cut) ?? 0) - (level?.moment(cut) ?? 0);
   });
-  return { loads, shims: stands.map((x) => shape.height(x)), touchy };
+  return { loads, shims: stands.map((x) => shape.height(x)), sensitive };
 }

@@ -137,7 +137,7 @@ it('freed ends spring: how far they drop and turn, which is higher, and how the 
   expect(found.opens).toBeCloseTo(expected.top_minus_bottom_gap_mm as unknown as number, 6);
 });
 
-it('neutral shores: loads by levers, shims as the frame bends under them, and how touchy they are', () => {
+it('neutral shores: loads by levers, shims as the frame bends under them, and how sensitive they are', () => {
   const { input, expected } = caseOf('neutral_four_stands') as unknown as {
     input: Parameters<typeof beamOf>[0] & { stands_x_mm: [number, number, number, number]; cut_x_mm: number };
     expected: {
@@ -151,7 +151,10 @@ it('neutral shores: loads by levers, shims as the frame bends under them, and ho
   for (const [index, force] of expected.reactions_N.entries()) {
     expect(found.loads[index]).toBeCloseTo(force, 3);
     expect(found.shims[index]).toBeCloseTo(expected.shims_with_outermost_stands_at_zero_mm[index]!, 6);
-    expect(found.touchy[index]! / expected.moment_at_cut_for_1_mm_more_under_each_stand_Nmm[index]!).toBeCloseTo(1, 6);
+    expect(found.sensitive[index]! / expected.moment_at_cut_for_1_mm_more_under_each_stand_Nmm[index]!).toBeCloseTo(
+      1,
+      6,
+    );
   }
   // Back on those shims nothing is left at the cut.
   const on = input.stands_x_mm.map((x, index): BeamSupport => ({ x, rise: found.shims[index]!, way: 'push' }));

@@ -134,7 +134,7 @@ export interface SplicePlan {
   readonly others: readonly { readonly rail: RailId; readonly splice: RailSplice; readonly reason: string }[];
 }
 
-/** Steel that is added at a joint or on a cut end and that strength is not reckoned with. mm. */
+/** Steel that is added at a joint or on a cut end and that strength is not calculated with. mm. */
 export type Fitting =
   /** A plate over the open end of both rails, standing out all round by so much; a new front or a bumper is bolted to it. */
   | {

@@ -200,7 +200,7 @@ function formProblems(form: SpliceForm, { section }: RailSteel): InputProblem[] 
   ];
 }
 
-/** A splice as its strength is reckoned, with what is wrong with it; null where that keeps it from calculated. */
+/** A splice as its strength is calculated, with what is wrong with it; null where that keeps it from calculated. */
 export interface MadeSplice {
   readonly splice: Splice | null;
   readonly problems: readonly InputProblem[];
@@ -209,7 +209,7 @@ export interface MadeSplice {
 }
 
 /**
- * One rail's splice as its strength is reckoned, the middle of the joint at station 0.
+ * One rail's splice as its strength is calculated, the middle of the joint at station 0.
  *
  * @param made How it is made.
  * @param rail The rail's section and material.

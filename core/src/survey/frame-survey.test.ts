@@ -106,7 +106,7 @@ describe('what all readings say of the frame', () => {
 
   it('of the demo it finds the diagonal that was misread by an inch', () => {
     const { misreads } = held(survey(readingsIn(records)));
-    expect(misreads[0]).toMatchObject({ cause: 'inch', control: { name: 'Cab back left to Kick-up right' } });
+    expect(misreads[0]).toMatchObject({ cause: 'inch', control: { name: 'Back of cab left to Kick-up right' } });
   });
 
   it('where the readings do not hold the frame it says what to take next, until they do', () => {

@@ -168,7 +168,7 @@ const STEP = 4;
 
 /**
  * The fewest moves that bring the loose half to plan: every choice of ways to move is tried, each with the amounts that suit
- * all readings best together (one correction spoils another, so none is reckoned alone), rounded to what a tape shows. Of
+ * all readings best together (one correction spoils another, so none is calculated alone), rounded to what a tape shows. Of
  * those that come well inside, the one with the fewest things to do.
  *
  * @param halves How the loose half lies.

@@ -72,7 +72,7 @@ const floats = (found: Network | Floating): Floating => {
 };
 
 describe('a network of readings', () => {
-  it.each(['clean_seed7', 'gross_error_tape_R1-L6'])('is adjusted as independently reckoned: %s', (id) => {
+  it.each(['clean_seed7', 'gross_error_tape_R1-L6'])('is adjusted as independently calculated: %s', (id) => {
     const one = caseOf(id);
     const network = held(adjustNetwork(pointsOf(one), observationsOf(one)));
     const { expected } = one;

@@ -36,7 +36,7 @@ const amounts = (of: Network, from = nominal) =>
   >;
 
 describe('the shape of a frame', () => {
-  it.each(['clean_seed7', 'gross_error_tape_R1-L6'])('is as independently reckoned: %s', (id) => {
+  it.each(['clean_seed7', 'gross_error_tape_R1-L6'])('is as independently calculated: %s', (id) => {
     const { deformation } = (
       reference.cases.find((one) => one.id === id) as unknown as {
         expected: { deformation: Record<string, { estimate: number; sigma: number }> };
@@ -153,7 +153,7 @@ describe('a reading that is wrong', () => {
     expect(found(clean).misreads).toEqual([]);
   });
 
-  it('is found among all of them, with its amount, as independently reckoned', () => {
+  it('is found among all of them, with its amount, as independently calculated', () => {
     const { expected } = reference.cases.find(({ id }) => id === 'gross_error_tape_R1-L6') as unknown as {
       expected: { outlier: { id: string; estimated_error_mm: number; sigma_of_estimate_mm: number } };
     };

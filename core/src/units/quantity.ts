@@ -21,7 +21,7 @@ const UNITS = {
     in: { name: 'lb', size: KG_PER_POUND, also: ['lbs', 'pound', 'pounds'] },
     mm: { name: 'kg', size: 1, also: ['kilogram', 'kilograms'] },
   },
-  /** kg per metre */
+  /** kg per meter */
   'mass along': {
     in: { name: 'lb/ft', size: KG_PER_POUND / (12 * MM_PER_INCH * 1e-3) },
     mm: { name: 'kg/m', size: 1 },

@@ -96,7 +96,7 @@ it('a cut that is dragged over plain rail leaves all that hangs on it as it is d
   expect(changed(moved(0), moved(inches(1 / 16)))).toEqual({ names: [], symbols: 0 });
 });
 
-it('what arithmetic leaves over draws nothing anew', () => {
+it('what arithmetic leaves over draws nothing again', () => {
   const one = moved(0);
   const hair = (at: Vec3 | null) => at && { ...at, x: at.x + 1e-10 };
   const other = {

@@ -35,7 +35,7 @@ function isInSight(view: View, { ahead, behind }: Feature, places: PlanResult['f
 const samePlace = (a?: Vec3 | null, b?: Vec3 | null): boolean =>
   a && b ? near(a.x, b.x) && near(a.y, b.y) && near(a.z, b.z) : !a === !b;
 
-/** True when nothing that is drawn has changed: a drag evaluates the plan anew but seldom moves a feature. */
+/** True when nothing that is drawn has changed: a drag evaluates the plan again but seldom moves a feature. */
 function sameDrawing({ shown, ...a }: FeatureLayerProps, { shown: before, ...b }: FeatureLayerProps): boolean {
   return (
     alike(a, b) &&

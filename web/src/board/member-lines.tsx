@@ -35,7 +35,7 @@ export function MemberLines({ shown, what, view, across, section, selected, onSe
           ),
       )}
       {shown.braces.flatMap(({ brace: { id, name, section: of }, built, status }) =>
-        built ? [drawn(id, name, id, outline([built.from, built.to], of), status === 'made-anew')] : [],
+        built ? [drawn(id, name, id, outline([built.from, built.to], of), status === 'remade')] : [],
       )}
     </>
   );

@@ -10,7 +10,7 @@ interface SheetProps {
 
 /**
  * One of the sheets that the drawing is made of, laid over each other: what changes together is on one sheet, which the
- * browser paints for itself, so that a change paints that sheet anew and no other. Only what asks for it can be pressed.
+ * browser paints for itself, so that a change paints that sheet again and no other. Only what asks for it can be pressed.
  */
 export function Sheet({ width, height, lowest = false, children }: SheetProps) {
   return (

@@ -35,7 +35,7 @@ describe('what lags', () => {
     }
   });
 
-  it('passes on nothing that it was told to forget, and begins anew after', () => {
+  it('passes on nothing that it was told to forget, and begins again after', () => {
     const heard: number[] = [];
     const lagging = lag<number>((value) => heard.push(value));
     lagging.tell(1);

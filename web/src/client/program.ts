@@ -12,7 +12,7 @@ export function heardFrom(response: { readonly headers?: Headers }): void {
 
 export const useRenewed = (): boolean => useStore(renewed, (state) => state.renewed);
 
-/** Takes the page up anew, in the version that the server has now. */
+/** Takes the page up again, in the version that the server has now. */
 export async function takeRenewed(): Promise<void> {
   const waiting = (await navigator.serviceWorker?.getRegistration())?.waiting;
   waiting?.postMessage('take over');

@@ -39,7 +39,7 @@ interface ChartProps {
 }
 
 /**
- * A chart on a canvas, drawn anew when what it shows changes. Its figures stand in a table beside it: the canvas is a
+ * A chart on a canvas, drawn again when what it shows changes. Its figures stand in a table beside it: the canvas is a
  * picture, with a name.
  */
 function Canvas({ width, height, label, config }: ChartProps) {

@@ -23,7 +23,7 @@ export function alike(a: unknown, b: unknown): boolean {
 
 /**
  * A part of the screen that is drawn again only when what it shows has changed, by value: while a cut is dragged the
- * plan is evaluated anew for every frame, but most of what it says stays the same. Its props are plain data and
+ * plan is evaluated again for every frame, but most of what it says stays the same. Its props are plain data and
  * functions that stay the same.
  */
 export const memoized = <Props extends object>(drawing: FunctionComponent<Props>) => memo(drawing, alike);

@@ -28,7 +28,7 @@ it('gives the figures that matter, before and after', () => {
   expect(tile('Wheelbase')).toBe('Wheelbase155 3⁄4was 141');
   expect(tile('Cab to axle')).toBe('Cab to axle98 1⁄4was 83 1⁄2');
   expect(tile('Worst joint')).toBe('Worst jointmeetsjoint A');
-  expect(tile('Worst reading')).toBe('Worst reading+1Cab back left to Kick-up right');
+  expect(tile('Worst reading')).toBe('Worst reading+1Back of cab left to Kick-up right');
 });
 
 it('swaps them while the donor is held for', () => {

@@ -102,7 +102,7 @@ it('does without a cab, and refuses one that cannot stand there', async () => {
   type('Donor', 'Old chassis');
   type('Rear cab mount', '-20');
   begin();
-  expect(screen.getByRole('alert').textContent).toMatch(/must lie behind the foremost/);
+  expect(screen.getByRole('alert').textContent).toMatch(/must be behind the front one/);
   expect(importJob).not.toHaveBeenCalled();
   fireEvent.click(screen.getByRole('checkbox', { name: /A cab stands on it/ }));
   begin();

@@ -25,7 +25,7 @@ export function People({ people, links, me, manages, mails }: PeopleProps) {
   const [role, setRole] = useState<Role>('fabricator');
   const [email, setEmail] = useState('');
   const disabled = !awake;
-  /** The page comes anew with what is true then; what was refused says why. */
+  /** The page comes again with what is true then; what was refused says why. */
   const done = async (answering: Promise<Answer<unknown>>) => {
     const answer = await answering;
     if (answer.ok) return location.reload();

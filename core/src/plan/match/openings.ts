@@ -16,7 +16,7 @@ export interface OpeningOver {
 }
 
 /**
- * The axle of a role that a body goes over: the foremost that is there; null without any.
+ * The axle of a role that a body goes over: the first that is there; null without any.
  *
  * @param axles Axles as built.
  * @param role The front axles, or the rear ones.

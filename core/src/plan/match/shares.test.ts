@@ -67,7 +67,7 @@ describe('what each mount carries', () => {
     expect(sharesOf(square, { mass: 100, x: 4000, y: 0 })!.filter((share) => share < 0)).toHaveLength(2);
   });
 
-  it('is what somebody said, or is reckoned from the weights; what is not known stays unknown', () => {
+  it('is what somebody said, or is calculated from the weights; what is not known stays unknown', () => {
     const mounts = square.map((at, index) => ({ ...at, id: `m${index}`, name: 'Mount', z: 0, hole: 0, thickness: 0 }));
     const masses = [{ id: 'w', name: 'Shell', mass: 400, x: 1000, y: 0, z: 800 }];
     const body = { ...newBody('b'), mounts, masses };

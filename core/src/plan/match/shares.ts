@@ -32,7 +32,7 @@ export function sharesOf(
 
 /**
  * What each mount of a body carries of its weights and load, kg, in the order of its mounts: as somebody said it, else
- * reckoned from what the others leave. Null where that is not known.
+ * calculated from what the others leave. Null where that is not known.
  *
  * @param body The body; validated.
  */

@@ -20,9 +20,9 @@ export interface BraceOutcome {
   readonly donor: BraceLine;
   /** Between where its anchors are now; null where one of them is gone, or the plan takes it off. */
   readonly built: BraceLine | null;
-  /** By how much longer it must be, mm; 0 where it fits as it is, or is made anew. */
+  /** By how much longer it must be, mm; 0 where it fits as it is, or is made again. */
   readonly longer: number;
-  readonly status: 'stays' | 'moves' | 'made-anew' | 'removed' | 'lost';
+  readonly status: 'stays' | 'moves' | 'remade' | 'removed' | 'lost';
   readonly reason: string;
   readonly operation: string | null;
   /** As built, kg. */
@@ -113,17 +113,17 @@ export function braceOutcome(
   if (!('at' in to)) return nowhere('lost', 'on steel that is taken out', to.operation);
   const built = line(from.at, to.at);
   const moved = distance(was.from, built.from) > 1e-6 || distance(was.to, built.to) > 1e-6;
-  const anew = change === 'made-anew';
+  const remade = change === 'remade';
   const longer = built.length - was.length;
   return {
     brace,
     donor: was,
     built,
-    longer: anew || Math.abs(longer) < 1e-6 ? 0 : longer,
-    status: anew ? 'made-anew' : moved ? 'moves' : 'stays',
-    reason: anew ? 'remade to fit between its ends' : moved ? 'goes along with its ends' : 'not moved',
+    longer: remade || Math.abs(longer) < 1e-6 ? 0 : longer,
+    status: remade ? 'remade' : moved ? 'moves' : 'stays',
+    reason: remade ? 'remade to fit between its ends' : moved ? 'goes along with its ends' : 'not moved',
     operation,
-    mass: area * context.density * (anew ? built.length : was.length),
+    mass: area * context.density * (remade ? built.length : was.length),
   };
 }
 

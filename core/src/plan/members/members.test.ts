@@ -355,7 +355,7 @@ describe('a brace', () => {
   const frame = framed({ braces: [brace] });
   const cut: Bare = { kind: 'shorten', from: donor(1900), to: donor(2100) };
 
-  it('on the diagonal is too long where rail comes out between its ends, and is made anew in one press', () => {
+  it('on the diagonal is too long where rail comes out between its ends, and is made again in one press', () => {
     const was = Math.hypot(1000, 860);
     const input = inputOf(frame, cut);
     const { braces, conflicts } = evaluatePlan(input);
@@ -363,8 +363,8 @@ describe('a brace', () => {
     expect(braces[0]!.longer).toBeNear(Math.hypot(800, 860) - was, 1e-9);
     const found = conflicts.find(({ code }) => code === 'brace-length')!;
     expect(found.message).toMatch(/too long between its ends/);
-    const cured = evaluatePlan(carryOutEdit(input, found.fixes[0]!.edit!, 'anew'));
-    expect(cured.braces[0]).toMatchObject({ status: 'made-anew', longer: 0 });
+    const cured = evaluatePlan(carryOutEdit(input, found.fixes[0]!.edit!, 'again'));
+    expect(cured.braces[0]).toMatchObject({ status: 'remade', longer: 0 });
     const area = 80 * 60 - 72 * 52;
     expect(cured.braces[0]!.mass).toBeNear(area * 7.85e-6 * Math.hypot(800, 860), 1e-9);
   });

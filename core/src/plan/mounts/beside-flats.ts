@@ -5,7 +5,7 @@ import type { DrawnPoint } from '../outline.ts';
 import { bendLines, bendOf, holeAt, type Made, reachAt, RIGHT_ANGLE } from './flat-bracket.ts';
 import type { MountingOutcome } from './mounting-outcome.ts';
 
-/** Fillets where an arm or angle lies on the web, mm: those that its strength is reckoned with. */
+/** Fillets where an arm or angle lies on the web, mm: those that its strength is calculated with. */
 const weldOn = ({ height, top, foot }: Contact, along: number, closed: boolean): number =>
   2 * height + (top ? along : 0) + (foot && closed ? along : 0);
 

@@ -69,7 +69,7 @@ export interface MountingOutcome {
   /** Why it cannot be made so, as sentences. */
   readonly problems: readonly string[];
   readonly turn: MakingTurn;
-  /** How far its top stands over a straightedge from the foremost bracket to the rearmost on its side; null between fewer than three. */
+  /** How far its top stands over a straightedge from the first bracket to the last on its side; null between fewer than three. */
   readonly offLine: number | null;
 }
 
@@ -115,25 +115,29 @@ function overLine(of: readonly MountingOutcome[]): readonly MountingOutcome[] {
 }
 
 /** Whether a mount made so stands and holds, as far as its load is known. */
-const serves = ({ problems, checks }: Reckoned, most: number): boolean =>
+const serves = ({ problems, checks }: Calculated, most: number): boolean =>
   problems.length === 0 && checks.every(({ ratio }) => ratio <= most);
 
 /** What is proposed: as is usual, else the first of it made stronger that serves, else a block in place of a perch. */
-function proposed(asked: Mounting, reckon: (mounting: Mounting) => Reckoned, { rules, display }: Context): Reckoned {
+function proposed(
+  asked: Mounting,
+  calculate: (mounting: Mounting) => Calculated,
+  { rules, display }: Context,
+): Calculated {
   const most = ruleValue(rules, 'mount/ratio');
-  const first = reckon(asked);
+  const first = calculate(asked);
   if (serves(first, most)) return first;
   for (const [, bracket] of strongerBrackets(asked.bracket, display)) {
-    const stronger = reckon({ ...asked, bracket });
+    const stronger = calculate({ ...asked, bracket });
     if (serves(stronger, most)) return stronger;
   }
   if (asked.bracket.form !== 'perch' || first.height === null || first.height <= 0) return first;
-  const block = reckon(onBlock(asked, first.height));
+  const block = calculate(onBlock(asked, first.height));
   return serves(block, most) ? block : first;
 }
 
 /** What of an outcome follows from how the mount is made. */
-type Reckoned = Pick<
+type Calculated = Pick<
   MountingOutcome,
   | 'mounting'
   | 'name'
@@ -163,7 +167,11 @@ interface Made {
 }
 
 /** One mount made one way. */
-function reckonMounting(mounting: Mounting, { seat, rake, rail, share, railAt }: Made, context: Context): Reckoned {
+function calculateMounting(
+  mounting: Mounting,
+  { seat, rake, rail, share, railAt }: Made,
+  context: Context,
+): Calculated {
   const { bracket } = mounting;
   const layersOf = (layers: Mounting['under']) => loadedLayers(layers, share ?? 0);
   const [under, over, hung] = [layersOf(mounting.under), layersOf(mounting.over), layersOf(mounting.hung)];
@@ -229,8 +237,8 @@ export function mountingOutcomes(
       const rail = railAt(at.x);
       const share = load === null ? null : load * GRAVITY;
       const decided = mountings.find((one) => one.body === body.id && one.mount === mount.id);
-      const reckon = (mounting: Mounting) =>
-        reckonMounting(mounting, { seat, rake: pose.rake, rail, share, railAt }, context);
+      const calculate = (mounting: Mounting) =>
+        calculateMounting(mounting, { seat, rake: pose.rake, rail, share, railAt }, context);
       const usual = (): Mounting =>
         usualMounting({ body: body.id, mount }, seat.way, {
           rail,
@@ -240,7 +248,7 @@ export function mountingOutcomes(
           weldable,
         });
       return {
-        ...(decided ? reckon(decided) : proposed(usual(), reckon, context)),
+        ...(decided ? calculate(decided) : proposed(usual(), calculate, context)),
         body,
         seat,
         tag: tags.get(mount.id) ?? '',
@@ -257,11 +265,11 @@ export function mountingOutcomes(
   });
 }
 
-/** The worst of what a bracket comes to, of what is allowed; null where it is not reckoned. */
+/** The worst of what a bracket comes to, of what is allowed; null where it is not calculated. */
 export const worstRatio = ({ checks }: MountingOutcome): number | null => checks[0]?.ratio ?? null;
 
 /**
- * Whether a bracket is stressed no more than the rulebook lets it; null where it is not reckoned.
+ * Whether a bracket is stressed no more than the rulebook lets it; null where it is not calculated.
  *
  * @param outcome How the mount is made.
  */

@@ -11,7 +11,7 @@ const BETWEEN = 'between: brought to the straightedge over the corners';
 const PULLED = 'last: the body pulls at it at rest';
 
 /**
- * The order in which the mounts of a body are made: its four corners first, foremost and rearmost on each side, since they
+ * The order in which the mounts of a body are made: its four corners first, first and last on each side, since they
  * set height and level; then those between, the most loaded first; those that are pulled last.
  *
  * @param mounts The mounts where the body sits.

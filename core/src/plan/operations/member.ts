@@ -11,7 +11,7 @@ export interface ChangeMember extends Common {
     /** Cut to the new distance of its ends, and turned at both. */
     | { readonly what: 'refit'; readonly member: string }
     | { readonly what: 'remove'; readonly member: string }
-    /** Made anew to the new distance of its ends. */
+    /** Made again to the new distance of its ends. */
     | { readonly what: 'remake-brace'; readonly brace: string }
     | { readonly what: 'remove-brace'; readonly brace: string };
 }
@@ -36,7 +36,7 @@ function carryOut(state: PlanState, { change, id: operation }: ChangeMember): Pl
     case 'remake-brace':
       return {
         ...state,
-        braces: changed(state.braces, change.brace, (hung) => ({ ...hung, change: 'made-anew', operation })),
+        braces: changed(state.braces, change.brace, (hung) => ({ ...hung, change: 'remade', operation })),
       };
     case 'remove-brace':
       return {

@@ -42,7 +42,7 @@ const plain = inputOf(plainFrame(), lengthen);
 
 describe('what is remembered while a stand is moved', () => {
   /** The same input as other objects throughout: nothing of it can be remembered. */
-  const anew = (input: PlanInput): PlanInput => structuredClone(input);
+  const fresh = (input: PlanInput): PlanInput => structuredClone(input);
   const told = (input: PlanInput) => {
     const { steps, findings } = evaluateShoring(input);
     const parts = ({ whole, loose }: (typeof steps)[number]) =>
@@ -75,13 +75,13 @@ describe('what is remembered while a stand is moved', () => {
 
   it.each(plans)('is never of another plan: %s', (_, input) => {
     for (const [, other] of plans) told(other);
-    expect(told(input)).toBe(told(anew(input)));
+    expect(told(input)).toBe(told(fresh(input)));
   });
 
   it('is not evaluated again', () => {
     const [step, after] = [only(van), only(moved)];
     expect(after.pieces[0]!.piece).toBe(step.pieces[0]!.piece);
-    expect(only(anew(moved)).pieces[0]!.piece).not.toBe(step.pieces[0]!.piece);
+    expect(only(fresh(moved)).pieces[0]!.piece).not.toBe(step.pieces[0]!.piece);
   });
 });
 

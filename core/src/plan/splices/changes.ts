@@ -8,7 +8,7 @@ export interface Improving extends Proposing {
   readonly display: LengthFormat;
 }
 
-/** A change of how a rail is made at a joint, not reckoned yet. */
+/** A change of how a rail is made at a joint, not calculated yet. */
 export interface Change {
   readonly say: string;
   readonly splice: RailSplice;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beach, on, reckon, sprayer, van } from '../../../test/joints.ts';
+import { beach, on, calculate, sprayer, van } from '../../../test/joints.ts';
 import type { Job } from '../../job/index.ts';
 import { RULES, withRule } from '../../rules/index.ts';
 import { contextOf } from '../context.ts';
@@ -13,13 +13,13 @@ describe('what each form of a joint takes', () => {
   it('hours are those of its weld, its parts and its bolts, by the rulebook', () => {
     const hour = (rule: 'work/weld' | 'work/plate' | 'work/step' | 'work/inside' | 'work/bolt' | 'work/sleeve') =>
       RULES[rule].value;
-    const metres = (id: string) => row(id).weldLength / 1000;
-    expect(row('butt').hours).toBeNear(metres('butt') * hour('work/weld'), 1e-9);
+    const meters = (id: string) => row(id).weldLength / 1000;
+    expect(row('butt').hours).toBeNear(meters('butt') * hour('work/weld'), 1e-9);
     expect(row('step-inside').hours).toBeNear(
-      metres('step-inside') * hour('work/weld') + hour('work/step') + hour('work/plate') + hour('work/inside'),
+      meters('step-inside') * hour('work/weld') + hour('work/step') + hour('work/plate') + hour('work/inside'),
       1e-9,
     );
-    expect(row('inner').hours).toBeNear(metres('inner') * hour('work/weld') + hour('work/sleeve'), 1e-9);
+    expect(row('inner').hours).toBeNear(meters('inner') * hour('work/weld') + hour('work/sleeve'), 1e-9);
     // Three plates, each with three by two bolts on both sides of the joint.
     expect(row('bolted').hours).toBeNear(3 * hour('work/plate') + hour('work/inside') + 36 * hour('work/bolt'), 1e-9);
   });
@@ -58,7 +58,7 @@ describe('what each form of a joint takes', () => {
     expect(ratio('butt-inside')).toBeGreaterThan(ratio('butt'));
     expect(ratio('step')).toBeGreaterThan(ratio('butt'));
     for (const { splice, ratio: told, atWeld, weldLength, heat } of rowsOf(van)) {
-      const { strength, weld } = reckon(splice);
+      const { strength, weld } = calculate(splice);
       expect([told, atWeld, weldLength, heat]).toEqual([
         strength?.ratio ?? null,
         strength?.ratioAtWeld ?? null,

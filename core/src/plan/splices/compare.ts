@@ -4,7 +4,7 @@ import type { Section } from '../../sections/index.ts';
 import { isOnWeb, type RailSplice, type SplicePlate } from '../../splice/index.ts';
 import type { Context } from '../context.ts';
 import type { FatigueDetail } from './fatigue.ts';
-import { reckonSplice } from './splice-outcome.ts';
+import { calculateSplice } from './splice-outcome.ts';
 import { sleeveMass, plateMass } from './steel.ts';
 import { PLAIN_BUTT, type Proposing, usualPlate, usualSleeve, usualStep } from './usual.ts';
 
@@ -35,7 +35,7 @@ export interface ComparedForm {
 export interface Comparing extends Proposing {
   readonly material: Material;
   readonly context: Pick<Context, 'rules' | 'display' | 'show'>;
-  /** Whether the joint lies ahead of the rearmost hanger of the suspension. */
+  /** Whether the joint lies ahead of the last hanger of the suspension. */
   readonly aheadOfHanger: boolean;
 }
 
@@ -191,7 +191,7 @@ export function compareForms(now: RailSplice, comparing: Comparing): readonly Co
   const ways: readonly Way[] = [{ id: 'now', name: 'As planned', splice: now }, ...waysOf(now, comparing)];
   return ways.flatMap(({ id, name, splice }): ComparedForm[] => {
     if (!splice) return [];
-    const { strength, made, weld, details } = reckonSplice(splice, steel.section, material, context);
+    const { strength, made, weld, details } = calculateSplice(splice, steel.section, material, context);
     const reached = reachedOf(splice, steel.section);
     return [
       {

@@ -11,7 +11,7 @@ import { type RailSplice } from '../../splice/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';
-import { PLAIN_BOLTED, PLAIN_BUTT, reckonSplice, usualSleeve, splicePlanWith } from './index.ts';
+import { PLAIN_BOLTED, PLAIN_BUTT, calculateSplice, usualSleeve, splicePlanWith } from './index.ts';
 
 describe('what a plan says of its joints', () => {
   it('left and right are made alike, unless there is a reason', () => {
@@ -31,7 +31,7 @@ describe('what a plan says of its joints', () => {
 
   it.each([
     [{ joint: 'gone/1' }, /does not have/],
-    [{ others: [{ rail: 'x-leg/left', splice: PLAIN_BUTT, reason: '' }] }, /take it off the joint/],
+    [{ others: [{ rail: 'x-leg/left', splice: PLAIN_BUTT, reason: '' }] }, /remove it from the joint/],
   ])('what names nothing is refused: %o', (changes, words) => {
     const splices = [{ ...van.plan.splices[0]!, ...changes }] as Job['plan']['splices'];
     expect(() => checkJob({ ...van, plan: { ...van.plan, splices } })).toThrow(words);
@@ -233,9 +233,9 @@ describe('what is advised against', () => {
     const shear = 0.225 * 1040 * (Math.PI / 4) * 16 ** 2;
     const bearing = 1.2 * 760 * 16 * 4.7625;
     expect(bolt!.carries).toBeNear(Math.min(shear, bearing), 1e-6);
-    expect(reckonSplice(PLAIN_BOLTED, channel, hard.donor.material, contextOf(hard)).made.problems[0]!.message).toMatch(
-      /add plates with bolts/,
-    );
+    expect(
+      calculateSplice(PLAIN_BOLTED, channel, hard.donor.material, contextOf(hard)).made.problems[0]!.message,
+    ).toMatch(/add plates with bolts/);
   });
 
   it('a notch that leaves too little is told, with the plate that mends it', () => {

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { inside, reckon, van } from '../../../test/joints.ts';
+import { inside, calculate, van } from '../../../test/joints.ts';
 import { RULES, withRule } from '../../rules/index.ts';
 import type { RailSplice } from '../../splice/index.ts';
 import { PLAIN_BUTT, usualSleeve } from './index.ts';
 import { proposing } from '../../../test/joints.ts';
 
 const range = RULES['fatigue/range'].value;
-const rulesOf = (splice: RailSplice) => reckon(splice).details.map(({ rule }) => rule);
+const rulesOf = (splice: RailSplice) => calculate(splice).details.map(({ rule }) => rule);
 const welded = (changes: object): RailSplice => ({ ...PLAIN_BUTT, weld: { ...PLAIN_BUTT.weld, ...changes } });
 
 describe('details that cracks begin at', () => {
@@ -17,7 +17,7 @@ describe('details that cracks begin at', () => {
     ['from both sides, ground flush', { way: 'both-sides', flush: true }, 'fatigue/butt-flush'],
     ['ground flush over a root that nobody sees', { flush: true }, 'fatigue/butt-one-side'],
   ] as const)('a butt %s', (_, changes, rule) => {
-    const [detail] = reckon(welded(changes)).details;
+    const [detail] = calculate(welded(changes)).details;
     expect(detail).toMatchObject({ rule, detailClass: RULES[rule].value, range });
     expect(detail!.cycles).toBeNear(2e6 * (RULES[rule].value / range) ** 3, 1e-3);
   });
@@ -40,7 +40,7 @@ describe('details that cracks begin at', () => {
 
   it('nearer the middle of the web an end sees less, on a flange all of it', () => {
     const at = (changes: object) =>
-      reckon({ ...PLAIN_BUTT, plates: [inside(changes)] }).details.find(
+      calculate({ ...PLAIN_BUTT, plates: [inside(changes)] }).details.find(
         ({ rule }) => rule !== 'fatigue/butt-one-side',
       )!;
     const half = van.donor.sections[0]!.section.depth / 2;
@@ -52,12 +52,12 @@ describe('details that cracks begin at', () => {
 
   it('the worst is told first, and a range of the shop’s own changes every life by its cube', () => {
     const splice = { ...welded({ way: 'both-sides' }), plates: [inside({ outline: { shape: 'rectangle' } })] };
-    const cycles = reckon(splice).details.map((detail) => detail.cycles ?? Infinity);
+    const cycles = calculate(splice).details.map((detail) => detail.cycles ?? Infinity);
     expect(cycles).toEqual(cycles.toSorted((a, b) => a - b));
     const twice = { ...van, rules: withRule(van.rules, 'fatigue/range', 2 * range) };
-    const [now, then] = [reckon(splice), reckon(splice, twice)].map(({ details }) => details[0]!.cycles!);
+    const [now, then] = [calculate(splice), calculate(splice, twice)].map(({ details }) => details[0]!.cycles!);
     expect(now! / then!).toBeNear(8, 1e-9);
     const still = { ...van, rules: withRule(van.rules, 'fatigue/range', 0) };
-    expect(reckon(splice, still).details.every((detail) => detail.cycles === null)).toBe(true);
+    expect(calculate(splice, still).details.every((detail) => detail.cycles === null)).toBe(true);
   });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { van, sprayer, on, proposing, reckon } from '../../../test/joints.ts';
+import { van, sprayer, on, proposing, calculate } from '../../../test/joints.ts';
 import { type Job } from '../../job/index.ts';
 import { markSheet } from '../../markout/index.ts';
 import { type Section } from '../../sections/index.ts';
@@ -24,7 +24,7 @@ describe('sleeves', () => {
     const short = found.find(({ tube }) => tube.name.includes('offcut'))!;
     expect(short.against.join()).toMatch(/too short.*/);
     for (const { splice, ratio } of found) {
-      const { made, strength } = reckon(splice, sprayer);
+      const { made, strength } = calculate(splice, sprayer);
       expect(made.problems.map(({ message }) => message)).toEqual([]);
       expect(ratio).toBe(strength!.ratio);
     }

@@ -13,7 +13,7 @@ import {
 } from '../../splice/index.ts';
 import type { LengthFormat } from '../../units/index.ts';
 import type { PlanResult } from '../plan-result.ts';
-import { reckonSplice } from './splice-outcome.ts';
+import { calculateSplice } from './splice-outcome.ts';
 import { sleeveRulesOf } from './sleeve-rules.ts';
 import { type Proposing, usualSleeve } from './usual.ts';
 
@@ -150,7 +150,7 @@ export function findSleeves(finding: FindingSleeve): readonly FoundSleeve[] {
       const sleeve = sleeveFrom(tube, fit, finding);
       if (!sleeve) return [];
       const splice = { ...finding.splice, sleeve };
-      const { strength } = reckonSplice(splice, steel.section, steel.material, { rules, display, show });
+      const { strength } = calculateSplice(splice, steel.section, steel.material, { rules, display, show });
       const needs = fit.fit === 'wedge' ? sleeve.wedgeLength : sleeve.ahead + sleeve.behind;
       const against = [
         ...(length < needs ? [`${show(needs - length)} too short`] : []),

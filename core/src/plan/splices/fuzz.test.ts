@@ -17,7 +17,7 @@ import {
 } from '../../splice/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
-import { improvements, reckonSplice, spliceParts } from './index.ts';
+import { improvements, calculateSplice, spliceParts } from './index.ts';
 
 const length = fc.oneof(
   fc.double({ min: -50_000, max: 50_000, noNaN: true }),
@@ -105,12 +105,12 @@ it.each([van, sprayer, tour, beach])(
   (job) => {
     const [first] = evaluatePlan(job).splices;
     const joint = first?.joint.id ?? 'none/1';
-    let reckoned = 0;
+    let calculated = 0;
     fc.assert(
       fc.property(splice, (rails) => {
         const said = { joint, rails, others: [] };
         expect(schemaProblems(splicePlanSchema(), said)).toEqual([]);
-        const { strength, made, weld, details } = reckonSplice(
+        const { strength, made, weld, details } = calculateSplice(
           rails,
           job.donor.sections[0]!.section,
           job.donor.material,
@@ -120,7 +120,7 @@ it.each([van, sprayer, tour, beach])(
         for (const figure of [weld.length, weld.heat, weld.shrinkage, ...details.map(({ range }) => range)])
           expect(Number.isFinite(figure)).toBe(true);
         if (!strength) return;
-        reckoned += 1;
+        calculated += 1;
         expect(strength.ratio).toBeGreaterThanOrEqual(0);
         expect(strength.ratio).toBeLessThanOrEqual(1);
         for (const { ratio, resisting } of strength.curve) expect([ratio, resisting].every(Number.isFinite)).toBe(true);
@@ -134,6 +134,6 @@ it.each([van, sprayer, tour, beach])(
       }),
       { numRuns: 20, seed: 3 },
     );
-    expect(reckoned).toBeGreaterThan(4);
+    expect(calculated).toBeGreaterThan(4);
   },
 );

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { type Bare, donor, inputOf, plainFrame } from '../../../test/frames.ts';
-import { reckon, sprayer } from '../../../test/joints.ts';
+import { calculate, sprayer } from '../../../test/joints.ts';
 import { markSheet } from '../../markout/index.ts';
 import { contactOf, type RailSplice, type SpliceSleeve, STOCK_TUBES } from '../../splice/index.ts';
 import { carryOutEdit, contextOf, evaluatePlan, type PlanInput, triedFixes } from '../index.ts';
 import { capSides } from './cap-sides.ts';
-import { PLAIN_BUTT, reckonSplice, spliceParts, usualPlate, usualSleeve } from './index.ts';
+import { PLAIN_BUTT, calculateSplice, spliceParts, usualPlate, usualSleeve } from './index.ts';
 
 /** A tube rail 150 × 60 × 5: 140 × 50 inside. */
 const WALL = 5;
@@ -61,7 +61,8 @@ describe('ends that do not touch', () => {
     expect(contactOf(fit(1.6 * WALL), section)).toEqual({ upright: 0, level: 0 });
     const plates = [usualPlate('p', 'web-outside', PLAIN_BUTT.form, proposing)!];
     const made = (rails: RailSplice) =>
-      reckonSplice(rails, section, plainFrame().material, contextOf(inputOf(plainFrame())), [0, 0], fit(40)).strength!;
+      calculateSplice(rails, section, plainFrame().material, contextOf(inputOf(plainFrame())), [0, 0], fit(40))
+        .strength!;
     expect(made(good).ratio).toBe(0);
     expect(made({ ...good, plates }).ratio).toBeGreaterThan(0.1);
   });
@@ -167,7 +168,7 @@ describe('a sleeve', () => {
     })!;
     expect(STOCK_TUBES.some(({ name }) => usual.stock.startsWith(name))).toBe(true);
     expect(
-      reckon(
+      calculate(
         {
           ...PLAIN_BUTT,
           sleeve: usualSleeve('inner', PLAIN_BUTT.form, {

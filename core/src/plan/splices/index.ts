@@ -7,7 +7,7 @@ export { asStrongAsAsked, type Improvement, improvements } from './improve.ts';
 export { type SpliceLimit } from './limits.ts';
 export {
   ratioText,
-  reckonSplice,
+  calculateSplice,
   type RailSpliceOutcome,
   type SpliceOutcome,
   spliceOutcomes,

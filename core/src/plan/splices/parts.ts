@@ -65,7 +65,7 @@ function withOffcuts(parts: readonly CutPart[], webs: readonly Web[], kerf: numb
 
 /**
  * Every part to cut for the joints of a plan and its cut ends, for left and right, front to rear; of joints that cannot be
- * reckoned none.
+ * calculated none.
  *
  * @param result What the plan gives.
  * @param input Donor, plan and rules; validated.

@@ -67,7 +67,7 @@ export interface SpliceOutcome {
 export const ratioText = (ratio: number): string => (Math.floor(ratio * 100 + 1e-6) / 100).toFixed(2);
 
 /** What one rail's splice is worth, whatever joint it is at. */
-type Reckoned = Omit<RailSpliceOutcome, 'rail' | 'otherwise' | 'turn'>;
+type Calculated = Omit<RailSpliceOutcome, 'rail' | 'otherwise' | 'turn'>;
 
 interface Known {
   readonly section: Section;
@@ -76,12 +76,12 @@ interface Known {
   readonly display: Context['display'];
   readonly span: readonly [from: number, to: number];
   readonly fit: EndFit;
-  readonly reckoned: Reckoned;
+  readonly calculated: Calculated;
 }
 
 const FIT_KEYS = ['sideways', 'height', 'opening', 'uncut'] as const satisfies readonly (keyof EndFit)[];
 
-/** What was reckoned last of each splice: a dragged cut changes none of it. */
+/** What was calculated last of each splice: a dragged cut changes none of it. */
 const known = new WeakMap<RailSplice, Known[]>();
 /** The plain splice is made at every joint that nobody has decided, on both rails, each with its own fit. */
 const KEPT = 64;
@@ -96,14 +96,14 @@ const KEPT = 64;
  * @param span The stretch between two joints that its sleeve runs through, from the joint, mm.
  * @param fit How the ends come to the joint.
  */
-export function reckonSplice(
+export function calculateSplice(
   splice: RailSplice,
   section: Section,
   material: RailSteel['material'],
   { rules, display, show }: Pick<Context, 'rules' | 'display' | 'show'>,
   span: readonly [from: number, to: number] = [0, 0],
   fit: EndFit = ENDS_MEET,
-): Reckoned {
+): Calculated {
   const kept = known.get(splice) ?? [];
   const same = kept.find(
     (one) =>
@@ -115,7 +115,7 @@ export function reckonSplice(
       one.span[1] === span[1] &&
       FIT_KEYS.every((key) => one.fit[key] === fit[key]),
   );
-  if (same) return same.reckoned;
+  if (same) return same.calculated;
   const steel: RailSteel = { section, material };
   const made = spliceOf(splice, steel, rules, span, fit);
   const weld = weldReach(jointFormOf(splice.form, rules));
@@ -123,7 +123,7 @@ export function reckonSplice(
     ...splice.plates,
     ...(splice.sleeve ? [{ ahead: splice.sleeve.ahead - span[0], behind: splice.sleeve.behind + span[1] }] : []),
   ];
-  const reckoned: Reckoned = {
+  const calculated: Calculated = {
     splice,
     steel,
     made,
@@ -139,11 +139,11 @@ export function reckonSplice(
     details: fatigueDetails(splice, made.plates, steel, rules),
     limits: spliceLimits(splice, made.plates, { steel, rules, show }),
   };
-  known.set(splice, [{ section, material, rules, display, span, fit, reckoned }, ...kept].slice(0, KEPT));
-  return reckoned;
+  known.set(splice, [{ section, material, rules, display, span, fit, calculated }, ...kept].slice(0, KEPT));
+  return calculated;
 }
 
-/** Splices with the sleeve of the joint ahead: the same object for the same two, so that it is reckoned once. */
+/** Splices with the sleeve of the joint ahead: the same object for the same two, so that it is calculated once. */
 const sleeved = new WeakMap<RailSplice, { readonly sleeve: SpliceSleeve; readonly splice: RailSplice }>();
 
 function withSleeve(splice: RailSplice, sleeve: SpliceSleeve): RailSplice {
@@ -203,8 +203,15 @@ export function spliceOutcomes(
           : made.sleeve?.through && behind
             ? [0, behind.builtX - joint.builtX]
             : [0, 0];
-      const reckoned = reckonSplice(shared ? withSleeve(made, shared) : made, section, material, context, span, fit);
-      return [{ ...reckoned, rail, turn, otherwise: other ? other.reason : null }];
+      const calculated = calculateSplice(
+        shared ? withSleeve(made, shared) : made,
+        section,
+        material,
+        context,
+        span,
+        fit,
+      );
+      return [{ ...calculated, rail, turn, otherwise: other ? other.reason : null }];
     });
     const runsOn = rails.some(({ splice }) => splice.sleeve?.through === true);
     const worst = rails.reduce<RailSpliceOutcome | null>(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { van, sprayer, tour, beach, channel, on, proposing, reckon, ratioOf, inside } from '../../../test/joints.ts';
+import { van, sprayer, tour, beach, channel, on, proposing, calculate, ratioOf, inside } from '../../../test/joints.ts';
 import { type Job } from '../../job/index.ts';
 import { type Section } from '../../sections/index.ts';
 import { spliceOf, spliceStrength } from '../../splice/index.ts';
@@ -76,7 +76,7 @@ describe('what holds of what can be done to a joint', () => {
   it('the end of a taper that lies off the middle lowers it beside the joint, and that is shown', () => {
     const sound = { ...PLAIN_BUTT, weld: { way: 'both-sides', test: 'dye', flush: true } as const };
     const taper = inside({ outline: { shape: 'taper', over: 60, end: 25 } });
-    const { strength } = reckon({ ...sound, plates: [taper] });
+    const { strength } = calculate({ ...sound, plates: [taper] });
     expect(ratioOf(sound)).toBe(1);
     expect(strength!.ratio).toBeLessThan(1);
     expect(Math.min(...strength!.weakest.map(Math.abs))).toBeGreaterThan(60);
@@ -135,7 +135,7 @@ describe('all forms beside each other', () => {
     aheadOfHanger: true,
   });
 
-  it.each([van, sprayer, tour, beach])('are reckoned, or say why not: $name', (job) => {
+  it.each([van, sprayer, tour, beach])('are calculated, or say why not: $name', (job) => {
     const rows = compareForms(PLAIN_BUTT, comparing(job));
     expect(rows.length).toBeGreaterThan(8);
     for (const { ratio, why, hours, weldLength, reached } of rows) {

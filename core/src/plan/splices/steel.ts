@@ -37,7 +37,7 @@ export function sleeveMass(
 /**
  * Length of the fillets on a part and round its plugs, mm.
  *
- * @param part The part as its strength is reckoned.
+ * @param part The part as its strength is calculated.
  */
 export const weldOn = ({ fillets, plugs }: SplicePart): number =>
   fillets.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.across - from.across), 0) +

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { channel, inside, reckon, van } from '../../../test/joints.ts';
+import { channel, inside, calculate, van } from '../../../test/joints.ts';
 import { RULES, ruleValue } from '../../rules/index.ts';
 import { PLAIN_BOLTED, PLAIN_BUTT } from './index.ts';
 
@@ -16,32 +16,32 @@ const bare = inside({
 
 describe('what welding a joint takes', () => {
   it('butt: once round the wall', () => {
-    expect(reckon(PLAIN_BUTT).weld.length).toBeNear(wall, 1e-6);
+    expect(calculate(PLAIN_BUTT).weld.length).toBeNear(wall, 1e-6);
   });
 
   it('angled: longer by what the slant adds over the web; step: by its horizontal', () => {
     const angled = { ...PLAIN_BUTT, form: { form: 'angled', run: depth } as const };
-    expect(reckon(angled).weld.length).toBeNear(wall + depth * (Math.SQRT2 - 1), 1e-6);
+    expect(calculate(angled).weld.length).toBeNear(wall + depth * (Math.SQRT2 - 1), 1e-6);
     const step = { ...PLAIN_BUTT, form: { form: 'step', length: 90, height: 70, radius: 6, upper: 'ahead' } as const };
-    expect(reckon(step).weld.length).toBeNear(wall + 90, 1e-6);
+    expect(calculate(step).weld.length).toBeNear(wall + 90, 1e-6);
   });
 
   it('round a plate both edges and both ends, round each plug its rim', () => {
-    expect(reckon({ ...PLAIN_BUTT, plates: [bare] }).weld.length).toBeNear(wall + 2 * 400 + 2 * 100, 1e-6);
+    expect(calculate({ ...PLAIN_BUTT, plates: [bare] }).weld.length).toBeNear(wall + 2 * 400 + 2 * 100, 1e-6);
     const plugged = { ...bare, fastening: { ...bare.fastening, plugs: { diameter: 16, along: 3, rows: 2 } } };
-    expect(reckon({ ...PLAIN_BUTT, plates: [plugged] as never }).weld.length).toBeNear(
+    expect(calculate({ ...PLAIN_BUTT, plates: [plugged] as never }).weld.length).toBeNear(
       wall + 1000 + 12 * Math.PI * 16,
       1e-6,
     );
   });
 
   it('bolted: none, no gap, and nothing pulls', () => {
-    expect(reckon(PLAIN_BOLTED).weld).toEqual({ area: 0, length: 0, heat: 0, gap: 0, shrinkage: 0 });
+    expect(calculate(PLAIN_BOLTED).weld).toEqual({ area: 0, length: 0, heat: 0, gap: 0, shrinkage: 0 });
   });
 
   it('heat goes with its length, shrinkage with its cross-section; from both sides the groove is half', () => {
-    const one = reckon(PLAIN_BUTT).weld;
-    const both = reckon({ ...PLAIN_BUTT, weld: { ...PLAIN_BUTT.weld, way: 'both-sides' } }).weld;
+    const one = calculate(PLAIN_BUTT).weld;
+    const both = calculate({ ...PLAIN_BUTT, weld: { ...PLAIN_BUTT.weld, way: 'both-sides' } }).weld;
     const gap = RULES['weld/gap'].value;
     const groove = thickness ** 2 * Math.tan(RULES['weld/groove'].value / 2);
     expect(one.area).toBeNear(gap * thickness + groove, 1e-9);

@@ -216,11 +216,11 @@ describe('at the body with a phone', () => {
       names.forEach((name) => fireEvent.click(screen.getByRole('button', { name })));
     const [first] = van.bodies[0]!.mounts.toSorted((a, b) => a.x - b.x);
     expect(screen.getByRole('heading', { level: 2, name: first!.name })).toBeTruthy();
-    press(/^Bushing/, '1', '1/4', 'Take it');
+    press(/^Bushing/, '1', '1/4', 'Save');
     expect(now().bodies[0]!.mounts.find(({ id }) => id === first!.id)!.bushing).toBeCloseTo(inches(1.25), 6);
     press('One more behind');
     expect(now().bodies[0]!.mounts).toHaveLength(11);
-    press(/Take it out/);
+    press(/Delete/);
     expect(now().bodies[0]!.mounts).toHaveLength(10);
   });
 
@@ -230,7 +230,7 @@ describe('at the body with a phone', () => {
     const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
     press(/^Outer edge/);
     press('1');
-    press('Take it');
+    press('Save');
     expect(screen.getAllByRole('alert')[0]!.textContent).toMatch(/must be farther out than its inner/);
     expect(now().bodies).toEqual(van.bodies);
   });

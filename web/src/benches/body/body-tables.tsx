@@ -115,7 +115,7 @@ export const MountsDrawer = drawerOf(
   tableOf<BodyMount>((_, format) => ({
     list: 'mounts',
     caption: 'Body mounts',
-    hint: 'Every one, left and right: the middle of its hole, the underside of its own bracket. Left of the middle is below 0. What each carries is reckoned from the weights where nothing is said.',
+    hint: 'Every one, left and right: the middle of its hole, the underside of its own bracket. Left of the middle is below 0. What each carries is calculated from the weights where nothing is said.',
     columns: MOUNTS(format),
     addLabel: 'Add a mount',
     file: 'mounts',

@@ -18,7 +18,7 @@ interface HandleProps extends PictureProps {
   readonly x: number;
   /** Pixels a mm of the close-up. */
   readonly scale: number;
-  /** The rearmost of several: dragged, it changes how long the operation is. */
+  /** The last of several: dragged, it changes how long the operation is. */
   readonly last: boolean;
   readonly steel: readonly (readonly [top: number, bottom: number])[];
   readonly bad: boolean;

@@ -73,7 +73,7 @@ export function CloseUp(props: CloseUpProps) {
   const joints = [...result.joints, ...result.cutEnds]
     .filter((each) => each.operation === operation.id)
     .sort((a, b) => a.builtX - b.builtX);
-  const [foremost, rearmost] = [joints[0], joints.at(-1)];
+  const [first, last] = [joints[0], joints.at(-1)];
   const draws = [
     { what: 'side', across: side.across },
     { what: 'plan', across: plan.across },
@@ -131,12 +131,12 @@ export function CloseUp(props: CloseUpProps) {
             bad={'verdict' in joint && joint.verdict !== 'meets' && joint.verdict !== 'dress'}
           />
         ))}
-      {!showBefore && foremost && rearmost && foremost !== rearmost && (
+      {!showBefore && first && last && first !== last && (
         <Dimension
-          from={px(foremost.builtX)}
-          to={px(rearmost.builtX)}
+          from={px(first.builtX)}
+          to={px(last.builtX)}
           y={sideHeight - 14}
-          mm={rearmost.builtX - foremost.builtX}
+          mm={last.builtX - first.builtX}
           format={job.display}
           strong
           className="text-layout"

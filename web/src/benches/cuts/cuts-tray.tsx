@@ -34,7 +34,7 @@ function placeOf(operation: Operation, { result, donor }: PictureProps): readonl
   return [on(result) ?? builtOf(result.tape, stood) ?? fold?.builtX ?? []].flat();
 }
 
-/** Where an operation works on the built frame, mm: from its foremost cut or edge to its rearmost; null for nowhere. */
+/** Where an operation works on the built frame, mm: from its first cut or edge to its last; null for nowhere. */
 function spanOf({ operation }: OperationOutcome, props: PictureProps): readonly [number, number] | null {
   const { result } = props;
   const own = (of: { readonly operation: string }) => of.operation === operation.id;

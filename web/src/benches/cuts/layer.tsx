@@ -15,7 +15,7 @@ import { chainOf, type ChainLink, DimensionChain } from './dimension-chain.tsx';
 import { MovedThings, movedThings } from './moved-things.tsx';
 import { ReworkMark } from './rework-mark.tsx';
 
-/** The rearmost wheel on the donor, when the plan moves it by more than can be drawn over. */
+/** The last wheel on the donor, when the plan moves it by more than can be drawn over. */
 export function rearBefore(result: PlanResult, donor: PlanResult) {
   const { before, after } = result.measures;
   const of = ({ axles }: PlanResult) => axles.find(({ item, built }) => item.role === 'rear' && built);

@@ -23,7 +23,7 @@ it('a width plumbed down, a rise and a height are put on the list, each with wha
   const [a, b] = plumb!.ends.donor;
   expect(plumb!.before).toBeCloseTo(Math.hypot(b!.x - a!.x, b!.y - a!.y), 9);
   expect(rise!.before).toBeCloseTo(rise!.ends.donor[1]!.z - rise!.ends.donor[0]!.z, 9);
-  expect(screen.getByRole('rowheader', { name: /Cab back left to Kick-up right, rise/ })).toBeTruthy();
+  expect(screen.getByRole('rowheader', { name: /Back of cab left to Kick-up right, rise/ })).toBeTruthy();
   pull('From', 'p4/right');
   expect(screen.getByRole('button', { name: 'Two different ends' })).toHaveProperty('disabled', true);
   pull('One more', 'height');

@@ -30,17 +30,17 @@ describe('what the phone is sent here for', () => {
 describe('walking along the stations', () => {
   it('takes one figure after the other, and goes on to the next station', () => {
     const { now } = openBench(parts, van, {}, 'hand');
-    press('The one behind', /^Half-width/, '1', '5', '1/4', 'Take it');
+    press('The one behind', /^Half-width/, '1', '5', '1/4', 'Save');
     expect(railOf(now().donor.rails, 'left')[1]?.halfWidth).toBe(inches(15.25));
     expect([heading(), pressed()]).toEqual(['Station 2', 'Top height0']);
-    press('minus', '1/8', 'Take it');
+    press('minus', '1/8', 'Save');
     expect(railOf(now().donor.rails, 'left')[1]?.top).toBe(inches(-0.125));
     expect([heading(), pressed()]).toEqual(['Station 3', 'From datum−2']);
   });
 
   it('says why a station cannot be there, keeps what was typed, and changes nothing', () => {
     const { now } = openBench(parts, van, {}, 'hand');
-    press('9', '9', 'Take it');
+    press('9', '9', 'Save');
     expect(screen.getByRole('alert').textContent).toMatch(/./);
     expect(screen.getByLabelText('Typed so far').textContent).toBe('99');
     expect(now()).toBe(van);
@@ -48,7 +48,7 @@ describe('walking along the stations', () => {
 
   it('counts as measured what is typed over an assumed figure', () => {
     const { now } = openBench(parts, van, {}, 'hand');
-    press('One more behind', /^Half-width/, '1', '6', 'Take it');
+    press('One more behind', /^Half-width/, '1', '6', 'Save');
     const [, added] = railOf(now().donor.rails, 'left');
     expect(added).toMatchObject({ halfWidth: inches(16) });
     expect(added).not.toHaveProperty('origin');
@@ -64,7 +64,7 @@ describe('walking along the stations', () => {
       x: (before[0]!.x + before[1]!.x) / 2,
       origin: 'assumed',
     });
-    press('Take it out');
+    press('Delete');
     expect(railOf(now().donor.rails, 'left')).toEqual(before);
     undo(store);
     undo(store);
@@ -81,7 +81,7 @@ describe('walking along the stations', () => {
 
   it('parts the rails, and each then has its own stations', () => {
     const { now } = openBench(parts, van, {}, 'hand');
-    press('Measure the right rail apart', /^Half-width/, '1', '5', 'Take it');
+    press('Measure the right rail apart', /^Half-width/, '1', '5', 'Save');
     const { rails } = now().donor;
     expect([railOf(rails, 'left')[0]?.halfWidth, railOf(rails, 'right')[0]?.halfWidth]).toEqual([
       inches(14.875),
@@ -92,7 +92,7 @@ describe('walking along the stations', () => {
   it('gives who may only look nothing to take or add', () => {
     openBench(parts, van, { canWrite: false }, 'hand');
     press('9');
-    expect(screen.getByRole('button', { name: 'Take it' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Save' })).toHaveProperty('disabled', true);
     expect(screen.queryByRole('button', { name: 'One more behind' })).toBeNull();
   });
 });
@@ -101,7 +101,7 @@ describe('walking along what hangs on the rails', () => {
   it('finds a bracket again where it was moved to', () => {
     const { now } = openBench(parts, van, {}, 'hand');
     fireEvent.change(screen.getByRole('combobox', { name: 'What is surveyed' }), { target: { value: 'features' } });
-    press('One more behind', '1', '2', '0', 'Take it');
+    press('One more behind', '1', '2', '0', 'Save');
     const added = now().donor.features.at(-1)!;
     expect(added.x).toBeCloseTo(inches(142), 6);
     expect(heading()).toBe(added.name);
@@ -166,7 +166,7 @@ describe('control points at the frame', () => {
     const points = now().donor.controlPoints;
     expect(points.length).toBeGreaterThan(5);
     expect(heading()).toBe(points[0]!.name);
-    press('1', 'Take it');
+    press('1', 'Save');
     expect(now().donor.controlPoints[0]!.x).not.toBe(points[0]!.x);
     const measured = openBench(parts, van, {}, 'hand');
     const [, , , taken] = surveyStops(van.donor, 'controls');

@@ -39,7 +39,7 @@ export function MaterialChoice({ job, set, disabled }: PartProps) {
   );
 }
 
-/** What is reckoned with for that material, each figure to be put right from a certificate. */
+/** What is calculated with for that material, each figure to be put right from a certificate. */
 export function MaterialFigures({ job, set, disabled }: PartProps) {
   const { material } = job.donor;
   const { unit } = job.display;

@@ -21,7 +21,7 @@ describe('units', () => {
   it('stand on their mounts, and say which one they stay with', async () => {
     open(tour, 'features');
     expect(unit('Cab').textContent).toMatch(/Cab mount 1, stays with it/);
-    expect(unit('Engine and gearbox').textContent).toMatch(/Crossmember 3, gearbox/);
+    expect(unit('Engine and transmission').textContent).toMatch(/Crossmember 3, transmission/);
   });
 
   it('lose a mount and get it back, and it is offered again as a usual one', async () => {

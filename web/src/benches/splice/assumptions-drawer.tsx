@@ -1,7 +1,7 @@
 import { spliceAssumptions } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 
-/** What is reckoned with, and what is left out, in so many words. */
+/** What is calculated with, and what is left out, in so many words. */
 const LEFT_OUT = [
   'Bending up and down only; twist, side bending and leaning axes of one-sided plates are left out.',
   'Elastic, at the yield stress; each part counts with the share that its welds can feed it, nothing changes place.',

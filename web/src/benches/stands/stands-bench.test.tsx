@@ -72,7 +72,7 @@ describe('what holds the frame', () => {
     const cab = van.donor.points.find(({ name }) => name === 'Cab')!;
     expect(now().plan.shoring.off).toEqual([...van.plan.shoring.off, { id: cab.carrier!.id, step: null }]);
     expect(before - shoringOf(now()).steps[0]!.whole.mass).toBeCloseTo(cab.mass, 6);
-    expect(screen.getByText('2 things are off the frame')).toBeTruthy();
+    expect(screen.getByText('2 things are removed')).toBeTruthy();
   });
 
   it('the height of the datum plane must be above the floor', () => {

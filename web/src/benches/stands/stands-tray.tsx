@@ -122,8 +122,8 @@ export function StandLoads({ job, cut, under }: LoadsProps) {
           <>
             Set to what each must carry, nothing is in the steel at cut {cut.name}. Shims are a start, and sensitive: 1
             mm more under one stand puts up to{' '}
-            {quantityText('moment', Math.max(...neutral.touchy.map(Math.abs)), job.display.unit)} into the cut. A scale,
-            a jack gauge or a slack feeler in the kerf decides.
+            {quantityText('moment', Math.max(...neutral.sensitive.map(Math.abs)), job.display.unit)} into the cut. A
+            scale, a jack gauge or a slack feeler in the kerf decides.
           </>
         ) : (
           'With two pairs or more on each side of the cut, Splay says what each must carry for the cut to be without force.'

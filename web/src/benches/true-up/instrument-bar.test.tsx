@@ -37,7 +37,7 @@ const show = (onTake = vi.fn()) => {
 };
 const connect = () =>
   act(async () => {
-    fireEvent.click(screen.getByRole('button', { name: 'on a cable' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Connect digital tape' }));
     await Promise.resolve();
   });
 
@@ -52,7 +52,7 @@ it('a distance is taken by a press, never by itself; an angle is said as the ris
   await connect();
   await send('33.5 in\n');
   expect(onTake).not.toHaveBeenCalled();
-  fireEvent.click(screen.getByRole('button', { name: `Take it for ${control.name}` }));
+  fireEvent.click(screen.getByRole('button', { name: `Save for ${control.name}` }));
   expect(onTake).toHaveBeenCalledExactlyOnceWith(expect.closeTo(33.5 * 25.4, 6));
   await send('-0.5 deg\n');
   // tan 0.5° over 29 3/4 in: 0.2596 in, a full quarter.
@@ -60,5 +60,5 @@ it('a distance is taken by a press, never by itself; an angle is said as the ris
     /−0\.50°: its far end is 1\/4 in full lower over 29 3\/4 in/,
   );
   fireEvent.click(screen.getByRole('button', { name: 'Disconnect' }));
-  expect(screen.getByRole('button', { name: 'on a cable' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Connect digital tape' })).toBeTruthy();
 });

@@ -46,7 +46,7 @@ export function InstrumentBar({ format, control, apart, onTake }: InstrumentBarP
           Instrument:
           {here.map((each) => (
             <button key={each.name} type="button" className="button min-h-8" onClick={() => void connect(each)}>
-              {each.name.toLowerCase()}
+              Connect {each.name.toLowerCase()}
             </button>
           ))}
         </p>

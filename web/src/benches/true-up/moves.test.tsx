@@ -127,7 +127,7 @@ describe('the history', () => {
       'before the cut',
       'fit-up',
       'tacked',
-      'welded out',
+      'fully welded',
       'pulled by welding',
     ]);
   });

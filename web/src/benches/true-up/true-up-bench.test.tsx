@@ -52,14 +52,14 @@ describe('what the tape says', () => {
     open();
     expect(table().getByRole('button', { name: 'Tacked' }).getAttribute('aria-pressed')).toBe('true');
     expect(status()).toBe('33 right, 2 not');
-    expect(row(/Cab back left to Kick-up right/).textContent).toMatch(
+    expect(row(/Back of cab left to Kick-up right/).textContent).toMatch(
       /\+1an inch long|\+1.*an inch long: read from the 1 in mark/,
     );
   });
 
   it('takes a reading as it is typed, with its stage, its time and who took it', () => {
     const { asked } = open();
-    type(/Cab back left to Kick-up right/, '69 3/8');
+    type(/Back of cab left to Kick-up right/, '69 3/8');
     const [taken] = asked.onRecord.mock.lastCall as [ShopRecord];
     expect(taken).toMatchObject({ kind: 'reading', body: { stage: 'tacked', value: 69.375 * 25.4 }, by: 'owner' });
     expect(taken.taken).toMatch(/^\d{4}-\d{2}-\d{2}T.*Z$/);
@@ -168,10 +168,12 @@ it('what is not right stands on top, what is right is folded away, and nothing j
     table()
       .getAllByRole('row')
       .map((line) => line.textContent)
-      .filter((text) => /Cab back left to Kick-up right|Datum right to Tail left|that were right|not right/.test(text));
+      .filter((text) =>
+        /Back of cab left to Kick-up right|Datum right to Tail left|that were right|not right/.test(text),
+      );
   expect(names().map((text) => text.slice(0, 12))).toEqual([
     'not right, 2',
-    'Cab back lef',
+    'Back of cab ',
     'Datum right ',
     'Show the 33 ',
   ]);
@@ -196,7 +198,7 @@ describe('the shape of the frame', () => {
     const { store, panel } = shape(records);
     const [misread] = panel().getAllByRole('listitem').slice(-2);
     expect(misread!.textContent).toMatch(
-      /Cab back left to Kick-up right does not go with the others: 1 .* more than the 69 .* that they say; an inch: read from the 1 in mark\? Read it again\./,
+      /Back of cab left to Kick-up right does not go with the others: 1 .* more than the 69 .* that they say; an inch: read from the 1 in mark\? Read it again\./,
     );
     fireEvent.click(within(misread!).getByRole('button'));
     expect(store.getState().selected).toBe('p3-left-p4-right');

@@ -74,7 +74,7 @@ interface LanesProps {
   readonly height: number;
 }
 
-/** The lanes under each other, their names over their fronts; not drawn anew while only the blade goes along. */
+/** The lanes under each other, their names over their fronts; not drawn again while only the blade goes along. */
 const Lanes = memo(function Lanes({ found, view, width, height }: LanesProps) {
   const tall = (height - WAYS - 4) / LANE_IDS.length;
   const { stretches, serves, load, unmeasured } = found.lanes;

@@ -14,7 +14,7 @@ const serialOf = (): Serial | undefined => (navigator as { readonly serial?: Ser
 
 /** An instrument on a cable that sends lines of text, 9600 baud. */
 export const serialInstrument: Instrument = {
-  name: 'Connect a digital tape',
+  name: 'Digital tape',
   here: () => serialOf() !== undefined,
   connect: async (onReading, onLost) => {
     const serial = serialOf();

@@ -163,7 +163,7 @@ export const jobs = pgTable(
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
     /** Of whoever sent the job file: sending again under the same key makes no second job. */
     importKey: text('import_key'),
-    /** What the list says of the job, and of which revision, records and program: made anew where that is not so any more. */
+    /** What the list says of the job, and of which revision, records and program: made again where that is not so any more. */
     card: json('card'),
     cardOf: text('card_of'),
   },

@@ -25,7 +25,7 @@ export interface CardedJob extends ListedJob {
 /** How long a page of the list waits for cards that are out of date before it shows them as they are, ms. */
 const PATIENCE = 250;
 
-/** What another program made is made anew. Sources that run as they are may change any time. */
+/** What another program made is made again. Sources that run as they are may change any time. */
 const BY = PROGRAM === 'sources' ? `sources-${process.pid}` : PROGRAM;
 
 /** One at a time: whoever saves, or waits for a sheet, goes before. */
@@ -39,7 +39,7 @@ const making = new Map<string, Promise<JobCard | null>>();
 
 /**
  * What the list says of its jobs. A card is kept beside its job under what it was made of: the revision, the number of
- * records (they are only ever added), and the program. Where one of them is another by now it is made anew, in a thread; the
+ * records (they are only ever added), and the program. Where one of them is another by now it is made again, in a thread; the
  * list waits a moment for that, and then shows what it said before. Each job stands alone: one that is broken takes none of
  * the others along.
  */
