@@ -148,7 +148,7 @@ try {
   const found = [];
   for (const job of [sprayer, van]) {
     await open(job, 'where');
-    await page.getByRole('list', { name: 'The best ways' }).waitFor();
+    await page.getByRole('list', { name: 'Best options' }).waitFor();
     found.push(await still());
   }
   await side('where', found, 2560);

@@ -1,4 +1,4 @@
-import { datumStation, loadText, neutralOf, type Neutral, type ShoringCut, quantityText } from '@splay/core';
+import { datumStation, inches, loadText, neutralOf, type Neutral, type ShoringCut, quantityText } from '@splay/core';
 import { memo } from 'react';
 import { CUT_MOMENTS, jobRested, useJobState } from '../../client/job-store.ts';
 import type { PictureProps } from '../../client/picture-props.ts';
@@ -120,10 +120,14 @@ export function StandLoads({ job, cut, under }: LoadsProps) {
       <p className="mt-1.5 text-sm text-pencil">
         {neutral && cut ? (
           <>
-            Set to what each must carry, nothing is in the steel at cut {cut.name}. Shims are a start, and sensitive: 1
-            mm more under one stand puts up to{' '}
-            {quantityText('moment', Math.max(...neutral.sensitive.map(Math.abs)), job.display.unit)} into the cut. A
-            scale, a jack gauge or a slack feeler in the kerf decides.
+            Set to what each must carry, nothing is in the steel at cut {cut.name}. Shims are a start, and sensitive:{' '}
+            {job.display.unit === 'mm' ? '1 mm' : '1/32 in'} more under one stand puts up to{' '}
+            {quantityText(
+              'moment',
+              (job.display.unit === 'mm' ? 1 : inches(1 / 32)) * Math.max(...neutral.sensitive.map(Math.abs)),
+              job.display.unit,
+            )}{' '}
+            into the cut. A scale, a jack gauge or a slack feeler in the kerf decides.
           </>
         ) : (
           'With two pairs or more on each side of the cut, Splay says what each must carry for the cut to be without force.'
