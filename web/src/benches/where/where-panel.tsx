@@ -51,7 +51,7 @@ function Answers({ bench, finding, found }: AnswersProps) {
       {replaced.length > 0 && (
         <p className="text-sm text-pencil">
           Compared with the plan without its {replaced.map(({ kind }) => `“${nameOfKind(kind)}”`).join(' and ')}, which
-          a option takes the place of.
+          an option replaces.
         </p>
       )}
       {answers.length === 0 ? (
