@@ -11,8 +11,8 @@ const INSTEAD = {
   colours: 'colors',
   grey: 'gray',
   aluminium: 'aluminum',
-  meter: 'meter',
-  meters: 'meters',
+  metre: 'meter',
+  metres: 'meters',
   millimetre: 'millimeter',
   calliper: 'caliper',
   levelled: 'leveled',
@@ -29,7 +29,7 @@ const INSTEAD = {
   footing: 'stability',
   burden: 'load',
   burdens: 'loads',
-  context: 'context',
+  judging: 'context',
   propping: 'shoring',
 };
 
