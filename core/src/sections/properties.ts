@@ -17,7 +17,7 @@ export interface SectionProperties {
   readonly modulusBottom: number;
   readonly modulusOuter: number;
   readonly modulusInner: number;
-  readonly massPerMetre: number;
+  readonly massPerMeter: number;
 }
 
 interface PartMoments {
@@ -78,7 +78,7 @@ export function propertiesOfParts(parts: readonly Part[], density = STEEL_DENSIT
     modulusBottom: iy / (centroidZ - edge(2, Math.min)),
     modulusOuter: iz / (centroidY - edge(0, Math.min)),
     modulusInner: iz / (edge(1, Math.max) - centroidY),
-    massPerMetre: area * density * 1000,
+    massPerMeter: area * density * 1000,
   };
 }
 

@@ -79,7 +79,7 @@ describe('independent reference', () => {
     expect(properties.iz).toBeWithin(values.Iz_mm4!, 1e-6);
     expect(properties.modulusOuter).toBeWithin(values.Wz_outer_mm3!, 1e-6);
     expect(properties.modulusInner).toBeWithin(values.Wz_inner_mm3!, 1e-6);
-    expect(properties.massPerMetre).toBeWithin(values.mass_kg_per_m!, 1e-6);
+    expect(properties.massPerMeter).toBeWithin(values.mass_kg_per_m!, 1e-6);
     expect(j).toBeWithin(values.J_thin_walled_mm4!, 1e-2);
   });
 
