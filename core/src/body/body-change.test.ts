@@ -38,7 +38,7 @@ const change = (of: BodyChange['of'], at: number, by: number, off = false): Body
 const made = (...changes: readonly BodyChange[]) => changedBody({ ...bed, changes });
 
 describe('a body that is changed', () => {
-  it('widened on its center line: both halves move outward by half, and what is cut is told', () => {
+  it('widened on its center line: both halves move outward by half, and what is cut is reported', () => {
     const { body, lost, steel } = made(change('width', 0, 178));
     expect(body.mounts.map(({ y }) => y)).toEqual([-489, 489, 0]);
     expect(body.boxes[0]).toMatchObject({ left: -789, right: -589 });

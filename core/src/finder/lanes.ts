@@ -21,7 +21,7 @@ export interface LaneStretch {
 /** What the lanes show of a frame. */
 export interface Lanes {
   readonly stretches: readonly LaneStretch[];
-  /** Where a cut does the goal at all, donor stations, mm: outside of these nothing is told. */
+  /** Where a cut can reach the goal, donor stations, mm: nothing is reported outside of it. */
   readonly serves: readonly { readonly from: number; readonly to: number }[];
   /** Lanes about which nobody has measured anything: not clear, but unknown. */
   readonly unmeasured: readonly Unmeasured[];

@@ -2,7 +2,7 @@ import type { LengthFormat } from '../units/index.ts';
 import { type Rulebook, type RuleId, ruleText, ruleValue } from './rule.ts';
 import { RULE_WORDS } from './rule-words.ts';
 
-/** One factor that something is calculated with: its value as it is said, where it comes from, whether the shop set it. */
+/** One factor that something is calculated with: its value as shown, where it comes from, whether the shop set it. */
 export interface Assumption {
   readonly rule: RuleId;
   readonly what: string;

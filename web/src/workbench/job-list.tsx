@@ -9,7 +9,7 @@ export interface Listed {
   readonly name: string;
   readonly place: 'listed' | 'archived' | 'deleted';
   readonly savedAt: string;
-  /** Null where this program cannot read the job, or has not yet calculated what is said of it. */
+  /** Null where this program cannot read the job, or has not yet calculated what the list shows of it. */
   readonly card: JobCard | null;
   /** The card is of an earlier state of the job. */
   readonly outdated: boolean;

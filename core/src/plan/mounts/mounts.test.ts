@@ -56,7 +56,7 @@ describe('how a mount is made', () => {
     ['a perch beside the rail', 'c', perch, /comes down on a leg of the perch/],
     ['an arm over the rail', 'a', { form: 'arm' }, /does not reach it/],
     ['an old bracket that is too tall', 'a', { form: 'old', height: 80, along: 70, leg: 5 }, /too tall/],
-  ] as const)('%s is told, and nothing is calculated of it', (_, id, bracket, message) => {
+  ] as const)('%s is reported, and nothing is calculated from it', (_, id, bracket, message) => {
     const whole = (
       bracket.form === 'arm'
         ? usualBracket('arm', { rail: null, top: 60, rules: input().rules, display: input().display, weldable: true })

@@ -123,7 +123,7 @@ describe('its mounts', () => {
     expect(row.textContent).toMatch(/left.*\+1 1⁄2.*\+15⁄16.*outrigger.*lb/);
   });
 
-  it('a mount below the top of the rail is told with a suggested fix', () => {
+  it('a mount below the top of the rail is reported with a suggested fix', () => {
     const { now } = openBench(parts, van);
     type('Level line over the datum plane', '-2');
     expect(screen.getAllByText(/wants to sit .* below the top of the rail/).length).toBeGreaterThan(0);

@@ -39,7 +39,7 @@ describe('what holds the frame', () => {
     );
   });
 
-  it('a stand taken away lets its part go over, and that is said with the suggested fix', () => {
+  it('a stand taken away lets its part go over, and that is reported with the suggested fix', () => {
     const { now, store } = openBench(parts, van);
     expect(screen.getByText(/Every part stands once cut A·B is through/)).toBeTruthy();
     const rear = now().plan.shoring.shores.find(({ x, step }) => step === 'stretch' && x > 3500)!;
