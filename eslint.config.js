@@ -1,8 +1,6 @@
 import js from '@eslint/js';
 import astro from 'eslint-plugin-astro';
 import boundaries from 'eslint-plugin-boundaries';
-import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
-import { importX } from 'eslint-plugin-import-x';
 import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
@@ -142,17 +140,6 @@ export default tseslint.config(
         },
       ],
     },
-  },
-  // No file needs, by way of others, itself. What only types need may go round.
-  {
-    files: ['core/**/*.ts', 'web/src/**/*.{ts,tsx}'],
-    ignores: ['**/*.test.{ts,tsx}'],
-    plugins: { 'import-x': importX },
-    settings: {
-      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
-      'import-x/resolver-next': [createTypeScriptImportResolver()],
-    },
-    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
   },
   // What core gives others says what it takes: each parameter by name, with its unit, frame and range where it has them.
   {

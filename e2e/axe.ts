@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
 /** What a screen reader would read twice alike: rows of one table, buttons and links of a page. */
-const namedAlike = (page: Page): Promise<string[]> =>
+export const namedAlike = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const twice = (elements: NodeListOf<Element>) => {
       const names = Array.from(elements, (element) =>
@@ -14,21 +14,15 @@ const namedAlike = (page: Page): Promise<string[]> =>
     return [...rows.flat(), ...twice(document.querySelectorAll('button'))];
   });
 
+/** Looks at a page as it stands. There are no frames on it: what gathers frames in a page of its own takes thrice as long. */
+const look = (page: Page) => new AxeBuilder({ page }).setLegacyMode();
+
 /** What is right is not listed: naming each part of a drawing that passed takes longer than looking at it. */
 const ONLY_FAULTS = { resultTypes: ['violations' as const] };
 
-/**
- * Every fault of a page and what is named alike on it; then the contrast of the same page in the night shop.
- */
-export async function faultsByDayAndNight(page: Page): Promise<string[]> {
-  const day = [...(await faults(page)), ...(await namedAlike(page))];
-  await page.getByRole('button', { name: 'Night shop: dark' }).click();
-  return [...day, ...(await faultsOfContrast(page))];
-}
-
 /** Everything of a page that is too faint to read, as it is shown now. */
 export async function faultsOfContrast(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
+  const { violations } = await look(page)
     .options({ ...ONLY_FAULTS, runOnly: ['color-contrast'] })
     .analyze();
   return violations.flatMap(({ nodes }) => nodes.map((node) => `contrast: ${node.target.join(' ')}`));
@@ -40,7 +34,7 @@ export async function faultsOfContrast(page: Page): Promise<string[]> {
  * @param within A part of the page, where the rest was looked at before: a drawing has thousands of parts.
  */
 export async function faults(page: Page, within = 'html'): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
+  const { violations } = await look(page)
     .include(within)
     .options({ ...ONLY_FAULTS, runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'] })
     .analyze();

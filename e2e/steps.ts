@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { DEMO_PEOPLE } from '../web/src/shared/demo.ts';
 
 export const flagshipFile = new URL('../demo/parcel-van.json', import.meta.url);
@@ -43,10 +43,32 @@ export function newJob(page: Page, demo: string, name: string): Promise<string> 
 
 export const newFlagship = (page: Page, name: string) => newJob(page, 'parcel-van', name);
 
+/** The benches in the order of work. */
+export const BENCHES = ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'stands', 'true-up', 'mounts'];
+
+const orderOfWork = (page: Page) => page.getByRole('navigation', { name: 'Order of work' });
+
+/** Loads the page of a bench. */
 export async function openBench(page: Page, id: string, bench: string): Promise<void> {
   await page.goto(`/jobs/${id}/${bench}`);
-  await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
-  // The board stands first, what is beside it follows.
+  await expect(orderOfWork(page)).toBeVisible();
+  await benchHere(page);
+}
+
+/** Goes to another bench of the open job as its users do, without loading a page. */
+export async function turnTo(page: Page, bench: string): Promise<void> {
+  const link = (within: Locator) => within.locator(`a[href$="/${bench}"]`);
+  if (await link(orderOfWork(page)).count()) await link(orderOfWork(page)).click();
+  else {
+    await orderOfWork(page).locator('[aria-haspopup="dialog"]').click();
+    await link(page.getByRole('dialog', { name: 'Order of work' })).click();
+  }
+  await expect(page).toHaveURL(new RegExp(`/${bench}$`));
+  await benchHere(page);
+}
+
+/** The board stands first, what is beside it follows. */
+async function benchHere(page: Page): Promise<void> {
   await expect(page.locator('#panel[aria-busy="true"]')).toHaveCount(0);
   await allHere(page);
 }

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { faults } from './axe.ts';
-import { allHere, newJob, openBench, openDemoShop } from './steps.ts';
+import { allHere, BENCHES, newJob, openBench, openDemoShop, turnTo } from './steps.ts';
 
 /** The least size of what a finger presses, px. */
 const LEAST = 48;
@@ -41,19 +41,9 @@ for (const { name, viewport, turned } of SCREENS)
       await openDemoShop(page);
       expect(['jobs', await tooSmall(page)]).toEqual(['jobs', []]);
       const id = await newJob(page, 'orchard-sprayer', `Sprayer on ${name}`);
-      for (const bench of [
-        'donor',
-        'body',
-        'match',
-        'where',
-        'cuts',
-        'splice',
-        'marks',
-        'stands',
-        'true-up',
-        'mounts',
-      ]) {
-        await openBench(page, id, bench);
+      await openBench(page, id, 'donor');
+      for (const bench of BENCHES) {
+        await turnTo(page, bench);
         expect([bench, await tooSmall(page)]).toEqual([bench, []]);
         // Turning a device changes where things are, not what they are.
         if (!turned) expect([bench, await faults(page)]).toEqual([bench, []]);

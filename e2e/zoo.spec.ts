@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { type Body, newBody } from '../core/src/body/index.ts';
 import { jobFileOf, writeJobFile } from '../core/src/job/index.ts';
 import { type Animal, jobOf, operationsFor, UNREAL, ZOO } from '../core/test/zoo.ts';
-import { openBench, openDrawer, saved, signIn, takeJob } from './steps.ts';
+import { BENCHES, openBench, openDrawer, saved, signIn, takeJob, turnTo } from './steps.ts';
 
 /** A body that fits no frame in particular: some of its mounts miss the rails, and its floor lies low. */
 const BODY: Body = {
@@ -61,11 +61,12 @@ for (const animal of ZOO.filter(({ name }) => SHOWN.includes(name)))
       expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
     };
 
-    for (const bench of ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'stands', 'true-up', 'mounts']) {
-      await openBench(page, id, bench);
+    await openBench(page, id, 'donor');
+    for (const bench of BENCHES) {
+      await turnTo(page, bench);
       await real();
     }
-    await openBench(page, id, 'cuts');
+    await turnTo(page, 'cuts');
     const list = page.getByRole('list', { name: 'Operations in order' }).getByRole('listitem');
     const count = await list.count();
     for (let index = 0; index < count; index += 1) {

@@ -42,6 +42,7 @@ export default defineConfig({
           include: ['test/**/*.test.ts'],
           globalSetup: './test/throw-away-database.ts',
           fileParallelism: false,
+          isolate: false,
           sequence: { groupOrder: 1 },
         },
       },

@@ -10,7 +10,8 @@ export interface InputProblem {
 
 /** An outcome that a caller must look at: user input is expected to be wrong now and then. */
 export type Outcome<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: InputProblem };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problem: InputProblem };
 
 /** Thrown where bad input is the caller's mistake; carries every problem found, not only the first. */
 export class InputError extends Error {

@@ -20,7 +20,8 @@ interface Pole {
   readonly painted?: boolean;
 }
 type Roof =
-  { readonly kind: 'flat'; readonly high: number } | { readonly kind: 'tent'; readonly poles: readonly Pole[] };
+  | { readonly kind: 'flat'; readonly high: number }
+  | { readonly kind: 'tent'; readonly poles: readonly Pole[] };
 
 const pole = () => record<Pole>({ id: id(), long: length(), painted: optional(flag()) });
 const roof = () => variant<Roof, 'kind'>('kind', { flat: { high: length() }, tent: { poles: list(pole(), 3) } });

@@ -2,7 +2,8 @@ import { inches } from '@splay/core';
 
 /** What an instrument says: a distance, mm, or an angle against the level, radians, above 0 where its far end is higher. */
 export type InstrumentReading =
-  { readonly kind: 'distance'; readonly mm: number } | { readonly kind: 'angle'; readonly radians: number };
+  | { readonly kind: 'distance'; readonly mm: number }
+  | { readonly kind: 'angle'; readonly radians: number };
 
 /** An instrument that is held to the frame. See docs/instruments.md. */
 export interface Instrument {

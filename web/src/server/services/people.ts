@@ -63,7 +63,8 @@ export async function openLinks(member: Member): Promise<readonly OpenLink[]> {
 async function makeLink(
   tx: Pick<Transaction, 'insert' | 'delete'>,
   link: { readonly shopId: string; readonly madeBy: string } & (
-    { readonly kind: 'invitation'; readonly role: Role } | { readonly kind: 'password'; readonly userId: string }
+    | { readonly kind: 'invitation'; readonly role: Role }
+    | { readonly kind: 'password'; readonly userId: string }
   ),
 ): Promise<string> {
   const token = randomBytes(24).toString('base64url');

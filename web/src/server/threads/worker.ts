@@ -7,7 +7,8 @@ export interface Asked {
   readonly args: readonly unknown[];
 }
 export type Answered =
-  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly problems: readonly InputProblem[] };
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly problems: readonly InputProblem[] };
 
 export default async ({ name, args }: Asked): Promise<Answered> => {
   try {
