@@ -31,7 +31,7 @@ export type Options = Readonly<
   readonly help?: boolean;
 };
 
-export const HELP = `splay: a job file without the web
+const HELP = `splay: a job file without the web
 
   splay check job.json                        is the file right, and may the plan be cut?
   splay evaluate job.json                     everything the plan gives, as JSON (mm, radians)

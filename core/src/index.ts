@@ -4,7 +4,7 @@ export { schemaProblems } from './fields/index.ts';
 export * from './finder/index.ts';
 export * from './frame/index.ts';
 export { freezeDocuments, guarded } from './frozen.ts';
-export { InputError, type InputProblem, type Outcome, unwrap } from './input-error.ts';
+export { InputError, type InputProblem } from './input-error.ts';
 export * from './job/index.ts';
 export { layLabels } from './lay-labels.ts';
 export * from './markout/index.ts';

@@ -16,7 +16,7 @@ const mount = (id: string, x: number, y: number, z: number) => ({
   hole: 14,
   thickness: 4,
 });
-export const middle = 430 - rail.flange / 2;
+const middle = 430 - rail.flange / 2;
 export const body: Body = {
   ...newBody('body', 'Bed'),
   mounts: [

@@ -89,7 +89,7 @@ const drop = (url, name) =>
   connected(databaseIn(url, 'postgres'), (client) => client.query(`drop database if exists "${name}" with (force)`));
 
 /** Brings a file back into a database that is thrown away, and gives how many rows of each table it held. */
-export async function prove(place, file) {
+async function prove(place, file) {
   const name = `splay_proof_${randomBytes(4).toString('hex')}`;
   try {
     await bringBack(place, file, name);

@@ -27,7 +27,7 @@ export const isPrivate = (address) =>
   });
 
 /** The names and private addresses that this machine goes by. */
-export function namesOfMachine() {
+function namesOfMachine() {
   const addresses = Object.values(networkInterfaces())
     .flat()
     .filter(({ family, address }) => family === 'IPv4' && isPrivate(address))

@@ -1,7 +1,7 @@
 import type { Body, BodyChange, ProfilePoint } from './body.ts';
 
 /** Sheet or timber to cut for a change, or to take out: so many, so long and so wide, mm; null where it is not measured. */
-export interface CutLength {
+interface CutLength {
   readonly what: string;
   readonly count: number;
   readonly along: number;

@@ -76,7 +76,7 @@ export interface BodyMass extends Vec3 {
 }
 
 export const CLEAR_BOX_KINDS = ['hump', 'tub', 'sill', 'tunnel', 'step', 'other'] as const;
-export type ClearBoxKind = (typeof CLEAR_BOX_KINDS)[number];
+type ClearBoxKind = (typeof CLEAR_BOX_KINDS)[number];
 
 /** A part of the body that nothing of the frame may come into. */
 export interface ClearBox extends SixFaces {

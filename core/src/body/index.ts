@@ -11,7 +11,6 @@ export {
   bodyProblems,
   CLEAR_BOX_KINDS,
   type ClearBox,
-  type ClearBoxKind,
   type Fender,
   newBody,
   openingOver,
@@ -19,7 +18,7 @@ export {
   wheelbaseOf,
   type WheelOpening,
 } from './body.ts';
-export { type ChangedBody, changedBody, type CutLength } from './body-change.ts';
+export { changedBody } from './body-change.ts';
 export { type DeckLayer, type DeckMechanism, newWorkBody, type WorkBody, workProblems } from './work-body.ts';
 export { type BodyPose, onBody, onFrame } from './body-pose.ts';
 export { bodySchema } from './schema.ts';

@@ -1,12 +1,12 @@
-export { drawingOf, DRAWING_LAYERS, type DrawingLayer, type DrawingView, type Shape } from './drawing.ts';
+export { drawingOf } from './drawing.ts';
 export { writeDxf } from './dxf.ts';
 export { JOB_TABLES, type JobTable, readJobTable, readReadings, TABLE_COLUMNS, writeJobTable } from './job-tables.ts';
 export { writeSvg } from './svg.ts';
 export { SCENE_LAYERS, type SceneLayer, type SceneMesh, sceneOf } from './scene.ts';
 export { writeGlb } from './gltf.ts';
 export { LAYER_COLORS } from './layer-colors.ts';
-export { readTable, type TableColumn, type TableRow, writeTable } from './table.ts';
+export { readTable, writeTable } from './table.ts';
 export { drawParts } from './part-drawing.ts';
 export { type SpaceDimension, spaceDimensions } from './space-dimensions.ts';
-export { type SurveyRow, type SurveySheet, surveySheet } from './survey-sheet.ts';
-export { LISTED_KINDS, type ListedKind, type ListedPoint, pointsOfCsv, pointsOfDxf, withPoints } from './point-list.ts';
+export { surveySheet } from './survey-sheet.ts';
+export { type ListedPoint, pointsOfCsv, pointsOfDxf, withPoints } from './point-list.ts';

@@ -20,7 +20,7 @@ import { inches, lengthText } from '../units/index.ts';
 import { readTable, type TableColumn } from './table.ts';
 
 /** What a point that was measured elsewhere is. */
-export const LISTED_KINDS = ['station', 'hole', 'point'] as const;
+const LISTED_KINDS = ['station', 'hole', 'point'] as const;
 export type ListedKind = (typeof LISTED_KINDS)[number];
 
 /** A point of a list: x from the datum hole to the rear, y from the center line with left below 0, z over the datum plane, mm. */

@@ -3,7 +3,7 @@ import type { PlanInput } from '../plan/index.ts';
 import { drawingOf, type Shape } from './drawing.ts';
 
 /** A line of a survey sheet: something to walk up to, and what is to be filled in there. */
-export interface SurveyRow {
+interface SurveyRow {
   /** Its number on the outline, from the front. */
   readonly number: number;
   readonly what: string;

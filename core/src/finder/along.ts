@@ -11,7 +11,7 @@ import { quickOf } from './quick.ts';
 export type Progress = (share: number) => void;
 
 /** Neighbouring places where the plan's judgement says the same. */
-export interface Stretch {
+interface Stretch {
   /** Indices on the grid, both within. */
   readonly first: number;
   readonly last: number;

@@ -17,7 +17,7 @@ export interface Answer extends CutOption {
 }
 
 /** A place that seems obvious, and what became of it. */
-export interface Obvious {
+interface Obvious {
   readonly id: string;
   readonly name: string;
   /** Donor station, mm. */

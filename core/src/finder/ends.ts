@@ -47,7 +47,7 @@ const EIGHTH = inches(1 / 8);
  * @param joint The joint.
  * @param show Writes a length.
  */
-export function apartText(joint: Pick<Joint, 'sides'>, show: (mm: number) => string): string {
+function apartText(joint: Pick<Joint, 'sides'>, show: (mm: number) => string): string {
   const { dy, dz, yaw, pitch } = worseSide({ sides: { left: joint.sides.left, right: joint.sides.right } });
   const said = [
     ...(Math.abs(dy) > SAID ? [`${show(Math.abs(dy))} apart sideways`] : []),

@@ -1,4 +1,4 @@
-export { type Answer, type FinderResult, type Obvious, whereToCut } from './answer.ts';
+export { type Answer, type FinderResult, whereToCut } from './answer.ts';
 export {
   GOAL_NAMES,
   GOAL_MEASURES,
@@ -11,14 +11,12 @@ export {
   operationAt,
   tailOf,
 } from './goal.ts';
-export { type SuggestedGoal, suggestedGoals } from './goals.ts';
-export { type Progress } from './along.ts';
+export { suggestedGoals } from './goals.ts';
 export { groundOf } from './ground.ts';
-export { type EndsApart } from './ends.ts';
 export { gapsOf } from './option-cuts.ts';
 export { type JudgedOption, judgeOption, judgeContextOf, type JudgeContext, weighPlan } from './judge.ts';
-export { type Lanes, type LaneStretch } from './lanes.ts';
+export { type LaneStretch } from './lanes.ts';
 export { type Unmeasured } from './unmeasured.ts';
-export { type Cost, LANES, LANE_IDS, type Lane, type Reason } from './reason.ts';
-export { type Found, findOptions, type CutOption, type OptionCut } from './options.ts';
+export { LANES, LANE_IDS, type Lane } from './reason.ts';
+export { findOptions, type CutOption } from './options.ts';
 export { hoursText, placeText } from './words.ts';

@@ -7,7 +7,7 @@ import { type JudgedOption, judgeOption, type JudgeContext, judgeContextOf, once
 import { gapsOf } from './option-cuts.ts';
 
 /** One cut of an option: where it is, and the stretch in which the same can be said of it, donor stations, mm. */
-export interface OptionCut {
+interface OptionCut {
   readonly x: number;
   /** How much is done here, mm. */
   readonly by: number;

@@ -76,7 +76,7 @@ const gear = { symbol: 'gear', bracket: true, carries: true } as const;
 const clip = { symbol: 'clip', bracket: true, carries: true } as const;
 
 /** Every kind of feature. To add one, name it here. */
-export const FEATURE_FACTS = {
+const FEATURE_FACTS = {
   'body-mount': mount(2, 'body'),
   'cab-mount': mount(2.5, 'cab'),
   'bed-mount': mount(2, 'body'),

@@ -102,7 +102,7 @@ export const featureFields = () => ({
 });
 
 /** The fields of an axle. */
-export const axleFields = () => ({
+const axleFields = () => ({
   id: id(),
   name: name(),
   role: oneOf(['front', 'rear']),
@@ -117,7 +117,7 @@ export const axleFields = () => ({
 });
 
 /** The fields of a point. */
-export const pointFields = () => ({
+const pointFields = () => ({
   id: id(),
   name: name(),
   kind: oneOf(POINT_KINDS),

@@ -20,7 +20,7 @@ interface Found {
 }
 
 /** Who let the work pass a check that was open, when, and why. */
-export interface SignOff extends Pick<GateSignedBody, 'reason'> {
+interface SignOff extends Pick<GateSignedBody, 'reason'> {
   readonly by: string;
   readonly taken: string;
 }

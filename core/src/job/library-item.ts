@@ -6,9 +6,8 @@ import { JOB_VERSION, type Job } from './job.ts';
 import { claimProblem } from './claimed-version.ts';
 import { migrate } from './migrate.ts';
 
-export const ITEM_FORMAT = 'splay-item';
-export const ITEM_KINDS = ['donor', 'body'] as const;
-export type ItemKind = (typeof ITEM_KINDS)[number];
+const ITEM_FORMAT = 'splay-item';
+export type ItemKind = 'donor' | 'body';
 
 /** A donor or a body as the shop keeps it for the next job, and as it travels: a copy that says where it is from. */
 export type LibraryItem = {

@@ -40,7 +40,7 @@ function withTransitions(plan: unknown): unknown {
   return { ...plan, operations };
 }
 
-export const MIGRATIONS: Migrations = {
+const MIGRATIONS: Migrations = {
   /**
    * 2: variants, a note on each plan, transitions where rail comes out, the body's masses, the material's figures,
    * cautions read.

@@ -23,7 +23,7 @@ export interface FirstMeasures {
 }
 
 /** Where a cab stands, mm behind the front axle. */
-export interface FirstCab {
+interface FirstCab {
   readonly back: number;
   readonly mounts: readonly [front: number, rear: number];
   /** Whether that was only taken over from the form, and not measured. */

@@ -86,7 +86,7 @@ function holdsOf(job: Job, plan: PlanResult, joint: Joint, halves: Halves): { ho
  * @param survey What the readings of the stage say.
  * @param stage When in the work readings are taken.
  */
-export function trueUpOf(job: Job, plan: PlanResult, survey: FrameSurvey, stage: Stage): TrueUp | null {
+function trueUpOf(job: Job, plan: PlanResult, survey: FrameSurvey, stage: Stage): TrueUp | null {
   if (survey.state === 'nothing-read' || stage === 'before-cut') return null;
   const leveled = plan.controls.some(({ kind }) => kind === 'height');
   for (const joint of plan.joints) {

@@ -6,7 +6,7 @@ import type { BracketMark, CrossmemberMark, CutLine, KerfSide, MarkOrigin, MarkS
 import { bold, figure, orDash, railName, type SheetCell, type SheetTable, words } from './sheet-table.ts';
 import { partsTable } from './splice-tables.ts';
 
-export const KERF_WORDS: Readonly<Record<KerfSide, string>> = {
+const KERF_WORDS: Readonly<Record<KerfSide, string>> = {
   ahead: 'ahead of the line',
   behind: 'behind the line',
   line: 'on the line',
@@ -214,7 +214,7 @@ function membersTable(sheet: MarkSheet): SheetTable {
 }
 
 /** How an end of new rail is cut, in words. */
-export function endWords({ side, plan }: RailEndAngle): string {
+function endWords({ side, plan }: RailEndAngle): string {
   const parts = [
     ...(Math.abs(side) > 5e-4 ? [`${angleText(Math.abs(side))}, ${side > 0 ? 'top' : 'bottom'} longer`] : []),
     ...(Math.abs(plan) > 5e-4 ? [`${angleText(Math.abs(plan))} in plan`] : []),

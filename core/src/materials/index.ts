@@ -1,7 +1,1 @@
-export {
-  type Material,
-  materialProblems,
-  STOCK_MATERIAL_IDS,
-  STOCK_MATERIALS,
-  type StockMaterial,
-} from './material.ts';
+export { type Material, materialProblems, STOCK_MATERIAL_IDS, STOCK_MATERIALS } from './material.ts';

@@ -36,7 +36,7 @@ const NAMES = {
  * @param bracket The bracket.
  * @param path Where that is in the document.
  */
-export function bracketProblems(bracket: Bracket, path: string): readonly InputProblem[] {
+function bracketProblems(bracket: Bracket, path: string): readonly InputProblem[] {
   switch (bracket.form) {
     case 'none':
       return [];

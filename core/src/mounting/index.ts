@@ -1,15 +1,8 @@
-export { bentStrip, type BentStrip } from './bend.ts';
+export { bentStrip } from './bend.ts';
 export { type BoltSize, boltFor } from './bolt-for.ts';
 export { mountingProblems } from './bracket-problems.ts';
-export {
-  armParts,
-  bracketChecks,
-  type BracketCheck,
-  type BracketLoad,
-  type Contact,
-  weldsOffMiddle,
-} from './bracket-strength.ts';
+export { armParts, bracketChecks, type BracketCheck, type Contact, weldsOffMiddle } from './bracket-strength.ts';
 export * from './mounting.ts';
 export { mountingSchema } from './schema.ts';
 export { GRAVITY, heightOf, type LoadedLayer, loadedLayers } from './stack.ts';
-export { type InPlane, weldGroup, type WeldGroup, type WeldLine, weldStress, weldStressInPlane } from './weld-lines.ts';
+export { weldGroup, weldStress, weldStressInPlane } from './weld-lines.ts';

@@ -106,7 +106,7 @@ const first = (features: readonly Feature[], unit: UnitKind): Ref | null =>
  *
  * @param frame The donor; validated.
  */
-export function usualCarrier({ kind, x }: Pick<FramePoint, 'kind' | 'x'>, frame: Frame): Ref | null {
+function usualCarrier({ kind, x }: Pick<FramePoint, 'kind' | 'x'>, frame: Frame): Ref | null {
   const of = (wanted: FeatureKind) => frame.features.filter((feature) => feature.kind === wanted);
   switch (kind) {
     case 'cab-back':

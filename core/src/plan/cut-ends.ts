@@ -49,7 +49,7 @@ export function cutEndsOf(state: PlanState): Omit<CutEnd, 'letter'>[] {
  *
  * @param cutEnd The end.
  */
-export const endId = ({ operation, end }: Pick<CutEnd, 'operation' | 'end'>): string => `${operation}/${end}`;
+const endId = ({ operation, end }: Pick<CutEnd, 'operation' | 'end'>): string => `${operation}/${end}`;
 
 /**
  * Letters joints and free ends together, front to rear: those that are frozen keep theirs, the others take the first that none

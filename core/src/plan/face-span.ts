@@ -11,7 +11,7 @@ export interface FaceSpan {
 }
 
 /** A point of a cut, mm. */
-export interface FacePoint {
+interface FacePoint {
   readonly x: number;
   readonly z: number;
   /** Below the top edge of the rail at this station. */

@@ -8,14 +8,14 @@ import { frontSpine, type Piece, place, rearSpine, spine } from './piece.ts';
 import type { Hung, PlanState, Rework } from './state.ts';
 
 /** A move, mm and radians: `dy` is outward from the center line. */
-export interface Shift {
+interface Shift {
   readonly dx: number;
   readonly dy: number;
   readonly dz: number;
   readonly turn: number;
 }
 
-export interface SidePlace {
+interface SidePlace {
   readonly donor: Vec3 | null;
   readonly built: Vec3 | null;
 }

@@ -1,4 +1,3 @@
-import { extentOf, type Feature } from '../frame/index.ts';
 import { ruleValue } from '../rules/index.ts';
 import { nudgeOf } from '../units/index.ts';
 import type { SuggestedFix } from './conflict.ts';
@@ -10,13 +9,6 @@ interface Stretch {
   readonly from: number;
   readonly to: number;
 }
-
-/**
- * What a feature takes up of the donor.
- *
- * @param feature The feature.
- */
-export const stretchOf = (feature: Feature): Stretch => extentOf(feature);
 
 /** Donor stations at which an operation cuts the donor's steel. */
 function cutsOf(state: PlanState, operation: string): readonly number[] {

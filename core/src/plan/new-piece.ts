@@ -11,11 +11,7 @@ import { unposed } from './pose.ts';
  * @param source Id of the operation that adds it.
  * @param stationsOfSide Its two stations on each side, in those coordinates, mm.
  */
-export function newPiece(
-  beside: Piece,
-  source: string,
-  stationsOfSide: (side: Side) => readonly [Station, Station],
-): Piece {
+function newPiece(beside: Piece, source: string, stationsOfSide: (side: Side) => readonly [Station, Station]): Piece {
   const rails: Record<Side, Rail> = { left: stationsOfSide('left'), right: stationsOfSide('right') };
   const [front, rear] = railEnds(rails.left);
   const face = (x: number): CutFace => ({ x, z: 0, lean: 0, operation: source });

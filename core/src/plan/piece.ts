@@ -21,7 +21,7 @@ export interface RemovedPiece extends Piece {
 }
 
 /** Shorter stretches than this are no steel, mm. */
-export const NO_LENGTH = 1e-7;
+const NO_LENGTH = 1e-7;
 
 /**
  * Height of the rail top at local x, mean of both sides: what cut places on the frame are read along.

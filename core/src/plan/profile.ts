@@ -4,7 +4,7 @@ import { frontTop, type Piece, rearTop, spine } from './piece.ts';
 import { posed } from './pose.ts';
 
 /** One rail at a station: outside face from the center line, and heights of its edges over the datum plane, mm. */
-export interface RailProfile {
+interface RailProfile {
   readonly halfWidth: number;
   readonly top: number;
   readonly bottom: number;

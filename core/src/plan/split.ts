@@ -19,7 +19,7 @@ import { OperationRefused, type PlanState } from './state.ts';
  * @param x Local station, mm.
  * @param operation Id of the operation.
  */
-export const squareFace = (x: number, operation: string): CutFace => ({ x, z: 0, lean: 0, operation });
+const squareFace = (x: number, operation: string): CutFace => ({ x, z: 0, lean: 0, operation });
 
 /**
  * A face through the top edge at local x of a piece, leaning.

@@ -3,7 +3,7 @@ import { frontSpine, frontTop, rearSpine, rearTop } from './piece.ts';
 import type { PlanState } from './state.ts';
 
 /** One stretch of the built tape: donor steel with both numbers, or new steel with its built ones only. mm. */
-export interface TapeSpan {
+interface TapeSpan {
   readonly kind: 'donor' | 'new';
   readonly piece: number;
   readonly builtFrom: number;
@@ -13,7 +13,7 @@ export interface TapeSpan {
 }
 
 /** Donor steel that was taken out, and where on the built tape the fold is. */
-export interface TapeFold {
+interface TapeFold {
   readonly operation: string;
   readonly donorFrom: number;
   readonly donorTo: number;

@@ -25,7 +25,7 @@ const stopsOf = (conflicts: readonly Conflict[]): ReadonlySet<string> =>
  * @param conflict The conflict.
  * @param edit The edit.
  */
-export function clears(input: PlanInput, conflict: Conflict, edit: PlanEdit): boolean {
+function clears(input: PlanInput, conflict: Conflict, edit: PlanEdit): boolean {
   const before = stopsBefore(input);
   const { conflicts } = evaluatePlan(carryOutEdit(input, edit, TRIED));
   const isLeft = conflicts.some(({ key, severity }) => key === conflict.key && severity !== 'note');

@@ -4,10 +4,9 @@ export {
   QUICK_FIELDS,
   QUICK_GOALS,
   type QuickEntries,
-  type QuickField,
   type QuickFieldId,
   type QuickGoal,
   type QuickProblem,
   quickProblems,
 } from './quick-entries.ts';
-export { cabGapOf, quickGoal, quickJob } from './quick-job.ts';
+export { quickGoal, quickJob } from './quick-job.ts';

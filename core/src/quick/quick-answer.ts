@@ -11,7 +11,7 @@ export interface QuickChange {
 }
 
 /** Of one rail: each piece that is added, mm and kg, and the length that comes out, mm. */
-export interface QuickSteel {
+interface QuickSteel {
   readonly added: readonly Pick<NewPiece, 'letters' | 'length' | 'cutTo' | 'mass'>[];
   readonly removed: number;
 }

@@ -10,9 +10,6 @@ export const QUICK_GOALS = {
 } as const;
 export type QuickGoal = keyof typeof QUICK_GOALS;
 
-/** Where a figure is measured from. */
-export type QuickFrom = 'front axle' | 'rear axle' | 'none';
-
 /** One figure that is asked for. */
 export interface QuickField {
   readonly label: string;

@@ -13,7 +13,6 @@ import {
 } from '../frame/index.ts';
 import { type Job, newJob } from '../job/index.ts';
 import { evaluatePlan, newHole } from '../plan/index.ts';
-import { ruleValue } from '../rules/index.ts';
 import { usualMeasurements } from '../survey/index.ts';
 import { inches } from '../units/index.ts';
 import type { QuickEntries } from './quick-entries.ts';
@@ -242,6 +241,3 @@ export function quickGoal(job: Job, { goal, wanted }: Pick<QuickEntries, 'goal' 
   }[goal];
   return { of: 'wheelbase', by: (wanted ?? 0) - (now ?? 0) };
 }
-
-/** The gap that a body keeps from the cab by the rules of a job, mm. */
-export const cabGapOf = ({ rules }: Job): number => ruleValue(rules, 'body/cab-gap');

@@ -6,19 +6,15 @@ export {
   type AttachmentType,
 } from './attachment.ts';
 export { checkRecord, recordSchema, upgradeRecord } from './check-record.ts';
-export { type RecordColumn, type RecordDefinition } from './definition.ts';
 export {
   CAUTION_STEPS,
   type CautionStep,
   CORRECTION_WAYS,
-  type CorrectionBody,
   type CorrectionWay,
-  type FitUpBody,
   type GateSignedBody,
   type HandoffBody,
   type PhotoBody,
   type PhotoPlace,
-  type SheetIssuedBody,
 } from './kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';
 export { handoffIn } from './handoff.ts';
@@ -27,7 +23,6 @@ export {
   inOrderOfTime,
   newRecord,
   recordName,
-  RECORD_KINDS,
   type RecordKind,
   recordProblem,
   type ShopRecord,

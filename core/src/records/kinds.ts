@@ -19,7 +19,7 @@ import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
 import type { RecordDefinition } from './definition.ts';
 
 /** What the tape or the level said. */
-export interface ReadingBody {
+interface ReadingBody {
   /** Id of the control measurement. */
   readonly measurement: string;
   readonly stage: Stage;
@@ -45,7 +45,7 @@ export const CAUTION_STEPS = ['cutting', 'welding'] as const;
 export type CautionStep = (typeof CAUTION_STEPS)[number];
 
 /** Somebody read a caution. */
-export interface CautionReadBody {
+interface CautionReadBody {
   readonly step: CautionStep;
   readonly caution: string;
 }
@@ -119,7 +119,7 @@ const photo: RecordDefinition<PhotoBody> = {
 };
 
 /** A practice coupon was welded, and broken or bent: whether the weld held. */
-export interface CouponBody {
+interface CouponBody {
   /** Names the coupon: what it is of, where, and how thick. */
   readonly coupon: string;
   readonly result: 'held' | 'failed';
@@ -138,7 +138,7 @@ const coupon: RecordDefinition<CouponBody> = {
 };
 
 /** A stand was set under the frame for a cut, and what it then carried. */
-export interface PropSetBody {
+interface PropSetBody {
   readonly prop: string;
   /** What a scale or a jack gauge under it read, both sides of a pair together, kg; null where it was not weighed. */
   readonly load: number | null;
@@ -159,7 +159,7 @@ export const CORRECTION_WAYS = ['heat', 'press', 'jack', 'cut and re-weld'] as c
 export type CorrectionWay = (typeof CORRECTION_WAYS)[number];
 
 /** A frame was corrected by heat or force, and what a measurement read before and after. */
-export interface CorrectionBody {
+interface CorrectionBody {
   readonly how: CorrectionWay;
   /** Id of the control measurement that tells of it. */
   readonly measurement: string;
@@ -183,7 +183,7 @@ const correction: RecordDefinition<CorrectionBody> = {
 };
 
 /** How the two ends of one rail stand to each other at a joint, as read with a gauge before tacking. mm. */
-export interface FitUpBody {
+interface FitUpBody {
   /** Id of the joint. */
   readonly joint: string;
   readonly side: Side;
@@ -230,7 +230,7 @@ const markedLineFields = () => ({
 });
 
 /** A marks sheet was printed: its number in the job, of which revision it is, and every line as it stands on it. */
-export interface SheetIssuedBody {
+interface SheetIssuedBody {
   readonly number: number;
   readonly revision: number;
   readonly lines: readonly MarkedLine[];

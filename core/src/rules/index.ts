@@ -14,5 +14,5 @@ export {
 } from './rule.ts';
 export { changedRules, newerThan, type RuleChange, type RuleSet, rulesOfSet, type RuleSetVersion } from './rule-set.ts';
 export { type Assumption, assumptionsOf } from './assumption.ts';
-export { type Rule, SHOP_PRACTICE } from './rule-type.ts';
+export { SHOP_PRACTICE } from './rule-type.ts';
 export { RULE_WORDS } from './rule-words.ts';

@@ -1,13 +1,5 @@
-export { type Addition, type BuiltUpSection, builtUpSection } from './built-up.ts';
-export {
-  propertiesOfParts,
-  resistingMoment,
-  sectionProperties,
-  type SectionProperties,
-  shearArea,
-  STEEL_DENSITY,
-  torsionConstant,
-} from './properties.ts';
+export { type Addition, builtUpSection } from './built-up.ts';
+export { propertiesOfParts, resistingMoment, sectionProperties, shearArea, torsionConstant } from './properties.ts';
 export {
   closingPlate,
   describeSection,
@@ -17,7 +9,6 @@ export {
   rectangle,
   type Rectangle,
   type Section,
-  type SectionKind,
   widthOf,
 } from './section.ts';
-export { STOCK_SECTIONS, type StockSection, USUAL_SECTION } from './stock.ts';
+export { STOCK_SECTIONS, USUAL_SECTION } from './stock.ts';

@@ -1,7 +1,7 @@
 import { closingPlate, type Part, partsOf, type Section } from './section.ts';
 
 /** Density of steel, kg/mm³. */
-export const STEEL_DENSITY = 7.85e-6;
+const STEEL_DENSITY = 7.85e-6;
 
 /** What a set of parts is worth in bending, about axes through its centroid. mm, mm², mm³, mm⁴, kg/m. */
 export interface SectionProperties {

@@ -36,7 +36,7 @@ export type Section =
   /** Round tube. */
   | { readonly kind: 'round'; readonly depth: number; readonly thickness: number };
 
-export type SectionKind = Section['kind'];
+type SectionKind = Section['kind'];
 
 /** A solid rectangle of a section, mm: lower outer corner, width (along y) and height (along z). */
 export interface Rectangle {
@@ -48,7 +48,7 @@ export interface Rectangle {
 }
 
 /** A ring, mm: center and radii. */
-export interface Ring {
+interface Ring {
   readonly shape: 'ring';
   readonly y: number;
   readonly z: number;

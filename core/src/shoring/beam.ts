@@ -8,7 +8,7 @@ export interface BeamLoad {
 }
 
 /** A stretch of a beam and how stiff it is in bending, N·mm². */
-export interface BeamStretch {
+interface BeamStretch {
   readonly from: number;
   readonly to: number;
   readonly stiffness: number;

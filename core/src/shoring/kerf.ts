@@ -1,7 +1,7 @@
 import { atRest, type AtRest, type Beam, partOf, type BeamSupport, weightOf } from './beam.ts';
 
 /** What one side of a cut does once it is through, along the frame. */
-export interface CutSide {
+interface CutSide {
   readonly weight: number;
   /** Where it balances, mm. */
   readonly center: number;
@@ -21,7 +21,7 @@ export interface CutSide {
 }
 
 /** Which side of a kerf closes: the other opens. */
-export type Closes = 'top' | 'bottom' | 'neither';
+type Closes = 'top' | 'bottom' | 'neither';
 
 /** What happens when a beam is cut through at a place. N, N·mm, mm, radians. */
 export interface Kerf {

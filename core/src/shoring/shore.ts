@@ -92,7 +92,7 @@ export type ShoreKind = keyof typeof SHORE_FACTS;
 export const SHORE_KINDS = Object.keys(SHORE_FACTS) as readonly ShoreKind[];
 
 export const SHORE_SIDES = ['both', 'left', 'right', 'middle'] as const;
-export type ShoreSide = (typeof SHORE_SIDES)[number];
+type ShoreSide = (typeof SHORE_SIDES)[number];
 
 /** Something that holds the frame while it is cut and put together. mm. */
 export interface Shore {

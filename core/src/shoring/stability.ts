@@ -9,10 +9,10 @@ export interface StandPoint {
 }
 
 /** Which way something goes over. */
-export type Over = 'front' | 'rear' | 'left' | 'right';
+type Over = 'front' | 'rear' | 'left' | 'right';
 
 /** How far the center of gravity is from where a piece would go over, mm; below 0 it does. */
-export interface TippingMargins {
+interface TippingMargins {
   readonly front: number;
   readonly rear: number;
   readonly left: number;

@@ -1,7 +1,6 @@
 export { checkSolids } from './check.ts';
 export { contactShare } from './contact.ts';
-export { solidConflict, type SolidFinding, TOUCH } from './finding.ts';
-export type { FrameSolid, SolidKind } from './frame-solid.ts';
-export { inWorkshop, type Kernel, loadKernel, type Workshop } from './kernel.ts';
-export { railSteel, sectionOutline, type SteelStretch } from './steel.ts';
+export { solidConflict, type SolidFinding } from './finding.ts';
+export { inWorkshop, type Kernel, loadKernel } from './kernel.ts';
+export { railSteel, sectionOutline } from './steel.ts';
 export { frameSolids } from './things.ts';

@@ -1,8 +1,8 @@
-import type { Box, CrossSection, Manifold, ManifoldToplevel, Mat4, Vec3 as Triple } from 'manifold-3d';
+import type { Box, Manifold, ManifoldToplevel, Mat4, Vec3 as Triple } from 'manifold-3d';
 
 /** The mesh boolean kernel: WebAssembly, loaded only where solids are asked for. */
 export type Kernel = ManifoldToplevel;
-export type { CrossSection, Manifold, Mat4, Triple };
+export type { Manifold, Mat4, Triple };
 
 let loading: Promise<Kernel> | null = null;
 

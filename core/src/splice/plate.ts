@@ -48,7 +48,7 @@ export interface Corner {
 }
 
 /** What the outline of a plate is made of. */
-export type PlateOutline = Pick<Plate, 'outline' | 'ahead' | 'behind' | 'depth'>;
+type PlateOutline = Pick<Plate, 'outline' | 'ahead' | 'behind' | 'depth'>;
 
 /** Where the edges of a plate run, front to rear, across the rail about `middle`. */
 function corners({ outline, ahead, behind, depth }: PlateOutline, middle: number): readonly Corner[] {
@@ -106,7 +106,7 @@ export const isOnWeb = (face: PlateFace): boolean =>
  * @param face The face.
  * @param section The rail.
  */
-export const middleOf = (face: PlateFace, section: Section): number =>
+const middleOf = (face: PlateFace, section: Section): number =>
   isOnWeb(face) ? section.depth / 2 : widthOf(section) / 2;
 
 /**

@@ -36,13 +36,11 @@ export type SpliceForm =
   /** Square across and not welded: what is bolted over it carries everything. */
   | { readonly form: 'bolted' };
 
-export const SPLICE_FORMS = ['butt', 'angled', 'step', 'bolted'] as const satisfies readonly SpliceForm['form'][];
-
 /** From which sides the wall is welded through, and how that is looked at afterwards. */
 export const WELD_WAYS = ['both-sides', 'on-backing', 'one-side'] as const;
 export type WeldWay = (typeof WELD_WAYS)[number];
 export const WELD_TESTS = ['dye', 'visual'] as const;
-export type WeldTest = (typeof WELD_TESTS)[number];
+type WeldTest = (typeof WELD_TESTS)[number];
 
 /** The walls of a rail, seen from the end: `outer` is the web of a channel and the outside wall of a tube. */
 export const RAIL_WALLS = ['top', 'bottom', 'outer', 'inner'] as const;

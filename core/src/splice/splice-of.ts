@@ -140,7 +140,7 @@ function boltCarries(plate: SplicePlate, diameter: number, grade: BoltGrade, rai
  * @param rail The rail.
  * @param rules The shop's rulebook.
  */
-export function laidPlate(plate: SplicePlate, splice: RailSplice, rail: RailSteel, rules: Rulebook): Plate {
+function laidPlate(plate: SplicePlate, splice: RailSplice, rail: RailSteel, rules: Rulebook): Plate {
   const { id: _, fastening, ...rest } = plate;
   const name = plateName(plate, splice.plates, rail.section);
   const edges = edgesOf({ ...rest, leg: 0, endsWelded: false, plugs: [], bolts: [] }, rail.section);

@@ -2,7 +2,7 @@ import type { Side } from '../frame/index.ts';
 import { type Rulebook, ruleValue } from '../rules/index.ts';
 
 export const GAP_PLACES = ['top', 'web', 'bottom'] as const;
-export type GapPlace = (typeof GAP_PLACES)[number];
+type GapPlace = (typeof GAP_PLACES)[number];
 
 /** How the ends of one rail stand to each other, as read with a gauge. mm. */
 export interface EndsRead extends Readonly<Record<GapPlace, number>> {
@@ -13,7 +13,7 @@ export interface EndsRead extends Readonly<Record<GapPlace, number>> {
 }
 
 /** Steel to take off at one place, mm. */
-export interface DressOff {
+interface DressOff {
   readonly side: Side;
   readonly place: GapPlace;
   readonly off: number;

@@ -20,7 +20,7 @@ export interface JudgedPart extends Omit<OutOfShape, 'sigma'> {
 }
 
 /** A reading that does not go with the others, with the measurement that it is of. */
-export interface MisreadControl extends Omit<Misread, 'observation' | 'orElse'> {
+interface MisreadControl extends Omit<Misread, 'observation' | 'orElse'> {
   readonly control: ControlPrediction;
   /** Measurements whose readings could be wrong in its place. */
   readonly orElse: readonly ControlPrediction[];

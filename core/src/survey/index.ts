@@ -5,24 +5,11 @@ export {
   readingOrder,
   type ReadingOrder,
   type JudgedPart,
-  type MisreadControl,
 } from './frame-survey.ts';
-export type { Cause } from './misreads.ts';
-export { type DressOff, type EndsRead, type FitUp, fitUpOf, GAP_PLACES, type GapPlace } from './fit-up.ts';
+export { fitUpOf, GAP_PLACES } from './fit-up.ts';
 export { type Halves, halvesOf, withRearMoved } from './halves.ts';
-export {
-  type Holds,
-  linesOfMove,
-  type Move,
-  type MoveLine,
-  type MoveList,
-  movesFor,
-  rigidOfLine,
-  slidBy,
-  type Target,
-} from './moves.ts';
-export { type Observation, type Points, readOf } from './observation.ts';
-export { type RigidMove } from './rigid-move.ts';
+export { type Holds, linesOfMove, type MoveLine, type MoveList, movesFor, slidBy, type Target } from './moves.ts';
+export { type Points, readOf } from './observation.ts';
 export type { ShapePart } from './shape.ts';
 export {
   type JudgedReading,
@@ -45,7 +32,6 @@ export {
   practiceFrame,
   type PracticeFrame,
   type PracticeLevel,
-  type PracticeScore,
   readPractice,
   scorePractice,
 } from './practice.ts';

@@ -5,12 +5,12 @@ import { type Observation, type Points, readOf } from './observation.ts';
 /** No frame is so far out of shape, mm: such a reading is wrong, and would draw all others along. */
 const WILD = 400;
 /** A residual beyond so many of its own standard deviations is one in a thousand: the reading is likely wrong. */
-export const CRITICAL = 3.2905;
+const CRITICAL = 3.2905;
 /** Residuals that are so near to the largest cannot be told from it. */
 const ALIKE = 0.97;
 
 /** What a wrong reading may come from; null where nothing usual gives that amount. */
-export type Cause = 'inch' | 'foot' | 'digits' | null;
+type Cause = 'inch' | 'foot' | 'digits' | null;
 
 /** A reading that does not go with the others. */
 export interface Misread {

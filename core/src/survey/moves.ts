@@ -20,7 +20,7 @@ export type MoveLine =
   | { readonly do: 'pull'; readonly by: number };
 
 /** What is done together before one looks again, and what it leaves. */
-export interface Move {
+interface Move {
   readonly lines: readonly MoveLine[];
   /** Points of the frame once it is done. */
   readonly points: Points;

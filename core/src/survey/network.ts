@@ -55,7 +55,7 @@ export const LOOSE = 60;
 /** Of a way to move, a point takes part that moves this share of the one that moves most. */
 const TAKES_PART = 0.2;
 /** Below this redundancy nothing checks a reading: what is left of it is rounding. */
-export const UNCHECKED = 1e-3;
+const UNCHECKED = 1e-3;
 const ITERATIONS = 20;
 
 /**

@@ -1,4 +1,4 @@
-export { formatLength, lengthText, otherUnitText, type FormattedLength } from './format-length.ts';
+export { formatLength, lengthText, otherUnitText } from './format-length.ts';
 export {
   finer,
   inches,
@@ -13,7 +13,6 @@ export { angleText } from './angle.ts';
 export { parseLength } from './parse-length.ts';
 export { exceeds, isAt, isInside, isWithin, overlap, readsLess, settled, type Span, TOLERANCE } from './tolerance.ts';
 export {
-  KG_PER_POUND,
   otherQuantityText,
   parseQuantity,
   quantityFigure,

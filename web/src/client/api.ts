@@ -18,7 +18,7 @@ import { heardFrom } from './program.ts';
 
 export type { RevisionNote, SavedJob };
 
-export type Refused = {
+type Refused = {
   readonly ok: false;
   /** `offline`: the request never got an answer, or the server could not do it just now; worth trying again. */
   readonly reason: 'offline' | 'refused' | 'stale' | 'signed-out';

@@ -102,7 +102,7 @@ export interface JobState {
 }
 
 /** What another page changed of the job, by whom and when. */
-export interface News {
+interface News {
   readonly by: string;
   readonly at: string;
   readonly revision: number;
@@ -110,7 +110,7 @@ export interface News {
 }
 
 /** A record that the server refused, and why. */
-export interface RefusedRecord {
+interface RefusedRecord {
   readonly record: ShopRecord;
   readonly message: string;
 }

@@ -114,9 +114,3 @@ export async function listen(job: string, listener: Listener): Promise<() => voi
     if (known.size === 0) listeners.delete(job);
   };
 }
-
-/** Lets go of the connection. */
-export async function closeLive(): Promise<void> {
-  listeners.clear();
-  await channel.close();
-}

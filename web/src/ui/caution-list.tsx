@@ -2,7 +2,7 @@ import type { Caution, CautionStep, ShopRecord } from '@splay/core';
 import { TriangleAlert } from 'lucide-react';
 
 /** What stands over the cautions of a step. */
-export const CAUTION_HEADS: Readonly<Record<CautionStep, string>> = {
+const CAUTION_HEADS: Readonly<Record<CautionStep, string>> = {
   cutting: 'Before the saw',
   welding: 'Before the torch',
 };

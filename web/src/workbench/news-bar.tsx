@@ -7,7 +7,7 @@ import type { WorkbenchActions } from './actions.ts';
 const NAMED = 3;
 
 /** How long ago a moment was, as people say it. */
-export function agoWords(iso: string, now: number): string {
+function agoWords(iso: string, now: number): string {
   const minutes = Math.floor((now - Date.parse(iso)) / 60_000);
   if (minutes < 1) return 'just now';
   if (minutes < 60) return minutes === 1 ? 'a minute ago' : `${minutes} minutes ago`;

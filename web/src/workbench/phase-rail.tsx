@@ -107,7 +107,7 @@ export function HoldPointBar({
 }
 
 /** Two rails that part. */
-export function Mark() {
+function Mark() {
   return (
     <svg width="28" height="22" viewBox="0 0 28 22" fill="none" aria-hidden="true" strokeWidth="3">
       <path d="M1 8.5H11L17 4H27" stroke="var(--color-graphite)" />

@@ -55,7 +55,7 @@ export const TASKS = {
   },
 } as const;
 
-export type Tasks = typeof TASKS;
+type Tasks = typeof TASKS;
 export type TaskName = keyof Tasks;
 
 /** The arguments of a task without its progress, and what it gives. */

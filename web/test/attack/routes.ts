@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 const pages = fileURLToPath(new URL('../../src/pages/', import.meta.url));
 
 export const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;
-export type Method = (typeof METHODS)[number];
+type Method = (typeof METHODS)[number];
 
 /** A page or an endpoint as it lies in the folder of pages: nothing that is added there can be forgotten. */
 export interface Route {

@@ -6,8 +6,7 @@ import type { RailUnder } from './rail-under.ts';
  * What a mount becomes: the body sits on the rail; a perch on it; an outrigger or a bracket inboard; a bracket that hangs
  * down beside it; the rail stands where the mount wants to be; there is no rail under it.
  */
-export const MOUNT_WAYS = ['sits', 'perch', 'outrigger', 'inboard', 'drop', 'clash', 'no-rail'] as const;
-export type MountWay = (typeof MOUNT_WAYS)[number];
+export type MountWay = 'sits' | 'perch' | 'outrigger' | 'inboard' | 'drop' | 'clash' | 'no-rail';
 
 /** A mount of a body over the frame, mm. */
 export interface MountGap {

@@ -11,13 +11,13 @@ import { axleUnder } from './openings.ts';
 import type { Obstacles } from './obstacles.ts';
 
 /** An open layer of a deck's stack, and how much room it leaves beyond what must pass through; below 0 it is pinched. */
-export interface OpenLayer {
+interface OpenLayer {
   readonly layer: DeckLayer;
   readonly left: number;
 }
 
 /** Where a mechanism under a deck may stand, built stations, mm, and what moving it trades. */
-export interface MechanismOutcome {
+interface MechanismOutcome {
   readonly mechanism: DeckMechanism;
   readonly hingeX: number;
   readonly at: number;

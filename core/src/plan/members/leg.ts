@@ -1,7 +1,7 @@
 import type { Vec3 } from '../../frame/index.ts';
 
 /** A change of direction at an end of a leg, radians, as the piece sees it that the end is fixed to. */
-export interface LegTurn {
+interface LegTurn {
   readonly plan: number;
   readonly side: number;
   /** The angle in space between the two directions. */

@@ -21,7 +21,7 @@ import { type MemberMeeting, meetingOf } from './meeting.ts';
 import { distanceAlong, type MemberRun, outwardShift, pathLength, placedRun, runOn } from './runs.ts';
 
 /** One copy of a member that is re-fitted between its two ends. */
-export interface Refit extends RefittedLeg {
+interface Refit extends RefittedLeg {
   readonly from: Vec3;
   readonly to: Vec3;
 }

@@ -69,7 +69,7 @@ const misfit = (
  * @param outcome How it is made now.
  * @param context Rules and unit.
  */
-export function strongerFixes(outcome: MountingOutcome, { rules, display, show }: Context): readonly SuggestedFix[] {
+function strongerFixes(outcome: MountingOutcome, { rules, display, show }: Context): readonly SuggestedFix[] {
   const { mounting, share, reach, contact, seat } = outcome;
   if (share === null || outcome.problems.length > 0) return [];
   const most = ruleValue(rules, 'mount/ratio');

@@ -16,7 +16,7 @@ export interface Usual {
 }
 
 /** The form that a mount begins with, by the way it becomes. */
-export const USUAL_FORM: Readonly<Record<MountWay, Bracket['form']>> = {
+const USUAL_FORM: Readonly<Record<MountWay, Bracket['form']>> = {
   sits: 'none',
   perch: 'perch',
   outrigger: 'arm',

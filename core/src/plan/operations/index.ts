@@ -2,7 +2,7 @@ import { type Field, type Shapes, variant } from '../../fields/index.ts';
 import type { Frame } from '../../frame/index.ts';
 import type { Context } from '../context.ts';
 import type { Around } from '../figures/figures.ts';
-import { type Common, commonFields, type EndPlace, type Place } from '../operation.ts';
+import { commonFields, type EndPlace } from '../operation.ts';
 import { OperationRefused, type PlanState, type Refusal } from '../state.ts';
 import { OPERATIONS } from './registry.ts';
 import type { About, OperationDefinition, StartPlaces, VisitPlace } from './definition.ts';
@@ -184,16 +184,10 @@ export function applyOperation(state: PlanState, operation: Operation, context: 
 export const figuresOf = (operation: Operation, around: Around): OperationFigures | null =>
   definitionOf(operation).figures(operation, around);
 
-export type { About, Common, Place, StartPlaces };
-export type { Box } from './box.ts';
+export type { About, StartPlaces };
 export type { ChangeBracket } from './bracket.ts';
 export type { ChangeCrossmember } from './crossmember.ts';
-export type { Extend } from './extend.ts';
-export type { ChangeMember } from './member.ts';
 export type { Lengthen } from './lengthen.ts';
-export type { Notch } from './notch.ts';
 export type { PieCut } from './pie-cut.ts';
-export type { Shorten } from './shorten.ts';
 export type { Step } from './step.ts';
-export type { Trim } from './trim.ts';
 export type { Widen } from './widen.ts';

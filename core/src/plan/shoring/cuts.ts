@@ -6,7 +6,7 @@ import type { PlanStep } from '../plan-result.ts';
 import { beamOf, type LadenPiece, pieceOver, supportsOf, touchesAt } from './held.ts';
 
 /** What is to be done at a cut, from what the steel carries there. */
-export interface CutAdvice {
+interface CutAdvice {
   /** Where the kerf closes on the blade. */
   readonly pinches: 'top' | 'bottom' | 'neither';
   /** The side to begin from: the one that opens. */

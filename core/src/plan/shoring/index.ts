@@ -11,9 +11,9 @@ import { standsUnder } from './stand-places.ts';
 import { type ShoringStep, shoringSteps } from './steps.ts';
 
 export { edgeText, loadText, type ShoringFinding, springText } from './findings.ts';
-export { type Bearing, type HeldPart, type LadenPiece, type StandUnder } from './held.ts';
-export { type CutAdvice, neutralOf, type ShoringCut } from './cuts.ts';
-export { type ShoringStep, type Spanning } from './steps.ts';
+export { type HeldPart, type StandUnder } from './held.ts';
+export { neutralOf, type ShoringCut } from './cuts.ts';
+export { type ShoringStep } from './steps.ts';
 
 /** How the frame of a plan is held at each operation that cuts through its rails. */
 export interface ShoringResult {

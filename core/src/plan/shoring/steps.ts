@@ -11,7 +11,7 @@ import { type Bodies, cutsInOrder, type ShoringCut } from './cuts.ts';
 import { type HeldPart, heldPart, type LadenPiece, pieceOver } from './held.ts';
 
 /** A unit that stands on both sides of a cut. */
-export interface Spanning {
+interface Spanning {
   readonly unit: string;
   readonly name: string;
   readonly ahead: readonly string[];

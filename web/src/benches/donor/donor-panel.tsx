@@ -10,7 +10,7 @@ import { stationOf } from './station-ids.ts';
 import { StationDetail } from './station-detail.tsx';
 
 /** The part of the donor that something picked on the drawing is in. */
-export function partOf(id: string, donor: Frame): DonorTab | null {
+function partOf(id: string, donor: Frame): DonorTab | null {
   const has = (list: readonly { readonly id: string }[]) => list.some((item) => item.id === id);
   if (stationOf(id, donor)) return 'stations';
   if (has(donor.features)) return 'features';

@@ -6,10 +6,10 @@ import type { CellProblem } from '../../ui/edit-table.tsx';
 import { editProblems } from '../../ui/check-edit.ts';
 
 /** A change of the donor: taken when the whole job stays right, else refused with the reason over the part. */
-export type SetDonor = (label: string, next: (frame: Frame) => Frame) => void;
+type SetDonor = (label: string, next: (frame: Frame) => Frame) => void;
 
 /** The same for a table of the donor, whose own problems come back for its cells. */
-export type SetRows = (label: string, table: string, next: (frame: Frame) => Frame) => readonly CellProblem[];
+type SetRows = (label: string, table: string, next: (frame: Frame) => Frame) => readonly CellProblem[];
 
 /** What every part of the donor bench gets. */
 export interface PartProps extends Pick<

@@ -23,7 +23,7 @@ export interface Selection {
  * The joint that is picked, else the one that was worked on last, else the first that nobody has decided on; of it the
  * rail that is looked at.
  */
-export function selectionOf(
+function selectionOf(
   splices: readonly SpliceOutcome[],
   selected: string | null,
   kept: { readonly joint: string | null; readonly rail: RailId | null },

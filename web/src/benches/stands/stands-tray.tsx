@@ -66,7 +66,7 @@ interface LoadsProps {
 }
 
 /** What every stand carries at this moment, what it must carry for the cut to be without force, and the shims to begin with. */
-export function StandLoads({ job, cut, under }: LoadsProps) {
+function StandLoads({ job, cut, under }: LoadsProps) {
   const up = under.filter(({ shore }) => holdsUp(shore));
   const neutral: Neutral | null = cut ? neutralOf(cut) : null;
   const datum = datumStation(job.donor);

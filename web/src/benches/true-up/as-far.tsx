@@ -24,7 +24,7 @@ interface Step {
 }
 
 /** The operations after which the frame is measured: those that part its rails, but the last of all. */
-export const stepsOn = ({ plan: { operations } }: Job, result: PlanResult): readonly Step[] => {
+const stepsOn = ({ plan: { operations } }: Job, result: PlanResult): readonly Step[] => {
   const cutting = operations.flatMap(({ id }): Step[] => {
     const letters = result.operations.find(({ operation }) => operation.id === id)?.letters ?? [];
     return letters.length > 0 ? [{ id, name: dotted(letters) }] : [];
@@ -33,7 +33,7 @@ export const stepsOn = ({ plan: { operations } }: Job, result: PlanResult): read
 };
 
 /** The operation up to which the frame is done, where that is not the last; null: all of them. */
-export function useAsFar({ store, job, result }: { readonly store: JobStore } & Pick<BenchProps, 'job' | 'result'>) {
+function useAsFar({ store, job, result }: { readonly store: JobStore } & Pick<BenchProps, 'job' | 'result'>) {
   const asked = useJobState(store, (state) => state.asFar);
   return stepsOn(job, result).find(({ id }) => id === asked)?.id ?? null;
 }

@@ -13,7 +13,7 @@ import { GoalFields, firstGoal } from './goal-fields.tsx';
 const DRAWN = 5;
 
 /** Opens with the places for what the bodies or the pla goal for. */
-export function useFirstLook({ store, job, result }: BenchProps, finding: Finding): void {
+function useFirstLook({ store, job, result }: BenchProps, finding: Finding): void {
   const idle = finding.state === 'idle' && finding.found === null;
   useEffect(() => {
     if (!idle || typeof Worker === 'undefined') return;

@@ -42,7 +42,7 @@ const LOOKS: Readonly<Record<SheetInk, Look>> = {
 };
 
 /** Where hatch lines across a closed shape begin and end: level lines, by the even-odd rule. */
-export function hatchLines(points: readonly SheetPoint[]): readonly (readonly [SheetPoint, SheetPoint])[] {
+function hatchLines(points: readonly SheetPoint[]): readonly (readonly [SheetPoint, SheetPoint])[] {
   const downs = points.map(([, down]) => down);
   const [from, to] = [Math.min(...downs), Math.max(...downs)];
   const count = Math.floor((to - from) / HATCH);

@@ -13,7 +13,7 @@ const ofThread =
  * What may take longer than a moment: a worker does it (`worker.ts`), so that it holds up nobody. Each is done for a member,
  * and takes and gives plain data. Doing one twice does no harm: the second worker takes it up where the first was killed.
  */
-export const longTasks = {
+const longTasks = {
   importJob,
   exportJob,
   marksPdf: ofThread('marksPdf'),
@@ -21,7 +21,7 @@ export const longTasks = {
   partsFile: ofThread('partsFile'),
 } as const;
 
-export type LongTasks = typeof longTasks;
+type LongTasks = typeof longTasks;
 export type LongTaskName = keyof LongTasks;
 /** What a task is given beside the member. */
 export type LongTaskArgs<N extends LongTaskName> =

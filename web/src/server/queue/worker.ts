@@ -34,7 +34,7 @@ async function perform(queued: QueuedTask): Promise<void> {
 }
 
 /** Begins to work; the returned function ends it once what is under way is done. */
-export async function startWorker(): Promise<() => Promise<void>> {
+async function startWorker(): Promise<() => Promise<void>> {
   const boss = newBoss({ supervise: true });
   await boss.start();
   const loops: string[] = [];

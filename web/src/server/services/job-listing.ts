@@ -78,7 +78,7 @@ async function listed(tx: Transaction, { page, ...which }: Asked): Promise<Liste
 }
 
 /** The first or another page of the jobs in a place, and how many there are on all pages. */
-export interface PlacePage {
+interface PlacePage {
   readonly jobs: readonly ListedJob[];
   readonly all: number;
 }

@@ -49,7 +49,7 @@ export interface Picture {
 }
 
 /** A job file, checked. */
-export interface ReadJobFile {
+interface ReadJobFile {
   readonly job: Job;
   /** Its records in batches, as they are stored. */
   readonly records: readonly string[];
