@@ -24,7 +24,7 @@ test('from a wheelbase to a chosen, spliced plan, without a station typed', asyn
     .press('Enter');
   await expect(ways.getByRole('article').nth(1).getByRole('button', { name: 'Save as another option' })).toBeVisible();
   await ways.getByRole('article').nth(1).getByRole('button', { name: 'Save as another option' }).click();
-  await openDrawer(page, 'What it costs');
+  await openDrawer(page, 'Costs');
   await expect(page.getByRole('table', { name: 'Work, part by part' })).toContainText('joint on each rail');
   await openDrawer(page, 'All options');
   await page.getByRole('button', { name: 'Show option 1', exact: true }).click();

@@ -11,6 +11,8 @@ export default defineConfig({
   adapter: node({ mode: 'middleware', experimentalDisableStreaming: true }),
   integrations: [react()],
   image: { service: passthroughImageService() },
+  // The benches that had another name.
+  redirects: { '/jobs/[job]/props': '/jobs/[job]/stands' },
   devToolbar: { enabled: false },
   // The origin of every unsafe request is checked by our own middleware, which covers JSON too and knows the port.
   security: { checkOrigin: false },

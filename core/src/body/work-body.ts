@@ -20,7 +20,7 @@ export interface DeckMechanism {
   readonly foot: number;
 }
 
-/** A flatbed, a tipper, a service body: its deck over the frame. mm. */
+/** A flatbed, a dump body, a service body: its deck over the frame. mm. */
 export interface WorkBody {
   readonly length: number;
   /** Share of its length behind the rear axle. */

@@ -122,7 +122,7 @@ const RESTRAINTS: CautionSource = {
 const FUEL: CautionSource = {
   id: 'fuel',
   title: 'Fuel out of the vehicle',
-  detail: 'Tank, lines and vapour, before any spark. Where some may be left near a cut, saw; do not grind or burn.',
+  detail: 'Tank, lines and vapor, before any spark. Where some may be left near a cut, saw; do not grind or burn.',
   told: fuel,
 };
 const FIRE: CautionSource = {
@@ -141,7 +141,7 @@ const FUMES: CautionSource = {
   id: 'fumes',
   title: 'Zinc, primer and paint stripped back',
   detail:
-    'Their fumes, and those of a plasma torch, make ill: strip well back from the heat, ventilate, wear a respirator.',
+    'Their fumes, and those of a plasma torch, make people ill: strip well back from the heat, ventilate, wear a respirator.',
   told: always,
 };
 const BODY: CautionSource = {
@@ -185,7 +185,7 @@ export const CAUTION_SOURCES: Readonly<Record<CautionStep, readonly CautionSourc
       id: 'fasteners',
       title: 'Captive nuts and seized bolts by hand',
       detail:
-        'An impact wrench spins a captive nut and shears a bolt: soak it, work it by hand, cut it off as the last way.',
+        'An impact wrench spins a captive nut and shears a bolt: soak it, work it by hand, cut it off as a last resort.',
       told: fasteners,
     },
     {

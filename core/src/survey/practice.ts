@@ -50,7 +50,7 @@ function streamOf(seed: number) {
 const MOST = inches(3 / 8);
 
 /**
- * A crooked frame to practise on: its loose half lies where a seed says.
+ * A crooked frame to practice on: its loose half lies where a seed says.
  *
  * @param nominal Where each point should be, mm.
  * @param looseFrom Station behind which it is loose, mm.

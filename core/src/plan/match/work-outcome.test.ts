@@ -43,14 +43,14 @@ const work: WorkBody = {
   mechanism: { name: 'Hoist', least: 800, most: 1600, stands: 1100, foot: 200 },
 };
 const look = (changes: Partial<WorkBody> = {}) => {
-  const body: Body = { ...newBody('bed', 'Tipper'), gapAhead: 60, work: { ...work, ...changes } };
+  const body: Body = { ...newBody('bed', 'Dump body'), gapAhead: 60, work: { ...work, ...changes } };
   const result = evaluatePlan({ ...inputOf(frame), bodies: [body] });
   return { ...result.seats[0]!.work!, codes: result.conflicts.map(({ code }) => code) };
 };
 
 describe('where a mechanism may stand', () => {
   const stood = (changes: object, ...operations: Parameters<typeof inputOf>[1][]) => {
-    const body: Body = { ...newBody('bed', 'Tipper'), gapAhead: 60, work };
+    const body: Body = { ...newBody('bed', 'Dump body'), gapAhead: 60, work };
     const input = inputOf({ ...frame, ...changes }, ...operations);
     return evaluatePlan({ ...input, bodies: [body] }).seats[0]!.work!.mechanism!;
   };

@@ -3,7 +3,7 @@ import type { DrawnPoint } from '../outline.ts';
 
 /**
  * The outline of something straight or bent that is `wide` mm across, seen from above (`plan`: x and y) or from the
- * side (x and z): its center line in space, `wide` / 2 to each side of it, mitred where it bends. `points` has two at
+ * side (x and z): its center line in space, `wide` / 2 to each side of it, mitered where it bends. `points` has two at
  * least.
  *
  * @param points Its center line, two points or more, mm.

@@ -18,11 +18,13 @@ const BEYOND = 0.5;
  * @param bracket The arm.
  * @param outcome How its mount is made.
  * @param rules The shop's rulebook.
+ * @param show A length as the shop reads it.
  */
 export function armFlat(
   bracket: Extract<Bracket, { form: 'arm' }>,
   { edge, seat, reach, contact }: MountingOutcome,
   rules: Rulebook,
+  show: (mm: number) => string,
 ): readonly Made[] {
   const { make, thickness: t, along, deep, tip, radius, fixing } = bracket;
   const beyond = BEYOND * along;
@@ -34,7 +36,7 @@ export function armFlat(
     return [
       {
         name: 'arm of tube',
-        stock: `rectangular tube, ${deep.toFixed(0)} × ${along.toFixed(0)} mm`,
+        stock: `rectangular tube, ${show(deep)} × ${show(along)}`,
         thickness: t,
         flat: {
           // Seen from above: its end follows the web.

@@ -62,7 +62,7 @@ function partsOf(outcome: MountingOutcome, rules: Rulebook, show: (mm: number) =
     case 'perch':
       return perchParts(bracket, outcome, rules);
     case 'arm':
-      return armFlat(bracket, outcome, rules);
+      return armFlat(bracket, outcome, rules, show);
     case 'angle':
       return angleFlat(bracket, outcome, rules);
     case 'old': {

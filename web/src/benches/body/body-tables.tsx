@@ -209,7 +209,7 @@ export const FendersDrawer = drawerOf(
   tableOf<BodyPoint>(() => ({
     list: 'points',
     caption: 'Steps, and what hangs low',
-    hint: 'Treads that people step on; the lowest ahead of the front wheels and behind the rear ones: tail, step, lamp bar.',
+    hint: 'Treads that people step on; the lowest ahead of the front wheels and behind the rear ones: tail, step, light bar.',
     columns: POINTS,
     addLabel: 'Add a point',
     newRow: (after, count) => ({

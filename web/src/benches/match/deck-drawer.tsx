@@ -47,8 +47,8 @@ export function DeckDrawer(bench: BenchProps) {
     return (
       <div className="p-4">
         <p className="mb-2">
-          A flatbed, a tipper or a service body has a deck: how long the frame must be for it, how high it stands, what
-          passes under it, and where its hoist may stand.
+          A flatbed, a dump body or a service body has a deck: how long the frame must be for it, how high it stands,
+          what passes under it, and where its hoist may stand.
         </p>
         <button
           type="button"

@@ -155,7 +155,7 @@ export function MatchOver(props: PictureProps) {
             fill="url(#hatch-cut)"
             stroke="var(--color-oxide)"
           >
-            <title>{`${part.name}: ${withName}, ${Math.round(deep)} mm`}</title>
+            <title>{`${part.name}: ${withName}, ${lengthText(deep, job.display, true)} deep`}</title>
           </rect>
         ))}
       </g>

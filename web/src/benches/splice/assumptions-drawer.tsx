@@ -1,4 +1,4 @@
-import { spliceAssumptions } from '@splay/core';
+import { quantityText, spliceAssumptions } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 
 /** What is calculated with, and what is left out, in so many words. */
@@ -46,7 +46,8 @@ export function AssumptionsDrawer({ job, result }: BenchProps) {
               Rail: {material.name}
             </th>
             <td className="pr-4 font-semibold whitespace-nowrap">
-              {Math.round(material.yieldStress)} MPa, {Math.round(material.heatAffected * 100)} % beside a weld
+              {quantityText('stress', material.yieldStress, job.display.unit)},{' '}
+              {quantityText('share', material.heatAffected, job.display.unit)} beside a weld
             </td>
             <td>{material.source}</td>
           </tr>

@@ -18,7 +18,7 @@ import { JointPicture } from './joint-picture.tsx';
 
 const HEADS: readonly (readonly [name: string, kind: 'figure' | 'words'])[] = [
   ['Joint', 'words'],
-  ['Way, and what it needs', 'words'],
+  ['Option, and what it needs', 'words'],
   ['Ratio', 'figure'],
   ['At the weld', 'figure'],
   ['Weakest in fatigue', 'words'],
@@ -52,8 +52,8 @@ export function CompareDrawer(props: BenchProps) {
   return (
     <div className="p-4">
       <p className="mb-3 max-w-3xl">
-        Ways of making <b>{joint.letter}</b> on the {railName(hand.one.rail)}, each as the rulebook begins with it and
-        with the weld as it is now. Per rail, estimates to compare by. Press a name to make it so.
+        Options for making <b>{joint.letter}</b> on the {railName(hand.one.rail)}, each as the rulebook begins with it
+        and with the weld as it is now. Per rail, estimates to compare by. Press a name to make it so.
       </p>
       <div className="overflow-x-auto">
         <table className="w-full text-sm" style={{ minWidth: 700 }}>

@@ -62,8 +62,8 @@ describe('the practice frame', () => {
     expect(screen.getByText('moved since')).toBeTruthy();
   });
 
-  it('without a joint between measured points there is nothing to practise on', () => {
+  it('without a joint between measured points there is nothing to practice on', () => {
     openBench(parts, pickup, { drawer: 'practice' });
-    expect(screen.getByText(/To practise, the plan needs a joint/)).toBeTruthy();
+    expect(screen.getByText(/To practice, the plan needs a joint/)).toBeTruthy();
   });
 });

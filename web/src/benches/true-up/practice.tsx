@@ -12,7 +12,7 @@ import {
 import { useMemo, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Choice } from '../../ui/choice.tsx';
-import { asReading, Practising } from './practising.tsx';
+import { asReading, PracticeRun } from './practice-run.tsx';
 
 /** A made-up crooked frame on this job's plan: measure, move, true it. Nothing of it goes into the job. */
 export function PracticeDrawer(props: BenchProps) {
@@ -23,7 +23,7 @@ export function PracticeDrawer(props: BenchProps) {
   if (!start)
     return (
       <p className="text-pencil">
-        To practise, the plan needs a joint with control points on both sides of it: three pairs or more along the
+        To practice, the plan needs a joint with control points on both sides of it: three pairs or more along the
         frame.
       </p>
     );
@@ -53,7 +53,7 @@ export function PracticeDrawer(props: BenchProps) {
         </button>
       </div>
     );
-  return <Practising key={frame.level} job={job} result={result} first={frame} onEnd={() => setFrame(null)} />;
+  return <PracticeRun key={frame.level} job={job} result={result} first={frame} onEnd={() => setFrame(null)} />;
 }
 
 /** Where everything should be, and where the loose half is held. */

@@ -136,7 +136,7 @@ export function AnswerCard({ bench, found, answer, rank, open, onOpen, width = 2
             className="min-h-8 text-sm text-layout underline underline-offset-2"
             onClick={() => store.setState({ drawer: 'costs' })}
           >
-            What it costs, part by part
+            Costs, part by part
           </button>
         )}
       </div>

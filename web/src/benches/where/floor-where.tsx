@@ -16,7 +16,7 @@ import { WherePanel } from './where-panel.tsx';
 
 const SLIDES = [
   ['options', { name: 'All options', Content: OptionsDrawer }],
-  ['costs', { name: 'What it costs', Content: CostsDrawer }],
+  ['costs', { name: 'Costs', Content: CostsDrawer }],
 ] as const;
 
 /** Where to cut, at the frame: the tape upright with its lanes as columns, the blade under the thumb. */
@@ -67,7 +67,7 @@ function UprightLanes({ bench, found }: { readonly bench: BenchProps; readonly f
         viewBox={`0 0 ${WIDE} ${TALL}`}
         className="block w-full touch-none"
         role="img"
-        aria-label="What forbids a cut and what it costs, front of the frame at the top"
+        aria-label="Keep-out and cost of a cut, front of the frame at the top"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           put(event);

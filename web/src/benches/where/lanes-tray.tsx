@@ -23,7 +23,7 @@ export function LanesTray(props: PictureProps) {
       <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
         {finding.state === 'searching'
           ? 'Every place along the frame is being tried.'
-          : 'Say what must change: the lanes then show what forbids a cut, what it costs, and where it is clear.'}
+          : 'Say what must change: the lanes then show where a cut is kept out, what it costs, and where it is clear.'}
       </p>
     );
   const x = toPx(view, blade);
@@ -37,7 +37,7 @@ export function LanesTray(props: PictureProps) {
         width={tray.width}
         height={tray.height}
         role="group"
-        aria-label="What forbids a cut and what it costs along the donor; the same is under All options and at the cursor"
+        aria-label="Keep-out and cost of a cut along the donor; the same is under All options and at the cursor"
         className="touch-none"
         data-handle="lanes"
         onPointerDown={(event) => {
@@ -182,7 +182,7 @@ function StretchOf({
       height={high}
       {...lookOf(state, 'url(#hatch-cost)')}
     >
-      <title>{`${assumed ? 'Kept clear, assumed' : forbids ? 'Forbids' : `Costs up to ${hoursText(hours)}`}: ${about.join(', ')}`}</title>
+      <title>{`${assumed ? 'Kept clear, assumed' : forbids ? 'Keep-out' : `Costs up to ${hoursText(hours)}`}: ${about.join(', ')}`}</title>
     </rect>
   );
 }

@@ -15,16 +15,16 @@ const WherePanel = lazyComponent<BenchProps>(() => import('./where-panel.tsx').t
 export const parts: BenchParts = {
   Panel: WherePanel,
   Tray: LanesTray,
-  trayTitle: () => 'What forbids a cut, and what it costs, along the donor',
+  trayTitle: () => 'Keep-out and cost of a cut, along the donor',
   Floor: FloorWhere,
   Over: WhereOver,
   along: () => [],
   drawers: {
     options: { name: 'All options', Content: OptionsDrawer },
-    costs: { name: 'What it costs', Content: CostsDrawer },
+    costs: { name: 'Costs', Content: CostsDrawer },
   },
   legend: [
-    { name: 'forbids', draw: <Swatch fill="var(--color-oxide)" stroke="var(--color-oxide)" /> },
+    { name: 'keep-out', draw: <Swatch fill="var(--color-oxide)" stroke="var(--color-oxide)" /> },
     {
       name: 'kept clear, assumed',
       draw: <Swatch fill="var(--color-oxide-wash)" stroke="var(--color-oxide)" dash="6 4" />,

@@ -88,7 +88,7 @@ describe('where to cut', () => {
     press('Save as another option');
     expect(now().variants).toHaveLength(sprayer.variants.length + 1);
     expect(now().plan).toEqual(sprayer.plan);
-    press('What it costs, part by part');
+    press('Costs, part by part');
     expect(store.getState().drawer).toBe('costs');
     const work = screen.getByRole('table', { name: 'Work, part by part' });
     const sum = within(work)

@@ -1,6 +1,6 @@
 import type { Instrument, InstrumentReading } from './instrument.ts';
 
-/** An instrument that is not there: its key is pressed on the page. It ships with Splay, to try and to practise with. */
+/** An instrument that is not there: its key is pressed on the page. It ships with Splay, to try and to practice with. */
 export function simulatedInstrument(says: () => InstrumentReading | null): Instrument & { readonly press: () => void } {
   let listener: ((reading: InstrumentReading) => void) | null = null;
   return {

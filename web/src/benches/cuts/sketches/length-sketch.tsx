@@ -98,7 +98,7 @@ function TransitionSketch({ figures }: { readonly figures: readonly [string, Rea
         </g>
       ))}
       <text x={132} y={52} textAnchor="middle" {...note}>
-        new rail, mitred at both ends
+        new rail, mitered at both ends
       </text>
     </SketchFigure>
   );

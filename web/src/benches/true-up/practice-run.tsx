@@ -53,7 +53,7 @@ export const asReading = ({ measurement: { id } }: ControlPrediction, value: num
   by: '',
 });
 
-interface PractisingProps {
+interface PracticeRunProps {
   readonly job: BenchProps['job'];
   readonly result: BenchProps['result'];
   readonly first: PracticeFrame;
@@ -61,7 +61,7 @@ interface PractisingProps {
 }
 
 /** One practice frame: what is measured of it, what is done to it, and its score. */
-export function Practising({ job, result, first, onEnd }: PractisingProps) {
+export function PracticeRun({ job, result, first, onEnd }: PracticeRunProps) {
   const [frame, setFrame] = useState(first);
   const [reads, setReads] = useState<ReadonlyMap<string, Read>>(new Map());
   const [action, setAction] = useState<Action>('left front stand');
