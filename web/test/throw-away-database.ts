@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { ownDatabase, startPostgres } from '../../scripts/lib/postgres.mjs';
 import { root } from '../../scripts/lib/run.mjs';
 
-/** A PostgreSQL of its own for one run of the tests, gone afterwards. */
+/** A PostgreSQL of its own for one run of the tests, gone afterward. */
 export default async function setup() {
   const folder = mkdtempSync(join(root, '.splay-test-'));
   const cluster = await startPostgres(folder);

@@ -10,7 +10,7 @@ import { quickOf } from './quick.ts';
 /** Told how far a search has come: from 0 to 1. */
 export type Progress = (share: number) => void;
 
-/** Neighbouring places where the plan's judgement says the same. */
+/** Neighboring places where the plan's judgment says the same. */
 interface Stretch {
   /** Indices on the grid, both within. */
   readonly first: number;
@@ -52,7 +52,7 @@ function edges({ base, ground }: JudgeContext, removed: number): number[] {
 
 /**
  * Every place along the frame for one cut of an option. Where the steel goes is worked out for each place of the grid; what
- * the plan's judgement says, once for each stretch between places where it changes, which are found by halving.
+ * the plan's judgment says, once for each stretch between places where it changes, which are found by halving.
  *
  * @param goal What is asked of this one cut.
  * @param judgeContext What options are judged with.

@@ -13,7 +13,7 @@ import {
   withoutOperation,
 } from '../plan/index.ts';
 import { ruleValue } from '../rules/index.ts';
-import { inches, nudgeOf } from '../units/index.ts';
+import { inches, isMet, nudgeOf } from '../units/index.ts';
 
 /** What can be asked for, and what it is called. */
 export const GOAL_NAMES = {
@@ -33,9 +33,6 @@ export interface FinderGoal {
   /** How much longer the frame becomes at its rear end besides, mm; below 0 is trimmed off. 0 where not said. */
   readonly tail?: number;
 }
-
-/** Changes of a figure smaller than this are none, mm. */
-const SMALL = 0.5;
 
 /** The kinds of operation that change a figure. */
 const ANSWERS: Readonly<Record<GoalMeasure, readonly Operation['kind'][]>> = {
@@ -117,7 +114,7 @@ export function baseOf(job: PlanInput, { of, tail = 0 }: Pick<FinderGoal, 'of' |
     return bare.plan.operations.filter(({ id, kind, off }) => {
       if (off || !ANSWERS[sampled].includes(kind)) return false;
       const other = evaluated(without(bare, id), sampled);
-      return figure !== null && other !== null && Math.abs(other - figure) > SMALL;
+      return figure !== null && other !== null && !isMet(other, figure);
     });
   };
   const found = new Set([...answering(of), ...(tail === 0 ? [] : answering('rear-overhang'))]);

@@ -1,3 +1,4 @@
+import { isMet } from '../units/index.ts';
 import type { PlanInput, PlanResult } from '../plan/index.ts';
 import { GOAL_MEASURES, baseOf, type FinderGoal } from './goal.ts';
 
@@ -10,9 +11,6 @@ export interface SuggestedGoal {
   readonly body: string | null;
 }
 
-/** Changes of a figure smaller than this are none, mm. */
-const SMALL = 0.5;
-
 /**
  * What the bodies ask for, and what the plan in hand does: what a search begins with.
  *
@@ -23,7 +21,7 @@ export function suggestedGoals(job: PlanInput, { seats }: Pick<PlanResult, 'seat
   const bases = new Map(GOAL_MEASURES.map((of) => [of, baseOf(job, { of })] as const));
   const wanted = (of: FinderGoal['of'], figure: number | null, body: string | null): SuggestedGoal[] => {
     const now = bases.get(of)?.now ?? null;
-    return now === null || figure === null || Math.abs(figure - now) < SMALL
+    return now === null || figure === null || isMet(figure, now)
       ? []
       : [{ goal: { of, by: figure - now }, wanted: figure, body }];
   };
@@ -36,7 +34,7 @@ export function suggestedGoals(job: PlanInput, { seats }: Pick<PlanResult, 'seat
     ...sampled,
     // What a body asks for and the plan gives is one thing.
     ...planned.filter(({ goal, wanted: figure }) =>
-      sampled.every((other) => other.goal.of !== goal.of || Math.abs(other.wanted - figure) > SMALL),
+      sampled.every((other) => other.goal.of !== goal.of || !isMet(other.wanted, figure)),
     ),
   ];
 }

@@ -1,3 +1,4 @@
+import { isMet } from '../units/index.ts';
 import { railAt, railOf, type Station, SIDES } from '../frame/index.ts';
 import {
   type Bending,
@@ -162,7 +163,7 @@ const part = (
 ): Part => ({ code, rule, lane, hours, say, counts, about });
 
 /**
- * What speaks against a joint at a place besides what the plan's judgement says: straight rail, flat rail, things close
+ * What speaks against a joint at a place besides what the plan's judgment says: straight rail, flat rail, things close
  * by, a torch's reach, what stands over it, and how hard the rail works there.
  *
  * @param ground The frame.
@@ -211,7 +212,7 @@ export function partsAt(ground: Ground, gap: Gap): Part[] {
         laneOfThing(ground, close.of.id),
         value('finder/close') * (1 - close.distance / clear),
         (show) =>
-          close.distance < 0.5 ? `${close.of.name} right at it` : `${close.of.name} only ${show(close.distance)} away`,
+          isMet(close.distance) ? `${close.of.name} right at it` : `${close.of.name} only ${show(close.distance)} away`,
       ),
     );
   const blocked = nearest(ground.crossmembers, gap, value('finder/torch-reach'));

@@ -79,7 +79,7 @@ export function onceEach<T extends { readonly code: string; readonly about: stri
   });
 }
 
-/** What a plan says against an option, from its judgement: what stops it, and what costs something, rails' ends left out. */
+/** What a plan says against an option, from its judgment: what stops it, and what costs something, rails' ends left out. */
 export interface Probe {
   readonly refusals: readonly Reason[];
   readonly costs: readonly Cost[];

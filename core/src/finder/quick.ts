@@ -8,7 +8,7 @@ import { outOfPlace } from './out-of-place.ts';
 import { gapsOf, jointsOfOption } from './option-cuts.ts';
 import type { Reason } from './reason.ts';
 
-/** What a single cut at a place says of itself without the judgement of its plan: enough to be asked of every place. */
+/** What a single cut at a place says of itself without the judgment of its plan: enough to be asked of every place. */
 export interface Quick {
   readonly parts: readonly Part[];
   /** Why it cannot be: its ends cannot meet, or it has no room. */
@@ -17,7 +17,7 @@ export interface Quick {
 }
 
 /**
- * The part of a judgement that changes from place to place, from where the steel goes alone.
+ * The part of a judgment that changes from place to place, from where the steel goes alone.
  *
  * @param operations The option's operations.
  * @param judgeContext What options are judged with.

@@ -1,6 +1,6 @@
 import type { Side, Vec3 } from './frame.ts';
 
-/** A point of a member's center line, mm: `outward` from the middle of the frame towards the member's own side. */
+/** A point of a member's center line, mm: `outward` from the middle of the frame toward the member's own side. */
 export interface MemberPoint {
   readonly x: number;
   readonly outward: number;

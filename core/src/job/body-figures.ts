@@ -1,3 +1,4 @@
+import { isMet } from '../units/index.ts';
 import { dotted, type PlanResult } from '../plan/index.ts';
 import { deciding, riding } from './supports.ts';
 import { type FigureDefinitions, length, words } from './figure-value.ts';
@@ -24,7 +25,7 @@ export const BODY_FIGURES = {
         after: length(found?.wheelbase.asked ?? null),
         note: !found
           ? 'no two openings yet'
-          : Math.abs(found.wheelbase.overPlan) < 0.5
+          : isMet(found.wheelbase.overPlan)
             ? 'the plan gives it'
             : 'the plan does not give it',
         restsOn: found ? [...axles, ...deciding(plan)] : [],
@@ -56,7 +57,7 @@ export const BODY_FIGURES = {
         after: length(found?.floor?.front ?? null),
         note: !found?.floor
           ? 'no floor measured yet'
-          : Math.abs(found.floor.front - found.floor.rear) < 0.5
+          : isMet(found.floor.front, found.floor.rear)
             ? 'level over the ground'
             : 'at its front, over the ground',
         restsOn: found ? plan.axles.flatMap((axle) => riding(plan, 'axle', axle)) : [],

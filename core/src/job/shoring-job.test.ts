@@ -6,7 +6,7 @@ import { jobFileOf, parseJobFile, shoringOf, writeJobFile } from './index.ts';
 
 describe('shores of a job', () => {
   it.each(ZOO.map((animal) => [animal.name, animal] as const))(
-    'travel with it and hold the same afterwards: a frame that is %s',
+    'travel with it and hold the same afterward: a frame that is %s',
     (_, animal) => {
       const [, lengthen] = operationsFor(animal).find(([, { kind }]) => kind === 'lengthen')!;
       const job = jobOf(animal, lengthen);

@@ -162,7 +162,7 @@ describe('members and braces', () => {
       'front end turned by a sideways pie cut, each',
       'rear end turned by a sideways pie cut, each',
     ]);
-    // 64 along and 25 1/2 across before; 9 1/2 longer along afterwards.
+    // 64 along and 25 1/2 across before; 9 1/2 longer along afterward.
     const [was, is] = [Math.hypot(64, 25.5), Math.hypot(73.5, 25.5)].map(inches) as [number, number];
     expect(leg[0]!.length).toBeNear(was, 1e-6);
     expect(leg[1]!.length).toBeNear(is - was, 1e-6);

@@ -1,3 +1,4 @@
+import { STEEL_DENSITY } from '../units/index.ts';
 import type { InputProblem } from '../input-error.ts';
 
 /** A rail or plate material; every value is an assumption with its source, which the shop may edit. */
@@ -16,8 +17,6 @@ export interface Material {
   readonly source: string;
 }
 
-const STEEL = 7.85e-6;
-
 const general = 'general value for the grade; the mill certificate or the donor maker’s figure rules';
 
 /** Materials to start from; a job holds its own copy, with what its shop knows better. */
@@ -26,7 +25,7 @@ export const STOCK_MATERIALS = {
     name: 'mild steel, 36 ksi',
     yieldStress: 250,
     tensile: 400,
-    density: STEEL,
+    density: STEEL_DENSITY,
     heatTreated: false,
     weldable: true,
     heatAffected: 1,
@@ -36,7 +35,7 @@ export const STOCK_MATERIALS = {
     name: 'mild steel, 50 ksi',
     yieldStress: 345,
     tensile: 450,
-    density: STEEL,
+    density: STEEL_DENSITY,
     heatTreated: false,
     weldable: true,
     heatAffected: 1,
@@ -46,7 +45,7 @@ export const STOCK_MATERIALS = {
     name: 'cold-formed tube, 50 ksi',
     yieldStress: 345,
     tensile: 430,
-    density: STEEL,
+    density: STEEL_DENSITY,
     heatTreated: false,
     weldable: true,
     heatAffected: 0.85,
@@ -56,7 +55,7 @@ export const STOCK_MATERIALS = {
     name: 'micro-alloyed, 80 ksi',
     yieldStress: 550,
     tensile: 620,
-    density: STEEL,
+    density: STEEL_DENSITY,
     heatTreated: false,
     weldable: true,
     heatAffected: 0.8,
@@ -66,7 +65,7 @@ export const STOCK_MATERIALS = {
     name: 'heat-treated, 110 ksi',
     yieldStress: 760,
     tensile: 860,
-    density: STEEL,
+    density: STEEL_DENSITY,
     heatTreated: true,
     weldable: false,
     heatAffected: 0.5,

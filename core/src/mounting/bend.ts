@@ -8,11 +8,11 @@ export interface BentStrip {
 }
 
 /**
- * The flat length of a strip: the straights, and the fibre at r + k·t through each bend.
+ * The flat length of a strip: the straights, and the fiber at r + k·t through each bend.
  *
  * @param legs Outside lengths of its legs, from edge or bend to bend, to where their outer faces would meet, mm.
  * @param angles By how much each bend turns, radians, from 0 to less than π; one less than legs.
- * @param bend Thickness and inside radius, mm, and where the fibre that keeps its length lies, as a share of the thickness.
+ * @param bend Thickness and inside radius, mm, and where the fiber that keeps its length lies, as a share of the thickness.
  */
 export function bentStrip(
   legs: readonly number[],

@@ -4,5 +4,5 @@ export { mountingProblems } from './bracket-problems.ts';
 export { armParts, bracketChecks, type BracketCheck, type Contact, weldsOffMiddle } from './bracket-strength.ts';
 export * from './mounting.ts';
 export { mountingSchema } from './schema.ts';
-export { GRAVITY, heightOf, type LoadedLayer, loadedLayers } from './stack.ts';
+export { heightOf, type LoadedLayer, loadedLayers } from './stack.ts';
 export { weldGroup, weldStress, weldStressInPlane } from './weld-lines.ts';

@@ -7,9 +7,6 @@ export interface LoadedLayer extends StackLayer {
   readonly loaded: number;
 }
 
-/** Standard gravity, m/s². */
-export const GRAVITY = 9.80665;
-
 /**
  * Layers under a load: a bushing gives by load over rate, and the others not at all. The preload of a
  * bolt is left out. A bushing that would be squeezed to nothing is told by `loaded` below 0.

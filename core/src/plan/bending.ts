@@ -1,3 +1,4 @@
+import { GRAVITY } from '../units/index.ts';
 import { onFrame } from '../body/index.ts';
 import { railAt, railOf, SIDES } from '../frame/index.ts';
 import { type Section, sectionProperties } from '../sections/index.ts';
@@ -6,9 +7,6 @@ import { frameLoads } from './frame-loads.ts';
 import type { Outcomes } from './outcomes.ts';
 import { steelLumps } from './solid.ts';
 import { builtOf } from './tape.ts';
-
-/** Standard gravity, m/s². */
-const GRAVITY = 9.80665;
 
 /** Section modulus of a rail to its worse edge, mm³; remembered for the section. */
 function modulusOf(section: Section): number {

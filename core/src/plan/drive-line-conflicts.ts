@@ -1,5 +1,5 @@
 import { ruleValue } from '../rules/index.ts';
-import { angleText } from '../units/index.ts';
+import { angleText, isMet } from '../units/index.ts';
 import { advise, type Finding, NOWHERE } from './conflict.ts';
 import type { Shaft, ShaftJoint } from './drive-line.ts';
 import type { Finder } from './findings.ts';
@@ -27,7 +27,7 @@ export const driveLine: Finder = ({ driveLine: { before, after } }, { rules, sho
 
   const lengths = after.shafts.flatMap((shaft, index): Finding[] => {
     const change = shaft.length - (before.shafts[index]?.length ?? shaft.length);
-    if (Math.abs(change) < 0.5) return [];
+    if (isMet(change)) return [];
     return [
       {
         ...at(shaft.front),

@@ -100,7 +100,7 @@ export function withOrder(plan: Plan, id: string, by: -1 | 1): Plan {
 export const shiftOperation = (operation: Operation, by: number): Operation =>
   withPlaces(operation, (place, end) => ({
     ...place,
-    // What comes off an end is less when its cut is moved towards that end.
+    // What comes off an end is less when its cut is moved toward that end.
     x: place.x + (place.on === 'end' && end === 'rear' ? -by : by),
   }));
 

@@ -16,7 +16,7 @@ import type { Refusal } from './state.ts';
 import { builtOf, type Tape } from './tape.ts';
 
 /**
- * What a plan makes of its donor: geometry, outcomes and judgement in turn. Pure, total and deterministic for a
+ * What a plan makes of its donor: geometry, outcomes and judgment in turn. Pure, total and deterministic for a
  * validated frame: whatever the operations say, there is a result, with everything that cannot be done listed under
  * `conflicts` and `operations`.
  *
@@ -25,7 +25,7 @@ import { builtOf, type Tape } from './tape.ts';
 export const evaluatePlan = (input: PlanInput): PlanResult => judge(evaluateOutcomes(evaluateGeometry(input)));
 
 /**
- * Everything that a builder must know of a plan, worst first: the part of the judgement that a search over many plans
+ * Everything that a builder must know of a plan, worst first: the part of the judgment that a search over many plans
  * asks for.
  *
  * @param outcomes The second stage of the evaluation.

@@ -119,7 +119,7 @@ export function donorOutcome(feature: Feature, donorSeats: DonorSeats): FeatureO
 const STAYS: Shift = { dx: 0, dy: 0, dz: 0, turn: 0 };
 
 /**
- * What became of every feature. Neighbours in the list are mostly neighbours on the rail: each is looked for beside the last.
+ * What became of every feature. Neighbors in the list are mostly neighbors on the rail: each is looked for beside the last.
  *
  * @param state The frame in work.
  * @param donorSeats Where the donor’s features sit, by id.

@@ -1,3 +1,4 @@
+import { isMet } from '../units/index.ts';
 import { axleLoads } from './axle-conflicts.ts';
 import { advise, type Finding, NOWHERE } from './conflict.ts';
 import { statusesOfCrossmembers } from './crossmember-conflicts.ts';
@@ -64,14 +65,11 @@ const cutReworks: Finder = ({ state, tape }) =>
     ];
   });
 
-/** A change of a line's length that is left alone, mm. */
-const SAME_LINE = 0.5;
-
 const lines: Finder = ({ frame, tape }, { show }) =>
   frame.lines.flatMap((line): Finding[] => {
     const now = lineRun(line, tape);
     const change = now === null ? null : now - (line.to - line.from);
-    if (change !== null && Math.abs(change) < SAME_LINE) return [];
+    if (change !== null && isMet(change)) return [];
     const at = { ...NOWHERE, donorX: (line.from + line.to) / 2, about: line.id, code: 'line-length' };
     if (change === null)
       return [

@@ -56,7 +56,7 @@ export function topAt(state: PlanState, source: string, x: number): number {
  * @param side Left or right, as seated.
  * @param x Station in the steel’s own coordinates, mm.
  * @param down Below the rail’s top, mm.
- * @param inboard From the outside face towards the middle, mm.
+ * @param inboard From the outside face toward the middle, mm.
  */
 export function railPlace(piece: Piece, side: Side, x: number, down: number, inboard = 0): Vec3 {
   const here = railAt(piece.rails[side], x);

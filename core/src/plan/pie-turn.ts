@@ -12,7 +12,7 @@ export interface PieTurn {
   readonly angle: number;
   /** Local height of the pivot. */
   readonly z: number;
-  /** How far the point moves along the frame, towards the cut above 0; null where the cut is given by its angle. */
+  /** How far the point moves along the frame, toward the cut above 0; null where the cut is given by its angle. */
   readonly nearer: number | null;
 }
 

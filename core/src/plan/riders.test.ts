@@ -203,7 +203,7 @@ describe('work that comes too late', () => {
     expect(codes(inputOf(frame, outOf, out(2980, 3200)))).not.toContain('cut-before-taken-off between');
   });
 
-  it('what lies whole on the steel that comes out may be taken off it afterwards', () => {
+  it('what lies whole on the steel that comes out may be taken off it afterward', () => {
     expect(codes(inputOf(frame, out(1900, 2300), off))).not.toContain('cut-before-taken-off strap');
   });
 });

@@ -1,3 +1,4 @@
+import { isMet } from '../units/index.ts';
 import { type Answer, type FinderResult, type Unmeasured } from '../finder/index.ts';
 import { type MeasuringTask, evaluateJob, type Job, measuringGuide, withOptionAsPlan } from '../job/index.ts';
 import { markSheet, type NewPiece } from '../markout/index.ts';
@@ -47,9 +48,6 @@ export interface BestCut {
   readonly cuts: Answer['cuts'];
 }
 
-/** Changes smaller than this are none, mm. */
-const NONE = 0.5;
-
 /**
  * What to measure first: what the length rests on, then what can rule a place out, then what its strength rests on. Ids of the
  * measuring guide.
@@ -95,12 +93,11 @@ export function quickAnswer(job: Job, by: number, found: FinderResult | null, ne
     job: planned,
     result,
     by,
-    cut:
-      Math.abs(by) < NONE
-        ? { kind: 'none-needed' }
-        : !found || !best
-          ? { kind: 'none-found', why: found ? noPlace(found) : '' }
-          : { kind: 'found', says: best.says, cuts: best.cuts },
+    cut: isMet(by)
+      ? { kind: 'none-needed' }
+      : !found || !best
+        ? { kind: 'none-found', why: found ? noPlace(found) : '' }
+        : { kind: 'found', says: best.says, cuts: best.cuts },
     lengths: [
       { name: 'Wheelbase (WB)', before: before.wheelbase, after: after.wheelbase },
       { name: 'Cab-to-axle (CA)', before: before.cabToAxle, after: after.cabToAxle },

@@ -5,7 +5,7 @@ import { type RuleWords, SHOP_PRACTICE } from './rule-type.ts';
 export const MOUNT_WORDS: Readonly<Record<keyof typeof MOUNT_RULES, RuleWords>> = {
   'mount/dynamic': {
     title: 'A bracket is loaded by what its mount carries at rest, times',
-    reason: 'Potholes and kerbs: the body comes down with more than its weight.',
+    reason: 'Potholes and curbs: the body comes down with more than its weight.',
     source: 'assumed, as is usual for the frame of a road vehicle; an engineer’s figure rules',
   },
   'mount/yield': {
@@ -40,7 +40,7 @@ export const MOUNT_WORDS: Readonly<Record<keyof typeof MOUNT_RULES, RuleWords>> 
     source: 'your brake’s own nose; the plate’s own table',
   },
   'bend/fibre': {
-    title: 'Fibre that keeps its length, of the thickness from inside',
+    title: 'Fiber that keeps its length, of the thickness from inside',
     reason: 'How much plate a bend uses up: it makes the flat come out.',
     source: 'common for air bending of mild steel; bend a trial strip and measure',
   },

@@ -41,8 +41,7 @@ export const SHORING_WORDS: Readonly<Record<keyof typeof SHORING_RULES, RuleWord
   },
   'fit-up/even': {
     title: 'A gap is even within',
-    reason:
-      'Where a root is tighter than its neighbours the weld does not go through; where it is wider it burns away.',
+    reason: 'Where a root is tighter than its neighbors the weld does not go through; where it is wider it burns away.',
     source: SHOP_PRACTICE,
   },
   'fit-up/high-low': {

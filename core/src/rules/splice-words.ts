@@ -53,7 +53,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
   },
   'weld/groove': {
     title: 'Angle of the groove',
-    reason: 'Both edges bevelled by half of it: how much weld goes in, and how far it pulls.',
+    reason: 'Both edges beveled by half of it: how much weld goes in, and how far it pulls.',
     source: 'your welding procedure',
   },
   'weld/band': {
@@ -175,7 +175,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
   },
   'bolt/spacing': {
     title: 'Bolts from middle to middle, times their diameter',
-    reason: 'Room for a spanner and enough steel between them.',
+    reason: 'Room for a wrench and enough steel between them.',
     source: 'AISC 360, J3.3, preferred',
   },
   'bolt/hole': {
@@ -250,7 +250,7 @@ export const SPLICE_WORDS: Readonly<Record<keyof typeof SPLICE_RULES, RuleWords>
   },
   'work/plate': {
     title: 'A plate',
-    reason: 'Cut, bevelled, fitted and clamped.',
+    reason: 'Cut, beveled, fitted and clamped.',
     source: SHOP_PRACTICE,
   },
   'work/sleeve': {

@@ -1,7 +1,5 @@
+import { STEEL_DENSITY } from '../units/index.ts';
 import { closingPlate, type Part, partsOf, type Section } from './section.ts';
-
-/** Density of steel, kg/mm³. */
-const STEEL_DENSITY = 7.85e-6;
 
 /** What a set of parts is worth in bending, about axes through its centroid. mm, mm², mm³, mm⁴, kg/m. */
 export interface SectionProperties {

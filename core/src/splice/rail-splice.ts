@@ -36,7 +36,7 @@ export type SpliceForm =
   /** Square across and not welded: what is bolted over it carries everything. */
   | { readonly form: 'bolted' };
 
-/** From which sides the wall is welded through, and how that is looked at afterwards. */
+/** From which sides the wall is welded through, and how that is looked at afterward. */
 export const WELD_WAYS = ['both-sides', 'on-backing', 'one-side'] as const;
 export type WeldWay = (typeof WELD_WAYS)[number];
 export const WELD_TESTS = ['dye', 'visual'] as const;
@@ -55,7 +55,7 @@ export interface WallWeld {
 export interface JointWeld {
   readonly way: WeldWay;
   readonly test: WeldTest;
-  /** Ground flush afterwards, lengthwise. */
+  /** Ground flush afterward, lengthwise. */
   readonly flush: boolean;
   /** Walls that are welded otherwise; each at most once. */
   readonly walls?: readonly WallWeld[] | undefined;

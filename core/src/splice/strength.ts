@@ -172,7 +172,7 @@ export function effectiveSection(splice: Splice, x: number, parent = bareRail(sp
   const edge = edgeFrom(centroidZ);
   const whole = (yieldStress * iy) / edge;
   const less = drilled(splice, x, inWeld ? efficiency * heatAffected : 1);
-  // Beside a part off the centroid a hole may bring the centroid nearer the edge: that is not counted in its favour.
+  // Beside a part off the centroid a hole may bring the centroid nearer the edge: that is not counted in its favor.
   const around = less.length > 0 ? sum(acting, less) : null;
   const resisting = around ? Math.min(whole, (yieldStress * around.iy) / edgeFrom(around.centroidZ)) : whole;
   const left = around ?? { area, centroidZ, iy };

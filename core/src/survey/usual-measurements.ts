@@ -1,15 +1,15 @@
 import { type ControlMeasurement, type ControlPoint, SIDES } from '../frame/index.ts';
 
 /**
- * Every width and height, and lengths and both diagonals between neighbours and from first to last.
+ * Every width and height, and lengths and both diagonals between neighbors and from first to last.
  *
  * @param points Left and right pairs, in any order.
  */
 export function usualMeasurements(points: readonly ControlPoint[]): ControlMeasurement[] {
   const inOrder = [...points].sort((a, b) => a.x - b.x);
   const [first, last] = [inOrder[0], inOrder.at(-1)];
-  const neighbours = inOrder.slice(1).map((point, index) => [inOrder[index] as ControlPoint, point] as const);
-  const pairs = first && last && inOrder.length > 2 ? [...neighbours, [first, last] as const] : neighbours;
+  const neighbors = inOrder.slice(1).map((point, index) => [inOrder[index] as ControlPoint, point] as const);
+  const pairs = first && last && inOrder.length > 2 ? [...neighbors, [first, last] as const] : neighbors;
   const end = (point: ControlPoint, side: 'left' | 'right') => ({ point: point.id, side });
   const tape = (id: string, from: ReturnType<typeof end>, to: ReturnType<typeof end>): ControlMeasurement => ({
     id,

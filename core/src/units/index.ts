@@ -9,9 +9,21 @@ export {
   type LengthFormat,
   type LengthUnit,
 } from './length-unit.ts';
+export { GRAVITY, STEEL_DENSITY } from './constants.ts';
 export { angleText } from './angle.ts';
 export { parseLength } from './parse-length.ts';
-export { exceeds, isAt, isInside, isWithin, overlap, readsLess, settled, type Span, TOLERANCE } from './tolerance.ts';
+export {
+  exceeds,
+  isAt,
+  isInside,
+  isMet,
+  isWithin,
+  overlap,
+  readsLess,
+  settled,
+  type Span,
+  TOLERANCE,
+} from './tolerance.ts';
 export {
   otherQuantityText,
   parseQuantity,

@@ -1,10 +1,11 @@
+import { GRAVITY } from './constants.ts';
 import type { Outcome } from '../input-error.ts';
 import { type LengthUnit, MM_PER_INCH } from './length-unit.ts';
 
 /** Kilograms in one pound, exact (international pound, 1959). */
 const KG_PER_POUND = 0.45359237;
 /** Newtons that a pound of mass weighs, exact by the standard acceleration of free fall, 9.80665 m/s². */
-const POUND_FORCE = KG_PER_POUND * 9.80665;
+const POUND_FORCE = KG_PER_POUND * GRAVITY;
 
 interface Unit {
   readonly name: string;

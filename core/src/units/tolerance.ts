@@ -18,6 +18,17 @@ export interface Span {
  */
 export const isAt = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
 
+/** What was asked for is given within this, mm: less than a line that is scribed and a tape that is read. */
+const MET = 0.5;
+
+/**
+ * Whether a length is what was asked for: a wheelbase is met, a change is none, a line is as long as it was.
+ *
+ * @param mm The length, or what is left of a change, mm.
+ * @param asked What was asked for, mm.
+ */
+export const isMet = (mm: number, asked = 0): boolean => Math.abs(mm - asked) < MET;
+
 /**
  * Room that is left, or missing below 0: none where it is within the tolerance, so that its sign is a verdict, mm.
  *

@@ -4,11 +4,12 @@ import {
   type FinderGoal,
   type FinderResult,
   groundOf,
+  isMet,
   type Job,
+  type JudgeContext,
+  judgeContextOf,
   type JudgedOption,
   judgeOption,
-  judgeContextOf,
-  type JudgeContext,
   operationAt,
   tailOf,
 } from '@splay/core';
@@ -58,12 +59,9 @@ export function isStale({ found, of }: Finding, job: Job): boolean {
   return of.donor !== now.donor || of.rules !== now.rules || of.bodies !== now.bodies || of.plan !== now.plan;
 }
 
-/** Changes smaller than this are none, mm. */
-const SMALL = 0.5;
-
 /** Whether two searches are for the same. */
 export const sameGoal = (a: FinderGoal, b: FinderGoal): boolean =>
-  a.of === b.of && Math.abs(a.by - b.by) < SMALL && Math.abs((a.tail ?? 0) - (b.tail ?? 0)) < SMALL;
+  a.of === b.of && isMet(a.by, b.by) && isMet(a.tail ?? 0, b.tail ?? 0);
 
 /** Puts what was found away where something else is asked for now. */
 export function forgetUnless(store: JobStore, goal: FinderGoal): void {

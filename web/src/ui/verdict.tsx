@@ -10,7 +10,7 @@ const LOOKS = {
 
 export type VerdictKind = keyof typeof LOOKS;
 
-/** A judgement: its sign, said in words for those who do not see it, and its reason. */
+/** A judgment: its sign, said in words for those who do not see it, and its reason. */
 export function Verdict({ kind, children }: { readonly kind: VerdictKind; readonly children: ReactNode }) {
   const { icon: Icon, className, word } = LOOKS[kind];
   return (

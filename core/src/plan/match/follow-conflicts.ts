@@ -2,7 +2,7 @@ import { advise, type Finding, NOWHERE } from '../conflict.ts';
 import type { Context } from '../context.ts';
 import type { Findings } from '../findings.ts';
 import { ruleValue } from '../../rules/index.ts';
-import { quantityText } from '../../units/index.ts';
+import { isMet, quantityText } from '../../units/index.ts';
 import { donorOf } from '../tape.ts';
 import { seatOf } from './seat-of.ts';
 import type { SeatOutcome } from './seat-outcome.ts';
@@ -89,7 +89,7 @@ function decks({ body, work }: SeatOutcome, { show }: Context): readonly Finding
   });
   const short = cabToAxle.has === null ? 0 : cabToAxle.asked - cabToAxle.has;
   return [
-    ...(short > 0.5
+    ...(short > 0 && !isMet(short)
       ? [
           told(
             'deck-cab-to-axle',

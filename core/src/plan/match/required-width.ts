@@ -1,7 +1,5 @@
+import { isMet } from '../../units/index.ts';
 import type { SeatMount } from './seat-outcome.ts';
-
-/** Less than this is no difference of a width, mm. */
-const SAME = 0.5;
 
 /**
  * How much wider the frame must become, outside, so that every mount comes over a rail, mm: the least that does it, below 0
@@ -20,5 +18,5 @@ export function requiredWidth(mounts: readonly SeatMount[]): number | null {
   const [least, most] = [Math.max(...spans.map(([from]) => from)), Math.min(...spans.map(([, to]) => to))];
   if (least > most) return null;
   const each = least > 0 ? least : most < 0 ? most : 0;
-  return Math.abs(2 * each) < SAME ? 0 : 2 * each;
+  return isMet(2 * each) ? 0 : 2 * each;
 }

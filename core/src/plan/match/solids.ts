@@ -136,7 +136,7 @@ export const memberSolids = (
   });
 
 /**
- * The shafts of the drive line as built: a round room about each, which rises with the axle's bump towards the pinion.
+ * The shafts of the drive line as built: a round room about each, which rises with the axle's bump toward the pinion.
  *
  * @param points What became of each point.
  * @param rules The shop’s rulebook.

@@ -1,10 +1,8 @@
+import { isMet } from '../../units/index.ts';
 import type { SuggestedFix } from '../conflict.ts';
 import { type Operation, operationName } from '../operations/index.ts';
 import type { Place, Plan } from '../operation.ts';
 import { IN_LINE } from '../operation.ts';
-
-/** Less than this is no difference of a wheelbase, mm. */
-const SAME = 0.5;
 
 /**
  * An operation with so much more wheelbase; null where it cannot give it.
@@ -40,7 +38,7 @@ export function wheelbaseFixes(
   at: Place | null,
   show: (mm: number) => string,
 ): readonly SuggestedFix[] {
-  if (Math.abs(more) < SAME) return [];
+  if (isMet(more)) return [];
   const word = more > 0 ? 'more' : 'less';
   const changed = plan.operations.flatMap((operation): SuggestedFix[] => {
     const next = between(operation.id) ? withMoreWheelbase(operation, more) : null;

@@ -1,3 +1,4 @@
+import { GRAVITY } from '../../units/index.ts';
 import type { Body } from '../../body/index.ts';
 import type { Frame, Side } from '../../frame/index.ts';
 import {
@@ -7,7 +8,6 @@ import {
   bracketChecks,
   type BracketCheck,
   type Contact,
-  GRAVITY,
   heightOf,
   type LoadedLayer,
   loadedLayers,

@@ -1,8 +1,9 @@
+import { GRAVITY } from '../../units/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/frames.ts';
 import { body, frame, input, made, outcome, perch, rail } from '../../../test/mounts.ts';
-import { type Bracket, GRAVITY } from '../../mounting/index.ts';
+import { type Bracket } from '../../mounting/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';

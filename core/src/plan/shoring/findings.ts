@@ -1,7 +1,6 @@
 import { ruleValue } from '../../rules/index.ts';
-import { GRAVITY } from '../../mounting/index.ts';
 import { SHORE_FACTS } from '../../shoring/index.ts';
-import { lengthText, quantityText } from '../../units/index.ts';
+import { GRAVITY, lengthText, quantityText } from '../../units/index.ts';
 import type { Context } from '../context.ts';
 import { dotted } from '../operations/index.ts';
 import type { HeldPart, StandUnder } from './held.ts';

@@ -1,5 +1,5 @@
+import { GRAVITY } from '../../units/index.ts';
 import { railAt, type Ref, type Side, SIDES, type Vec3 } from '../../frame/index.ts';
-import { GRAVITY } from '../../mounting/index.ts';
 import {
   type Beam,
   fallOver,

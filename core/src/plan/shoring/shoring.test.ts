@@ -1,9 +1,9 @@
+import { GRAVITY } from '../../units/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Bare, donor, featureAt, inputOf, plainFrame, pointAt } from '../../../test/frames.ts';
 import { tour, van } from '../../../test/joints.ts';
 import type { Frame } from '../../frame/index.ts';
-import { GRAVITY } from '../../mounting/index.ts';
 import type { Shore, Shoring } from '../../shoring/index.ts';
 import {
   evaluatePlan,

@@ -1,6 +1,6 @@
+import { GRAVITY } from '../../units/index.ts';
 import { describe, expect, it } from 'vitest';
 import { operationsFor, planned, ZOO } from '../../../test/zoo.ts';
-import { GRAVITY } from '../../mounting/index.ts';
 import { evaluateShoring, type HeldPart, withNeutralStands } from '../index.ts';
 
 const figures = (part: HeldPart): number[] => [

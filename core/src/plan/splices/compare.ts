@@ -23,7 +23,7 @@ export interface ComparedForm {
   readonly heat: number;
   readonly steel: number;
   readonly hours: number;
-  /** Faces that a torch, or a spanner, must get at. */
+  /** Faces that a torch, or a wrench, must get at. */
   readonly reached: readonly string[];
   /** What must come off or be moved apart for it. */
   readonly apart: string;

@@ -5,7 +5,7 @@ import { SvgLength } from '../../board/svg-length.tsx';
 import type { View } from '../../client/picture-props.ts';
 import { toPx } from '../../board/view.ts';
 
-/** A stretch of the built frame between two neighbouring marks, mm. */
+/** A stretch of the built frame between two neighboring marks, mm. */
 export interface ChainLink {
   readonly from: number;
   readonly to: number;

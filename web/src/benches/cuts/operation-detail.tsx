@@ -1,12 +1,13 @@
 import {
   dotted,
+  isMet,
   type Job,
   nameOfKind,
   type Operation,
   type OperationOutcome,
   type PlanResult,
-  withOperation,
   withMoreWheelbase,
+  withOperation,
 } from '@splay/core';
 import { change, type JobStore } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
@@ -74,7 +75,7 @@ function BodyTasks({
   const asks = result.seats.find(({ wheelbase }) => wheelbase !== null)?.wheelbase;
   if (!asks) return null;
   const { overDonor: asked, overPlan: left } = asks;
-  const there = Math.abs(left) < 0.5;
+  const there = isMet(left);
   // Nothing green stands beside a stop.
   const stopped = result.conflicts.some(({ severity }) => severity === 'stop');
   const met = withMoreWheelbase(operation, left);

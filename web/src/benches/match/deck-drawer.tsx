@@ -3,6 +3,7 @@ import {
   type DeckLayer,
   type DeckMechanism,
   endWords,
+  isMet,
   newWorkBody,
   type SeatOutcome,
   type WorkBody,
@@ -210,7 +211,7 @@ function Findings({
 }) {
   const format = job.display;
   const { cabToAxle, longest, overhang, beyondFrame, deckHeight, open, mechanism } = work;
-  const fits = cabToAxle.has !== null && cabToAxle.asked <= cabToAxle.has + 0.5;
+  const fits = cabToAxle.has !== null && (cabToAxle.asked <= cabToAxle.has || isMet(cabToAxle.has, cabToAxle.asked));
   const length = (mm: number) => <Length mm={mm} format={format} className="font-semibold" />;
   const from = (x: number) => length(x - result.datum.built);
   return (

@@ -1,4 +1,4 @@
-import { BODY_CODES, contextOf, type SeatOutcome, fixesToWheelbase } from '@splay/core';
+import { BODY_CODES, contextOf, fixesToWheelbase, isMet, type SeatOutcome } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
@@ -56,7 +56,7 @@ function Asked({ bench, seat }: SeatProps) {
   if (!wheelbase)
     return <p className="mt-3 text-pencil">Measure both wheel openings: this shows here which wheelbase they need.</p>;
   const { asked, donor, overDonor, overPlan } = wheelbase;
-  const there = Math.abs(overPlan) < 0.5;
+  const there = isMet(overPlan);
   const ways = there ? [] : fixesToWheelbase(seat, { ...result, plan: job.plan }, { show, datum: result.datum.donor });
   const format = job.display;
   return (
@@ -66,7 +66,7 @@ function Asked({ bench, seat }: SeatProps) {
       <Verdict kind={there ? 'good' : 'warn'}>
         {seat.body.name} asks <Length mm={asked} format={format} className="font-semibold" />, the donor is{' '}
         <Length mm={donor} format={format} className="font-semibold" />:{' '}
-        {Math.abs(overDonor) < 0.5 ? (
+        {isMet(overDonor) ? (
           'as it is.'
         ) : (
           <>
@@ -115,7 +115,9 @@ function Conflicts({ bench, seat }: SeatProps) {
   ]);
   // What the openings ask of the wheelbase is told at the top, with the ways to give it.
   const over = Math.abs(seat.wheelbase?.overPlan ?? 0);
-  const told = over >= 0.5 && seat.openings.every(({ behind }) => behind === null || Math.abs(behind) <= over + 0.5);
+  const told =
+    !isMet(over) &&
+    seat.openings.every(({ behind }) => behind === null || Math.abs(behind) <= over || isMet(Math.abs(behind), over));
   const own = result.conflicts.filter(
     ({ code, about }) => BODY_CODES.has(code) && about !== null && ids.has(about) && !(told && code === 'opening-off'),
   );

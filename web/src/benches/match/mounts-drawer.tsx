@@ -1,4 +1,4 @@
-import { contextOf, quantityText } from '@splay/core';
+import { contextOf, isMet, quantityText } from '@splay/core';
 import { useMemo } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
@@ -59,7 +59,7 @@ export function MountGapsDrawer(bench: BenchProps) {
               </td>
               <td className="pr-3">
                 {serves
-                  ? Math.abs(serves.ahead) < 0.5
+                  ? isMet(serves.ahead)
                     ? serves.name
                     : `${serves.name}, ${show(Math.abs(serves.ahead))} ${serves.ahead > 0 ? 'ahead of it' : 'behind it'}`
                   : '–'}

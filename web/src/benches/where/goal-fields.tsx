@@ -1,10 +1,11 @@
 import {
-  GOAL_NAMES,
-  GOAL_MEASURES,
-  type GoalMeasure,
   baseOf,
   type FinderGoal,
+  GOAL_MEASURES,
+  GOAL_NAMES,
+  type GoalMeasure,
   inches,
+  isMet,
   type Job,
   type PlanResult,
   suggestedGoals,
@@ -21,9 +22,6 @@ const offers = (job: Job) =>
     const { now } = baseOf(job, { of });
     return now === null ? [] : [{ of, now }];
   });
-
-/** Changes smaller than this are none, mm. */
-const SMALL = 0.5;
 
 /** What a search begins with: what was asked last, else what the bodies or the pla goal for. */
 export function firstGoal(job: Job, result: PlanResult, { found }: Finding): FinderGoal | null {
@@ -50,8 +48,8 @@ export function GoalFields({ bench, finding }: { readonly bench: BenchProps; rea
       </p>
     );
   const besides = of !== 'rear-overhang' && tail !== null && overhang !== null ? tail - overhang : 0;
-  const goal: FinderGoal = { of, by: to - now, ...(Math.abs(besides) > SMALL ? { tail: besides } : {}) };
-  const asked = Math.abs(goal.by) > SMALL;
+  const goal: FinderGoal = { of, by: to - now, ...(!isMet(besides) ? { tail: besides } : {}) };
+  const asked = !isMet(goal.by);
   // What the plan makes is only offered where no body asks for anything.
   const bodies = suggested.filter(({ body }) => body !== null);
   const offered = bodies.length > 0 ? bodies : suggested;
@@ -64,7 +62,7 @@ export function GoalFields({ bench, finding }: { readonly bench: BenchProps; rea
     const more = next.of !== 'rear-overhang' && rear !== null && overhang !== null ? rear - overhang : 0;
     setDraft({ of: next.of, to: next.to });
     setTail(rear);
-    forgetUnless(store, { of: next.of, by: next.to - at, ...(Math.abs(more) > SMALL ? { tail: more } : {}) });
+    forgetUnless(store, { of: next.of, by: next.to - at, ...(!isMet(more) ? { tail: more } : {}) });
   };
   return (
     <section aria-label="What must change" className="space-y-2">

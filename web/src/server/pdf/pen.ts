@@ -72,7 +72,7 @@ export class Pen {
     this.content += `q ${strokeOf(stroke)}${pt(right)} ${pt(y)} m ${curves.join('')}s Q\n`;
   }
 
-  /** Puts what was drawn on the page: nothing is drawn on it afterwards. */
+  /** Puts what was drawn on the page: nothing is drawn on it afterward. */
   finish(): void {
     const { context } = this.page.doc;
     const stream = context.stream(deflateSync(this.content), { Filter: 'FlateDecode' });

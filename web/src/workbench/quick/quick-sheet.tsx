@@ -1,4 +1,4 @@
-import { type LengthFormat, type QuickAnswer, type QuickChange, type QuickEntries } from '@splay/core';
+import { isMet, type LengthFormat, type QuickAnswer, type QuickChange, type QuickEntries } from '@splay/core';
 import { Length } from '../../ui/length.tsx';
 import { Quantity } from '../../ui/quantity.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
@@ -141,7 +141,7 @@ function ChangeRow({
       </th>
       <td className="figures">{cell(before)}</td>
       <td className="figures font-semibold">{cell(after)}</td>
-      <td className="figures text-layout">{by === null || Math.abs(by) < 0.5 ? '–' : cell(by, true)}</td>
+      <td className="figures text-layout">{by === null || isMet(by) ? '–' : cell(by, true)}</td>
     </tr>
   );
 }

@@ -1,9 +1,10 @@
 import {
   type FinderResult,
-  type QuickAnswer,
+  isMet,
   quickAnswer,
-  quickGoal,
+  type QuickAnswer,
   type QuickEntries,
+  quickGoal,
   quickJob,
   type QuickProblem,
   quickProblems,
@@ -24,8 +25,6 @@ export type QuickState =
 
 /** Entries that follow each other faster than this are answered together, ms. */
 const PAUSE = 250;
-/** Changes smaller than this need no cut, mm. */
-const NONE = 0.5;
 
 /** What came of some entries. */
 interface Outcome {
@@ -52,7 +51,7 @@ export function useQuickAnswer(entries: QuickEntries): QuickState {
           of: entries,
           state: { kind: 'answer', answer: quickAnswer(job, goal.by, found, () => freshId('op')) },
         });
-      if (Math.abs(goal.by) < NONE) return show(null);
+      if (isMet(goal.by)) return show(null);
       const task = inWorker('whereToCut', [job, goal]);
       running.cancel = task.cancel;
       task.done.then(show, (reason: unknown) => {
