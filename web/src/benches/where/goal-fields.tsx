@@ -137,11 +137,7 @@ export function GoalFields({ bench, finding }: { readonly bench: BenchProps; rea
       )}
       {finding.state === 'searching' ? (
         <div className="flex items-center gap-2">
-          <progress
-            className="h-3 min-w-0 flex-1 accent-layout"
-            value={finding.share}
-            aria-label="Looking for places"
-          />
+          <progress className="h-3 min-w-0 flex-1" value={finding.share} aria-label="Looking for places" />
           <button type="button" className="button" onClick={stopLooking}>
             Stop
           </button>
