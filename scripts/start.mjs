@@ -8,6 +8,7 @@ import { certificates, fingerprint, isPrivate } from './lib/certificates.mjs';
 import { build, prepareDatabase, secretOf, serve, SERVER, work } from './lib/app.mjs';
 import { modules } from './lib/install.mjs';
 import { keepRunning } from './lib/keep.mjs';
+import { whenParentEnds } from './lib/parent.mjs';
 import { ownDatabase, startPostgres } from './lib/postgres.mjs';
 import { root, say, stop } from './lib/run.mjs';
 import { endOrphan, hold, noteServer } from './lib/single.mjs';
@@ -51,6 +52,8 @@ function end(code) {
 }
 process.on('SIGINT', () => end(0));
 process.on('SIGTERM', () => end(0));
+// An npm that is ended, or killed, takes the server and the database with it.
+if (process.env.npm_lifecycle_event === 'start') whenParentEnds(() => end(0));
 
 try {
   const addresses = own

@@ -1,9 +1,10 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { keepRunning } from './lib/keep.mjs';
+import { root } from './lib/run.mjs';
 import { endOrphan, hold, noteServer, runs } from './lib/single.mjs';
 
 let folder;
@@ -101,4 +102,23 @@ describe('what dies is started again', () => {
     expect(tries).toBe(3);
     stop();
   });
+});
+
+it('what was started ends with who started it, even one that was killed', async () => {
+  const noted = join(folder, 'ended');
+  const child = `
+    import { writeFileSync } from 'node:fs';
+    import { whenParentEnds } from ${JSON.stringify(join(root, 'scripts/lib/parent.mjs'))};
+    whenParentEnds(() => { writeFileSync(${JSON.stringify(noted)}, 'ended'); process.exit(0); }, 20);
+    setTimeout(() => {}, 60000);
+    process.stdout.write('here');`;
+  const parent = `
+    const { spawn } = require('node:child_process');
+    spawn(process.execPath, ['--input-type=module', '-e', ${JSON.stringify(child)}], { stdio: 'inherit' });
+    setTimeout(() => {}, 60000);`;
+  const started = spawn(process.execPath, ['-e', parent], { stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise((here) => started.stdout.once('data', here));
+  expect(existsSync(noted)).toBe(false);
+  started.kill('SIGKILL');
+  await vi.waitFor(() => expect(readFileSync(noted, 'utf8')).toBe('ended'), { timeout: 60_000 });
 });
