@@ -35,7 +35,7 @@ test('the shop, people and quick start pages have no such faults either, in both
   expect(await faults(page)).toEqual([]);
 });
 
-test('nor has any bench, by day or by night', async ({ page }) => {
+test('no bench has an accessibility fault that axe can find, by day or by night', async ({ page }) => {
   await signIn(page);
   await openBench(page, await newFlagship(page, 'Van for every bench'), 'donor');
   for (const bench of BENCHES) {

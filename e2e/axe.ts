@@ -14,7 +14,7 @@ export const namedAlike = (page: Page): Promise<string[]> =>
     return [...rows.flat(), ...twice(document.querySelectorAll('button'))];
   });
 
-/** Looks at a page as it stands. There are no frames on it: what gathers frames in a page of its own takes thrice as long. */
+/** Looks at a page as it stands. There are no frames on it: gathering frames in a page of its own takes three times as long. */
 const look = (page: Page) => new AxeBuilder({ page }).setLegacyMode();
 
 /** What is right is not listed: naming each part of a drawing that passed takes longer than looking at it. */

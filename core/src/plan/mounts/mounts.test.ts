@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { inputOf } from '../../../test/frames.ts';
 import { body, frame, input, made, outcome, perch, rail } from '../../../test/mounts.ts';
-import { type Bracket } from '../../mounting/index.ts';
+import type { Bracket } from '../../mounting/index.ts';
 import { contextOf } from '../context.ts';
 import { evaluatePlan } from '../evaluate-plan.ts';
 import { carryOutEdit } from '../plan-edit.ts';
