@@ -13,11 +13,10 @@ import {
   type ShopRecord,
 } from '@splay/core';
 import { checkSolids, loadKernel, solidConflict } from '@splay/core/solids';
-import { LRUCache } from 'lru-cache';
 import { holdPointWords, type SheetFacts, sheetFacts } from '../../shared/sheet-facts.ts';
 import { assumedWords, SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
-import { onSameDonor } from '../threads/same-donor.ts';
+import { sharedJob } from '../threads/shared-job.ts';
 import { DRAWING_WIDTH, type Paper, Sheet } from './sheet.ts';
 
 /**
@@ -34,7 +33,7 @@ export async function marksPdf(
   part: SheetPart = { of: 'all' },
   records: readonly ShopRecord[] = [],
 ): Promise<Uint8Array<ArrayBuffer>> {
-  const job = onSameDonor(head.job);
+  const job = sharedJob(head.job);
   const result = planOf(job);
   const marks = markSheet(job, result);
   const sheet = await Sheet.make(paper, job.display, {
@@ -97,13 +96,12 @@ function setBlock(sheet: Sheet, block: SheetBlock): void {
   }
 }
 
-/** What the check in 3D said of the last jobs printed, by their text: a plan is printed on either paper, and again as issued. */
-const checked = new LRUCache<string, readonly string[]>({ max: 30 });
+/** Lines of the check in 3D for jobs printed before: a plan is printed on either paper, and again as issued. */
+const checked = new WeakMap<Job, readonly string[]>();
 
 /** What the check in 3D says of the plan, a line each; a sheet is made without it where it cannot run, and says so. */
 async function solidLines(job: Job, result: PlanResult): Promise<readonly string[]> {
-  const key = JSON.stringify(job);
-  const known = checked.get(key);
+  const known = checked.get(job);
   if (known) return known;
   try {
     const show = (mm: number) => lengthText(mm, job.display, true);
@@ -116,7 +114,7 @@ async function solidLines(job: Job, result: PlanResult): Promise<readonly string
       lines.length > 0
         ? lines
         : ['Nothing found: no overlap of what it knows as solid. Brackets and tires are not among that.'];
-    checked.set(key, said);
+    checked.set(job, said);
     return said;
   } catch (problem) {
     console.error('the check in 3D of a sheet failed', problem);

@@ -18,13 +18,13 @@ import {
 import { type SheetFacts, sheetFacts } from '../../shared/sheet-facts.ts';
 import { SHEET_FOOT } from '../../shared/sheet-words.ts';
 import type { JobHead } from '../services/jobs.ts';
-import { onSameDonor } from '../threads/same-donor.ts';
+import { sharedJob } from '../threads/shared-job.ts';
 import { PT } from './draw-drawing.ts';
 import { type Cell, DRAWING_WIDTH, type Paper, Sheet } from './sheet.ts';
 
 /** How the frame of a job's saved revision is held at every cut, as a PDF to lay beside the frame. */
 export async function standsPdf(head: JobHead, paper: Paper, facts: SheetFacts = {}): Promise<Uint8Array<ArrayBuffer>> {
-  const job = onSameDonor(head.job);
+  const job = sharedJob(head.job);
   const { steps, findings } = shoringOf(job);
   const stop = findings.find(({ severity }) => severity === 'stop');
   const { level, off } = job.plan.shoring;

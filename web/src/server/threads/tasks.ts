@@ -34,7 +34,7 @@ import type { JobText } from '../services/revisions.ts';
 import { batchesOf } from '../services/record-batches.ts';
 import { jobCard } from '../../shared/job-card.ts';
 import type { SavedJob } from '../../shared/saved-job.ts';
-import { onSameDonor } from './same-donor.ts';
+import { sharedJob } from './shared-job.ts';
 
 /**
  * What takes long, or as long as whoever sends it wants: it runs in a thread of its own (`pool.ts`), so that no request
@@ -113,7 +113,7 @@ const readItem = (bytes: Uint8Array): LibraryItem => parseItem(textOf(bytes));
 
 /** A view of the frame in real size. */
 function drawing(job: Job, what: 'side' | 'plan', as: 'dxf' | 'svg'): string {
-  const shapes = drawingOf(onSameDonor(job), what);
+  const shapes = drawingOf(sharedJob(job), what);
   return as === 'dxf' ? writeDxf(shapes) : writeSvg(shapes, `${job.name} ${what}`);
 }
 
@@ -128,7 +128,7 @@ async function partsFile(
     readonly name: string;
   },
 ): Promise<string | Uint8Array | null> {
-  const job = onSameDonor(head.job);
+  const job = sharedJob(head.job);
   const all: readonly FlatPart[] =
     asked.of === 'mounts' ? mountParts(planOf(job).mountings, contextOf(job)) : spliceParts(planOf(job), job);
   const parts = asked.mark === null ? all : all.filter(({ mark }) => mark === asked.mark);
@@ -145,7 +145,7 @@ async function partsFile(
 
 /** What a marks sheet of a job is kept by, and the job with its letters kept; null where they are already. */
 function marksToIssue(sent: Job): { readonly lines: readonly MarkedLine[]; readonly withLetters: Job | null } {
-  const job = onSameDonor(sent);
+  const job = sharedJob(sent);
   const plan = planOf(job);
   const letters = lettersToKeep(plan, job.plan.letters);
   return {
