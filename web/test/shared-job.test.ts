@@ -24,3 +24,9 @@ it('never answers with a job that differs in anything but identity', () => {
   const renamed = sharedJob({ ...parcelVan(), name: `${first.name} again` });
   expect(renamed.name).toBe(`${first.name} again`);
 });
+
+it('does not hold on to a job of many megabytes', () => {
+  const large = () => ({ ...parcelVan(), name: 'x'.repeat(3_000_000) });
+  const first = sharedJob(large());
+  expect(sharedJob(large())).not.toBe(first);
+});

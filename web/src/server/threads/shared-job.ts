@@ -1,8 +1,15 @@
 import type { Job } from '@splay/core';
 import { LRUCache } from 'lru-cache';
 
-/** Jobs of the last tasks by their text: few, because each keeps the evaluation of its plan. */
-const jobs = new LRUCache<string, Job>({ max: 4 });
+/**
+ * Jobs of the last tasks by their text: few, because each keeps the evaluation of its plan, and none with large pictures,
+ * because a thread's memory is limited.
+ */
+const jobs = new LRUCache<string, Job>({
+  max: 4,
+  maxSize: 2_000_000,
+  sizeCalculation: (_job, text) => text.length,
+});
 /** Donors of the last tasks by their text. */
 const donors = new LRUCache<string, Job['donor']>({ max: 8 });
 
