@@ -14,10 +14,10 @@ export const namedAlike = (page: Page): Promise<string[]> =>
     return [...rows.flat(), ...twice(document.querySelectorAll('button'))];
   });
 
-/** Looks at a page as it stands. There are no frames on it: gathering frames in a page of its own takes three times as long. */
+/** Checks the current page. It has no frames, and collecting frames in a page of its own takes three times as long. */
 const look = (page: Page) => new AxeBuilder({ page }).setLegacyMode();
 
-/** What is right is not listed: naming each part of a drawing that passed takes longer than looking at it. */
+/** Passed checks are not listed: naming each part of a drawing that passed takes longer than checking it. */
 const ONLY_FAULTS = { resultTypes: ['violations' as const] };
 
 /** Everything of a page that is too faint to read, as it is shown now. */

@@ -52,7 +52,7 @@ function end(code) {
 }
 process.on('SIGINT', () => end(0));
 process.on('SIGTERM', () => end(0));
-// An npm that is ended, or killed, takes the server and the database with it.
+// Ending or killing npm ends the server and the database too.
 if (process.env.npm_lifecycle_event === 'start') whenParentEnds(() => end(0));
 
 try {

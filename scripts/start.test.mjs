@@ -104,7 +104,7 @@ describe('what dies is started again', () => {
   });
 });
 
-it('what was started ends with who started it, even one that was killed', async () => {
+it('ends when the process that started it is killed', async () => {
   const noted = join(folder, 'ended');
   const child = `
     import { writeFileSync } from 'node:fs';

@@ -1,17 +1,17 @@
 import { clearInterval, setInterval } from 'node:timers';
 
 /**
- * Calls back once the process that started this one is gone, whichever way it went.
+ * Calls back once the process that started this one has ended, even if it was killed.
  *
- * @param gone What is done then.
- * @param every How often it is looked for, ms.
+ * @param onEnd Called once.
+ * @param every Time between two checks, ms.
  */
-export function whenParentEnds(gone, every = 1000) {
+export function whenParentEnds(onEnd, every = 1000) {
   const parent = process.ppid;
   const timer = setInterval(() => {
     if (process.ppid === parent) return;
     clearInterval(timer);
-    gone();
+    onEnd();
   }, every);
   timer.unref();
 }

@@ -99,7 +99,7 @@ function setBlock(sheet: Sheet, block: SheetBlock): void {
 /** Lines of the check in 3D for jobs printed before: a plan is printed on either paper, and again as issued. */
 const checked = new WeakMap<Job, readonly string[]>();
 
-/** What the check in 3D says of the plan, a line each; a sheet is made without it where it cannot run, and says so. */
+/** Lines of the check in 3D, one per finding. Where it cannot run, one line that says so. */
 async function solidLines(job: Job, result: PlanResult): Promise<readonly string[]> {
   const known = checked.get(job);
   if (known) return known;
