@@ -46,7 +46,7 @@ export function ImportArchive() {
       {stop && (
         <div className="mt-3 flex max-w-2xl flex-wrap items-center gap-3">
           <progress
-            className="h-3 flex-1 accent-layout"
+            className="h-3 flex-1"
             aria-label="How far the import has come"
             max={progress?.all ?? 1}
             value={progress?.done ?? 0}
