@@ -17,6 +17,7 @@ const CORE_ORDER = [
   'splice',
   'body',
   'shoring',
+  'weld',
   'plan',
   'finder',
   'markout',
