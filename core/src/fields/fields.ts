@@ -82,7 +82,7 @@ export const number = (): NumberField => ({
 });
 
 /** A number between two bounds that nothing on a truck frame passes: beyond them it is a slip of the keys. */
-const bounded = (least: number, most: number, unit: string): Field<number> =>
+export const bounded = (least: number, most: number, unit: string): Field<number> =>
   field((yup) =>
     number()
       .make(yup)

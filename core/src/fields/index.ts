@@ -1,6 +1,7 @@
 export { MOST_PROBLEMS, schemaOf, schemaProblems } from './check-shape.ts';
 export {
   angle,
+  bounded,
   density,
   type Field,
   type Fields,

@@ -62,7 +62,7 @@ export function pointFinder(state: PlanState): FindPoint {
 }
 
 /** What is read off the tape or the level at these ends, mm. */
-function reading({ kind }: ControlMeasurement, [a, b]: readonly Vec3[]): number {
+export function controlReading({ kind }: ControlMeasurement, [a, b]: readonly Vec3[]): number {
   if (!a || !b) return a?.z ?? 0;
   if (kind === 'rise') return b.z - a.z;
   return kind === 'plumb' ? Math.hypot(b.x - a.x, b.y - a.y) : distance(a, b);
@@ -97,8 +97,8 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
         measurement,
         kind: controlKind(measurement),
         name: measurementName(measurement, (id) => points.get(id)?.name ?? id),
-        before: reading(measurement, ends),
-        predicted: lost ? null : reading(measurement, builtEnds),
+        before: controlReading(measurement, ends),
+        predicted: lost ? null : controlReading(measurement, builtEnds),
         reason: lost ? `${lost.name} is on steel that is taken out` : '',
         assumed: [...assumed],
         ends: { donor: ends, built: lost ? null : builtEnds },

@@ -72,6 +72,7 @@ export { frameProfile, profileAt, worstDifferences } from './profile.ts';
 export { distance, type Pose, posed } from './pose.ts';
 export * from './match/index.ts';
 export * from './splices/index.ts';
+export * from './welds/index.ts';
 export { railMass } from './solid.ts';
 export { findSpot } from './spot.ts';
 export { planSchema } from './schema.ts';

@@ -4,6 +4,7 @@ import type { Mounting } from '../mounting/index.ts';
 import { NO_SHORING, type Shoring } from '../shoring/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Operation } from './operations/index.ts';
+import type { Welding } from './welds/welding.ts';
 
 /** A station, mm, on the donor as measured or on the frame as it is when the operation's turn comes. */
 export interface Place {
@@ -83,6 +84,8 @@ export interface Plan {
   readonly shoring: Shoring;
   /** Letters that stay, whatever is cut later; also of cuts that are gone, so that none is given twice. */
   readonly letters?: readonly FrozenLetter[];
+  /** How the frame is welded, as far as that is decided. */
+  readonly welding?: Welding;
 }
 
 /**

@@ -5,6 +5,7 @@ import { shoringSchema } from '../shoring/index.ts';
 import type { BodySeat } from './match/index.ts';
 import type { Acceptance, FrozenLetter, Plan } from './operation.ts';
 import { operationSchema } from './operations/index.ts';
+import { weldingSchema } from './welds/welding.ts';
 
 /** The shape of a plan. */
 export const planSchema = (): Field<Plan> =>
@@ -21,6 +22,7 @@ export const planSchema = (): Field<Plan> =>
       mountings: list(mountingSchema(), 400),
       shoring: shoringSchema(),
       letters: optional(list(record<FrozenLetter>({ id: name(200), letter: name(4) }), 800)),
+      welding: optional(weldingSchema()),
     },
     'plan',
   );

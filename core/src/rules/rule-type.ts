@@ -1,10 +1,31 @@
+import type { QuantityKind } from '../units/index.ts';
+
+/** Quantities that rules are in. */
+export type RuleQuantity = Extract<
+  QuantityKind,
+  | 'share'
+  | 'stress'
+  | 'times'
+  | 'heat'
+  | 'hours'
+  | 'mass'
+  | 'temperature'
+  | 'speed'
+  | 'area'
+  | 'seconds'
+  | 'film'
+  | 'conductivity'
+  | 'specific heat'
+  | 'joints'
+>;
+
 /** A threshold that a verdict rests on, or a figure that an estimate is made with. Its words stand apart: see `RuleWords`. */
 export interface Rule {
   /**
-   * What `value` measures: mm, radians, whether something is allowed (1) or not (0), a share from 0 to 1, MPa, so many
-   * times something, kJ for each mm, hours, or kg.
+   * What `value` measures: mm, radians, whether something is allowed (1) or not (0), or a quantity in the core's unit (a share
+   * from 0 to 1, MPa, kJ for each mm, °C …).
    */
-  readonly measures: 'length' | 'angle' | 'allowed' | 'share' | 'stress' | 'times' | 'heat' | 'hours' | 'mass';
+  readonly measures: 'length' | 'angle' | 'allowed' | RuleQuantity;
   readonly value: number;
 }
 

@@ -5,6 +5,7 @@ import { SHORING_WORDS } from './shoring-words.ts';
 import type { RuleId } from './rule.ts';
 import type { RuleWords } from './rule-type.ts';
 import { SPLICE_WORDS } from './splice-words.ts';
+import { WELD_WORDS } from './weld-words.ts';
 
 /** Title, reason and source of every rule. */
 export const RULE_WORDS: Readonly<Record<RuleId, RuleWords>> = {
@@ -13,4 +14,5 @@ export const RULE_WORDS: Readonly<Record<RuleId, RuleWords>> = {
   ...MOUNT_WORDS,
   ...SHORING_WORDS,
   ...SPLICE_WORDS,
+  ...WELD_WORDS,
 };

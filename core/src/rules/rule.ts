@@ -1,10 +1,11 @@
-import { angleText, finer, type LengthFormat, lengthText, type QuantityKind, quantityText } from '../units/index.ts';
+import { angleText, finer, type LengthFormat, lengthText, quantityText } from '../units/index.ts';
 import { FINDER_RULES } from './finder-rules.ts';
 import { FRAME_RULES } from './frame-rules.ts';
 import { MOUNT_RULES } from './mount-rules.ts';
 import { SHORING_RULES } from './shoring-rules.ts';
 import { SPLICE_RULES } from './splice-rules.ts';
-import type { Rule } from './rule-type.ts';
+import type { Rule, RuleQuantity } from './rule-type.ts';
+import { WELD_RULES } from './weld-rules.ts';
 
 /** All rules with the defaults of *weld and reinforce*. */
 export const RULES = {
@@ -13,6 +14,7 @@ export const RULES = {
   ...MOUNT_RULES,
   ...SHORING_RULES,
   ...SPLICE_RULES,
+  ...WELD_RULES,
 } as const satisfies Record<string, Rule>;
 
 export type RuleId = keyof typeof RULES;
@@ -79,11 +81,7 @@ export function ruleProblem(id: RuleId, value: number): string | null {
       return value === 0 || value === 1 ? null : 'It is either allowed (1) or not (0).';
     case 'share':
       return value > 0 && value <= 1 ? null : 'The share must be more than 0 and at most 100 %.';
-    case 'stress':
-    case 'times':
-    case 'heat':
-    case 'hours':
-    case 'mass':
+    default:
       return value >= 0 && value < 10_000 ? null : 'The figure must be 0 or more.';
   }
 }
@@ -103,13 +101,8 @@ export function ruleText(id: RuleId, value: number, format: LengthFormat): strin
       return angleText(value, 3, false);
     case 'allowed':
       return value === 1 ? 'allowed' : 'not';
-    case 'share':
-    case 'stress':
-    case 'times':
-    case 'heat':
-    case 'hours':
-    case 'mass':
-      return quantityText(RULES[id].measures as QuantityKind, value, format.unit);
+    default:
+      return quantityText(RULES[id].measures as RuleQuantity, value, format.unit);
   }
 }
 

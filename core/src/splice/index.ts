@@ -23,7 +23,7 @@ export {
   spliceOf,
   weldMetalOf,
 } from './splice-of.ts';
-export { flangeLength, innerWallOf, isClosed, wallLength, wallsOf } from './section-walls.ts';
+export { flangeLength, innerWallOf, isClosed, wallLength, wallParts, wallsOf } from './section-walls.ts';
 export { contactOf, type EndFit, ENDS_MEET } from './end-fit.ts';
 export { wedgeSleeve } from './wedge-sleeve.ts';
 export { cyclesToCompare, shrinkageAcross } from './life.ts';

@@ -40,7 +40,7 @@ export type SpliceForm =
 export const WELD_WAYS = ['both-sides', 'on-backing', 'one-side'] as const;
 export type WeldWay = (typeof WELD_WAYS)[number];
 export const WELD_TESTS = ['dye', 'visual'] as const;
-type WeldTest = (typeof WELD_TESTS)[number];
+export type WeldTest = (typeof WELD_TESTS)[number];
 
 /** The walls of a rail, seen from the end: `outer` is the web of a channel and the outside wall of a tube. */
 export const RAIL_WALLS = ['top', 'bottom', 'outer', 'inner'] as const;

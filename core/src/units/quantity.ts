@@ -13,6 +13,8 @@ interface Unit {
   readonly size: number;
   /** Other ways of writing it. */
   readonly also?: readonly string[];
+  /** What the core calls 0 of it, where that is not 0: a thermometer. */
+  readonly zero?: number;
 }
 
 /** What a shop that works in inches, and one that works in millimeters, calls each kind of quantity besides a length. */
@@ -50,11 +52,33 @@ const UNITS = {
   energy: { in: { name: 'kJ', size: 1 }, mm: { name: 'kJ', size: 1 } },
   /** Hours. */
   hours: { in: { name: 'h', size: 1 }, mm: { name: 'h', size: 1 } },
+  /** °C */
+  temperature: {
+    in: { name: '°F', size: 5 / 9, also: ['F'], zero: -160 / 9 },
+    mm: { name: '°C', size: 1, also: ['C'] },
+  },
+  /** mm/min */
+  speed: { in: { name: 'in/min', size: MM_PER_INCH, also: ['ipm'] }, mm: { name: 'mm/min', size: 1 } },
+  /** mm² */
+  area: { in: { name: 'in²', size: MM_PER_INCH ** 2 }, mm: { name: 'mm²', size: 1 } },
+  /** Volts, and amperes. */
+  voltage: { in: { name: 'V', size: 1 }, mm: { name: 'V', size: 1 } },
+  current: { in: { name: 'A', size: 1 }, mm: { name: 'A', size: 1 } },
+  /** Seconds. */
+  seconds: { in: { name: 's', size: 1 }, mm: { name: 's', size: 1 } },
+  /** W/m²·K, W/m·K and J/kg·K: how steel loses, conducts and stores heat. */
+  film: { in: { name: 'W/m²·K', size: 1 }, mm: { name: 'W/m²·K', size: 1 } },
+  conductivity: { in: { name: 'W/m·K', size: 1 }, mm: { name: 'W/m·K', size: 1 } },
+  'specific heat': { in: { name: 'J/kg·K', size: 1 }, mm: { name: 'J/kg·K', size: 1 } },
+  /** So many joints. */
+  joints: { in: { name: 'joints', size: 1 }, mm: { name: 'joints', size: 1 } },
   /** A part of the whole, 0 to 1. */
   share: { in: { name: '%', size: 0.01 }, mm: { name: '%', size: 0.01 } },
 } as const satisfies Record<string, Readonly<Record<LengthUnit, Unit>>>;
 
 export type QuantityKind = keyof typeof UNITS;
+
+const inUnit = ({ size, zero = 0 }: Unit, value: number): number => (value - zero) / size;
 
 /** Figures that are shown, where there are that many ahead of the decimal point or not. */
 const FIGURES = 3;
@@ -93,8 +117,7 @@ export const quantitySize = (kind: QuantityKind, unit: LengthUnit): number => UN
  */
 export function quantityText(kind: QuantityKind, value: number, unit: LengthUnit): string {
   if (!Number.isFinite(value)) throw new RangeError(`a ${kind} must be finite, not ${value}`);
-  const { name, size } = UNITS[kind][unit];
-  return `${figures(value / size)}\u00a0${name}`;
+  return `${figures(inUnit(UNITS[kind][unit], value))}\u00a0${UNITS[kind][unit].name}`;
 }
 
 /**
@@ -108,7 +131,13 @@ export const otherQuantityText = (kind: QuantityKind, value: number, unit: Lengt
   quantityText(kind, value, unit === 'in' ? 'mm' : 'in');
 
 /** Decimals that are typed of what is known to fewer than a thousandth. */
-const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { stress: 1, share: 1, density: 4 };
+const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = {
+  stress: 1,
+  share: 1,
+  density: 4,
+  temperature: 0,
+  speed: 1,
+};
 
 /**
  * A quantity as it is typed, without its unit: a mass to a thousandth, a stress and a share to a tenth. What is a round
@@ -119,8 +148,8 @@ const DECIMALS: Readonly<Partial<Record<QuantityKind, number>>> = { stress: 1, s
  * @param unit Inches or millimeters.
  */
 export function quantityFigure(kind: QuantityKind, value: number, unit: LengthUnit): string {
-  const shown = value / UNITS[kind][unit].size;
-  const tenths = (value / UNITS[kind][unit === 'in' ? 'mm' : 'in'].size) * 10;
+  const shown = inUnit(UNITS[kind][unit], value);
+  const tenths = inUnit(UNITS[kind][unit === 'in' ? 'mm' : 'in'], value) * 10;
   const foreign = kind === 'mass' && Math.abs(shown) >= 1 && Math.abs(tenths - Math.round(tenths)) < 1e-9;
   return String(Number(shown.toFixed(foreign ? 1 : (DECIMALS[kind] ?? 3))));
 }
@@ -155,5 +184,5 @@ export function parseQuantity(kind: QuantityKind, text: string, unit: LengthUnit
     return refuse('stray-text', `“${typed}” cannot be read here: write it like ${example}.`);
   const value = Number(figure.replace('−', '-'));
   if (value < 0) return refuse('negative', 'It must be 0 or more.');
-  return { ok: true, value: value * found.size };
+  return { ok: true, value: value * found.size + (found.zero ?? 0) };
 }

@@ -13,10 +13,12 @@ const wallOf = (changes: Partial<HeatedWall> = {}): HeatedWall => ({
 });
 const ADIABATIC = { film: 0, emissivity: 0, ambient: 20, faces: 2 } as const;
 
-const heatOf = (changes: Partial<Heat> = {}): Heat => ({
-  from: 40,
-  to: 120,
-  x: 300,
+/** From and to along the seam at a place along the rail, and the rest of a heat. */
+type Changes = { from?: number; to?: number; x?: number } & Partial<Omit<Heat, 'from' | 'to'>>;
+
+const heatOf = ({ from = 40, to = 120, x = 300, ...changes }: Changes = {}): Heat => ({
+  from: { x, s: from },
+  to: { x, s: to },
   band: 10,
   start: 0,
   seconds: 18,

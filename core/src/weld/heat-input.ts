@@ -1,3 +1,4 @@
+import { bounded, type Field, record } from '../fields/index.ts';
 import { InputError, type InputProblem } from '../input-error.ts';
 
 /** How a machine is set and how fast the torch travels. */
@@ -14,6 +15,13 @@ const BELIEVED = {
   amps: { from: 10, to: 600, unit: 'A' },
   travel: { from: 20, to: 3000, unit: 'mm/min' },
 } as const;
+
+/** The shape of settings. */
+export const weldSettingsSchema = (): Field<WeldSettings> => {
+  const believed = (field: keyof WeldSettings) =>
+    bounded(BELIEVED[field].from, BELIEVED[field].to, BELIEVED[field].unit);
+  return record<WeldSettings>({ volts: believed('volts'), amps: believed('amps'), travel: believed('travel') });
+};
 
 /**
  * What is wrong with settings, each problem with its field; empty where they can be worked with.

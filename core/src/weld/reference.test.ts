@@ -174,9 +174,8 @@ describe('independently computed welds', () => {
     );
     const heats = [
       {
-        from: 0,
-        to: around,
-        x: (heat!.x_from_mm! + heat!.x_to_mm!) / 2,
+        from: { x: 150, s: 0 },
+        to: { x: 150, s: around },
         band: heat!.x_to_mm! - heat!.x_from_mm!,
         start: heat!.t_from_s!,
         seconds: heat!.t_to_s! - heat!.t_from_s!,

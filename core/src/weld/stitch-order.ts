@@ -60,7 +60,7 @@ export function peakOf(
 /** Up to so many stitches every set of them is looked at: more take longer than a person waits. */
 const EXACT = 14;
 /** How many part orders are carried along at a time where there are more. */
-const BEAM = 160;
+const BEAM = 60;
 
 /**
  * The order with the smallest peak of the running moment: after each stitch √(My² + Mz²), M = Σ area × length × distance from
@@ -140,7 +140,7 @@ interface PartOrder {
   readonly total: number;
   readonly at: number;
   readonly from: PartOrder | null;
-  readonly done: ReadonlySet<number>;
+  readonly done: Uint8Array;
 }
 
 /** The order by carrying the most balanced part orders along, one stitch at a time. */
@@ -151,25 +151,25 @@ function carriedAlong(
   after: readonly (readonly number[])[],
 ): readonly number[] {
   let carried: readonly PartOrder[] = [
-    { moment: start, peak: 0, total: 0, at: -1, from: null, done: new Set<number>() },
+    { moment: start, peak: 0, total: 0, at: -1, from: null, done: new Uint8Array(stitches.length) },
   ];
   for (let step = 0; step < stitches.length; step += 1) {
     const next = new Map<string, Omit<PartOrder, 'done'> & { readonly from: PartOrder }>();
     for (const from of carried)
       for (const [at, stitch] of stitches.entries()) {
-        if (from.done.has(at) || !(after[at] ?? []).every((other) => from.done.has(other))) continue;
+        if (from.done[at] || !(after[at] ?? []).every((other) => from.done[other])) continue;
         const moment = plus(from.moment, stitch, center);
         const size = sizeOf(moment);
         const one = { moment, peak: Math.max(from.peak, size), total: from.total + size, at, from };
         // Two part orders that leave the joint alike out of balance are one: the better of them goes on.
-        const key = `${moment.y.toPrecision(9)} ${moment.z.toPrecision(9)}`;
+        const key = `${Math.round(moment.y)} ${Math.round(moment.z)}`;
         const known = next.get(key);
         if (!known || one.peak < known.peak || (one.peak === known.peak && one.total < known.total)) next.set(key, one);
       }
     carried = [...next.values()]
       .sort((a, b) => a.peak - b.peak || a.total - b.total)
       .slice(0, BEAM)
-      .map((one) => ({ ...one, done: new Set(one.from.done).add(one.at) }));
+      .map((one) => ({ ...one, done: one.from.done.with(one.at, 1) }));
   }
   const order: number[] = [];
   for (let one: PartOrder | null = carried[0] ?? null; one && one.at >= 0; one = one.from) order.unshift(one.at);

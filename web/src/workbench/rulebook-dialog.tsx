@@ -148,12 +148,7 @@ function RuleField({ id, rules, format, disabled, onChange }: RuleFieldProps) {
       );
     case 'angle':
       return <AngleField label={title} radians={value} disabled={disabled} onChange={onChange} />;
-    case 'share':
-    case 'stress':
-    case 'times':
-    case 'heat':
-    case 'hours':
-    case 'mass':
+    default:
       return (
         <QuantityField
           label={title}

@@ -76,7 +76,8 @@ describe('what a plan says of its joints', () => {
     const sheet = markSheet(van, evaluatePlan(van));
     const t = 4.7625;
     const gap = RULES['weld/gap'].value;
-    const weld = gap * t + t ** 2 * Math.tan(Math.PI / 6);
+    const cap = (2 / 3) * RULES['weld/band'].value * RULES['weld/cap'].value;
+    const weld = gap * t + (t - RULES['weld/land'].value) ** 2 * Math.tan(Math.PI / 6) + cap;
     expect(sheet.newPieces[0]!.gaps).toBeNear(2 * (gap - (0.1 * weld) / t), 1e-9);
     expect(sheet.welds.map(({ text }) => text).join()).toMatch(
       /Set the ends 3\/32 in apart; the weld is expected to draw them 1\/32 in scant/,

@@ -39,13 +39,14 @@ describe('what welding a joint takes', () => {
     expect(calculate(PLAIN_BOLTED).weld).toEqual({ area: 0, length: 0, heat: 0, gap: 0, shrinkage: 0 });
   });
 
-  it('heat goes with its length, shrinkage with its cross-section; from both sides the groove is half', () => {
+  it('heat goes with its length, shrinkage with its cross-section; from both sides the groove is half, with two caps', () => {
     const one = calculate(PLAIN_BUTT).weld;
     const both = calculate({ ...PLAIN_BUTT, weld: { ...PLAIN_BUTT.weld, way: 'both-sides' } }).weld;
     const gap = RULES['weld/gap'].value;
-    const groove = thickness ** 2 * Math.tan(RULES['weld/groove'].value / 2);
-    expect(one.area).toBeNear(gap * thickness + groove, 1e-9);
-    expect(both.area).toBeNear(gap * thickness + groove / 2, 1e-9);
+    const groove = (thickness - RULES['weld/land'].value) ** 2 * Math.tan(RULES['weld/groove'].value / 2);
+    const cap = (2 / 3) * RULES['weld/band'].value * RULES['weld/cap'].value;
+    expect(one.area).toBeNear(gap * thickness + groove + cap, 1e-9);
+    expect(both.area).toBeNear(gap * thickness + groove / 2 + 2 * cap, 1e-9);
     for (const { area, length, heat, shrinkage } of [one, both]) {
       expect(heat).toBeNear(length * ruleValue(van.rules, 'weld/heat'), 1e-9);
       expect(shrinkage).toBeNear((0.1 * area) / thickness, 1e-12);

@@ -10,7 +10,9 @@ import {
   type SplicePart,
   wallLength,
   wallsOf,
+  type WeldWay,
 } from '../../splice/index.ts';
+import { grooveArea } from '../../weld/index.ts';
 import { capWeld } from './cap-sides.ts';
 import { weldOn } from './steel.ts';
 
@@ -52,6 +54,26 @@ function allWalls(form: SpliceForm, section: Section, uncut: EndFit['uncut']): n
 const websOf = ({ kind }: Section): number => (kind === 'channel' ? 1 : kind === 'round' ? 0 : 2);
 
 /**
+ * Cross-section of the weld through a wall, mm². From both sides the groove is a double one, with a cap on each.
+ *
+ * @param wall Thickness of the wall, mm.
+ * @param way From which sides it is welded.
+ * @param rules The rulebook: gap, bevel, land and cap.
+ */
+export function wallWeldArea(wall: number, way: WeldWay, rules: Rulebook): number {
+  const side = (half: 1 | 2) =>
+    grooveArea({
+      wall: wall / half,
+      gap: ruleValue(rules, 'weld/gap'),
+      land: ruleValue(rules, 'weld/land') / half,
+      bevel: ruleValue(rules, 'weld/groove') / 2,
+      beveledEdges: 2,
+      cap: { width: ruleValue(rules, 'weld/band'), height: ruleValue(rules, 'weld/cap') },
+    });
+  return way === 'both-sides' ? 2 * side(2) : side(1);
+}
+
+/**
  * What welding a joint takes.
  *
  * @param splice How the rail is made there.
@@ -74,9 +96,7 @@ export function weldWork(
   const t = section.thickness;
   const welded = form.form !== 'bolted';
   const gap = welded ? ruleValue(rules, 'weld/gap') : 0;
-  // From both sides the groove is a double one: half of the steel of a single one.
-  const groove = t ** 2 * Math.tan(ruleValue(rules, 'weld/groove') / 2) * (weld.way === 'both-sides' ? 0.5 : 1);
-  const area = welded ? gap * t + groove : 0;
+  const area = welded ? wallWeldArea(t, weld.way, rules) : 0;
   // A sleeve that runs on from the joint ahead is welded once, and counted there; its caps are welded to the rails at both.
   const isOurs = ({ name }: SplicePart): boolean => span[0] === 0 || !name.startsWith('sleeve');
   const capped = splice.sleeve?.caps === true && span[1] > span[0];

@@ -1,0 +1,193 @@
+import { type Rulebook, ruleValue } from '../../rules/index.ts';
+import {
+  arcTime,
+  heatInput,
+  type HeatedWall,
+  type StitchToLay,
+  type WaitRules,
+  weldMass,
+  type WeldSettings,
+} from '../../weld/index.ts';
+import type { PlanInput, PlanResult } from '../plan-result.ts';
+import type { SpliceJoint } from '../splices/joints-to-make.ts';
+import { type JointPull, pullsOf, type ReadingChange, readingChanges } from './pulls.ts';
+import type { Seam } from './seam.ts';
+import { seamsOf } from './seams.ts';
+import type { Stitch } from './stitches.ts';
+import { flatSection } from './unfolded-walls.ts';
+import { type EarlyStep, earlySteps, type WeldStep, weldSteps } from './weld-steps.ts';
+import { ASSUMED_SETTINGS, USUAL_WELDING, type Welding } from './welding.ts';
+
+/** What welding one joint takes: all of its seams. mm, kg, kJ, hours. */
+export interface JointWork {
+  readonly joint: SpliceJoint;
+  readonly seams: number;
+  readonly length: number;
+  readonly mass: number;
+  readonly heat: number;
+  /** With the arc burning. */
+  readonly arc: number;
+}
+
+/** What is welded on a frame, in which order, and how it pulls. */
+export interface WeldingResult {
+  readonly welding: Welding;
+  readonly settings: WeldSettings;
+  /** Nobody has typed the machine's settings. */
+  readonly settingsAssumed: boolean;
+  /** Into the steel, kJ/mm. */
+  readonly heat: number;
+  readonly seams: readonly Seam[];
+  readonly steps: readonly WeldStep[];
+  readonly early: readonly EarlyStep[];
+  readonly pulls: readonly JointPull[];
+  readonly changes: readonly ReadingChange[];
+  readonly work: readonly JointWork[];
+}
+
+/**
+ * What is welded on the frame of a plan.
+ *
+ * @param input Donor, plan and rules; validated.
+ * @param result What the plan gives.
+ */
+export function evaluateWelding(input: PlanInput, result: PlanResult): WeldingResult {
+  const { rules, donor } = input;
+  const welding = input.plan.welding ?? USUAL_WELDING;
+  const settings = welding.settings ?? ASSUMED_SETTINGS;
+  const heat = heatInput(settings, ruleValue(rules, 'weld/efficiency'));
+  const seams = seamsOf(result, welding.pose, rules);
+  const pulls = pullsOf(result, seams);
+  const steps = weldSteps(result, seams, pulls, welding.order, rules);
+  const work = result.splices.flatMap(({ joint }): JointWork[] => {
+    const own = seams.filter((seam) => seam.joint.id === joint.id);
+    const sum = (of: (seam: Seam) => number) => own.reduce((total, seam) => total + of(seam), 0);
+    const laid = sum(({ length, passes }) => length * passes);
+    return own.length === 0
+      ? []
+      : [
+          {
+            joint,
+            seams: own.length,
+            length: sum(({ length }) => length),
+            mass: sum(({ area, length }) => weldMass(area, length, donor.material.density)),
+            heat: laid * heat,
+            arc: arcTime(laid, settings.travel) / 3600,
+          },
+        ];
+  });
+  return {
+    welding,
+    settings,
+    settingsAssumed: welding.settings === null,
+    heat,
+    seams,
+    steps,
+    early: earlySteps(steps),
+    pulls,
+    changes: readingChanges(result.controls, pulls),
+    work,
+  };
+}
+
+/** What a run of the welding is timed from: plain data, so that a worker can do it. */
+export interface RunToTime {
+  readonly walls: Readonly<Record<string, HeatedWall>>;
+  readonly joints: readonly (readonly StitchToLay[])[];
+  readonly rules: WaitRules;
+}
+
+/** So much of the rail is heated with a joint on each side of its outermost weld, mm. */
+const BESIDE = 300;
+
+/** The wall that a seam's heat goes into: the rail at its joint. */
+const wallKey = ({ joint, rail }: Pick<Seam, 'joint' | 'rail'>): string => `${joint.id}:${rail}`;
+
+/**
+ * The stitches of some steps as they are timed, each joint's in their order. Plates and sleeves are left out: they take up heat,
+ * so that the steel cools faster than is calculated.
+ *
+ * @param result What is welded.
+ * @param plan What the plan gives.
+ * @param input Donor and rules.
+ * @param of The stitches to time, in their order.
+ */
+export function runToTime(
+  { heat, settings }: Pick<WeldingResult, 'heat' | 'settings'>,
+  plan: PlanResult,
+  { rules, donor }: Pick<PlanInput, 'rules' | 'donor'>,
+  of: readonly Stitch[],
+): RunToTime {
+  const reach = new Map<string, number>();
+  for (const { seam, from, to } of of) {
+    const key = wallKey(seam);
+    reach.set(key, Math.max(reach.get(key) ?? 0, Math.abs(from.x), Math.abs(to.x)));
+  }
+  const middleOf = (seam: Seam): number => (reach.get(wallKey(seam)) ?? 0) + BESIDE;
+  const walls = Object.fromEntries(
+    plan.splices.flatMap(({ joint, rails }) =>
+      rails.flatMap(({ rail, steel }): [string, HeatedWall][] => {
+        const key = wallKey({ joint, rail });
+        const half = reach.get(key);
+        if (half === undefined) return [];
+        const flat = flatSection(steel.section);
+        const thickness =
+          flat.walls.length > 0
+            ? flat.walls.map(({ to, thickness: thick }) => ({ to, thickness: thick }))
+            : steel.section.thickness;
+        return [
+          [
+            key,
+            {
+              length: 2 * (half + BESIDE),
+              around: flat.around,
+              closed: flat.closed,
+              thickness,
+              ...steelAndAir(rules, donor.material.density),
+            },
+          ],
+        ];
+      }),
+    ),
+  );
+  const ids = [...new Set(of.map(({ seam }) => seam.joint.id))];
+  const joints = ids.map((joint) =>
+    of
+      .filter(({ seam }) => seam.joint.id === joint)
+      .map(({ id, seam, from, to, begin, end }): StitchToLay => {
+        const middle = middleOf(seam);
+        return {
+          id,
+          wall: wallKey(seam),
+          from: { x: middle + from.x, s: from.s },
+          to: { x: middle + to.x, s: to.s },
+          band: ruleValue(rules, 'cool/band'),
+          seconds: arcTime(end - begin, settings.travel),
+          energy: 1000 * heat * (end - begin),
+        };
+      }),
+  );
+  return { walls, joints, rules: waitRules(rules) };
+}
+
+/** What a shop waits by, from its rulebook. */
+const waitRules = (rules: Rulebook): WaitRules => ({
+  limit: ruleValue(rules, 'weld/interpass'),
+  handling: ruleValue(rules, 'weld/handling'),
+  inTurn: ruleValue(rules, 'weld/in-turn') === 1,
+});
+
+/** How steel takes up heat and loses it, from the rulebook. */
+const steelAndAir = (rules: Rulebook, density: number): Pick<HeatedWall, 'steel' | 'loss'> => ({
+  steel: {
+    density: density * 1e9,
+    specificHeat: ruleValue(rules, 'cool/specific-heat'),
+    conductivity: ruleValue(rules, 'cool/conductivity'),
+  },
+  loss: {
+    film: ruleValue(rules, 'cool/film'),
+    emissivity: ruleValue(rules, 'cool/emissivity'),
+    ambient: ruleValue(rules, 'cool/shop'),
+    faces: 2,
+  },
+});
