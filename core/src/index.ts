@@ -19,3 +19,4 @@ export * from './sections/index.ts';
 export * from './splice/index.ts';
 export * from './survey/index.ts';
 export * from './units/index.ts';
+export * from './weld/index.ts';

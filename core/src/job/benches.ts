@@ -9,6 +9,7 @@ export const BENCH_IDS = [
   'marks',
   'stands',
   'true-up',
+  'weld',
   'mounts',
 ] as const;
 export type BenchId = (typeof BENCH_IDS)[number];

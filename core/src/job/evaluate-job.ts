@@ -13,6 +13,7 @@ export interface JobResult {
   readonly plan: PlanResult;
   /** Of the plan, and of everything that rests on it; worst first. */
   readonly conflicts: readonly Conflict[];
+  readonly records: readonly ShopRecord[];
   /** The readings that stand. */
   readonly readings: readonly Reading[];
   readonly stage: Stage;
@@ -55,6 +56,7 @@ export function evaluateJob(job: Job, records: readonly ShopRecord[]): JobResult
     get conflicts() {
       return plan.conflicts;
     },
+    records,
     readings,
     get stage() {
       return selectedStage(job, plan, readings);

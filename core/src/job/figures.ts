@@ -12,6 +12,7 @@ import { BODY_FIGURES } from './body-figures.ts';
 import { MOUNT_FIGURES } from './mount-figures.ts';
 import { SHORING_FIGURES } from './shoring-figures.ts';
 import { SPLICE_FIGURES } from './splice-figures.ts';
+import { WELDING_FIGURES } from './welding-figures.ts';
 import {
   type FigureDefinitions,
   type FigureValue,
@@ -139,6 +140,7 @@ const FIGURES = {
   ...BODY_FIGURES,
   ...MOUNT_FIGURES,
   ...SHORING_FIGURES,
+  ...WELDING_FIGURES,
   'shaft-angle': {
     name: 'Shaft angle',
     bench: 'cuts',

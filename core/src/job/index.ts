@@ -9,6 +9,8 @@ export { withOptionAsPlan, withOptionAsVariant } from './take-option.ts';
 export { type Figure, type FigureId, figureOf, nextHoldPoint } from './figures.ts';
 export { moveText, MOVE_DIVISION, surveyAndMoves, type TrueUp } from './true-up.ts';
 export { shoringOf } from './shoring-of.ts';
+export { weldingOf } from './welding-of.ts';
+export { laidStitches, laidSince, type SeamState, seamStates, stepsNow, type WeldNow } from './weld-log.ts';
 export type { FigureValue } from './figure-value.ts';
 export type { Support } from './supports.ts';
 export { type Coupon, couponsOf, isHeld } from './coupons.ts';

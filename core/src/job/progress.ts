@@ -4,6 +4,8 @@ import { BENCH_IDS, type BenchId } from './benches.ts';
 import { evaluateJob, type JobResult } from './evaluate-job.ts';
 import { type HoldPoint, holdPointsOf, isOpen, isPassed } from './hold-points.ts';
 import type { Job } from './job.ts';
+import { laidStitches, stepsNow } from './weld-log.ts';
+import { weldingOf } from './welding-of.ts';
 
 /** How far the work on a job has come. */
 export interface JobProgress {
@@ -28,7 +30,7 @@ export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgres
   if (before) return before;
   const { plan, readings } = whole;
   const holdPoints = holdPointsOf({ job, records, plan, readings });
-  const progress = { holdPoints, done: benchesDone(job, plan, holdPoints), next: nextStep(job, holdPoints) };
+  const progress = { holdPoints, done: benchesDone(job, records, plan, holdPoints), next: nextStep(job, holdPoints) };
   known.set(whole, progress);
   return progress;
 }
@@ -37,10 +39,16 @@ export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgres
  * The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points.
  *
  * @param job The job; validated.
+ * @param records Its records, in any order.
  * @param plan What the plan gives.
  * @param holdPoints The hold points, in order.
  */
-function benchesDone(job: Job, plan: PlanResult, holdPoints: readonly HoldPoint[]): readonly string[] {
+function benchesDone(
+  job: Job,
+  records: readonly ShopRecord[],
+  plan: PlanResult,
+  holdPoints: readonly HoldPoint[],
+): readonly string[] {
   const holdPoint = (id: HoldPoint['id']) => holdPoints.find((candidate) => candidate.id === id);
   const [cutting, welding] = [holdPoint('before-cutting'), holdPoint('before-welding-out')];
   const planned = cutting?.checks.every((check) => check.bench !== 'cuts' || !isOpen(check)) ?? false;
@@ -59,12 +67,19 @@ function benchesDone(job: Job, plan: PlanResult, holdPoints: readonly HoldPoint[
       job.plan.shoring.shores.length > 0 &&
       (cutting?.checks.every((check) => check.bench !== 'stands' || !isOpen(check)) ?? false),
     'true-up': welding !== undefined && isPassed(welding),
+    weld: isWelded(job, plan, records),
     mounts:
       plan.mountings.length > 0 &&
       plan.mountings.every(({ decided }) => decided) &&
       !plan.conflicts.some(({ code, severity }) => severity !== 'note' && MOUNT_CODES.has(code)),
   };
   return [...new Set([...job.done, ...BENCH_IDS.filter((id) => proven[id])])];
+}
+
+/** Whether every stitch is logged; while none is, nothing is worked out. */
+function isWelded(job: Job, plan: PlanResult, records: readonly ShopRecord[]): boolean {
+  const laid = laidStitches(records);
+  return laid.size > 0 && stepsNow(weldingOf(job, plan), laid, true, false).done;
 }
 
 /**
@@ -77,5 +92,5 @@ function nextStep(job: Job, holdPoints: readonly HoldPoint[]): JobProgress['next
   if (!job.done.includes('donor')) return { text: 'Finish measuring the donor', bench: 'donor' };
   const check = holdPoints.find((holdPoint) => !isPassed(holdPoint))?.checks.find(isOpen);
   if (check) return { text: `${check.name}: ${check.detail}`, bench: check.bench };
-  return { text: 'Final weld, then read every measurement again', bench: 'true-up' };
+  return { text: 'Final weld, then read every measurement again', bench: 'weld' };
 }

@@ -20,6 +20,8 @@ export interface ControlPrediction {
   readonly before: number;
   /** Null when an end is on steel that is taken out. */
   readonly predicted: number | null;
+  /** What it is set beyond the plan until it is welded, so that the pull of the welds brings it there, mm. */
+  readonly preset: number;
   readonly reason: string;
   /** Names of the points it goes by whose place nobody measured: what it says is assumed too. */
   readonly assumed: readonly string[];
@@ -98,6 +100,7 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
         kind: controlKind(measurement),
         name: measurementName(measurement, (id) => points.get(id)?.name ?? id),
         before: controlReading(measurement, ends),
+        preset: 0,
         predicted: lost ? null : controlReading(measurement, builtEnds),
         reason: lost ? `${lost.name} is on steel that is taken out` : '',
         assumed: [...assumed],

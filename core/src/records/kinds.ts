@@ -288,6 +288,8 @@ const handoff: RecordDefinition<HandoffBody> = {
 interface StitchWeldedBody {
   /** Id of the stitch. */
   readonly stitch: string;
+  /** False takes back what was pressed by mistake. */
+  readonly laid: boolean;
   /** How the machine was set, as far as that was read off: volts, amperes, mm/min. */
   readonly settings: WeldSettings | null;
   readonly note: string;
@@ -296,9 +298,10 @@ interface StitchWeldedBody {
 const stitchWelded: RecordDefinition<StitchWeldedBody> = {
   name: 'Stitch welded',
   version: 1,
-  fields: { stitch: name(400), settings: orNull(weldSettingsSchema()), note: text(500) },
+  fields: { stitch: name(400), laid: flag(), settings: orNull(weldSettingsSchema()), note: text(500) },
   columns: [
     { key: 'stitch', kind: 'text' },
+    { key: 'laid', kind: 'text' },
     { key: 'note', kind: 'text' },
   ],
 };

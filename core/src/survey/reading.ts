@@ -54,13 +54,16 @@ const WAYS: Readonly<Record<ControlPrediction['kind'], readonly [over: string, u
 };
 
 /**
- * The target of a measurement at a stage, mm: the donor before the cut, the plan after it.
+ * The target of a measurement at a stage, mm: the donor before the cut, the plan after it. Until it is fully welded it is off the
+ * plan by what the shop sets for the pull of the welds.
  *
  * @param control The measurement and what it should read, mm.
  * @param stage When in the work readings are taken.
  */
-export const targetOf = (control: ControlPrediction, stage: Stage): number | null =>
-  stage === 'before-cut' ? control.before : control.predicted;
+export function targetOf({ before, predicted, preset }: ControlPrediction, stage: Stage): number | null {
+  if (stage === 'before-cut') return before;
+  return predicted === null || stage === 'welded' ? predicted : predicted + preset;
+}
 
 /**
  * How far a reading of a kind may be off, mm.

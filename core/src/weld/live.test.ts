@@ -44,9 +44,13 @@ describe('the times of a run', () => {
   });
 
   it('tell after each stitch how far they are, and stop when they are told to', () => {
-    const told: number[] = [];
-    weldRun({ left: wall }, [four], rules, undefined, (timed) => told.push(timed));
-    expect(told).toEqual([1, 2, 3, 4]);
+    const told: string[] = [];
+    const run = weldRun({ left: wall }, [four], rules, undefined, ({ id, end }, walls) => {
+      told.push(id);
+      expect(walls.get('left')!.time).toBeNear(end, 1e-6);
+    });
+    expect(told).toEqual(['a', 'b', 'c', 'd']);
+    expect(run.seconds).toBeNear(weldRun({ left: wall }, [four], rules).seconds, 1);
     const stop = () => {
       throw new Error('stopped');
     };

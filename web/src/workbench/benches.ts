@@ -8,6 +8,7 @@ import { mounts } from '../benches/mounts/bench.ts';
 import { stands } from '../benches/stands/bench.ts';
 import { splice } from '../benches/splice/bench.ts';
 import { trueUp } from '../benches/true-up/bench.ts';
+import { weld } from '../benches/weld/bench.ts';
 import { where } from '../benches/where/bench.ts';
 import { type BenchDefinition, type BenchParts, PHASE_NAMES, type PhaseName } from '../client/bench.ts';
 
@@ -22,6 +23,7 @@ export const BENCHES: Readonly<Record<string, BenchDefinition>> = {
   marks,
   stands,
   'true-up': trueUp,
+  weld,
   mounts,
 } satisfies Readonly<Record<BenchId, BenchDefinition>>;
 

@@ -40,6 +40,8 @@ export const ABOUT: Readonly<Record<string, string>> = {
   cut: 'Cutting',
   stands: 'Stands and ties',
   weld: 'Welding',
+  cool: 'How steel cools',
+  pull: 'How welds pull',
   splice: 'Joints and their plates',
   sleeve: 'Sleeves',
   bolt: 'Bolts',

@@ -4,13 +4,16 @@ import {
   type FinderGoal,
   type FinderResult,
   type Job,
+  type LaidStitch,
   parseJobFile,
   type Plan,
   type PlanInput,
   type PlanSummary,
+  type RunToTime,
   summaryOf,
   whereToCut,
 } from '@splay/core';
+import { steelAt, type SteelNow, type TimedWelding, timedWelding } from './weld-tasks.ts';
 import type { SolidFinding } from '@splay/core/solids';
 
 /** How far a task has come: from 0 to 1. */
@@ -45,6 +48,12 @@ export const TASKS = {
   /** Where to cut. */
   whereToCut: (job: PlanInput, ask: FinderGoal, onProgress: Progress): FinderResult =>
     whereToCut(job, ask, nowAndThen(onProgress)),
+
+  /** The times of the welding, and how warm the steel is along its seams after each stitch. */
+  timeWelding: (task: RunToTime, onProgress: Progress): TimedWelding => timedWelding(task, nowAndThen(onProgress)),
+
+  /** How warm the steel is now, and when each joint's next stitch may start. */
+  steelNow: (task: RunToTime, laid: readonly LaidStitch[]): SteelNow => steelAt(task, laid),
 
   /** Checks the frame in 3D; loads the kernel on first use. */
   checkSolids: async (job: PlanInput, onProgress: Progress): Promise<readonly SolidFinding[]> => {

@@ -2,11 +2,9 @@ import { SIDES, type Vec3 } from '../../frame/index.ts';
 import { type JoinedWall, type Pull, pulled, pullOf } from '../../weld/index.ts';
 import { shrinkageAcross, wallParts } from '../../splice/index.ts';
 import { type Section, sectionProperties, widthOf } from '../../sections/index.ts';
-import type { ControlPrediction } from '../control.ts';
-import type { PlanResult } from '../plan-result.ts';
 import type { SpliceJoint } from '../splices/joints-to-make.ts';
-import { controlReading } from '../control.ts';
-import type { Seam } from './seam.ts';
+import { type ControlPrediction, controlReading } from '../control.ts';
+import type { Seam, WeldedFrame } from './seam.ts';
 
 /** How welding a joint of the rails pulls what is behind it. */
 export interface JointPull {
@@ -38,7 +36,7 @@ function wallsIn(section: Section) {
  * @param result What the plan gives.
  * @param seams All seams.
  */
-export function pullsOf(result: PlanResult, seams: readonly Seam[]): readonly JointPull[] {
+export function pullsOf(result: Pick<WeldedFrame, 'splices'>, seams: readonly Seam[]): readonly JointPull[] {
   return result.splices.flatMap(({ joint, rails }): JointPull[] => {
     const butts = seams.filter((seam) => seam.joint.id === joint.id && seam.layer === 'butt');
     const walls = SIDES.flatMap((side): JoinedWall[] => {
@@ -113,3 +111,17 @@ export const readingChanges = (
       { control, change: controlReading(control.measurement, after) - controlReading(control.measurement, built) },
     ];
   });
+
+/**
+ * The control measurements with what each is set beyond the plan until it is welded.
+ *
+ * @param controls The measurements with what the plan gives.
+ * @param pulls How each joint pulls.
+ */
+export function withPreset(
+  controls: readonly ControlPrediction[],
+  pulls: readonly JointPull[],
+): readonly ControlPrediction[] {
+  const changes = new Map(readingChanges(controls, pulls).map(({ control, change }) => [control, change]));
+  return controls.map((control) => ({ ...control, preset: 0 - (changes.get(control) ?? 0) }));
+}

@@ -1,7 +1,11 @@
 import type { RailId, Vec3 } from '../../frame/index.ts';
 import type { RailWall, WeldWay } from '../../splice/index.ts';
 import type { WallPlace } from '../../weld/index.ts';
+import type { PlanResult } from '../plan-result.ts';
 import type { SpliceJoint } from '../splices/joints-to-make.ts';
+
+/** What the welds of a plan are found from. */
+export type WeldedFrame = Pick<PlanResult, 'joints' | 'pieces' | 'splices'>;
 
 /** When at a joint a seam is welded, by what lies over what: the first is reached first. */
 export const WELD_LAYERS = ['sleeve', 'butt', 'inside', 'outside'] as const;

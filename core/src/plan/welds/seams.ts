@@ -4,12 +4,18 @@ import { type Section, widthOf } from '../../sections/index.ts';
 import { isClosed, type RailWall, type SplicePart, wallLength, wallsOf } from '../../splice/index.ts';
 import { filletArea, passesFor, type WallPlace } from '../../weld/index.ts';
 import { railEnd } from '../piece.ts';
-import type { PlanResult } from '../plan-result.ts';
 import { capSides } from '../splices/cap-sides.ts';
 import { sideOf } from '../splices/cut-part.ts';
 import type { RailSpliceOutcome, SpliceOutcome } from '../splices/splice-outcome.ts';
 import { wallWeldArea } from '../splices/weld-work.ts';
-import { placeBetween, type Seam, type SeamStretch, type WeldLayer, type WeldPosition } from './seam.ts';
+import {
+  placeBetween,
+  type Seam,
+  type SeamStretch,
+  type WeldedFrame,
+  type WeldLayer,
+  type WeldPosition,
+} from './seam.ts';
 import { type FlatSection, flatSection, placeOnFlat } from './unfolded-walls.ts';
 
 /** How the frame lies while it is welded: on its wheels' side, or rolled over. */
@@ -25,7 +31,7 @@ interface RailHere {
 }
 
 /** Where a joint lies on each rail; of a joint in a member nothing is known but its station. */
-function placeAt(result: PlanResult, { joint }: SpliceOutcome, one: RailSpliceOutcome): RailHere['place'] {
+function placeAt(result: WeldedFrame, { joint }: SpliceOutcome, one: RailSpliceOutcome): RailHere['place'] {
   const of = result.joints.find(({ id }) => id === joint.id);
   const piece = of && result.pieces[of.piece];
   const side = sideOf(one.rail);
@@ -341,7 +347,7 @@ const sameEdge = (a: SplicePart['fillets'][number], b: SplicePart['fillets'][num
  * @param pose How the frame lies while it is welded.
  * @param rules The shop's rulebook.
  */
-export function seamsOf(result: PlanResult, pose: FramePose, rules: Rulebook): readonly Seam[] {
+export function seamsOf(result: WeldedFrame, pose: FramePose, rules: Rulebook): readonly Seam[] {
   return result.splices.flatMap((splice) =>
     splice.rails.flatMap((one): readonly Seam[] => {
       const made = one.made.splice;

@@ -1,0 +1,113 @@
+import type { Seam, Stitch, WeldingResult, WeldStep } from '../plan/index.ts';
+import { inOrderOfTime, type ShopRecord, standing } from '../records/index.ts';
+import type { LaidStitch } from '../weld/index.ts';
+
+/**
+ * The stitches that were welded, by their ids, in the order they were: what was taken back is none of them.
+ *
+ * @param records Records of the job, in any order.
+ */
+export function laidStitches(records: readonly ShopRecord[]): ReadonlyMap<string, ShopRecord<'stitch-welded'>> {
+  const laid = new Map<string, ShopRecord<'stitch-welded'>>();
+  for (const record of inOrderOfTime(standing(records, 'stitch-welded'))) {
+    laid.delete(record.body.stitch);
+    if (record.body.laid) laid.set(record.body.stitch, record);
+  }
+  return laid;
+}
+
+/**
+ * How long ago stitches were laid; of one that a clock which was set wrong puts after now, none.
+ *
+ * @param laid The stitches that were welded.
+ * @param now The moment, ms since 1970.
+ */
+export const laidSince = (laid: ReadonlyMap<string, ShopRecord<'stitch-welded'>>, now: number): readonly LaidStitch[] =>
+  [...laid].map(([id, { taken }]) => ({ id, ago: Math.max(0, (now - Date.parse(taken)) / 1000) }));
+
+/** A step as it stands: how many of its stitches are laid. */
+export interface StepNow {
+  readonly step: WeldStep;
+  readonly laid: number;
+}
+
+/** The welding as it stands. */
+export interface WeldNow {
+  readonly steps: readonly StepNow[];
+  /** Steps that can be welded at now, one for a joint at most; none while the frame has to be measured first. */
+  readonly open: readonly WeldStep[];
+  /** The measurement that comes before anything else is welded; null where none does. */
+  readonly measure: WeldStep | null;
+  /** Everything is welded. */
+  readonly done: boolean;
+}
+
+/** A stitch of a step that is not laid yet. */
+const isLeft = (laid: ReadonlyMap<string, unknown>) => (stitch: Stitch) => !laid.has(stitch.id);
+
+/**
+ * How the welding stands, and what can be welded now: tacks one joint after the other, then, once the readings after tacking
+ * are let pass, each joint's next step, several joints in turn where the shop works so.
+ *
+ * @param welding What is welded.
+ * @param laid The stitches that were welded.
+ * @param isPassed Whether the hold point after tacking is passed or signed.
+ * @param inTurn Whether several joints are welded in turn.
+ */
+export function stepsNow(
+  { steps }: Pick<WeldingResult, 'steps'>,
+  laid: ReadonlyMap<string, unknown>,
+  isPassed: boolean,
+  inTurn: boolean,
+): WeldNow {
+  const now = steps.map((step) => ({
+    step,
+    laid: step.stitches.filter(({ id }) => laid.has(id)).length,
+  }));
+  const isUndone = ({ stitches, what }: WeldStep): boolean =>
+    stitches.some(isLeft(laid)) || (what === 'measure-tacked' && !isPassed);
+  const first = steps.find(isUndone);
+  const done = steps.length > 0 && !steps.some(({ stitches }) => stitches.some(isLeft(laid)));
+  if (!first || done) return { steps: now, open: [], measure: null, done };
+  if (first.what === 'measure-tacked') return { steps: now, open: [], measure: first, done };
+  if (first.what === 'tack' || !inTurn) return { steps: now, open: [first], measure: null, done };
+  const open: WeldStep[] = [];
+  for (const step of steps.slice(steps.indexOf(first))) {
+    if (step.joint === null) break;
+    const here = open.some(({ joint }) => joint?.id === step.joint?.id);
+    if (isUndone(step) && !here) open.push(step);
+  }
+  return { steps: now, open, measure: null, done };
+}
+
+/** A seam as it stands: how much of it is laid, and how it was looked at last. */
+export interface SeamState {
+  readonly seam: Seam;
+  readonly laid: number;
+  readonly of: number;
+  readonly checked: ShopRecord<'seam-checked'> | null;
+}
+
+/**
+ * Every seam as it stands.
+ *
+ * @param welding What is welded.
+ * @param records Records of the job, in any order.
+ */
+export function seamStates(
+  { seams, steps }: Pick<WeldingResult, 'seams' | 'steps'>,
+  records: readonly ShopRecord[],
+): readonly SeamState[] {
+  const laid = laidStitches(records);
+  const checks = inOrderOfTime(standing(records, 'seam-checked'));
+  const stitches = steps.flatMap((step) => step.stitches).filter(({ pass }) => pass > 0);
+  return seams.map((seam) => {
+    const own = stitches.filter((stitch) => stitch.seam.id === seam.id);
+    return {
+      seam,
+      laid: own.filter(({ id }) => laid.has(id)).length,
+      of: own.length,
+      checked: checks.findLast(({ body }) => body.seam === seam.id) ?? null,
+    };
+  });
+}

@@ -1,0 +1,173 @@
+import { FRAME_POSES, type FramePose, ruleText, ruleValue, settingsProblems, type WeldSettings } from '@splay/core';
+import type { BenchProps } from '../../client/bench-props.ts';
+import { useCautions } from '../../client/use-cautions.ts';
+import { BeginAt } from '../../ui/begin-at.tsx';
+import { CautionList } from '../../ui/caution-list.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { PanelHeading } from '../../ui/panel.tsx';
+import { Quantity } from '../../ui/quantity.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
+import { PullList } from './pull-list.tsx';
+import { StepList } from './step-list.tsx';
+import { type Timed, useTimed } from './use-timed.ts';
+import { decide, useWelding, type WeldingInHand } from './use-welding.ts';
+import { timeWords } from './words.ts';
+
+const POSE_NAMES: Readonly<Record<FramePose, string>> = { upright: 'upright', 'rolled-over': 'rolled over' };
+
+/** The steps of the welding in their order, how the machine is set, and what the welds pull. */
+export function WeldPanel(bench: BenchProps) {
+  const { store, job, canWrite } = bench;
+  const hand = useWelding(bench);
+  const timed = useTimed(bench, hand);
+  const cautions = useCautions(bench, 'welding');
+  const { welding } = hand;
+  if (welding.steps.length === 0)
+    return (
+      <BeginAt store={store} bench="splice" go="Decide how joints are made">
+        Nothing is welded yet: once a joint is cut and decided, its passes, waits and pull stand here.
+      </BeginAt>
+    );
+  return (
+    <div className="space-y-3">
+      <ul className="flex flex-wrap gap-1" aria-label="Joints">
+        {hand.joints.map(({ joint }) => (
+          <li key={joint.id}>
+            <button
+              type="button"
+              aria-pressed={joint.id === hand.joint?.joint.id}
+              aria-label={`Joint ${joint.letter}`}
+              className={`heading min-h-9 min-w-12 px-2 text-lg ${joint.id === hand.joint?.joint.id ? 'border-2 border-layout bg-layout-wash' : 'border border-graphite bg-sheet'}`}
+              onClick={() => {
+                bench.onSelect(joint.id);
+                bench.onLook(joint.builtX);
+              }}
+            >
+              {joint.letter}
+            </button>
+          </li>
+        ))}
+      </ul>
+      {welding.early.map(({ step, needs, message }) => (
+        <Verdict kind="warn" key={`${step.id} ${needs.id}`}>
+          {message}
+          {canWrite && (
+            <button
+              type="button"
+              className="mt-1 block min-h-8 text-sm text-layout underline underline-offset-2"
+              onClick={() => decide(store, 'Put the welding in its proposed order', (old) => ({ ...old, order: [] }))}
+            >
+              Put all steps in the proposed order
+            </button>
+          )}
+        </Verdict>
+      ))}
+      <section>
+        <PanelHeading aside={<span>stitches welded</span>}>Steps in order</PanelHeading>
+        <StepList bench={bench} hand={hand} />
+        <Times timed={timed} limit={ruleText('weld/interpass', ruleValue(job.rules, 'weld/interpass'), job.display)} />
+      </section>
+      <Choice<FramePose>
+        label="The frame lies"
+        value={welding.welding.pose}
+        choices={FRAME_POSES.map((pose) => [pose, POSE_NAMES[pose]] as const)}
+        disabled={!canWrite}
+        onChange={(pose) => decide(store, `Frame ${POSE_NAMES[pose]} for welding`, (old) => ({ ...old, pose }))}
+      />
+      <Machine bench={bench} hand={hand} />
+      <PullList bench={bench} hand={hand} />
+      <CautionList {...cautions} />
+    </div>
+  );
+}
+
+/** How long it all takes, and how much of that is waiting for steel to cool. */
+function Times({ timed, limit }: { readonly timed: Timed; readonly limit: string }) {
+  if (timed.state === 'failed')
+    return (
+      <p role="alert" className="mt-1 text-sm text-oxide">
+        {timed.message}
+      </p>
+    );
+  if (timed.state === 'running')
+    return (
+      <p role="status" className="mt-1 text-sm text-pencil">
+        Timing the stitches… {Math.round(timed.share * 100)} %
+      </p>
+    );
+  const { seconds, waiting } = timed.run;
+  return (
+    <p role="status" className="mt-1 text-sm">
+      All passes: <b>{timeWords(seconds)}</b>
+      {waiting >= 1 ? (
+        <>
+          , of it <b>{timeWords(waiting)}</b> waiting for steel to cool below {limit}
+        </>
+      ) : (
+        `, and no stitch has to wait: none starts above ${limit}`
+      )}
+      . Tacks, setting up and looking are not in it.
+    </p>
+  );
+}
+
+/** How the machine is set: volts, amperes and travel, and the heat that they bring in. */
+function Machine({ bench, hand }: { readonly bench: BenchProps; readonly hand: WeldingInHand }) {
+  const { store, job, canWrite } = bench;
+  const { settings, settingsAssumed, heat } = hand.welding;
+  const { unit } = job.display;
+  const set = (field: keyof WeldSettings) => (value: number) =>
+    decide(store, 'Machine settings', (old) => ({ ...old, settings: { ...settings, [field]: value } }));
+  const check = (field: keyof WeldSettings) => (value: number) =>
+    settingsProblems({ ...settings, [field]: value }).find(({ path }) => path === field)?.message ?? null;
+  return (
+    <section>
+      <PanelHeading
+        aside={
+          <span>
+            <Quantity of="heat" value={heat} unit={unit} /> into the steel
+          </span>
+        }
+      >
+        Machine
+      </PanelHeading>
+      {settingsAssumed && (
+        <Verdict kind="warn">
+          Assumed: nobody has typed the machine’s settings. Read volts and amperes off while a coupon is welded, and
+          time the bead for its travel.
+        </Verdict>
+      )}
+      <div className="mt-2 grid grid-cols-3 gap-2">
+        <QuantityField
+          label="Volts"
+          of="voltage"
+          value={settings.volts}
+          unit={unit}
+          disabled={!canWrite}
+          check={check('volts')}
+          onChange={set('volts')}
+        />
+        <QuantityField
+          label="Amperes"
+          of="current"
+          value={settings.amps}
+          unit={unit}
+          disabled={!canWrite}
+          check={check('amps')}
+          onChange={set('amps')}
+        />
+        <QuantityField
+          label="Travel"
+          of="speed"
+          value={settings.travel}
+          unit={unit}
+          disabled={!canWrite}
+          check={check('travel')}
+          onChange={set('travel')}
+        />
+      </div>
+      <p className="mt-1 text-sm text-pencil">The chart on the machine and your welding procedure govern.</p>
+    </section>
+  );
+}

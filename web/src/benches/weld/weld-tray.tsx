@@ -1,0 +1,284 @@
+import {
+  flatSection,
+  quantityText,
+  type RailSpliceOutcome,
+  ruleValue,
+  type Stitch,
+  wallName,
+  type WallPlace,
+} from '@splay/core';
+import { useState } from 'react';
+import type { PictureProps } from '../../client/picture-props.ts';
+import { type Timed, useTimed } from './use-timed.ts';
+import { useWelding, type WeldingInHand } from './use-welding.ts';
+import { passWords, placeWords, railWords, seamWords, timeWords } from './words.ts';
+
+/** Room over and under a sheet for its name, and beside it for the names of its walls, px. */
+const HEAD = 22;
+const SIDE = 78;
+const SCRUBBER = 46;
+
+/** The joint at hand: both rails laid flat, every stitch where it lies with its number, tinted as warm as it is then. */
+export function WeldTray(props: PictureProps) {
+  const { job, tray } = props;
+  const hand = useWelding(props);
+  const timed = useTimed(props, hand);
+  const [at, setAt] = useState(0);
+  const { joint } = hand;
+  if (!joint)
+    return (
+      <p className="flex h-full items-center justify-center px-8 text-center text-pencil">
+        The joint stands here unfolded, stitch by stitch, once it is cut and decided.
+      </p>
+    );
+  const rails = joint.rails.filter(({ rail }) => rail === 'left' || rail === 'right' || joint.joint.of === 'member');
+  const run = timed.state === 'there' ? timed.run : null;
+  const total = run?.stitches.length ?? 0;
+  const step = Math.min(at, total);
+  const shown = run?.stitches.slice(0, step).map(({ id }) => id) ?? [];
+  const heat = step > 0 ? (run?.heats[step - 1] ?? {}) : {};
+  const limit = ruleValue(job.rules, 'weld/interpass');
+  const size = { width: tray.width / Math.max(1, rails.length), height: tray.height - SCRUBBER };
+  return (
+    <div className="flex h-full flex-col">
+      <svg
+        width={tray.width}
+        height={size.height}
+        role="img"
+        aria-label={`Joint ${joint.joint.letter} unfolded, with every stitch in its order`}
+      >
+        {rails.map((one, index) => (
+          <g key={one.rail} transform={`translate(${index * size.width} 0)`}>
+            <Sheet
+              one={one}
+              hand={hand}
+              size={size}
+              laid={new Set([...hand.laid.keys(), ...shown])}
+              next={run?.stitches[step]?.id ?? null}
+              heat={heat[`${joint.joint.id}:${one.rail}`] ?? null}
+              limit={limit}
+              unit={job.display.unit}
+            />
+          </g>
+        ))}
+      </svg>
+      <Scrubber timed={timed} at={step} onGo={setAt} hand={hand} props={props} />
+    </div>
+  );
+}
+
+interface SheetProps {
+  readonly one: RailSpliceOutcome;
+  readonly hand: WeldingInHand;
+  readonly size: { readonly width: number; readonly height: number };
+  /** Ids of stitches that are welded, really or at the moment that is looked at. */
+  readonly laid: ReadonlySet<string>;
+  readonly next: string | null;
+  readonly heat: readonly number[] | null;
+  readonly limit: number;
+  readonly unit: 'in' | 'mm';
+}
+
+/** One rail laid flat: its walls, its tacks and stitches. */
+function Sheet({ one, hand, size, laid, next, heat, limit, unit }: SheetProps) {
+  const { section } = one.steel;
+  const flat = flatSection(section);
+  const joint = hand.joint?.joint.id;
+  const own = (stitch: Stitch) => stitch.seam.joint.id === joint && stitch.seam.rail === one.rail;
+  const ordered = hand.passes.filter(({ seam }) => seam.joint.id === joint);
+  const stitches = ordered.flatMap((stitch, index) => (own(stitch) ? [{ stitch, number: index + 1 }] : []));
+  const tacks = hand.welding.steps.flatMap((step) => (step.what === 'tack' ? step.stitches.filter(own) : []));
+  const reach = Math.max(
+    120,
+    ...stitches.map(({ stitch }) => Math.max(Math.abs(stitch.from.x), Math.abs(stitch.to.x)) + 30),
+  );
+  const room = { width: size.width - SIDE - 12, height: size.height - 2 * HEAD };
+  const scale = Math.min(room.height / flat.around, room.width / (2 * reach));
+  const middle = SIDE + room.width / 2;
+  const foot = HEAD + room.height / 2 + (flat.around * scale) / 2;
+  const to = ({ x, s }: WallPlace): readonly [number, number] => [middle + x * scale, foot - s * scale];
+  const [left, right] = [middle - reach * scale, middle + reach * scale];
+  const edge = (s: number) => foot - s * scale;
+  const seams = stitches.filter(({ stitch }) => stitch.pass > 0).length;
+  return (
+    <>
+      <text x={SIDE} y={15} className="label" fontSize={12} fill="var(--color-pencil)">
+        {railWords(one.rail)}
+        {heat && ` · hottest ${quantityText('temperature', Math.max(...heat), unit)}`}
+      </text>
+      <rect
+        x={left}
+        y={edge(flat.around)}
+        width={right - left}
+        height={flat.around * scale}
+        fill="var(--color-steel)"
+        stroke="var(--color-graphite)"
+        strokeWidth={1.4}
+      />
+      {flat.walls.slice(1).map(({ wall, from }) => (
+        <path
+          key={`${wall} ${from}`}
+          d={`M${left} ${edge(from)}H${right}`}
+          stroke="var(--color-graphite)"
+          strokeDasharray="6 4"
+          strokeWidth={0.9}
+        />
+      ))}
+      {flat.walls.map(({ wall, from, to: end }) => (
+        <text
+          key={`${wall} ${from} name`}
+          x={SIDE - 6}
+          y={edge((from + end) / 2) + 4}
+          textAnchor="end"
+          className="label"
+          fontSize={11.5}
+          fill="var(--color-pencil)"
+        >
+          {wallName(section, wall)}
+        </text>
+      ))}
+      {heat?.map((temperature, row) => {
+        const high = (flat.around * scale) / heat.length;
+        const share = Math.min(1, Math.max(0, (temperature - 25) / (limit - 25)));
+        return share < 0.04 ? null : (
+          <rect
+            // Rows have no name but their place.
+            // eslint-disable-next-line react/no-array-index-key
+            key={row}
+            x={middle - 26}
+            y={edge(0) - (row + 1) * high}
+            width={52}
+            height={high + 0.4}
+            fill={`color-mix(in srgb, var(--color-oxide) ${Math.round(share * 70)}%, var(--color-ochre-wash))`}
+            opacity={temperature > limit ? 1 : 0.75}
+          />
+        );
+      })}
+      {stitches.map(({ stitch, number }) => (
+        <StitchMark
+          key={stitch.id}
+          stitch={stitch}
+          number={number}
+          ends={[to(stitch.from), to(stitch.to)]}
+          is={laid.has(stitch.id) ? 'laid' : stitch.id === next ? 'next' : 'open'}
+          small={seams > 40}
+        />
+      ))}
+      {tacks.map((tack) => {
+        const [x, y] = to(tack.from);
+        return (
+          <circle
+            key={tack.id}
+            cx={x}
+            cy={y}
+            r={4}
+            fill={laid.has(tack.id) ? 'var(--color-graphite)' : 'var(--color-sheet)'}
+            stroke="var(--color-graphite)"
+            strokeWidth={1.4}
+          >
+            <title>{`Tack ${tack.id.slice(tack.id.lastIndexOf('#') + 1)}`}</title>
+          </circle>
+        );
+      })}
+    </>
+  );
+}
+
+interface StitchMarkProps {
+  readonly stitch: Stitch;
+  readonly number: number;
+  readonly ends: readonly [readonly [number, number], readonly [number, number]];
+  readonly is: 'laid' | 'next' | 'open';
+  readonly small: boolean;
+}
+
+const INK = { laid: 'var(--color-graphite)', next: 'var(--color-ochre)', open: 'var(--color-layout)' } as const;
+
+/** A stitch as a bar on its seam, the passes of one seam beside each other, with its number. */
+function StitchMark({ stitch, number, ends: [a, b], is, small }: StitchMarkProps) {
+  const upright = Math.abs(b[1] - a[1]) >= Math.abs(b[0] - a[0]);
+  const passes = stitch.seam.passes;
+  const aside = (stitch.pass - (passes + 1) / 2) * 16;
+  const point = Math.hypot(b[0] - a[0], b[1] - a[1]) < 3;
+  const [dx, dy] = upright && !point ? [aside, 0] : [point ? aside : 0, point ? 0 : aside];
+  const [x, y] = [(a[0] + b[0]) / 2 + dx, (a[1] + b[1]) / 2 + dy];
+  const [length, wide] = [Math.max(6, Math.hypot(b[0] - a[0], b[1] - a[1]) - 3), small ? 7 : 12];
+  return (
+    <g>
+      <title>{`${number}: ${seamWords(stitch.seam)}, ${passWords(stitch)}`}</title>
+      <rect
+        x={x - (upright ? wide : length) / 2}
+        y={y - (upright ? length : wide) / 2}
+        width={upright ? wide : length}
+        height={upright ? length : wide}
+        rx={2}
+        fill={is === 'laid' ? INK.laid : is === 'next' ? INK.next : 'var(--color-layout-wash)'}
+        stroke={INK[is]}
+        strokeWidth={1.3}
+      />
+      {(!small || length > 14) && (
+        <text
+          x={x}
+          y={y + 3.6}
+          textAnchor="middle"
+          fontSize={10.5}
+          fontWeight={600}
+          fill={is === 'open' ? 'var(--color-graphite)' : 'var(--color-paper)'}
+          className="tabular-nums"
+        >
+          {number}
+        </text>
+      )}
+    </g>
+  );
+}
+
+interface ScrubberProps {
+  readonly timed: Timed;
+  readonly at: number;
+  readonly onGo: (to: number) => void;
+  readonly hand: WeldingInHand;
+  readonly props: PictureProps;
+}
+
+/** Walks through the planned welding, stitch by stitch: what is next, when it starts, and how long it waited. */
+function Scrubber({ timed, at, onGo, hand, props: { job } }: ScrubberProps) {
+  if (timed.state !== 'there')
+    return (
+      <p role="status" className="flex h-[46px] items-center border-t border-rule px-3 text-sm text-pencil">
+        {timed.state === 'failed' ? timed.message : `Timing the stitches… ${Math.round(timed.share * 100)} %`}
+      </p>
+    );
+  const { stitches } = timed.run;
+  const next = stitches[at];
+  const stitch = next && hand.passes.find(({ id }) => id === next.id);
+  const rail = stitch && hand.joints.find(({ joint }) => joint.id === stitch.seam.joint.id);
+  const one = rail?.rails.find((each) => each.rail === stitch?.seam.rail);
+  return (
+    <label className="flex h-[46px] shrink-0 items-center gap-3 border-t border-rule px-3 text-sm">
+      <span className="w-28 shrink-0">
+        {at} of {stitches.length} laid
+      </span>
+      <input
+        type="range"
+        className="min-w-24 flex-1"
+        min={0}
+        max={stitches.length}
+        value={at}
+        aria-valuetext={`${at} of ${stitches.length} stitches laid`}
+        onChange={({ target }) => onGo(Number(target.value))}
+      />
+      <span className="w-[46%] shrink-0 leading-tight" role="status">
+        {next && stitch && one ? (
+          <>
+            <b>Next {stitch.seam.joint.letter}</b>, {railWords(stitch.seam.rail)}, {seamWords(stitch.seam)},{' '}
+            {passWords(stitch)}, {placeWords(stitch, one.steel.section, job.display)}: at {timeWords(next.start)}
+            {next.wait >= 1 && `, after a wait of ${timeWords(next.wait)}`}
+          </>
+        ) : (
+          <>All laid after {timeWords(timed.run.seconds)}</>
+        )}
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,50 @@
+import {
+  type LaidStitch,
+  type NextStitch,
+  nextStitches,
+  type RunToTime,
+  wallsNow,
+  type WarmWall,
+  weldRun,
+  type WeldRun,
+} from '@splay/core';
+import type { Progress } from './tasks.ts';
+
+/** How warm a wall is along its seam from one end to the other, °C, in even steps. */
+export type SeamHeat = readonly number[];
+
+/** The times of a welding, and after each stitch how warm every wall is along its seam, by its key. */
+export interface TimedWelding extends WeldRun {
+  readonly heats: readonly Readonly<Record<string, SeamHeat>>[];
+}
+
+/** How warm the steel is now, and when each joint's next stitch may start. */
+export interface SteelNow {
+  readonly heat: Readonly<Record<string, SeamHeat>>;
+  readonly next: readonly NextStitch[];
+}
+
+const heatOf = (walls: ReadonlyMap<string, WarmWall>): Readonly<Record<string, SeamHeat>> =>
+  Object.fromEntries(
+    [...walls].map(([key, wall]) => [
+      key,
+      wall.along(wall.wall.length / 2).map(({ temperature }) => Math.round(temperature)),
+    ]),
+  );
+
+/** Times a welding. */
+export function timedWelding({ walls, joints, rules }: RunToTime, onProgress: Progress): TimedWelding {
+  const total = joints.reduce((sum, { length }) => sum + length, 0);
+  const heats: Readonly<Record<string, SeamHeat>>[] = [];
+  const run = weldRun(walls, joints, rules, undefined, (_, warm) => {
+    heats.push(heatOf(warm));
+    onProgress(heats.length / total);
+  });
+  return { ...run, heats };
+}
+
+/** How the steel stands after the stitches that were laid. */
+export const steelAt = ({ walls, joints, rules }: RunToTime, laid: readonly LaidStitch[]): SteelNow => ({
+  heat: heatOf(wallsNow(walls, joints.flat(), laid)),
+  next: nextStitches(walls, joints, laid, rules.limit),
+});
