@@ -43,7 +43,7 @@ export const WELDING_FIGURES = {
       return {
         before: null,
         after: words(quantityText('heat', heat, job.display.unit)),
-        note: settingsAssumed ? 'settings assumed' : 'by the machine’s settings',
+        note: settingsAssumed ? 'settings assumed' : 'as the machine is set',
         restsOn: [],
       };
     },
@@ -56,7 +56,7 @@ export const WELDING_FIGURES = {
       return {
         before: null,
         after: pulls.length > 0 ? length(pulls.reduce((sum, { pull }) => sum + pull.shortening, 0)) : null,
-        note: pulls.length > 0 ? 'expected, half to twice as much' : 'no joint to weld yet',
+        note: pulls.length > 0 ? 'expected' : 'no joint to weld yet',
         restsOn: deciding(whole.plan),
       };
     },

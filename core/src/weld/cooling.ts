@@ -237,14 +237,6 @@ export class WarmWall {
     }, 0);
   }
 
-  /** How warm the wall is along the line of a seam, from one end to the other, °C, each with its place, mm. */
-  along(x: number): readonly { readonly s: number; readonly temperature: number }[] {
-    return Array.from({ length: this.rows }, (_, at) => {
-      const s = ((this.ss[at] as number) + (this.ss[at + 1] as number)) / 2;
-      return { s, temperature: this.at(x, s) };
-    });
-  }
-
   /**
    * Goes on to a moment.
    *

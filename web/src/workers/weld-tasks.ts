@@ -24,27 +24,24 @@ export interface SteelNow {
   readonly next: readonly NextStitch[];
 }
 
-const heatOf = (walls: ReadonlyMap<string, WarmWall>): Readonly<Record<string, SeamHeat>> =>
+const heatOf = (walls: ReadonlyMap<string, WarmWall>, lines: RunToTime['lines']): Readonly<Record<string, SeamHeat>> =>
   Object.fromEntries(
-    [...walls].map(([key, wall]) => [
-      key,
-      wall.along(wall.wall.length / 2).map(({ temperature }) => Math.round(temperature)),
-    ]),
+    [...walls].map(([key, wall]) => [key, (lines[key] ?? []).map(({ x, s }) => Math.round(wall.at(x, s)))]),
   );
 
 /** Times a welding. */
-export function timedWelding({ walls, joints, rules }: RunToTime, onProgress: Progress): TimedWelding {
+export function timedWelding({ walls, joints, lines, rules }: RunToTime, onProgress: Progress): TimedWelding {
   const total = joints.reduce((sum, { length }) => sum + length, 0);
   const heats: Readonly<Record<string, SeamHeat>>[] = [];
   const run = weldRun(walls, joints, rules, undefined, (_, warm) => {
-    heats.push(heatOf(warm));
+    heats.push(heatOf(warm, lines));
     onProgress(heats.length / total);
   });
   return { ...run, heats };
 }
 
 /** How the steel stands after the stitches that were laid. */
-export const steelAt = ({ walls, joints, rules }: RunToTime, laid: readonly LaidStitch[]): SteelNow => ({
-  heat: heatOf(wallsNow(walls, joints.flat(), laid)),
+export const steelAt = ({ walls, joints, lines, rules }: RunToTime, laid: readonly LaidStitch[]): SteelNow => ({
+  heat: heatOf(wallsNow(walls, joints.flat(), laid), lines),
   next: nextStitches(walls, joints, laid, rules.limit),
 });

@@ -5,6 +5,7 @@ import {
   type HeatedWall,
   type StitchToLay,
   type WaitRules,
+  type WallPlace,
   weldMass,
   type WeldSettings,
 } from '../../weld/index.ts';
@@ -95,6 +96,8 @@ export interface RunToTime {
   readonly walls: Readonly<Record<string, HeatedWall>>;
   readonly joints: readonly (readonly StitchToLay[])[];
   readonly rules: WaitRules;
+  /** Places along the butt weld of each wall, from one end of its seam to the other, where its warmth is shown. */
+  readonly lines: Readonly<Record<string, readonly WallPlace[]>>;
 }
 
 /** So much of the rail is heated with a joint on each side of its outermost weld, mm. */
@@ -107,13 +110,13 @@ const wallKey = ({ joint, rail }: Pick<Seam, 'joint' | 'rail'>): string => `${jo
  * The stitches of some steps as they are timed, each joint's in their order. Plates and sleeves are left out: they take up heat,
  * so that the steel cools faster than is calculated.
  *
- * @param result What is welded.
+ * @param welding What is welded.
  * @param plan What the plan gives.
  * @param input Donor and rules.
  * @param of The stitches to time, in their order.
  */
 export function runToTime(
-  { heat, settings }: Pick<WeldingResult, 'heat' | 'settings'>,
+  { heat, settings, seams }: Pick<WeldingResult, 'heat' | 'settings' | 'seams'>,
   plan: PlanResult,
   { rules, donor }: Pick<PlanInput, 'rules' | 'donor'>,
   of: readonly Stitch[],
@@ -167,7 +170,28 @@ export function runToTime(
         };
       }),
   );
-  return { walls, joints, rules: waitRules(rules) };
+  const lines = Object.fromEntries(
+    Object.entries(walls).map(([key, { around }]) => {
+      const butts = seams.filter((seam) => seam.layer === 'butt' && wallKey(seam) === key);
+      return [key, lineOf(butts, around, (reach.get(key) ?? 0) + BESIDE)];
+    }),
+  );
+  return { walls, joints, lines, rules: waitRules(rules) };
+}
+
+/** A place of a seam's line is shown for about so much of it, mm. */
+const SHOWN = 8;
+
+/** Places along a joint's butt weld at even steps of the seam; where a wall has none, straight over the joint. */
+function lineOf(butts: readonly Seam[], around: number, middle: number): readonly WallPlace[] {
+  const stretches = butts.flatMap((seam) => seam.stretches);
+  const count = Math.max(1, Math.round(around / SHOWN));
+  return Array.from({ length: count }, (_, at): WallPlace => {
+    const s = (around * (at + 0.5)) / count;
+    const on = stretches.find(({ from, to }) => s >= Math.min(from.s, to.s) && s <= Math.max(from.s, to.s));
+    if (!on || on.to.s === on.from.s) return { x: middle, s };
+    return { x: middle + on.from.x + ((on.to.x - on.from.x) * (s - on.from.s)) / (on.to.s - on.from.s), s };
+  });
 }
 
 /** What a shop waits by, from its rulebook. */

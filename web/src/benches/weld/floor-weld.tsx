@@ -1,11 +1,4 @@
-import {
-  parseQuantity,
-  quantityText,
-  quantityUnit,
-  type Stitch,
-  stepName,
-  type WeldStep,
-} from '@splay/core';
+import { parseQuantity, quantityText, quantityUnit, type Stitch, stepName, type WeldStep } from '@splay/core';
 import { useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
@@ -17,11 +10,12 @@ import { type StartsAt, useSteelNow } from './use-steel-now.ts';
 import { useWelding, type WeldingInHand } from './use-welding.ts';
 import { WeldLog } from './weld-log.tsx';
 import { WeldPanel } from './weld-panel.tsx';
-import { passWords, placeWords, railWords, seamWords, timeWords, weldWords } from './words.ts';
+import { PlaceWords, WeldWords } from './weld-words.tsx';
+import { passWords, railWords, seamWords, timeWords } from './words.ts';
 
 const SLIDES = [
-  ['seams', { name: 'All seams', Content: SeamTable }],
-  ['pull', { name: 'How readings change', Content: PullTable }],
+  ['seams', { name: 'Seams', Content: SeamTable }],
+  ['pull', { name: 'Readings', Content: PullTable }],
   ['log', { name: 'Log', Content: WeldLog }],
 ] as const;
 
@@ -108,9 +102,11 @@ function StitchCard({ bench, hand, step, starts }: StitchCardProps) {
         <p className="heading text-3xl leading-tight">
           {railWords(stitch.seam.rail)}, {seamWords(stitch.seam)}
         </p>
-        <p className="mt-1 text-2xl font-semibold">{placeWords(stitch, one.steel.section, job.display)}</p>
+        <p className="mt-1 text-2xl font-semibold">
+          <PlaceWords stitch={stitch} section={one.steel.section} format={job.display} />
+        </p>
         <p className="text-lg">
-          {passWords(stitch)}, {stitch.seam.position} · {weldWords(stitch.seam, job.display)}
+          {passWords(stitch)}, {stitch.seam.position} · <WeldWords seam={stitch.seam} format={job.display} />
         </p>
         <Countdown start={starts.find(({ id }) => id === stitch.id)} stitch={stitch} unit={job.display.unit} />
         <div className="mt-2 flex gap-2">

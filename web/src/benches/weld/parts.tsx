@@ -17,8 +17,8 @@ export const parts: BenchParts = {
   Floor: FloorWeld,
   along: ({ result }) => result.splices.map(({ joint }) => joint.id),
   drawers: {
-    seams: { name: 'All seams', Content: SeamTable },
-    pull: { name: 'How readings change', Content: PullTable },
+    seams: { name: 'Seams', Content: SeamTable },
+    pull: { name: 'Readings', Content: PullTable },
     log: { name: 'Log', Content: WeldLog },
   },
   legend: [

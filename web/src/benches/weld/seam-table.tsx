@@ -3,7 +3,8 @@ import type { BenchProps } from '../../client/bench-props.ts';
 import { recordNow } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
 import { useWelding } from './use-welding.ts';
-import { railWords, seamWords, weldWords } from './words.ts';
+import { WeldWords } from './weld-words.tsx';
+import { railWords, seamWords } from './words.ts';
 
 /** Every seam with its size, position and passes, how much of it is laid, and how it was looked at. */
 export function SeamTable(bench: BenchProps) {
@@ -14,9 +15,9 @@ export function SeamTable(bench: BenchProps) {
   const { unit } = job.display;
   return (
     <>
-      <p className="pb-1.5 text-sm">
+      <p className="flex flex-wrap gap-x-4 pb-1.5 text-sm">
         {welding.work.map(({ joint, length, mass, arc }) => (
-          <span key={joint.id} className="mr-4 whitespace-nowrap">
+          <span key={joint.id} className="whitespace-nowrap">
             <b>{joint.letter}</b> <Length mm={length} format={job.display} unit /> of weld,{' '}
             {quantityText('mass', mass, unit)} of wire, {Math.round(arc * 60)} min of arc
           </span>
@@ -68,12 +69,14 @@ function SeamRow({ state, bench }: { readonly state: SeamState; readonly bench: 
         {seamWords(seam)}
         {seam.closedOffBy && <span className="block text-sm text-ochre">out of reach under {seam.closedOffBy}</span>}
       </td>
-      <td className="py-1 pr-2 whitespace-nowrap">{weldWords(seam, job.display)}</td>
+      <td className="py-1 pr-2 whitespace-nowrap">
+        <WeldWords seam={seam} format={job.display} />
+      </td>
       <td className="py-1 pr-2">{seam.position}</td>
-      <td className="figures">
+      <td className="figures py-1">
         <Length mm={seam.length} format={job.display} />
       </td>
-      <td className="figures">{seam.passes}</td>
+      <td className="figures py-1">{seam.passes}</td>
       <td className="py-1 pl-3">
         {laid} of {of}
         {checked && (

@@ -55,6 +55,8 @@ function StepRow({ step, bench, hand }: StepListProps & { readonly step: WeldSte
   const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({ id: step.id });
   const { store, canWrite, onSelect, onLook } = bench;
   const { joint, what, stitches, reason } = step;
+  // The reason of a kind of step is told once.
+  const told = hand.welding.steps.find((other) => other.what === what)?.id === step.id;
   const laid = hand.now.steps.find((each) => each.step.id === step.id)?.laid ?? 0;
   const open = hand.now.open.some(({ id }) => id === step.id) || hand.now.measure?.id === step.id;
   const done = stitches.length > 0 && laid === stitches.length;
@@ -83,7 +85,7 @@ function StepRow({ step, bench, hand }: StepListProps & { readonly step: WeldSte
       <button type="button" className="min-w-0 flex-1 text-left" onClick={pick}>
         <b className="font-semibold">{stepName(step)}</b>
         {open && <span className="ml-1.5 text-sm text-ochre">{what === 'measure-tacked' ? 'measure now' : 'now'}</span>}
-        <span className="block text-sm leading-snug text-pencil">{reason}</span>
+        {told && <span className="block text-sm leading-snug text-pencil">{reason}</span>}
       </button>
       <span className="shrink-0 pt-0.5 text-right whitespace-nowrap tabular-nums">
         {done && <Check size={15} className="mr-1 inline text-passed" aria-label="welded" />}

@@ -1,5 +1,6 @@
 import {
   flatSection,
+  placeBetween,
   quantityText,
   type RailSpliceOutcome,
   ruleValue,
@@ -11,11 +12,12 @@ import { useState } from 'react';
 import type { PictureProps } from '../../client/picture-props.ts';
 import { type Timed, useTimed } from './use-timed.ts';
 import { useWelding, type WeldingInHand } from './use-welding.ts';
-import { passWords, placeWords, railWords, seamWords, timeWords } from './words.ts';
+import { PlaceWords } from './weld-words.tsx';
+import { passWords, railWords, seamWords, timeWords } from './words.ts';
 
 /** Room over and under a sheet for its name, and beside it for the names of its walls, px. */
 const HEAD = 22;
-const SIDE = 78;
+const SIDE = 96;
 const SCRUBBER = 46;
 
 /** The joint at hand: both rails laid flat, every stitch where it lies with its number, tinted as warm as it is then. */
@@ -99,7 +101,31 @@ function Sheet({ one, hand, size, laid, next, heat, limit, unit }: SheetProps) {
   const to = ({ x, s }: WallPlace): readonly [number, number] => [middle + x * scale, foot - s * scale];
   const [left, right] = [middle - reach * scale, middle + reach * scale];
   const edge = (s: number) => foot - s * scale;
-  const seams = stitches.filter(({ stitch }) => stitch.pass > 0).length;
+  // The step that is looked at stands out; what is welded before and after it is drawn faint.
+  const layer =
+    (stitches.find(({ stitch }) => stitch.id === next) ?? stitches.find(({ stitch }) => !laid.has(stitch.id)))?.stitch
+      .seam.layer ?? null;
+  const count = stitches.filter(({ stitch }) => stitch.seam.layer === layer).length;
+  const stateOf = (stitch: Stitch): StitchMarkProps['is'] =>
+    layer !== null && stitch.seam.layer !== layer
+      ? 'beside'
+      : laid.has(stitch.id)
+        ? 'laid'
+        : stitch.id === next
+          ? 'next'
+          : 'open';
+  /** How far the butt weld lies off the middle of the joint at each row. */
+  const butts = hand.welding.seams.filter(
+    (seam) => seam.layer === 'butt' && seam.joint.id === joint && seam.rail === one.rail,
+  );
+  const line = (heat ?? []).map((_, row) => {
+    const s = (flat.around * (row + 0.5)) / (heat ?? []).length;
+    const on = butts.flatMap((seam) => seam.stretches).find(({ from, to: end }) => s >= from.s && s <= end.s);
+    return on ? placeBetween(on.from, on.to, (s - on.from.s) / (on.to.s - on.from.s)).x : 0;
+  });
+  const inFront = stitches.toSorted(
+    (a, b) => Number(stateOf(a.stitch) !== 'beside') - Number(stateOf(b.stitch) !== 'beside'),
+  );
   return (
     <>
       <text x={SIDE} y={15} className="label" fontSize={12} fill="var(--color-pencil)">
@@ -145,7 +171,7 @@ function Sheet({ one, hand, size, laid, next, heat, limit, unit }: SheetProps) {
             // Rows have no name but their place.
             // eslint-disable-next-line react/no-array-index-key
             key={row}
-            x={middle - 26}
+            x={middle - 26 + (line[row] ?? 0) * scale}
             y={edge(0) - (row + 1) * high}
             width={52}
             height={high + 0.4}
@@ -154,14 +180,14 @@ function Sheet({ one, hand, size, laid, next, heat, limit, unit }: SheetProps) {
           />
         );
       })}
-      {stitches.map(({ stitch, number }) => (
+      {inFront.map(({ stitch, number }) => (
         <StitchMark
           key={stitch.id}
           stitch={stitch}
           number={number}
           ends={[to(stitch.from), to(stitch.to)]}
-          is={laid.has(stitch.id) ? 'laid' : stitch.id === next ? 'next' : 'open'}
-          small={seams > 40}
+          is={stateOf(stitch)}
+          small={count > 40}
         />
       ))}
       {tacks.map((tack) => {
@@ -171,7 +197,7 @@ function Sheet({ one, hand, size, laid, next, heat, limit, unit }: SheetProps) {
             key={tack.id}
             cx={x}
             cy={y}
-            r={4}
+            r={3}
             fill={laid.has(tack.id) ? 'var(--color-graphite)' : 'var(--color-sheet)'}
             stroke="var(--color-graphite)"
             strokeWidth={1.4}
@@ -188,35 +214,42 @@ interface StitchMarkProps {
   readonly stitch: Stitch;
   readonly number: number;
   readonly ends: readonly [readonly [number, number], readonly [number, number]];
-  readonly is: 'laid' | 'next' | 'open';
+  /** `beside`: of another step than the one that is looked at. */
+  readonly is: 'laid' | 'next' | 'open' | 'beside';
   readonly small: boolean;
 }
 
-const INK = { laid: 'var(--color-graphite)', next: 'var(--color-ochre)', open: 'var(--color-layout)' } as const;
+const INK = {
+  laid: 'var(--color-graphite)',
+  next: 'var(--color-ochre)',
+  open: 'var(--color-layout)',
+  beside: 'var(--color-layout)',
+} as const;
 
 /** A stitch as a bar on its seam, the passes of one seam beside each other, with its number. */
 function StitchMark({ stitch, number, ends: [a, b], is, small }: StitchMarkProps) {
-  const upright = Math.abs(b[1] - a[1]) >= Math.abs(b[0] - a[0]);
-  const passes = stitch.seam.passes;
-  const aside = (stitch.pass - (passes + 1) / 2) * 16;
-  const point = Math.hypot(b[0] - a[0], b[1] - a[1]) < 3;
-  const [dx, dy] = upright && !point ? [aside, 0] : [point ? aside : 0, point ? 0 : aside];
-  const [x, y] = [(a[0] + b[0]) / 2 + dx, (a[1] + b[1]) / 2 + dy];
-  const [length, wide] = [Math.max(6, Math.hypot(b[0] - a[0], b[1] - a[1]) - 3), small ? 7 : 12];
+  const [run, rise] = [b[0] - a[0], b[1] - a[1]];
+  const long = Math.hypot(run, rise);
+  // Passes of one seam lie beside each other, the root ahead.
+  const aside = (stitch.pass - (stitch.seam.passes + 1) / 2) * 17;
+  const [ux, uy] = long < 3 ? [1, 0] : [run / long, rise / long];
+  const [x, y] = [(a[0] + b[0]) / 2 - uy * aside, (a[1] + b[1]) / 2 + ux * aside];
+  const [length, wide] = [Math.max(9, long - 3), small ? 9 : 14];
   return (
-    <g>
+    <g opacity={is === 'beside' ? 0.35 : 1}>
       <title>{`${number}: ${seamWords(stitch.seam)}, ${passWords(stitch)}`}</title>
       <rect
-        x={x - (upright ? wide : length) / 2}
-        y={y - (upright ? length : wide) / 2}
-        width={upright ? wide : length}
-        height={upright ? length : wide}
+        x={x - length / 2}
+        y={y - wide / 2}
+        width={length}
+        height={wide}
         rx={2}
+        transform={`rotate(${(Math.atan2(uy, ux) * 180) / Math.PI} ${x} ${y})`}
         fill={is === 'laid' ? INK.laid : is === 'next' ? INK.next : 'var(--color-layout-wash)'}
         stroke={INK[is]}
         strokeWidth={1.3}
       />
-      {(!small || length > 14) && (
+      {is !== 'beside' && (!small || length > 14) && (
         <text
           x={x}
           y={y + 3.6}
@@ -272,7 +305,8 @@ function Scrubber({ timed, at, onGo, hand, props: { job } }: ScrubberProps) {
         {next && stitch && one ? (
           <>
             <b>Next {stitch.seam.joint.letter}</b>, {railWords(stitch.seam.rail)}, {seamWords(stitch.seam)},{' '}
-            {passWords(stitch)}, {placeWords(stitch, one.steel.section, job.display)}: at {timeWords(next.start)}
+            {passWords(stitch)}, <PlaceWords stitch={stitch} section={one.steel.section} format={job.display} />: at{' '}
+            {timeWords(next.start)}
             {next.wait >= 1 && `, after a wait of ${timeWords(next.wait)}`}
           </>
         ) : (
