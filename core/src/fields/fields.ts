@@ -81,7 +81,13 @@ export const number = (): NumberField => ({
       .test('finite', 'must be a finite number', (value) => value === undefined || Number.isFinite(value)),
 });
 
-/** A number between two bounds that nothing on a truck frame passes: beyond them it is a slip of the keys. */
+/**
+ * A number between two bounds that nothing on a truck frame passes: beyond them it is a slip of the keys.
+ *
+ * @param least The least that is let through.
+ * @param most The most that is let through.
+ * @param unit What the bounds are in.
+ */
 export const bounded = (least: number, most: number, unit: string): Field<number> =>
   field((yup) =>
     number()

@@ -1,6 +1,5 @@
 import type { Seam, Stitch, WeldingResult, WeldStep } from '../plan/index.ts';
 import { inOrderOfTime, type ShopRecord, standing } from '../records/index.ts';
-import type { LaidStitch } from '../weld/index.ts';
 
 /**
  * The stitches that were welded, by their ids, in the order they were: what was taken back is none of them.
@@ -16,17 +15,8 @@ export function laidStitches(records: readonly ShopRecord[]): ReadonlyMap<string
   return laid;
 }
 
-/**
- * How long ago stitches were laid; of one that a clock which was set wrong puts after now, none.
- *
- * @param laid The stitches that were welded.
- * @param now The moment, ms since 1970.
- */
-export const laidSince = (laid: ReadonlyMap<string, ShopRecord<'stitch-welded'>>, now: number): readonly LaidStitch[] =>
-  [...laid].map(([id, { taken }]) => ({ id, ago: Math.max(0, (now - Date.parse(taken)) / 1000) }));
-
 /** A step as it stands: how many of its stitches are laid. */
-export interface StepNow {
+interface StepNow {
   readonly step: WeldStep;
   readonly laid: number;
 }

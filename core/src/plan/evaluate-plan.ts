@@ -1,3 +1,4 @@
+import { ruleValue } from '../rules/index.ts';
 import { pullsOf, withPreset } from './welds/pulls.ts';
 import { seamsOf } from './welds/seams.ts';
 import { lazy } from '../lazy.ts';
@@ -84,7 +85,10 @@ export function judge(outcomes: Outcomes): PlanResult {
     const { welding } = input.plan;
     if (welding?.preset !== true) return predicted;
     const welded = { joints, pieces: state.pieces, splices: outcomes.splices };
-    return withPreset(predicted, pullsOf(welded, seamsOf(welded, welding.pose, rules)));
+    return withPreset(
+      predicted,
+      pullsOf(welded, seamsOf(welded, welding.pose, rules), ruleValue(rules, 'pull/factor')),
+    );
   });
   const conflicts = lazy(() => conflictsOf(outcomes, laden().after, driveLine()));
   const lettersOf = (operation: string) =>

@@ -16,6 +16,7 @@ export {
   type PhotoBody,
   type PhotoPlace,
 } from './kinds.ts';
+export type { PullMeasuredBody } from './weld-kinds.ts';
 export { readingOf, readingsIn, recordOfReading } from './readings.ts';
 export { handoffIn } from './handoff.ts';
 export {

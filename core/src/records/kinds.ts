@@ -1,5 +1,4 @@
 import {
-  bounded,
   flag,
   hash,
   id,
@@ -17,9 +16,8 @@ import {
 import { type Ref, REF_KINDS, type Side, SIDES } from '../frame/index.ts';
 import { KERF_SIDES, LINE_PARTS, type MarkedLine } from '../markout/index.ts';
 import { readingProblem, type Stage, STAGES } from '../survey/index.ts';
-import { WELD_TESTS, type WeldTest } from '../splice/index.ts';
-import { type WeldSettings, weldSettingsSchema } from '../weld/index.ts';
 import type { RecordDefinition } from './definition.ts';
+import { pullMeasured, seamChecked, steelTemperature, stitchWelded } from './weld-kinds.ts';
 
 /** What the tape or the level said. */
 interface ReadingBody {
@@ -284,81 +282,6 @@ const handoff: RecordDefinition<HandoffBody> = {
   ],
 };
 
-/** A stitch was welded: which, by the plan's order or out of turn. */
-interface StitchWeldedBody {
-  /** Id of the stitch. */
-  readonly stitch: string;
-  /** False takes back what was pressed by mistake. */
-  readonly laid: boolean;
-  /** How the machine was set, as far as that was read off: volts, amperes, mm/min. */
-  readonly settings: WeldSettings | null;
-  readonly note: string;
-}
-
-const stitchWelded: RecordDefinition<StitchWeldedBody> = {
-  name: 'Stitch welded',
-  version: 1,
-  fields: { stitch: name(400), laid: flag(), settings: orNull(weldSettingsSchema()), note: text(500) },
-  columns: [
-    { key: 'stitch', kind: 'text' },
-    { key: 'laid', kind: 'text' },
-    { key: 'note', kind: 'text' },
-  ],
-};
-
-/** How the temperature of steel was read. */
-export const THERMOMETERS = ['pyrometer', 'crayon-melted', 'crayon-dry'] as const;
-
-/** How hot the steel was where a stitch starts. */
-interface SteelTemperatureBody {
-  /** Id of the stitch that starts there. */
-  readonly stitch: string;
-  readonly by: (typeof THERMOMETERS)[number];
-  /** Read off, or what the crayon melts at, °C. */
-  readonly celsius: number;
-}
-
-const steelTemperature: RecordDefinition<SteelTemperatureBody> = {
-  name: 'Temperature of steel',
-  version: 1,
-  fields: { stitch: name(400), by: oneOf(THERMOMETERS), celsius: bounded(-30, 900, '°C') },
-  columns: [
-    { key: 'stitch', kind: 'text' },
-    { key: 'by', kind: 'text' },
-    { key: 'celsius', kind: 'text' },
-  ],
-};
-
-/** A seam was looked at after welding, or ground. */
-export interface SeamCheckedBody {
-  /** Id of the seam. */
-  readonly seam: string;
-  readonly test: WeldTest;
-  readonly result: 'passed' | 'repair';
-  /** Ground flush, lengthwise. */
-  readonly flush: boolean;
-  readonly note: string;
-}
-
-const seamChecked: RecordDefinition<SeamCheckedBody> = {
-  name: 'Seam checked',
-  version: 1,
-  fields: {
-    seam: name(400),
-    test: oneOf(WELD_TESTS),
-    result: oneOf(['passed', 'repair']),
-    flush: flag(),
-    note: text(500),
-  },
-  columns: [
-    { key: 'seam', kind: 'text' },
-    { key: 'test', kind: 'text' },
-    { key: 'result', kind: 'text' },
-    { key: 'flush', kind: 'text' },
-    { key: 'note', kind: 'text' },
-  ],
-};
-
 /** Every kind of record. To add one, write its schema and name it here. */
 export const RECORD_DEFINITIONS = {
   reading,
@@ -375,4 +298,5 @@ export const RECORD_DEFINITIONS = {
   'stitch-welded': stitchWelded,
   'steel-temperature': steelTemperature,
   'seam-checked': seamChecked,
+  'pull-measured': pullMeasured,
 } as const;

@@ -19,5 +19,6 @@ export const WELD_RULES = {
   'cool/emissivity': { measures: 'share', value: 0.8 },
   'cool/band': { measures: 'length', value: 10 },
   'cool/shop': { measures: 'temperature', value: 20 },
+  'pull/factor': { measures: 'times', value: 1 },
   'pull/fewest': { measures: 'joints', value: 3 },
 } as const satisfies Record<string, Rule>;

@@ -79,6 +79,11 @@ export const WELD_WORDS: Readonly<Record<keyof typeof WELD_RULES, RuleWords>> = 
     source: 'calculation; waits hardly depend on it',
   },
   'cool/shop': { title: 'The shop is as warm as', reason: 'What the steel cools down to.', source: 'type your own' },
+  'pull/factor': {
+    title: 'Welds pull as the textbook says, times',
+    reason: 'How far joints of this shop really shorten: the bench Weld offers the figure once enough were measured.',
+    source: 'your own readings; 1 until there are any',
+  },
   'pull/fewest': {
     title: 'The shop’s own pull counts from',
     reason: 'Before that the textbook’s figure is shown, with a band from half of it to twice as much.',

@@ -1,18 +1,10 @@
-export {
-  COARSE_MESH,
-  type Heat,
-  type HeatedWall,
-  type HeatLoss,
-  type Mesh,
-  type SteelHeat,
-  USUAL_MESH,
-  type WallPlace,
-  WarmWall,
-} from './cooling.ts';
+export { type Heat, type HeatedWall, type WallPlace } from './heated-wall.ts';
+export { COARSE_MESH, USUAL_MESH } from './mesh.ts';
+export { WarmWall } from './warm-wall.ts';
 export { arcTime, heatInput, settingsProblems, travelOf, type WeldSettings, weldSettingsSchema } from './heat-input.ts';
 export { type JoinedWall, type Pull, pulled, pullOf } from './pull.ts';
-export { type PullFactor, pullFactor, type PullSample, TEXTBOOK_BAND } from './pull-factor.ts';
-export { type StitchToLay, type TimedStitch, type WaitRules, weldRun, type WeldRun } from './schedule.ts';
-export { balancedOrder, peakOf, type PullingStitch, type StitchOrder } from './stitch-order.ts';
-export { filletArea, type Groove, grooveArea, passesFor, weldMass } from './weld-metal.ts';
+export { type PullFactor, pullFactor, TEXTBOOK_BAND } from './pull-factor.ts';
+export { type StitchToLay, type WaitRules, weldRun, type WeldRun } from './schedule.ts';
+export { balancedOrder, peakOf, type PullingStitch } from './stitch-order.ts';
+export { filletArea, grooveArea, passesFor, weldMass } from './weld-metal.ts';
 export { type LaidStitch, type NextStitch, nextStitches, wallsNow } from './live.ts';

@@ -1,4 +1,6 @@
-import { COARSE_MESH, type HeatedWall, type Mesh, WarmWall } from './cooling.ts';
+import type { HeatedWall } from './heated-wall.ts';
+import { COARSE_MESH, type Mesh } from './mesh.ts';
+import { WarmWall } from './warm-wall.ts';
 import type { StitchToLay } from './schedule.ts';
 
 /** A stitch that was laid: how long ago its arc went out, s, 0 or more. */

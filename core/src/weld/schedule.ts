@@ -1,4 +1,6 @@
-import { COARSE_MESH, type Heat, type HeatedWall, type Mesh, WarmWall } from './cooling.ts';
+import type { Heat, HeatedWall } from './heated-wall.ts';
+import { COARSE_MESH, type Mesh } from './mesh.ts';
+import { WarmWall } from './warm-wall.ts';
 
 /** A stitch to lay: on which wall, where on it, how long its arc burns and what it brings in. */
 export interface StitchToLay extends Pick<Heat, 'from' | 'to' | 'band' | 'seconds' | 'energy'> {

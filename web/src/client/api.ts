@@ -3,6 +3,7 @@ import {
   type Job,
   JOB_VERSION,
   type LibraryItem,
+  type PullMeasuredBody,
   type RuleSet,
   type RuleSetVersion,
   type ShopRecord,
@@ -131,6 +132,7 @@ export const api = {
   libraryItem: (id: string) => call<LibraryItem>('GET', `/api/library/${id}`),
   keepItem: (text: string) => call<ListedItem>('POST', '/api/library', text),
   dropItem: (id: string) => call<unknown>('DELETE', `/api/library/${id}`),
+  pulls: () => call<readonly PullMeasuredBody[]>('GET', '/api/pulls'),
   ruleSets: () => call<readonly RuleSet[]>('GET', '/api/rule-sets'),
   keepRuleSet: (name: string, rules: RuleSetVersion['rules'], why: string) =>
     call<RuleSet>('POST', '/api/rule-sets', { name, rules, why }),

@@ -20,7 +20,7 @@ import { type EarlyStep, earlySteps, type WeldStep, weldSteps } from './weld-ste
 import { ASSUMED_SETTINGS, USUAL_WELDING, type Welding } from './welding.ts';
 
 /** What welding one joint takes: all of its seams. mm, kg, kJ, hours. */
-export interface JointWork {
+interface JointWork {
   readonly joint: SpliceJoint;
   readonly seams: number;
   readonly length: number;
@@ -58,7 +58,7 @@ export function evaluateWelding(input: PlanInput, result: PlanResult): WeldingRe
   const settings = welding.settings ?? ASSUMED_SETTINGS;
   const heat = heatInput(settings, ruleValue(rules, 'weld/efficiency'));
   const seams = seamsOf(result, welding.pose, rules);
-  const pulls = pullsOf(result, seams);
+  const pulls = pullsOf(result, seams, ruleValue(rules, 'pull/factor'));
   const steps = weldSteps(result, seams, pulls, welding.order, rules);
   const work = result.splices.flatMap(({ joint }): JointWork[] => {
     const own = seams.filter((seam) => seam.joint.id === joint.id);

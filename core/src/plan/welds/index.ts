@@ -1,9 +1,8 @@
-export { evaluateWelding, type JointWork, type RunToTime, runToTime, type WeldingResult } from './evaluate-welding.ts';
-export { type JointPull, pulledByAll, type ReadingChange } from './pulls.ts';
-export { placeBetween, type Seam, WELD_LAYERS, type WeldLayer, type WeldPosition } from './seam.ts';
-export { FRAME_POSES, type FramePose, wallName } from './seams.ts';
+export { evaluateWelding, type RunToTime, runToTime, type WeldingResult } from './evaluate-welding.ts';
+export { placeBetween, type Seam } from './seam.ts';
+export { FRAME_POSES, type FramePose, wallName } from './rail-here.ts';
 export { type Stitch } from './stitches.ts';
-export { type StitchPlace, stitchPlace } from './stitch-place.ts';
-export { type FlatSection, flatSection } from './unfolded-walls.ts';
-export { type EarlyStep, stepName, type WeldStep, type WeldWhat } from './weld-steps.ts';
-export { ASSUMED_SETTINGS, USUAL_WELDING, type Welding, weldingSchema } from './welding.ts';
+export { stitchPlace } from './stitch-place.ts';
+export { flatSection } from './unfolded-walls.ts';
+export { stepName, type WeldStep } from './weld-steps.ts';
+export { USUAL_WELDING, type Welding } from './welding.ts';

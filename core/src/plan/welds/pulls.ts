@@ -35,8 +35,13 @@ function wallsIn(section: Section) {
  *
  * @param result What the plan gives.
  * @param seams All seams.
+ * @param factor How much more the shop's joints pull than the textbook says, times.
  */
-export function pullsOf(result: Pick<WeldedFrame, 'splices'>, seams: readonly Seam[]): readonly JointPull[] {
+export function pullsOf(
+  result: Pick<WeldedFrame, 'splices'>,
+  seams: readonly Seam[],
+  factor: number,
+): readonly JointPull[] {
   return result.splices.flatMap(({ joint, rails }): JointPull[] => {
     const butts = seams.filter((seam) => seam.joint.id === joint.id && seam.layer === 'butt');
     const walls = SIDES.flatMap((side): JoinedWall[] => {
@@ -56,7 +61,7 @@ export function pullsOf(result: Pick<WeldedFrame, 'splices'>, seams: readonly Se
           z: flat.z + z,
           wide,
           deep,
-          shrinkage: seam ? shrinkageAcross(seam.area, thick) : 0,
+          shrinkage: seam ? factor * shrinkageAcross(seam.area, thick) : 0,
         };
       });
     });
@@ -86,8 +91,8 @@ export interface ReadingChange {
  * @param pulls How each joint pulls, front to rear.
  * @param point The point of the built frame.
  */
-export const pulledByAll = (pulls: readonly JointPull[], point: Vec3): Vec3 =>
-  // The rearmost joint first: what is ahead of it then carries all of it along.
+const pulledByAll = (pulls: readonly JointPull[], point: Vec3): Vec3 =>
+  // The last joint first: what is ahead of it then carries all of it along.
   pulls
     .toSorted((a, b) => b.joint.builtX - a.joint.builtX)
     .reduce((at, { joint, pull }) => pulled(pull, joint.builtX, at), point);

@@ -11,8 +11,7 @@ export type WeldedFrame = Pick<PlanResult, 'joints' | 'pieces' | 'splices'>;
 export const WELD_LAYERS = ['sleeve', 'butt', 'inside', 'outside'] as const;
 export type WeldLayer = (typeof WELD_LAYERS)[number];
 
-export const WELD_POSITIONS = ['flat', 'horizontal', 'vertical', 'overhead'] as const;
-export type WeldPosition = (typeof WELD_POSITIONS)[number];
+export type WeldPosition = 'flat' | 'horizontal' | 'vertical' | 'overhead';
 
 /** A stretch of a seam: where it is on the frame, and on the wall of the rail laid flat, the joint's middle at x 0. mm. */
 export interface SeamStretch {
@@ -51,13 +50,25 @@ export interface Seam {
   readonly closedOffBy: string | null;
 }
 
-/** The place between two, 0 at the one and 1 at the other. */
+/**
+ * The place between two.
+ *
+ * @param a One place.
+ * @param b The other.
+ * @param share 0 at the one and 1 at the other.
+ */
 export const placeBetween = (a: WallPlace, b: WallPlace, share: number): WallPlace => ({
   x: a.x + (b.x - a.x) * share,
   s: a.s + (b.s - a.s) * share,
 });
 
-/** The point of the frame between two, 0 at the one and 1 at the other. */
+/**
+ * The point of the frame between two.
+ *
+ * @param a One point.
+ * @param b The other.
+ * @param share 0 at the one and 1 at the other.
+ */
 export const pointBetween = (a: Vec3, b: Vec3, share: number): Vec3 => ({
   x: a.x + (b.x - a.x) * share,
   y: a.y + (b.y - a.y) * share,

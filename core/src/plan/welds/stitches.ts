@@ -30,7 +30,7 @@ const partsOf = (length: number, longest: number): number => Math.max(1, Math.ce
  * @param pass Which pass, from 1.
  * @param longest No stitch is longer, mm, above 0.
  */
-export function stitchesOf(seam: Seam, pass: number, longest: number): readonly Stitch[] {
+function stitchesOf(seam: Seam, pass: number, longest: number): readonly Stitch[] {
   let begin = 0;
   return seam.stretches.flatMap((stretch, index) => {
     const parts = partsOf(stretch.length, longest);

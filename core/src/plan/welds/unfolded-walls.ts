@@ -2,7 +2,7 @@ import { closingPlate, type Section, widthOf } from '../../sections/index.ts';
 import { isClosed, type RailWall } from '../../splice/index.ts';
 
 /** One wall of a section laid flat: from one place along its seam to another, mm, and where that is in the section. */
-export interface FlatWall {
+interface FlatWall {
   readonly wall: RailWall;
   readonly from: number;
   readonly to: number;

@@ -10,7 +10,7 @@ import { orderedStitches, type Stitch } from './stitches.ts';
 import { type Tack, tacksOf } from './tacks.ts';
 
 /** What is done at a joint in one go: tack it, measure it, or weld one layer of it. */
-export type WeldWhat = 'tack' | 'measure-tacked' | WeldLayer | 'measure-welded';
+type WeldWhat = 'tack' | 'measure-tacked' | WeldLayer | 'measure-welded';
 
 /** A step of the welding of a frame. */
 export interface WeldStep {

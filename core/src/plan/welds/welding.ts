@@ -1,6 +1,6 @@
 import { type Field, flag, list, name, oneOf, orNull, record } from '../../fields/index.ts';
 import { type WeldSettings, weldSettingsSchema } from '../../weld/index.ts';
-import { FRAME_POSES, type FramePose } from './seams.ts';
+import { FRAME_POSES, type FramePose } from './rail-here.ts';
 
 /** What a shop has decided of the welding of a plan. */
 export interface Welding {

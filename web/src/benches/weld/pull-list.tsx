@@ -1,7 +1,8 @@
-import { angleText, finer, TEXTBOOK_BAND } from '@splay/core';
+import { angleText, finer, ruleValue, TEXTBOOK_BAND } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { MeasuredPulls } from './measured-pulls.tsx';
 import { decide, type WeldingInHand } from './use-welding.ts';
 
 /** A turn that moves a tail of 2 m by less than a tenth of a mm is none, radians. */
@@ -13,6 +14,7 @@ export function PullList({ bench, hand }: { readonly bench: BenchProps; readonly
   const { pulls, welding } = hand.welding;
   if (pulls.length === 0) return null;
   const format = finer(job.display);
+  const factor = ruleValue(job.rules, 'pull/factor');
   const turn = (radians: number, above: string, below: string) =>
     Math.abs(radians) < NO_TURN ? '' : `, ${angleText(Math.abs(radians), 2, false)} ${radians > 0 ? above : below}`;
   return (
@@ -31,9 +33,11 @@ export function PullList({ bench, hand }: { readonly bench: BenchProps; readonly
         ))}
       </ul>
       <p className="mt-1 text-sm text-pencil">
-        By the textbook, 0.10 × weld area ÷ wall; it can be {TEXTBOOK_BAND[0] * 100} % of that or {TEXTBOOK_BAND[1]}{' '}
-        times as much. Plates, sleeves and members beside the rails are left out: they hold back a little.
+        By the textbook, 0.10 × weld area ÷ wall{factor === 1 ? '' : `, × ${factor}`}; it can be{' '}
+        {TEXTBOOK_BAND[0] * 100} % of that or {TEXTBOOK_BAND[1]} times as much. Plates, sleeves and members beside the
+        rails are left out: they hold back a little.
       </p>
+      <MeasuredPulls bench={bench} hand={hand} />
       <label className="mt-1.5 flex items-start gap-2">
         <input
           type="checkbox"

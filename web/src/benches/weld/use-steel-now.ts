@@ -1,8 +1,8 @@
-import { laidSince, runToTime } from '@splay/core';
+import { runToTime } from '@splay/core';
 import { useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { inWorker } from '../../workers/in-worker.ts';
-import { keptThread } from '../../workers/kept-thread.ts';
+import { askSteelNow } from '../../client/weld-times.ts';
+import { laidSince } from './laid-since.ts';
 import type { WeldingInHand } from './use-welding.ts';
 
 /** When the next stitch of each joint may start, by the clock of this device. */
@@ -25,34 +25,27 @@ export function useSteelNow(
   hand: WeldingInHand,
 ): readonly StartsAt[] {
   const { welding, laid, now } = hand;
-  const [starts, setStarts] = useState<readonly StartsAt[]>([]);
   const open = now.open.map(({ id }) => id).join();
+  const asked = `${open} ${[...laid.keys()].join()}`;
+  const [kept, setKept] = useState<{ readonly asked: string; readonly starts: readonly StartsAt[] } | null>(null);
   useEffect(() => {
-    setStarts([]);
     const stitches = now.open.flatMap((step) => step.stitches);
     if (stitches.length === 0) return;
-    const asked = Date.now();
+    const moment = Date.now();
     // What was welded before still warms the walls, though its step is done.
     const before = welding.steps.flatMap((step) => step.stitches).filter(({ id }) => laid.has(id));
     const all = [...before, ...stitches.filter(({ id }) => !laid.has(id))];
-    let finished = false;
-    try {
-      const task = inWorker('steelNow', [runToTime(welding, result, job, all), laidSince(laid, asked)], {
-        start: () => keptThread(() => finished),
-      });
-      task.done.then(
-        ({ next }) => {
-          finished = true;
-          setStarts(next.map(({ id, wait, temperature }) => ({ id, ready: asked + wait * 1000, temperature })));
-        },
-        () => {},
-      );
-      return task.cancel;
-    } catch {
-      return;
-    }
-    // Welding and open steps stand for the job as far as it counts here.
+    return askSteelNow(runToTime(welding, result, job, all), laidSince(laid, moment), (came) => {
+      if ('problem' in came) return;
+      const starts = came.value.next.map(({ id, wait, temperature }) => ({
+        id,
+        ready: moment + wait * 1000,
+        temperature,
+      }));
+      setKept({ asked, starts });
+    });
+    // What is asked names the open steps and the stitches that are laid.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [welding, laid, open]);
-  return starts;
+  }, [welding, asked]);
+  return kept?.asked === asked ? kept.starts : [];
 }

@@ -1,8 +1,7 @@
-import { runToTime } from '@splay/core';
+import { runToTime, type WeldingResult } from '@splay/core';
 import { useEffect, useState } from 'react';
 import type { BenchProps } from '../../client/bench-props.ts';
-import { inWorker, WorkerStopped } from '../../workers/in-worker.ts';
-import type { TimedWelding } from '../../workers/weld-tasks.ts';
+import { type TimedWelding, timeWelding } from '../../client/weld-times.ts';
 import type { WeldingInHand } from './use-welding.ts';
 
 /** The times of the planned welding: worked out in a worker once the hand rests. */
@@ -27,31 +26,22 @@ export function useTimed(
   { job, result }: Pick<BenchProps, 'job' | 'result'>,
   { welding, passes }: WeldingInHand,
 ): Timed {
-  const [timed, setTimed] = useState<Timed>({ state: 'running', share: 0 });
+  const [kept, setKept] = useState<{ readonly of: WeldingResult; readonly timed: Timed } | null>(null);
+  const there = known.get(welding);
   useEffect(() => {
-    const before = known.get(welding);
-    if (before) return setTimed({ state: 'there', run: before });
-    setTimed({ state: 'running', share: 0 });
+    if (known.has(welding)) return;
     let stop = () => {};
+    const set = (timed: Timed) => setKept({ of: welding, timed });
     const clock = setTimeout(() => {
-      try {
-        const task = inWorker('timeWelding', [runToTime(welding, result, job, passes)], {
-          onProgress: (share) => setTimed({ state: 'running', share }),
-        });
-        stop = task.cancel;
-        task.done.then(
-          (run) => {
-            known.set(welding, run);
-            setTimed({ state: 'there', run });
-          },
-          (reason: unknown) => {
-            if (reason instanceof WorkerStopped && reason.code === 'worker/cancelled') return;
-            setTimed({ state: 'failed', message: reason instanceof Error ? reason.message : String(reason) });
-          },
-        );
-      } catch {
-        setTimed({ state: 'failed', message: 'This browser cannot calculate beside the page: times are not shown.' });
-      }
+      stop = timeWelding(
+        runToTime(welding, result, job, passes),
+        (share) => set({ state: 'running', share }),
+        (came) => {
+          if ('problem' in came) return set({ state: 'failed', message: came.problem });
+          known.set(welding, came.value);
+          set({ state: 'there', run: came.value });
+        },
+      );
     }, REST);
     return () => {
       clearTimeout(clock);
@@ -60,5 +50,6 @@ export function useTimed(
     // The welding is the same object as long as job and result are.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [welding]);
-  return timed;
+  if (there) return { state: 'there', run: there };
+  return kept?.of === welding ? kept.timed : { state: 'running', share: 0 };
 }

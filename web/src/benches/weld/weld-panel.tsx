@@ -1,17 +1,16 @@
-import { FRAME_POSES, type FramePose, ruleText, ruleValue, settingsProblems, type WeldSettings } from '@splay/core';
+import { FRAME_POSES, type FramePose, ruleText, ruleValue } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { BeginAt } from '../../ui/begin-at.tsx';
 import { CautionList } from '../../ui/caution-list.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
-import { Quantity } from '../../ui/quantity.tsx';
-import { QuantityField } from '../../ui/quantity-field.tsx';
 import { Verdict } from '../../ui/verdict.tsx';
+import { MachineFields } from './machine-fields.tsx';
 import { PullList } from './pull-list.tsx';
 import { StepList } from './step-list.tsx';
 import { type Timed, useTimed } from './use-timed.ts';
-import { decide, useWelding, type WeldingInHand } from './use-welding.ts';
+import { decide, useWelding } from './use-welding.ts';
 import { timeWords } from './words.ts';
 
 const POSE_NAMES: Readonly<Record<FramePose, string>> = { upright: 'upright', 'rolled-over': 'rolled over' };
@@ -75,7 +74,7 @@ export function WeldPanel(bench: BenchProps) {
         disabled={!canWrite}
         onChange={(pose) => decide(store, `Frame ${POSE_NAMES[pose]} for welding`, (old) => ({ ...old, pose }))}
       />
-      <Machine bench={bench} hand={hand} />
+      <MachineFields bench={bench} hand={hand} />
       <PullList bench={bench} hand={hand} />
       <CautionList {...cautions} />
     </div>
@@ -109,65 +108,5 @@ function Times({ timed, limit }: { readonly timed: Timed; readonly limit: string
       )}
       . Tacks, setting up and looking are not in it.
     </p>
-  );
-}
-
-/** How the machine is set: volts, amperes and travel, and the heat that they bring in. */
-function Machine({ bench, hand }: { readonly bench: BenchProps; readonly hand: WeldingInHand }) {
-  const { store, job, canWrite } = bench;
-  const { settings, settingsAssumed, heat } = hand.welding;
-  const { unit } = job.display;
-  const set = (field: keyof WeldSettings) => (value: number) =>
-    decide(store, 'Machine settings', (old) => ({ ...old, settings: { ...settings, [field]: value } }));
-  const check = (field: keyof WeldSettings) => (value: number) =>
-    settingsProblems({ ...settings, [field]: value }).find(({ path }) => path === field)?.message ?? null;
-  return (
-    <section>
-      <PanelHeading
-        aside={
-          <span>
-            <Quantity of="heat" value={heat} unit={unit} /> into the steel
-          </span>
-        }
-      >
-        Machine
-      </PanelHeading>
-      {settingsAssumed && (
-        <Verdict kind="warn">
-          Assumed: nobody has typed the machine’s settings. Read volts and amperes off while a coupon is welded, and
-          time the bead for its travel.
-        </Verdict>
-      )}
-      <div className="mt-2 grid grid-cols-3 gap-2">
-        <QuantityField
-          label="Volts"
-          of="voltage"
-          value={settings.volts}
-          unit={unit}
-          disabled={!canWrite}
-          check={check('volts')}
-          onChange={set('volts')}
-        />
-        <QuantityField
-          label="Amperes"
-          of="current"
-          value={settings.amps}
-          unit={unit}
-          disabled={!canWrite}
-          check={check('amps')}
-          onChange={set('amps')}
-        />
-        <QuantityField
-          label="Travel"
-          of="speed"
-          value={settings.travel}
-          unit={unit}
-          disabled={!canWrite}
-          check={check('travel')}
-          onChange={set('travel')}
-        />
-      </div>
-      <p className="mt-1 text-sm text-pencil">The chart on the machine and your welding procedure govern.</p>
-    </section>
   );
 }

@@ -1,81 +1,8 @@
 import { InputError } from '../input-error.ts';
+import type { Heat, HeatedWall, WallPlace } from './heated-wall.ts';
 import { type Line, readyLine, stepLine } from './line-solver.ts';
+import { between, edgesAlong, type Mesh, shares, USUAL_MESH } from './mesh.ts';
 
-/**
- * The wall of a rail at a joint, unfolded into a sheet: `x` along the rail from its front end, `s` along the seam. Lengths in
- * mm, temperatures in °C, and the usual units of physics where a name gives one.
- */
-export interface HeatedWall {
-  /** Along the rail. */
-  readonly length: number;
-  /** Along the seam, the wall unfolded. */
-  readonly around: number;
-  /** A closed section: where the seam ends it begins again. */
-  readonly closed: boolean;
-  /** Thickness: one, or stretches of the seam up to `to`, in their order. */
-  readonly thickness: number | readonly { readonly to: number; readonly thickness: number }[];
-  readonly steel: SteelHeat;
-  readonly loss: HeatLoss;
-}
-
-/** How steel takes up and conducts heat; constant. */
-export interface SteelHeat {
-  /** kg/m³. */
-  readonly density: number;
-  /** J/kg·K. */
-  readonly specificHeat: number;
-  /** W/m·K. */
-  readonly conductivity: number;
-}
-
-/** How the wall loses heat on each of its faces. */
-export interface HeatLoss {
-  /** W/m²·K. */
-  readonly film: number;
-  /** Of 1; 0 leaves radiation out. */
-  readonly emissivity: number;
-  /** Of the air and of what is round about, °C. */
-  readonly ambient: number;
-  /** How many faces are open to the air. */
-  readonly faces: 1 | 2;
-}
-
-/** A place on a wall: along the rail, and along the seam, mm. */
-export interface WallPlace {
-  readonly x: number;
-  readonly s: number;
-}
-
-/** A stitch as it heats the wall: its energy is laid from one place to another at an even pace. */
-export interface Heat {
-  readonly from: WallPlace;
-  readonly to: WallPlace;
-  /** Over how much of the wall across its line the heat is spread, mm. */
-  readonly band: number;
-  /** When it starts and how long it burns, s; 0 or more, and above 0. */
-  readonly start: number;
-  readonly seconds: number;
-  /** All that reaches the steel, J. */
-  readonly energy: number;
-}
-
-/** How finely the wall is divided. */
-export interface Mesh {
-  /** Size of a cell near the seam and along it, mm. */
-  readonly cell: number;
-  /** Size that cells grow to away from the seam, mm. */
-  readonly far: number;
-}
-
-/** Fine enough for a wait to come out within a second or two of a finer one. */
-export const USUAL_MESH: Mesh = { cell: 5, far: 20 };
-
-/** For the times of a whole frame: a wait comes out within a few parts in a hundred, six times as fast. */
-export const COARSE_MESH: Mesh = { cell: 8, far: 24 };
-
-/** Within this of the seam's line cells keep their size, mm; beyond it each is so much longer than the one before. */
-const FINE = 40;
-const GROWTH = 1.25;
 const STEFAN_BOLTZMANN = 5.670374419e-8;
 const KELVIN = 273.15;
 /** Steps, in the time that heat takes through a cell: while a stitch burns and for so many seconds after it, and later. */
@@ -84,31 +11,6 @@ const STEP_COOLING = 2;
 const SOON = 20;
 /** A wall that takes longer than this to cool was given figures that no shop has, s. */
 const LONGEST_WAIT = 6 * 3600;
-
-/** Sizes of cells from the even part outward, so much longer each, that fill a stretch. */
-function outward(stretch: number, { cell, far }: Mesh): readonly number[] {
-  const sizes: number[] = [];
-  let reached = 0;
-  for (let size = cell; reached < stretch - 1e-9; size = Math.min(far, size * GROWTH)) {
-    sizes.push(size);
-    reached += size;
-  }
-  return sizes.map((size) => (size * stretch) / reached);
-}
-
-/** Edges of cells along the rail: even where it is welded, growing away from there. */
-function edgesAlong(length: number, seams: readonly number[], mesh: Mesh): Float64Array {
-  const from = Math.max(0, Math.min(...seams) - FINE);
-  const to = Math.min(length, Math.max(...seams) + FINE);
-  const count = Math.max(1, Math.round((to - from) / mesh.cell));
-  const sizes = [
-    ...outward(from, mesh).toReversed(),
-    ...Array.from({ length: count }, () => (to - from) / count),
-    ...outward(length - to, mesh),
-  ];
-  let edge = 0;
-  return Float64Array.from([0, ...sizes.map((size) => (edge += size))]);
-}
 
 /** How warm a wall is, and how it goes on from there. */
 export class WarmWall {
@@ -373,34 +275,4 @@ export class WarmWall {
           (this.temperatures[at] as number) + (joules * ofColumn * ofRow) / (density * specificHeat * volume);
       }
   }
-}
-
-/** Which cells a stretch lies on, each with its share of it; what would lie beyond an edge of the wall stays in its last cell. */
-function shares(
-  edges: Float64Array,
-  [from, to]: readonly [number, number],
-): (readonly [cell: number, share: number])[] {
-  const last = edges.length - 2;
-  const [low, high] = [edges[0] as number, edges[last + 1] as number];
-  const found: (readonly [number, number])[] = [];
-  for (let cell = 0; cell <= last; cell += 1) {
-    const [a, b] = [
-      cell === 0 ? Math.min(from, low) : (edges[cell] as number),
-      cell === last ? Math.max(to, high) : (edges[cell + 1] as number),
-    ];
-    const covered = Math.min(b, to) - Math.max(a, from);
-    if (to > from ? covered > 0 : from >= a && (from < b || cell === last))
-      found.push([cell, to > from ? covered / (to - from) : 1]);
-  }
-  return found;
-}
-
-/** The cell whose middle is before a place, and how far the place is on the way to the next one's, 0 to 1. */
-function between(edges: Float64Array, at: number): readonly [cell: number, share: number] {
-  const middle = (cell: number) => ((edges[cell] as number) + (edges[cell + 1] as number)) / 2;
-  const count = edges.length - 1;
-  let cell = 0;
-  while (cell + 1 < count && middle(cell + 1) <= at) cell += 1;
-  if (cell + 1 >= count || at <= middle(cell)) return [cell, 0];
-  return [cell, (at - middle(cell)) / (middle(cell + 1) - middle(cell))];
 }
