@@ -1,11 +1,11 @@
 import { BODY_CODES, MOUNT_CODES, type PlanResult } from '../plan/index.ts';
 import type { ShopRecord } from '../records/index.ts';
+import type { Reading } from '../survey/index.ts';
 import { BENCH_IDS, type BenchId } from './benches.ts';
 import { evaluateJob, type JobResult } from './evaluate-job.ts';
 import { type HoldPoint, holdPointsOf, isOpen, isPassed } from './hold-points.ts';
 import type { Job } from './job.ts';
-import { laidStitches, stepsNow } from './weld-log.ts';
-import { weldingOf } from './welding-of.ts';
+import { stageCount } from './stage-count.ts';
 
 /** How far the work on a job has come. */
 export interface JobProgress {
@@ -30,7 +30,7 @@ export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgres
   if (before) return before;
   const { plan, readings } = whole;
   const holdPoints = holdPointsOf({ job, records, plan, readings });
-  const progress = { holdPoints, done: benchesDone(job, records, plan, holdPoints), next: nextStep(job, holdPoints) };
+  const progress = { holdPoints, done: benchesDone(job, readings, plan, holdPoints), next: nextStep(job, holdPoints) };
   known.set(whole, progress);
   return progress;
 }
@@ -39,13 +39,13 @@ export function progressOf(job: Job, records: readonly ShopRecord[]): JobProgres
  * The benches whose work stands: said so by the shop (donor), or proven by the checks of the hold points.
  *
  * @param job The job; validated.
- * @param records Its records, in any order.
+ * @param readings The readings that stand.
  * @param plan What the plan gives.
  * @param holdPoints The hold points, in order.
  */
 function benchesDone(
   job: Job,
-  records: readonly ShopRecord[],
+  readings: readonly Reading[],
   plan: PlanResult,
   holdPoints: readonly HoldPoint[],
 ): readonly string[] {
@@ -67,7 +67,7 @@ function benchesDone(
       job.plan.shoring.shores.length > 0 &&
       (cutting?.checks.every((check) => check.bench !== 'stands' || !isOpen(check)) ?? false),
     'true-up': welding !== undefined && isPassed(welding),
-    weld: isWelded(job, plan, records),
+    weld: isReadWelded(job, plan, readings),
     mounts:
       plan.mountings.length > 0 &&
       plan.mountings.every(({ decided }) => decided) &&
@@ -76,10 +76,10 @@ function benchesDone(
   return [...new Set([...job.done, ...BENCH_IDS.filter((id) => proven[id])])];
 }
 
-/** Whether every stitch is logged; while none is, nothing is worked out. */
-function isWelded(job: Job, plan: PlanResult, records: readonly ShopRecord[]): boolean {
-  const laid = laidStitches(records);
-  return laid.size > 0 && stepsNow(weldingOf(job, plan), laid, true, false).done;
+/** Whether everything was read once more when it was fully welded. */
+function isReadWelded(job: Job, plan: PlanResult, readings: readonly Reading[]): boolean {
+  const { total, missing } = stageCount(job, plan, readings, 'welded');
+  return total > 0 && missing === 0;
 }
 
 /**

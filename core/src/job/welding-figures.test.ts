@@ -1,59 +1,65 @@
 import { describe, expect, it } from 'vitest';
 import { van } from '../../test/joints.ts';
-import { emptyPlan } from '../plan/index.ts';
+import { presetFor, presetOff } from '../plan/index.ts';
 import { newRecord, type ShopRecord } from '../records/index.ts';
-import { quantityText } from '../units/index.ts';
+import { targetOf } from '../survey/index.ts';
 import { evaluateJob, type FigureId, figureOf, planOf, weldingOf } from './index.ts';
 
-const figure = (id: FigureId, job = van, records: readonly ShopRecord[] = []) =>
-  figureOf(id, job, evaluateJob(job, records));
-const bare = { ...van, plan: emptyPlan('Nothing') };
+const figure = (id: FigureId, records: readonly ShopRecord[]) => figureOf(id, van, evaluateJob(van, records));
+const welding = weldingOf(van, planOf(van));
 
 describe('the figures of the welding', () => {
-  const welding = weldingOf(van, planOf(van));
-
   it('count the stitches that are logged', () => {
-    const all = welding.steps.flatMap(({ stitches }) => stitches);
+    const [a] = welding.steps.flatMap(({ stitches }) => stitches);
     const record = newRecord(
       'stitch-welded',
-      { stitch: all[0]!.id, laid: true, settings: null, note: '' },
+      { stitch: a!.id, laid: true, settings: null, note: '' },
       { id: 'a', taken: '2026-04-12T08:00:00Z', by: 'welder' },
     );
-    expect(figure('stitches-laid', van, [record]).after).toEqual({ words: `1 of ${all.length}` });
+    expect(figure('stitches-laid', [record]).after).toEqual({ words: '1' });
+    expect(figure('stitches-laid', [])).toMatchObject({ after: null, note: 'none logged yet' });
   });
 
-  it('say what goes in and what it pulls', () => {
-    const mass = welding.work.reduce((sum, each) => sum + each.mass, 0);
-    expect(figure('weld-metal').after).toEqual({ words: quantityText('mass', mass, 'in') });
-    expect(figure('heat-input').note).toBe('as the machine is set');
-    const shortening = welding.pulls.reduce((sum, { pull }) => sum + pull.shortening, 0);
-    expect(figure('welds-pull').after).toEqual({ mm: shortening });
-    const { welding: _, ...unset } = van.plan;
-    expect(figure('heat-input', { ...van, plan: unset }).note).toBe('settings assumed');
-  });
-
-  it('are not there where nothing is welded', () => {
-    for (const id of ['stitches-laid', 'weld-metal', 'welds-pull'] as const)
-      expect(figure(id, bare)).toMatchObject({ after: null, note: 'no joint to weld yet' });
+  it('count the seams that were passed, and tell of repairs', () => {
+    const checked = (seam: string, result: 'passed' | 'repair'): ShopRecord =>
+      newRecord(
+        'seam-checked',
+        { seam, test: 'visual', result, flush: false, note: '' },
+        { id: seam, taken: '2026-04-12T08:00:00Z', by: 'welder' },
+      );
+    const [a, b] = welding.seams.map(({ id }) => id);
+    expect(figure('seams-passed', [checked(a!, 'passed')])).toMatchObject({
+      after: { words: '1' },
+      note: 'none to repair',
+    });
+    const both = [checked(a!, 'passed'), checked(b!, 'repair')];
+    expect(figure('seams-passed', both)).toMatchObject({ after: { words: '1' }, note: '1 to repair' });
+    expect(figure('seams-passed', []).note).toBe('none looked at yet');
   });
 });
 
 describe('fit-up that is set for the pull', () => {
-  const preset = { ...van, plan: { ...van.plan, welding: { ...van.plan.welding!, preset: true } } };
+  const preset = presetFor(welding.changes);
+  const job = { ...van, plan: { ...van.plan, welding: { ...van.plan.welding!, preset } } };
 
-  it('asks for a length that the welds then bring to plan', () => {
-    const { changes } = weldingOf(van, planOf(van));
-    const controls = new Map(planOf(preset).controls.map((control) => [control.measurement.id, control]));
-    const moved = changes.filter(({ change }) => Math.abs(change) > 0.01);
-    expect(moved.length).toBeGreaterThan(4);
-    for (const { control, change } of changes) {
+  it('asks for readings that the welds then bring to plan', () => {
+    expect(preset.length).toBeGreaterThan(4);
+    const controls = new Map(planOf(job).controls.map((control) => [control.measurement.id, control]));
+    for (const { control, change } of welding.changes) {
       const set = controls.get(control.measurement.id)!;
       expect(set.predicted).toBe(control.predicted);
-      expect(set.preset).toBeNear(-change, 1e-9);
+      for (const stage of ['fit-up', 'tacked'] as const)
+        expect(targetOf(set, stage)! + change).toBeNear(control.predicted!, 0.05 + 1e-9);
+      expect(targetOf(set, 'welded')).toBe(control.predicted);
     }
+    expect(planOf(van).controls.every((control) => control.preset === 0)).toBe(true);
   });
 
-  it('is not where the shop has not chosen it', () => {
-    expect(planOf(van).controls.every(({ preset: set }) => set === 0)).toBe(true);
+  it('stays as it was set, and says how far it is off once the welds pull otherwise', () => {
+    expect(presetOff(preset, weldingOf(job, planOf(job)).changes)).toBe(0);
+    const half = welding.changes.map((each) => ({ ...each, change: each.change / 2 }));
+    const largest = Math.max(...welding.changes.map(({ change }) => Math.abs(change)));
+    expect(presetOff(preset, half)).toBeNear(largest / 2, 1e-9);
+    expect(presetOff([], [])).toBe(0);
   });
 });

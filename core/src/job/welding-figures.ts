@@ -1,63 +1,34 @@
-import { quantityText } from '../units/index.ts';
-import { type FigureDefinitions, length, words } from './figure-value.ts';
-import { deciding } from './supports.ts';
+import { standing } from '../records/index.ts';
+import { type FigureDefinitions, words } from './figure-value.ts';
 import { laidStitches } from './weld-log.ts';
-import { weldingOf } from './welding-of.ts';
 
-/** The figures of the welding. */
+/** The figures of the welding: what is logged of it. How much there is to weld is worked out on the bench. */
 export const WELDING_FIGURES = {
   'stitches-laid': {
     name: 'Stitches welded',
     bench: 'weld',
-    compute: ({ job, whole }) => {
-      const { steps } = weldingOf(job, whole.plan);
-      const laid = laidStitches(whole.records);
-      const all = steps.flatMap(({ stitches }) => stitches);
+    compute: ({ whole }) => {
+      const { size } = laidStitches(whole.records);
       return {
         before: null,
-        after: all.length > 0 ? words(`${all.filter(({ id }) => laid.has(id)).length} of ${all.length}`) : null,
-        note: all.length > 0 ? 'tacks and passes' : 'no joint to weld yet',
+        after: size > 0 ? words(String(size)) : null,
+        note: size > 0 ? 'tacks and passes, as logged' : 'none logged yet',
         restsOn: [],
       };
     },
   },
-  'weld-metal': {
-    name: 'Weld metal',
+  'seams-passed': {
+    name: 'Seams passed',
     bench: 'weld',
-    compute: ({ job, whole }) => {
-      const { work } = weldingOf(job, whole.plan);
-      const mass = work.reduce((sum, each) => sum + each.mass, 0);
+    compute: ({ whole }) => {
+      const checks = new Map(standing(whole.records, 'seam-checked').map(({ body }) => [body.seam, body.result]));
+      const count = (result: 'passed' | 'repair') => [...checks.values()].filter((each) => each === result).length;
+      const repair = count('repair');
       return {
         before: null,
-        after: work.length > 0 ? words(quantityText('mass', mass, job.display.unit)) : null,
-        note: work.length > 0 ? 'laid down at all joints' : 'no joint to weld yet',
-        restsOn: deciding(whole.plan),
-      };
-    },
-  },
-  'heat-input': {
-    name: 'Heat input',
-    bench: 'weld',
-    compute: ({ job, whole }) => {
-      const { heat, settingsAssumed } = weldingOf(job, whole.plan);
-      return {
-        before: null,
-        after: words(quantityText('heat', heat, job.display.unit)),
-        note: settingsAssumed ? 'settings assumed' : 'as the machine is set',
+        after: checks.size > 0 ? words(String(count('passed'))) : null,
+        note: checks.size === 0 ? 'none looked at yet' : repair > 0 ? `${repair} to repair` : 'none to repair',
         restsOn: [],
-      };
-    },
-  },
-  'welds-pull': {
-    name: 'Welds shorten',
-    bench: 'weld',
-    compute: ({ job, whole }) => {
-      const { pulls } = weldingOf(job, whole.plan);
-      return {
-        before: null,
-        after: pulls.length > 0 ? length(pulls.reduce((sum, { pull }) => sum + pull.shortening, 0)) : null,
-        note: pulls.length > 0 ? 'expected' : 'no joint to weld yet',
-        restsOn: deciding(whole.plan),
       };
     },
   },

@@ -4,7 +4,7 @@ import type { Job } from './job.ts';
 const known = new WeakMap<PlanResult, WeldingResult>();
 
 /**
- * What is welded on a job's frame; remembered as long as the plan's result is the same object.
+ * What is welded on a job's frame, step by step; remembered as long as the plan's result is the same object.
  *
  * @param job The job; validated.
  * @param plan What its plan gives.

@@ -9,6 +9,7 @@ import {
 import { railPlace, topAt, whereIs } from './locate.ts';
 import type { Piece } from './piece.ts';
 import { distance } from './pose.ts';
+import type { Preset } from './welds/welding.ts';
 import type { PlanState } from './state.ts';
 
 /** A control measurement with what the donor gives and what the plan will give, mm. */
@@ -76,8 +77,15 @@ export function controlReading({ kind }: ControlMeasurement, [a, b]: readonly Ve
  * @param frame The donor; validated.
  * @param onDonor Finds a control point on the donor.
  * @param onBuilt Finds a control point on the built frame; null where it is gone.
+ * @param preset What each is set beyond the plan until it is welded.
  */
-export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: FindPoint): ControlPrediction[] {
+export function controlPredictions(
+  frame: Frame,
+  onDonor: FindPoint,
+  onBuilt: FindPoint,
+  preset: readonly Preset[] = [],
+): ControlPrediction[] {
+  const set = new Map(preset.map(({ measurement, mm }) => [measurement, mm]));
   const points = new Map(frame.controlPoints.map((point) => [point.id, point]));
   return frame.controlMeasurements.flatMap((measurement): ControlPrediction[] => {
     const ends: Vec3[] = [];
@@ -100,7 +108,7 @@ export function controlPredictions(frame: Frame, onDonor: FindPoint, onBuilt: Fi
         kind: controlKind(measurement),
         name: measurementName(measurement, (id) => points.get(id)?.name ?? id),
         before: controlReading(measurement, ends),
-        preset: 0,
+        preset: set.get(measurement.id) ?? 0,
         predicted: lost ? null : controlReading(measurement, builtEnds),
         reason: lost ? `${lost.name} is on steel that is taken out` : '',
         assumed: [...assumed],

@@ -1,6 +1,3 @@
-import { ruleValue } from '../rules/index.ts';
-import { pullsOf, withPreset } from './welds/pulls.ts';
-import { seamsOf } from './welds/seams.ts';
 import { lazy } from '../lazy.ts';
 import { addedSteel } from './added-steel.ts';
 import { ladenOf } from './axle-loads.ts';
@@ -80,16 +77,9 @@ export function judge(outcomes: Outcomes): PlanResult {
   }));
   const driveLine = lazy(() => driveLinesOf(points));
   const ramps = lazy(() => rampsWith(seats, measures().after));
-  const controls = lazy(() => {
-    const predicted = controlPredictions(frame, prepared.onDonor, pointFinder(state));
-    const { welding } = input.plan;
-    if (welding?.preset !== true) return predicted;
-    const welded = { joints, pieces: state.pieces, splices: outcomes.splices };
-    return withPreset(
-      predicted,
-      pullsOf(welded, seamsOf(welded, welding.pose, rules), ruleValue(rules, 'pull/factor')),
-    );
-  });
+  const controls = lazy(() =>
+    controlPredictions(frame, prepared.onDonor, pointFinder(state), input.plan.welding?.preset),
+  );
   const conflicts = lazy(() => conflictsOf(outcomes, laden().after, driveLine()));
   const lettersOf = (operation: string) =>
     [...joints, ...cutEnds]

@@ -1,94 +1,29 @@
 import { type Rulebook, ruleValue } from '../../rules/index.ts';
-import {
-  arcTime,
-  heatInput,
-  type HeatedWall,
-  type StitchToLay,
-  type WaitRules,
-  type WallPlace,
-  weldMass,
-  type WeldSettings,
-} from '../../weld/index.ts';
+import { arcTime, type HeatedWall, type StitchToLay, type WaitRules, type WallPlace } from '../../weld/index.ts';
 import type { PlanInput, PlanResult } from '../plan-result.ts';
-import type { SpliceJoint } from '../splices/joints-to-make.ts';
-import { type JointPull, pullsOf, type ReadingChange, readingChanges } from './pulls.ts';
+import { evaluateWelds, type Welds } from './evaluate-welds.ts';
 import type { Seam } from './seam.ts';
-import { seamsOf } from './seams.ts';
 import type { Stitch } from './stitches.ts';
 import { flatSection } from './unfolded-walls.ts';
 import { type EarlyStep, earlySteps, type WeldStep, weldSteps } from './weld-steps.ts';
-import { ASSUMED_SETTINGS, USUAL_WELDING, type Welding } from './welding.ts';
 
-/** What welding one joint takes: all of its seams. mm, kg, kJ, hours. */
-interface JointWork {
-  readonly joint: SpliceJoint;
-  readonly seams: number;
-  readonly length: number;
-  readonly mass: number;
-  readonly heat: number;
-  /** With the arc burning. */
-  readonly arc: number;
-}
-
-/** What is welded on a frame, in which order, and how it pulls. */
-export interface WeldingResult {
-  readonly welding: Welding;
-  readonly settings: WeldSettings;
-  /** Nobody has typed the machine's settings. */
-  readonly settingsAssumed: boolean;
-  /** Into the steel, kJ/mm. */
-  readonly heat: number;
-  readonly seams: readonly Seam[];
+/** What is welded on a frame, how it pulls, and in which order it is done. */
+export interface WeldingResult extends Welds {
   readonly steps: readonly WeldStep[];
   readonly early: readonly EarlyStep[];
-  readonly pulls: readonly JointPull[];
-  readonly changes: readonly ReadingChange[];
-  readonly work: readonly JointWork[];
 }
 
 /**
- * What is welded on the frame of a plan.
+ * What is welded on the frame of a plan, step by step.
  *
  * @param input Donor, plan and rules; validated.
  * @param result What the plan gives.
  */
 export function evaluateWelding(input: PlanInput, result: PlanResult): WeldingResult {
-  const { rules, donor } = input;
-  const welding = input.plan.welding ?? USUAL_WELDING;
-  const settings = welding.settings ?? ASSUMED_SETTINGS;
-  const heat = heatInput(settings, ruleValue(rules, 'weld/efficiency'));
-  const seams = seamsOf(result, welding.pose, rules);
-  const pulls = pullsOf(result, seams, ruleValue(rules, 'pull/factor'));
-  const steps = weldSteps(result, seams, pulls, welding.order, rules);
-  const work = result.splices.flatMap(({ joint }): JointWork[] => {
-    const own = seams.filter((seam) => seam.joint.id === joint.id);
-    const sum = (of: (seam: Seam) => number) => own.reduce((total, seam) => total + of(seam), 0);
-    const laid = sum(({ length, passes }) => length * passes);
-    return own.length === 0
-      ? []
-      : [
-          {
-            joint,
-            seams: own.length,
-            length: sum(({ length }) => length),
-            mass: sum(({ area, length }) => weldMass(area, length, donor.material.density)),
-            heat: laid * heat,
-            arc: arcTime(laid, settings.travel) / 3600,
-          },
-        ];
-  });
-  return {
-    welding,
-    settings,
-    settingsAssumed: welding.settings === null,
-    heat,
-    seams,
-    steps,
-    early: earlySteps(steps),
-    pulls,
-    changes: readingChanges(result.controls, pulls),
-    work,
-  };
+  const welds = evaluateWelds(input, result);
+  const { seams, pulls, welding } = welds;
+  const steps = weldSteps(result, seams, pulls, welding.order, input.rules);
+  return { ...welds, steps, early: earlySteps(steps) };
 }
 
 /** What a run of the welding is timed from: plain data, so that a worker can do it. */
@@ -116,7 +51,7 @@ const wallKey = ({ joint, rail }: Pick<Seam, 'joint' | 'rail'>): string => `${jo
  * @param of The stitches to time, in their order.
  */
 export function runToTime(
-  { heat, settings, seams }: Pick<WeldingResult, 'heat' | 'settings' | 'seams'>,
+  { heat, settings, seams }: Pick<Welds, 'heat' | 'settings' | 'seams'>,
   plan: PlanResult,
   { rules, donor }: Pick<PlanInput, 'rules' | 'donor'>,
   of: readonly Stitch[],

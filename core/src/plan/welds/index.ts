@@ -1,4 +1,5 @@
 export { evaluateWelding, type RunToTime, runToTime, type WeldingResult } from './evaluate-welding.ts';
+export { presetFor, presetOff } from './pulls.ts';
 export { placeBetween, type Seam } from './seam.ts';
 export { FRAME_POSES, type FramePose, wallName } from './rail-here.ts';
 export { type Stitch } from './stitches.ts';

@@ -5,6 +5,7 @@ import { type Section, sectionProperties, widthOf } from '../../sections/index.t
 import type { SpliceJoint } from '../splices/joints-to-make.ts';
 import { type ControlPrediction, controlReading } from '../control.ts';
 import type { Seam, WeldedFrame } from './seam.ts';
+import type { Preset } from './welding.ts';
 
 /** How welding a joint of the rails pulls what is behind it. */
 export interface JointPull {
@@ -79,6 +80,9 @@ function originOf(seams: readonly Seam[], section: Section): { readonly y: numbe
   return { y: outermost, z: highest - lowest >= section.depth - 1e-6 ? lowest : highest - section.depth };
 }
 
+/** Less than this nobody can set, mm. */
+const LEAST_PRESET = 0.05;
+
 /** What a control reading changes by as the joints are welded: mm. */
 export interface ReadingChange {
   readonly control: ControlPrediction;
@@ -118,15 +122,24 @@ export const readingChanges = (
   });
 
 /**
- * The control measurements with what each is set beyond the plan until it is welded.
+ * What every control measurement has to be set beyond the plan, so that the pull of the welds brings it there.
  *
- * @param controls The measurements with what the plan gives.
- * @param pulls How each joint pulls.
+ * @param changes What the welds change every reading by.
  */
-export function withPreset(
-  controls: readonly ControlPrediction[],
-  pulls: readonly JointPull[],
-): readonly ControlPrediction[] {
-  const changes = new Map(readingChanges(controls, pulls).map(({ control, change }) => [control, change]));
-  return controls.map((control) => ({ ...control, preset: 0 - (changes.get(control) ?? 0) }));
+export const presetFor = (changes: readonly ReadingChange[]): readonly Preset[] =>
+  changes.flatMap(({ control, change }) =>
+    Math.abs(change) < LEAST_PRESET ? [] : [{ measurement: control.measurement.id, mm: -change }],
+  );
+
+/**
+ * How far fit-up is off what the welds pull now, where it is set for them, mm.
+ *
+ * @param preset What is set.
+ * @param changes What the welds change every reading by.
+ */
+export function presetOff(preset: readonly Preset[], changes: readonly ReadingChange[]): number {
+  const set = new Map(preset.map(({ measurement, mm }) => [measurement, mm]));
+  const now = new Map(presetFor(changes).map(({ measurement, mm }) => [measurement, mm]));
+  const all = new Set([...set.keys(), ...now.keys()]);
+  return Math.max(0, ...[...all].map((id) => Math.abs((set.get(id) ?? 0) - (now.get(id) ?? 0))));
 }

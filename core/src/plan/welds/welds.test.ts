@@ -9,7 +9,7 @@ import { tackPlaces } from './tacks.ts';
 
 const weldingOf = (job: Job, welding?: Partial<Welding>) => {
   const plan = welding
-    ? { ...job.plan, welding: { pose: 'upright', settings: null, order: [], preset: false, ...welding } as Welding }
+    ? { ...job.plan, welding: { pose: 'upright', settings: null, order: [], preset: [], ...welding } as Welding }
     : job.plan;
   const input = { ...job, plan };
   const result = evaluatePlan(input);

@@ -1,7 +1,8 @@
-import { angleText, finer, ruleValue, TEXTBOOK_BAND } from '@splay/core';
+import { angleText, finer, presetFor, presetOff, ruleValue, TEXTBOOK_BAND } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { Length } from '../../ui/length.tsx';
 import { PanelHeading } from '../../ui/panel.tsx';
+import { Verdict } from '../../ui/verdict.tsx';
 import { MeasuredPulls } from './measured-pulls.tsx';
 import { decide, type WeldingInHand } from './use-welding.ts';
 
@@ -10,8 +11,8 @@ const NO_TURN = 5e-5;
 
 /** What each joint pulls as it is welded, and whether fit-up is set for it. */
 export function PullList({ bench, hand }: { readonly bench: BenchProps; readonly hand: WeldingInHand }) {
-  const { store, job, canWrite } = bench;
-  const { pulls, welding } = hand.welding;
+  const { job } = bench;
+  const { pulls } = hand.welding;
   if (pulls.length === 0) return null;
   const format = finer(job.display);
   const factor = ruleValue(job.rules, 'pull/factor');
@@ -38,30 +39,69 @@ export function PullList({ bench, hand }: { readonly bench: BenchProps; readonly
         rails are left out: they hold back a little.
       </p>
       <MeasuredPulls bench={bench} hand={hand} />
-      <label className="mt-1.5 flex items-start gap-2">
-        <input
-          type="checkbox"
-          className="mt-1 size-4"
-          checked={welding.preset}
-          disabled={!canWrite}
-          onChange={({ target }) =>
-            decide(store, target.checked ? 'Set fit-up for the pull' : 'Fit-up to plan', (old) => ({
-              ...old,
-              preset: target.checked,
-            }))
-          }
-        />
-        <span>
-          Set fit-up for it: until it is welded, True-up asks for readings that the pull then brings to plan.
+      <FitUp bench={bench} hand={hand} />
+    </section>
+  );
+}
+
+/** A preset that is off by less is as it was set, mm. */
+const AS_SET = 0.1;
+
+/** Whether fit-up is set for the pull, and whether that still holds. */
+function FitUp({ bench, hand }: { readonly bench: BenchProps; readonly hand: WeldingInHand }) {
+  const { store, job, canWrite } = bench;
+  const { changes, welding } = hand.welding;
+  const isSet = welding.preset.length > 0;
+  const off = isSet ? presetOff(welding.preset, changes) : 0;
+  const set = (label: string, preset: typeof welding.preset) => decide(store, label, (old) => ({ ...old, preset }));
+  return (
+    <div className="mt-1.5">
+      {isSet && off <= AS_SET && (
+        <Verdict kind="good">
+          Fit-up is set for it: until it is welded, True-up asks for readings that the pull brings to plan.
+        </Verdict>
+      )}
+      {off > AS_SET && (
+        <Verdict kind="warn">
+          The welds have changed since fit-up was set for their pull: it is off by up to{' '}
+          <Length mm={off} format={finer(job.display)} />.
+        </Verdict>
+      )}
+      {!isSet && (
+        <p>
+          Fit-up is to plan: the welds then pull the frame off it. Set for it, True-up asks until it is welded for
+          readings that the pull brings to plan.
+        </p>
+      )}
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {(!isSet || off > AS_SET) && changes.length > 0 && (
           <button
             type="button"
-            className="block min-h-8 text-sm text-layout underline underline-offset-2"
-            onClick={() => store.setState({ drawer: 'pull' })}
+            className="button min-h-9"
+            disabled={!canWrite}
+            onClick={() => set('Set fit-up for the pull', presetFor(changes))}
           >
-            How every reading changes
+            {isSet ? 'Set it again' : 'Set fit-up for it'}
           </button>
-        </span>
-      </label>
-    </section>
+        )}
+        {isSet && (
+          <button
+            type="button"
+            className="button min-h-9"
+            disabled={!canWrite}
+            onClick={() => set('Fit-up to plan', [])}
+          >
+            Back to plan
+          </button>
+        )}
+        <button
+          type="button"
+          className="min-h-9 text-sm text-layout underline underline-offset-2"
+          onClick={() => store.setState({ drawer: 'pull' })}
+        >
+          How every reading changes
+        </button>
+      </div>
+    </div>
   );
 }

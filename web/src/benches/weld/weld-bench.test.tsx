@@ -87,8 +87,9 @@ describe('the bench Weld', () => {
   it('says what the welds pull, and sets fit-up for it as one step of undo', async () => {
     const { now, done } = openBench(parts, van, { drawer: 'pull' });
     expect(await screen.findByText(/By the textbook/)).toBeTruthy();
-    fireEvent.click(screen.getByRole('checkbox', { name: /Set fit-up for it/ }));
-    expect(now().plan.welding!.preset).toBe(true);
+    press('Set fit-up for it');
+    expect(now().plan.welding!.preset.length).toBeGreaterThan(4);
+    expect(screen.getByText(/Fit-up is set for it/)).toBeTruthy();
     expect(done()).toEqual(['Set fit-up for the pull']);
     const rows = within(await screen.findByRole('table', { name: /How the welds change/ })).getAllByRole('row');
     expect(rows.length - 1).toBe(welding.changes.length);
