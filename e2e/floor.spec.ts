@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { newFlagship, signIn } from './steps.ts';
+import { base, newFlagship, signIn } from './steps.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -89,7 +89,7 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
 test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
   await signIn(page);
   const id = await newFlagship(page, 'Floor marks');
-  for (const bench of ['marks', 'stands', 'true-up', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
+  for (const bench of ['marks', 'stands', 'true-up', 'weld', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
     await page.goto(`/jobs/${id}/${bench}`);
     await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -99,4 +99,55 @@ test('the marks at the frame are one card a line, and nothing runs off the side'
     await page.getByRole('button', { name: `Next: ${next}` }).tap();
   await expect(page.getByRole('listitem').filter({ hasText: 'A·B' }).first()).toContainText('54 1⁄2');
   await expect(page.getByRole('listitem').filter({ hasText: 'trim the rear' }).first()).toContainText('164 3⁄4');
+});
+
+test('stitches are welded one press each, without a connection too, and the next one waits until the steel is cool', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const id = await newFlagship(page, 'Floor welding');
+  await page.goto(`/jobs/${id}/weld`);
+  await expect(page.getByRole('region', { name: 'Measure first' })).toBeVisible();
+
+  // Somebody signs for the reading that is off; then both joints are welded in turn.
+  const signed = {
+    id: 'signed-for-welding',
+    kind: 'gate-signed',
+    version: 1,
+    body: { gate: 'before-welding-out', checks: ['readings-tacked', 'coupons', 'ends'], reason: 'Read again by hand' },
+    taken: new Date().toISOString(),
+    by: 'owner',
+  };
+  const answer = await page.request.post(`/api/jobs/${id}/records`, { data: [signed], headers: { origin: base } });
+  expect(answer.ok()).toBe(true);
+  await page.reload();
+  const a = page.getByRole('region', { name: 'Next stitch of joint A' });
+  await expect(a).toContainText('1 of 20');
+  await expect(page.getByRole('region', { name: 'Next stitch of joint B' })).toContainText('1 of 20');
+  await expect(a.getByRole('timer')).toContainText('Cool enough to start');
+  const first = await a.getByText(/rail, /).first().textContent();
+
+  await context.setOffline(true);
+  await a.getByRole('button', { name: 'Done' }).tap();
+  await expect(a).toContainText('2 of 20');
+  await expect(a).not.toContainText(first ?? '?');
+  await expect(a).toContainText('not sent yet');
+  await expect(a.getByRole('timer')).toBeVisible();
+  await a.getByRole('textbox', { name: /Read at its start/ }).fill('3000');
+  await a.getByRole('button', { name: 'Keep' }).tap();
+  await expect(a.getByRole('alert')).toContainText('read it again');
+  await a.getByRole('textbox', { name: /Read at its start/ }).fill('180');
+  await a.getByRole('button', { name: 'Keep' }).tap();
+  await expect(a).toContainText('Kept: 180 °F');
+  await context.setOffline(false);
+  await expect(page.getByRole('banner')).toContainText('saved');
+
+  const stored = (await (await page.request.get(`/api/jobs/${id}/records`)).json()) as { kind: string }[];
+  expect(stored.filter(({ kind }) => kind === 'stitch-welded')).toHaveLength(21);
+  expect(stored.filter(({ kind }) => kind === 'steel-temperature')).toHaveLength(1);
+
+  // A slip is taken back.
+  await a.getByRole('button', { name: 'Take it back' }).tap();
+  await expect(a).toContainText('1 of 20');
 });
