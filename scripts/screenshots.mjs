@@ -238,6 +238,12 @@ try {
   await drawer('Moves');
   await side('true-up', [crooked, await still()], 2560);
 
+  await open(van, 'weld');
+  await page.getByText(/^All passes:/).waitFor();
+  const planned = await still();
+  await page.getByRole('slider', { name: /stitches laid|of \d+ laid/ }).fill('30');
+  await side('weld', [planned, await still()], 2560);
+
   // Seat.
   await open(van, 'mounts');
   await page.waitForLoadState('networkidle');
@@ -247,7 +253,7 @@ try {
   await page.waitForTimeout(3000);
   await side('mounts-and-in-space', [mounts, await page.screenshot()], 2560);
 
-  // Each kind of operation with its own panel, side by side on two sheets.
+  // Each kind of operation with its own panel, side by side.
   const panelOf = async (kind) => {
     // Boxing wants open rails; everything else is shown on the job that is still to be planned.
     await page.goto(`${base}${kind === 'box' ? van : pickup}/cuts`);
@@ -268,8 +274,8 @@ try {
     for (const kind of kinds) pictures.push(await panelOf(kind));
     await side(name, pictures, 320 * kinds.length);
   };
-  await sheet('panels-lengths', ['shorten', 'lengthen', 'trim', 'extend', 'step', 'pie-cut']);
-  await sheet('panels-shapes', ['widen', 'notch', 'box', 'crossmember', 'bracket']);
+  const lengths = ['shorten', 'lengthen', 'trim', 'extend', 'step', 'pie-cut'];
+  await sheet('panels', [...lengths, 'widen', 'notch', 'box', 'crossmember', 'bracket']);
 
   // On a tablet in the night shop, and on a phone.
   await page.setViewportSize({ width: 820, height: 1180 });
@@ -307,6 +313,9 @@ try {
   await open(van, 'true-up');
   await held();
   await press('6', '9', '3/8', 'Save');
+  await held();
+  await open(tour, 'weld');
+  await page.getByRole('region', { name: /^Next stitch/ }).waitFor();
   await held();
   // How a phone comes to trust the shop's server, and the same job without a connection.
   await page.goto(`${base}/trust`);

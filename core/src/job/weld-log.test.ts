@@ -84,9 +84,21 @@ describe('a seam', () => {
       check('passed', '2026-04-13T09:00:00Z'),
       check('repair', '2026-04-13T08:00:00Z'),
     ];
-    const state = seamStates(welding, records).find((each) => each.seam.id === seam!.id)!;
+    const state = seamStates(welding, plan, records).find((each) => each.seam.id === seam!.id)!;
     expect(state).toMatchObject({ laid: own.length, of: own.length });
     expect(state.checked!.body.result).toBe('passed');
-    expect(seamStates(welding, []).every(({ laid, checked }) => laid === 0 && checked === null)).toBe(true);
+    expect(seamStates(welding, plan, []).every(({ laid, checked }) => laid === 0 && checked === null)).toBe(true);
+  });
+
+  it('names the coupon of its wall, kind and position', () => {
+    const states = seamStates(welding, plan, []);
+    const of = (where: string, part = 'rail') =>
+      states.find(({ seam }) => seam.where === where && seam.part === part)!.coupon!;
+    expect(of('web')).toMatchObject({ joint: 'butt', position: 'vertical' });
+    expect(of('bottom flange')).toMatchObject({ joint: 'butt', position: 'overhead' });
+    expect(of('top flange').joint).toBe('butt');
+    const fillet = states.find(({ seam }) => seam.weld.kind === 'fillet')!;
+    expect(fillet.coupon!.joint).toBe('fillet');
+    expect(fillet.coupon!.logged).toBe(null);
   });
 });

@@ -1,4 +1,5 @@
-import type { Seam, Stitch, WeldingResult, WeldStep } from '../plan/index.ts';
+import type { PlanResult, Seam, Stitch, WeldingResult, WeldStep } from '../plan/index.ts';
+import { type Coupon, couponsOf } from './coupons.ts';
 import { inOrderOfTime, type ShopRecord, standing } from '../records/index.ts';
 
 /**
@@ -70,25 +71,44 @@ export function stepsNow(
   return { steps: now, open, measure: null, done };
 }
 
-/** A seam as it stands: how much of it is laid, and how it was looked at last. */
+/** What a seam's coupon has to be of: the kind of weld, the wall, and the hardest position that it is laid in. */
+const couponOf = ({ weld, position, joint }: Seam, coupons: readonly Coupon[]): Coupon | null => {
+  const kind = weld.kind === 'groove' ? 'butt' : weld.kind;
+  const hard = position === 'horizontal' ? 'vertical' : position;
+  const alike = coupons.filter((coupon) => coupon.joint === kind && coupon.letters.includes(joint.letter));
+  const wall = weld.kind === 'groove' ? weld.wall : null;
+  const ofWall = alike.filter((coupon) => wall === null || Math.abs(coupon.wall - wall) < SAME_WALL);
+  // What holds overhead holds lying flat.
+  return ofWall.find((coupon) => coupon.position === hard) ?? ofWall.at(-1) ?? null;
+};
+
+/** Walls that differ by less are welded alike, mm. */
+const SAME_WALL = 0.05;
+
+/** A seam as it stands: how much of it is laid, its coupon, and how it was looked at last. */
 export interface SeamState {
   readonly seam: Seam;
   readonly laid: number;
   readonly of: number;
   readonly checked: ShopRecord<'seam-checked'> | null;
+  /** The practice coupon that it needs; null where none is asked for. */
+  readonly coupon: Coupon | null;
 }
 
 /**
  * Every seam as it stands.
  *
  * @param welding What is welded.
+ * @param plan What the plan gives.
  * @param records Records of the job, in any order.
  */
 export function seamStates(
   { seams, steps }: Pick<WeldingResult, 'seams' | 'steps'>,
+  plan: PlanResult,
   records: readonly ShopRecord[],
 ): readonly SeamState[] {
   const laid = laidStitches(records);
+  const coupons = couponsOf(plan, records);
   const checks = inOrderOfTime(standing(records, 'seam-checked'));
   const stitches = steps.flatMap((step) => step.stitches).filter(({ pass }) => pass > 0);
   return seams.map((seam) => {
@@ -97,6 +117,7 @@ export function seamStates(
       seam,
       laid: own.filter(({ id }) => laid.has(id)).length,
       of: own.length,
+      coupon: couponOf(seam, coupons),
       checked: checks.findLast(({ body }) => body.seam === seam.id) ?? null,
     };
   });

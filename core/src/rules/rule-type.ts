@@ -17,6 +17,8 @@ export type RuleQuantity = Extract<
   | 'conductivity'
   | 'specific heat'
   | 'joints'
+  | 'stitches'
+  | 'minutes'
 >;
 
 /** A threshold that a verdict rests on, or a figure that an estimate is made with. Its words stand apart: see `RuleWords`. */

@@ -11,6 +11,8 @@ export const WELD_RULES = {
   'weld/tacks-apart': { measures: 'length', value: 100 },
   'weld/in-turn': { measures: 'allowed', value: 1 },
   'weld/handling': { measures: 'seconds', value: 20 },
+  'weld/clock-stitches': { measures: 'stitches', value: 4 },
+  'weld/clock-pause': { measures: 'minutes', value: 10 },
   'weld/efficiency': { measures: 'share', value: 0.8 },
   'weld/interpass': { measures: 'temperature', value: 150 },
   'cool/conductivity': { measures: 'conductivity', value: 45 },

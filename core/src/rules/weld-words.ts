@@ -47,6 +47,16 @@ export const WELD_WORDS: Readonly<Record<keyof typeof WELD_RULES, RuleWords>> = 
     reason: 'Helmet up, brush, move to the next place.',
     source: SHOP_PRACTICE,
   },
+  'weld/clock-stitches': {
+    title: 'A shop that waits by the clock lays in a row',
+    reason: 'Compared with waits by the steel: what it costs in time, and how hot a start then is.',
+    source: SHOP_PRACTICE,
+  },
+  'weld/clock-pause': {
+    title: 'and then waits',
+    reason: 'So long after each of these rows, however hot the steel is.',
+    source: SHOP_PRACTICE,
+  },
   'weld/efficiency': {
     title: 'Of the arc’s energy the steel takes',
     reason: 'The rest warms the air. MIG 80 %, stick about the same, TIG 60 %.',

@@ -70,6 +70,10 @@ const UNITS = {
   film: { in: { name: 'W/m²·K', size: 1 }, mm: { name: 'W/m²·K', size: 1 } },
   conductivity: { in: { name: 'W/m·K', size: 1 }, mm: { name: 'W/m·K', size: 1 } },
   'specific heat': { in: { name: 'J/kg·K', size: 1 }, mm: { name: 'J/kg·K', size: 1 } },
+  /** Minutes. */
+  minutes: { in: { name: 'min', size: 1 }, mm: { name: 'min', size: 1 } },
+  /** So many stitches. */
+  stitches: { in: { name: 'stitches', size: 1 }, mm: { name: 'stitches', size: 1 } },
   /** So many joints. */
   joints: { in: { name: 'joints', size: 1 }, mm: { name: 'joints', size: 1 } },
   /** A part of the whole, 0 to 1. */

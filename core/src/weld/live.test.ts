@@ -57,6 +57,14 @@ describe('the times of a run', () => {
     expect(() => weldRun({ left: wall }, [four], rules, undefined, stop)).toThrow('stopped');
   });
 
+  it('by the clock are the same however hot the steel is', () => {
+    const run = weldRun({ left: wall }, [four], { ...rules, clock: { stitches: 2, pause: 600 } });
+    expect(run.stitches.map(({ wait }) => wait)).toEqual([0, 0, 600, 0]);
+    expect(run.waiting).toBe(600);
+    expect(run.stitches[1]!.temperature).toBeGreaterThan(150);
+    expect(run.stitches[2]!.temperature).toBeLessThan(60);
+  });
+
   it('are nothing where nothing is welded', () => {
     expect(weldRun({}, [[]], rules)).toEqual({ stitches: [], seconds: 0, waiting: 0 });
   });

@@ -17,6 +17,8 @@ export interface WaitRules {
   readonly handling: number;
   /** Joints are welded in turn, so that one cools while another is welded; otherwise one after the other. */
   readonly inTurn: boolean;
+  /** The shop waits by the clock instead: so many stitches, then so long, s, however hot the steel is. */
+  readonly clock?: { readonly stitches: number; readonly pause: number };
 }
 
 /** A stitch with its time. s, °C. */
@@ -58,7 +60,7 @@ interface Line {
 export function weldRun(
   walls: Readonly<Record<string, HeatedWall>>,
   joints: readonly (readonly StitchToLay[])[],
-  { limit, handling, inTurn }: WaitRules,
+  { limit, handling, inTurn, clock: byClock }: WaitRules,
   mesh: Mesh = COARSE_MESH,
   onStitch?: (stitch: TimedStitch, walls: ReadonlyMap<string, WarmWall>) => void,
 ): WeldRun {
@@ -75,20 +77,21 @@ export function weldRun(
     warm.set(key, made);
     return made;
   };
+  const timed: TimedStitch[] = [];
+  let [clock, waiting] = [0, 0];
   /** When the next stitch of each joint may start; known until its wall is heated again. */
   const ready = new Map<string, number>();
   const readyAt = ({ id, wall, from }: StitchToLay, earliest: number): number => {
-    const known = ready.get(id);
+    const known = byClock ? undefined : ready.get(id);
     if (known !== undefined) return known;
     const steel = wallOf(wall);
     // Nothing heats it before then.
     steel.runTo(earliest);
+    if (byClock) return earliest + (timed.length > 0 && timed.length % byClock.stitches === 0 ? byClock.pause : 0);
     const at = steel.time + steel.waitFor(from.x, from.s, limit);
     ready.set(id, at);
     return at;
   };
-  const timed: TimedStitch[] = [];
-  let [clock, waiting] = [0, 0];
   for (let left = lines; ;) {
     left = left.filter(({ stitches, next }) => next < stitches.length);
     const open = inTurn ? left : left.slice(0, 1);

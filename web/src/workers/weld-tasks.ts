@@ -16,6 +16,8 @@ export type SeamHeat = readonly number[];
 /** The times of a welding, and after each stitch how warm every wall is along its seam, by its key. */
 export interface TimedWelding extends WeldRun {
   readonly heats: readonly Readonly<Record<string, SeamHeat>>[];
+  /** The same by the shop’s rule of the clock: how long it takes, and the hottest start, °C. */
+  readonly byClock: { readonly seconds: number; readonly hottest: number };
 }
 
 /** How warm the steel is now, and when each joint's next stitch may start. */
@@ -30,14 +32,17 @@ const heatOf = (walls: ReadonlyMap<string, WarmWall>, lines: RunToTime['lines'])
   );
 
 /** Times a welding. */
-export function timedWelding({ walls, joints, lines, rules }: RunToTime, onProgress: Progress): TimedWelding {
+export function timedWelding({ walls, joints, lines, rules, byClock }: RunToTime, onProgress: Progress): TimedWelding {
   const total = joints.reduce((sum, { length }) => sum + length, 0);
   const heats: Readonly<Record<string, SeamHeat>>[] = [];
   const run = weldRun(walls, joints, rules, undefined, (_, warm) => {
     heats.push(heatOf(warm, lines));
-    onProgress(heats.length / total);
+    onProgress((0.7 * heats.length) / total);
   });
-  return { ...run, heats };
+  const fixed = weldRun(walls, joints, { ...rules, clock: byClock });
+  onProgress(1);
+  const hottest = Math.max(...fixed.stitches.map(({ temperature }) => temperature));
+  return { ...run, heats, byClock: { seconds: fixed.seconds, hottest } };
 }
 
 /** How the steel stands after the stitches that were laid. */

@@ -31,6 +31,8 @@ export interface RunToTime {
   readonly walls: Readonly<Record<string, HeatedWall>>;
   readonly joints: readonly (readonly StitchToLay[])[];
   readonly rules: WaitRules;
+  /** The shop’s rule by the clock, to compare with. */
+  readonly byClock: NonNullable<WaitRules['clock']>;
   /** Places along the butt weld of each wall, from one end of its seam to the other, where its warmth is shown. */
   readonly lines: Readonly<Record<string, readonly WallPlace[]>>;
 }
@@ -111,7 +113,11 @@ export function runToTime(
       return [key, lineOf(butts, around, (reach.get(key) ?? 0) + BESIDE)];
     }),
   );
-  return { walls, joints, lines, rules: waitRules(rules) };
+  const byClock = {
+    stitches: Math.max(1, Math.round(ruleValue(rules, 'weld/clock-stitches'))),
+    pause: 60 * ruleValue(rules, 'weld/clock-pause'),
+  };
+  return { walls, joints, lines, byClock, rules: waitRules(rules) };
 }
 
 /** A place of a seam's line is shown for about so much of it, mm. */

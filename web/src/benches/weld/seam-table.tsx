@@ -1,4 +1,4 @@
-import { quantityText, seamStates, type SeamState } from '@splay/core';
+import { isHeld, quantityText, seamStates, type SeamState } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { recordNow } from '../../client/job-store.ts';
 import { Length } from '../../ui/length.tsx';
@@ -8,9 +8,9 @@ import { railWords, seamWords } from './words.ts';
 
 /** Every seam with its size, position and passes, how much of it is laid, and how it was looked at. */
 export function SeamTable(bench: BenchProps) {
-  const { job, records } = bench;
+  const { job, records, result } = bench;
   const { welding } = useWelding(bench);
-  const states = seamStates(welding, records);
+  const states = seamStates(welding, result, records);
   if (states.length === 0) return <p className="p-3 text-pencil">No joint is made yet that is welded.</p>;
   const { unit } = job.display;
   return (
@@ -55,7 +55,7 @@ export function SeamTable(bench: BenchProps) {
 
 function SeamRow({ state, bench }: { readonly state: SeamState; readonly bench: BenchProps }) {
   const { job, store, canRecord, onRecord } = bench;
-  const { seam, laid, of, checked } = state;
+  const { seam, laid, of, checked, coupon } = state;
   const name = `${seam.joint.letter}, ${railWords(seam.rail)}, ${seamWords(seam)}`;
   const say = (result: 'passed' | 'repair', flush: boolean) =>
     onRecord(recordNow(store, 'seam-checked', { seam: seam.id, test: 'visual', result, flush, note: '' }));
@@ -79,6 +79,7 @@ function SeamRow({ state, bench }: { readonly state: SeamState; readonly bench: 
       <td className="figures py-1">{seam.passes}</td>
       <td className="py-1 pl-3">
         {laid} of {of}
+        {coupon && !isHeld(coupon) && <span className="text-ochre"> · its coupon has not held yet</span>}
         {checked && (
           <span className={checked.body.result === 'passed' ? 'text-passed' : 'text-oxide'}>
             {' '}

@@ -1,4 +1,4 @@
-import { FRAME_POSES, type FramePose, ruleText, ruleValue } from '@splay/core';
+import { FRAME_POSES, type FramePose, quantityText, type RuleId, ruleText, ruleValue } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { BeginAt } from '../../ui/begin-at.tsx';
@@ -65,7 +65,7 @@ export function WeldPanel(bench: BenchProps) {
       <section>
         <PanelHeading aside={<span>stitches welded</span>}>Steps in order</PanelHeading>
         <StepList bench={bench} hand={hand} />
-        <Times timed={timed} limit={ruleText('weld/interpass', ruleValue(job.rules, 'weld/interpass'), job.display)} />
+        <Times timed={timed} job={job} />
       </section>
       <Choice<FramePose>
         label="The frame lies"
@@ -81,8 +81,9 @@ export function WeldPanel(bench: BenchProps) {
   );
 }
 
-/** How long it all takes, and how much of that is waiting for steel to cool. */
-function Times({ timed, limit }: { readonly timed: Timed; readonly limit: string }) {
+/** How long it all takes, how much of that is waiting for steel to cool, and how the shop's rule by the clock compares. */
+function Times({ timed, job }: { readonly timed: Timed; readonly job: BenchProps['job'] }) {
+  const rule = (id: RuleId) => ruleText(id, ruleValue(job.rules, id), job.display);
   if (timed.state === 'failed')
     return (
       <p role="alert" className="mt-1 text-sm text-oxide">
@@ -95,18 +96,26 @@ function Times({ timed, limit }: { readonly timed: Timed; readonly limit: string
         Timing the stitches… {Math.round(timed.share * 100)} %
       </p>
     );
-  const { seconds, waiting } = timed.run;
+  const { seconds, waiting, byClock } = timed.run;
+  const isHotter = byClock.hottest > ruleValue(job.rules, 'weld/interpass');
   return (
-    <p role="status" className="mt-1 text-sm">
-      All passes: <b>{timeWords(seconds)}</b>
-      {waiting >= 1 ? (
-        <>
-          , of it <b>{timeWords(waiting)}</b> waiting for steel to cool below {limit}
-        </>
-      ) : (
-        `, and no stitch has to wait: none starts above ${limit}`
-      )}
-      . Tacks, setting up and looking are not in it.
-    </p>
+    <div role="status" className="mt-1 space-y-1 text-sm">
+      <p>
+        All passes: <b>{timeWords(seconds)}</b>
+        {waiting >= 1 ? (
+          <>
+            , of it <b>{timeWords(waiting)}</b> waiting for steel to cool below {rule('weld/interpass')}
+          </>
+        ) : (
+          `, and no stitch has to wait: none starts above ${rule('weld/interpass')}`
+        )}
+        . Tacks, setting up and looking are not in it.
+      </p>
+      <p className="text-pencil">
+        By the clock, {rule('weld/clock-stitches')} and then {rule('weld/clock-pause')}: {timeWords(byClock.seconds)},
+        the hottest start at {quantityText('temperature', byClock.hottest, job.display.unit)}
+        {isHotter ? ': above the limit' : ''}.
+      </p>
+    </div>
   );
 }
