@@ -89,7 +89,19 @@ test('the donor is surveyed at the frame: one figure at a time, through a droppe
 test('the marks at the frame are one card a line, and nothing runs off the side', async ({ page }) => {
   await signIn(page);
   const id = await newFlagship(page, 'Floor marks');
-  for (const bench of ['marks', 'stands', 'true-up', 'weld', 'donor', 'body', 'match', 'where', 'splice', 'cuts', 'mounts']) {
+  for (const bench of [
+    'marks',
+    'stands',
+    'true-up',
+    'weld',
+    'donor',
+    'body',
+    'match',
+    'where',
+    'splice',
+    'cuts',
+    'mounts',
+  ]) {
     await page.goto(`/jobs/${id}/${bench}`);
     await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -126,7 +138,10 @@ test('stitches are welded one press each, without a connection too, and the next
   await expect(a).toContainText('1 of 20');
   await expect(page.getByRole('region', { name: 'Next stitch of joint B' })).toContainText('1 of 20');
   await expect(a.getByRole('timer')).toContainText('Cool enough to start');
-  const first = await a.getByText(/rail, /).first().textContent();
+  const first = await a
+    .getByText(/rail, /)
+    .first()
+    .textContent();
 
   await context.setOffline(true);
   await a.getByRole('button', { name: 'Done' }).tap();

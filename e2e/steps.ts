@@ -44,7 +44,19 @@ export function newJob(page: Page, demo: string, name: string): Promise<string> 
 export const newFlagship = (page: Page, name: string) => newJob(page, 'parcel-van', name);
 
 /** The benches in the order of work. */
-export const BENCHES = ['donor', 'body', 'match', 'where', 'cuts', 'splice', 'marks', 'stands', 'true-up', 'weld', 'mounts'];
+export const BENCHES = [
+  'donor',
+  'body',
+  'match',
+  'where',
+  'cuts',
+  'splice',
+  'marks',
+  'stands',
+  'true-up',
+  'weld',
+  'mounts',
+];
 
 const orderOfWork = (page: Page) => page.getByRole('navigation', { name: 'Order of work' });
 

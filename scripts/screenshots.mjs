@@ -241,7 +241,7 @@ try {
   await open(van, 'weld');
   await page.getByText(/^All passes:/).waitFor();
   const planned = await still();
-  await page.getByRole('slider', { name: /stitches laid|of \d+ laid/ }).fill('30');
+  await page.getByRole('slider', { name: /^Planned/ }).fill('30');
   await side('weld', [planned, await still()], 2560);
 
   // Seat.

@@ -77,7 +77,7 @@ function Bead({ bench: { job, canWrite }, onTravel }: BeadProps) {
     setProblem(onTravel(travelOf(long, seconds)) ?? '');
   };
   return (
-    <div className="mt-2 grid grid-cols-3 items-end gap-2">
+    <div className="mt-2 grid grid-cols-2 items-end gap-2">
       <LengthField label="Bead long" mm={long} format={finer(job.display)} disabled={!canWrite} onChange={setLong} />
       <QuantityField
         label="It took"
@@ -87,11 +87,11 @@ function Bead({ bench: { job, canWrite }, onTravel }: BeadProps) {
         disabled={!canWrite}
         onChange={setSeconds}
       />
-      <button type="button" className="button h-9 px-1" disabled={!canWrite} onClick={take}>
-        Travel from it
+      <button type="button" className="button col-span-2 min-h-9" disabled={!canWrite} onClick={take}>
+        Take the travel from this bead
       </button>
       {problem && (
-        <p role="alert" className="col-span-3 text-sm text-oxide">
+        <p role="alert" className="col-span-2 text-sm text-oxide">
           {problem}
         </p>
       )}

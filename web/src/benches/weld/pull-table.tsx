@@ -11,6 +11,8 @@ export function PullTable(bench: BenchProps) {
   const [tacked, welded] = [latestReadings(readings, 'tacked'), latestReadings(readings, 'welded')];
   if (welding.changes.length === 0)
     return <p className="p-3 text-pencil">No control measurements yet: add them on the bench Donor.</p>;
+  // What changes most stands first.
+  const ordered = welding.changes.toSorted((a, b) => Math.abs(b.change) - Math.abs(a.change));
   return (
     <table className="w-full border-collapse text-[0.92rem]">
       <caption className="sr-only">How the welds change every control reading</caption>
@@ -34,7 +36,7 @@ export function PullTable(bench: BenchProps) {
         </tr>
       </thead>
       <tbody>
-        {welding.changes.map(({ control, change }) => {
+        {ordered.map(({ control, change }) => {
           const { id } = control.measurement;
           const [before, after] = [tacked.get(id), welded.get(id)];
           return (

@@ -82,7 +82,7 @@ function Scrubber({ timed, at, onGo, hand, props: { job } }: ScrubberProps) {
   return (
     <label className="flex h-[46px] shrink-0 items-center gap-3 border-t border-rule px-3 text-sm">
       <span className="w-28 shrink-0">
-        {at} of {stitches.length} laid
+        Planned: {at} of {stitches.length}
       </span>
       <input
         type="range"
@@ -90,7 +90,7 @@ function Scrubber({ timed, at, onGo, hand, props: { job } }: ScrubberProps) {
         min={0}
         max={stitches.length}
         value={at}
-        aria-valuetext={`${at} of ${stitches.length} stitches laid`}
+        aria-valuetext={`${at} of ${stitches.length} stitches laid as planned`}
         onChange={({ target }) => onGo(Number(target.value))}
       />
       <span className="w-[46%] shrink-0 leading-tight" role="status">
