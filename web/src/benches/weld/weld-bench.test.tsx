@@ -68,6 +68,17 @@ describe('the bench Weld', () => {
     expect(done()).toEqual(['Machine settings']);
   });
 
+  it('says which joints nobody has decided', async () => {
+    openBench(parts, { ...van, plan: { ...van.plan, splices: [] } });
+    expect(await screen.findByText(/A·B: nobody has decided how they are made/)).toBeTruthy();
+  });
+
+  it('says nothing of that where all are decided', async () => {
+    openBench(parts, van);
+    expect(await screen.findByRole('list', { name: 'Steps of the welding in order' })).toBeTruthy();
+    expect(screen.queryByText(/nobody has decided/)).toBe(null);
+  });
+
   it('rolls the frame over in one press', async () => {
     const { now } = openBench(parts, van, { drawer: 'seams' });
     const table = await screen.findByRole('table', { name: 'All seams' });

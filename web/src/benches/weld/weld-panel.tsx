@@ -1,5 +1,6 @@
-import { FRAME_POSES, type FramePose, quantityText, type RuleId, ruleText, ruleValue } from '@splay/core';
+import { dotted, FRAME_POSES, type FramePose, quantityText, type RuleId, ruleText, ruleValue } from '@splay/core';
 import type { BenchProps } from '../../client/bench-props.ts';
+import { goToBench } from '../../client/go-to-bench.ts';
 import { useCautions } from '../../client/use-cautions.ts';
 import { BeginAt } from '../../ui/begin-at.tsx';
 import { CautionList } from '../../ui/caution-list.tsx';
@@ -22,6 +23,7 @@ export function WeldPanel(bench: BenchProps) {
   const timed = useTimed(bench, hand);
   const cautions = useCautions(bench, 'welding');
   const { welding } = hand;
+  const open = hand.joints.filter(({ decided }) => decided === null).map(({ joint }) => joint.letter);
   if (welding.steps.length === 0)
     return (
       <BeginAt store={store} bench="splice" go="Decide how joints are made">
@@ -48,6 +50,19 @@ export function WeldPanel(bench: BenchProps) {
           </li>
         ))}
       </ul>
+      {open.length > 0 && (
+        <Verdict kind="warn">
+          {dotted(open)}: nobody has decided how {open.length === 1 ? 'it is' : 'they are'} made. Taken here as plain
+          butt welds.
+          <button
+            type="button"
+            className="mt-1 block min-h-8 text-sm text-layout underline underline-offset-2"
+            onClick={() => goToBench(store, 'splice')}
+          >
+            Decide on Splice
+          </button>
+        </Verdict>
+      )}
       {welding.early.map(({ step, needs, message }) => (
         <Verdict kind="warn" key={`${step.id} ${needs.id}`}>
           {message}
