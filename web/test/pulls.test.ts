@@ -15,7 +15,7 @@ const pull = (id: string, joints: readonly string[], measured: number) =>
     { id, taken: `2026-04-1${id}T08:00:00Z`, by: 'x' },
   );
 
-it('measured pulls of all jobs of the shop are told together, the last of the same joints, and no other shop’s', async () => {
+it('lists measured pulls of all jobs of the shop, the last of the same joints, and no other shop’s', async () => {
   const { owner, reviewer } = await newShop();
   const stranger = (await newShop()).owner;
   const [one, two] = [await importJob(owner, flagshipText), await importJob(owner, flagshipText)];

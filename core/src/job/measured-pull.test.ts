@@ -31,7 +31,7 @@ describe('what the readings say of the pull', () => {
     expect(one!.measured / one!.expected).toBeWithin(1.5, 0.1);
   });
 
-  it('is told against the textbook, whatever factor the job has taken', () => {
+  it('compares with the textbook, whatever factor the job has taken', () => {
     const job = { ...van, rules: withRule(van.rules, 'pull/factor', 2) };
     const doubled = weldingOf(job, planOf(job));
     const [length] = lengths;

@@ -43,7 +43,7 @@ describe('the times of a run', () => {
     expect(after.stitches.slice(0, 4).map(({ id }) => id)).toEqual(['a', 'b', 'c', 'd']);
   });
 
-  it('tell after each stitch how far they are, and stop when they are told to', () => {
+  it('tell after each stitch how far they are, and stop when asked to', () => {
     const told: string[] = [];
     const run = weldRun({ left: wall }, [four], rules, undefined, ({ id, end }, walls) => {
       told.push(id);

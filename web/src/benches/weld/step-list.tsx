@@ -55,7 +55,7 @@ function StepRow({ step, bench, hand }: StepListProps & { readonly step: WeldSte
   const { setNodeRef, transform, transition, attributes, listeners, isDragging } = useSortable({ id: step.id });
   const { store, canWrite, onSelect, onLook } = bench;
   const { joint, what, stitches, reason } = step;
-  // The reason of a kind of step is told once.
+  // The reason of a kind of step stands once.
   const told = hand.welding.steps.find((other) => other.what === what)?.id === step.id;
   const laid = hand.now.steps.find((each) => each.step.id === step.id)?.laid ?? 0;
   const open = hand.now.open.some(({ id }) => id === step.id) || hand.now.measure?.id === step.id;
