@@ -1,23 +1,9 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { stepName, type WeldStep } from '@splay/core';
 import { Check, GripVertical } from 'lucide-react';
 import type { BenchProps } from '../../client/bench-props.ts';
 import { goToBench } from '../../client/go-to-bench.ts';
+import { SortableList } from '../../ui/sortable-list.tsx';
 import { decide, type WeldingInHand } from './use-welding.ts';
 
 interface StepListProps {
@@ -27,27 +13,15 @@ interface StepListProps {
 
 /** The steps in their order, to be dragged to another place; each with its reason and how far it has come. */
 export function StepList({ bench, hand }: StepListProps) {
-  const { store } = bench;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const ids = hand.welding.steps.map(({ id }) => id);
-  const drop = ({ active, over }: DragEndEvent) => {
-    const [from, to] = [ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : -1];
-    if (to < 0 || from === to) return;
-    decide(store, 'Moved a step of the welding', (old) => ({ ...old, order: arrayMove(ids, from, to) }));
-  };
+  const move = (from: number, to: number) =>
+    decide(bench.store, 'Moved a step of the welding', (old) => ({ ...old, order: arrayMove(ids, from, to) }));
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <ol className="border-t border-rule" aria-label="Steps of the welding in order">
-          {hand.welding.steps.map((step) => (
-            <StepRow key={step.id} step={step} bench={bench} hand={hand} />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+    <SortableList label="Steps of the welding in order" ids={ids} onMove={move}>
+      {hand.welding.steps.map((step) => (
+        <StepRow key={step.id} step={step} bench={bench} hand={hand} />
+      ))}
+    </SortableList>
   );
 }
 
